@@ -1,0 +1,8 @@
+# The warnings that all own code is built with, and the sanitizers where they are asked for.
+add_library(tavlo_warnings INTERFACE)
+target_compile_options(tavlo_warnings INTERFACE -Wall -Wextra -Wpedantic -Wshadow -Wconversion -Wsign-conversion -Wnon-virtual-dtor -Wold-style-cast -Werror
+  -Wno-restrict)  # g++ 12 sees an overlap in "text" + std::string that is not there (its bug 105329)
+if(TAVLO_SANITIZE)
+  target_compile_options(tavlo_warnings INTERFACE -fsanitize=address,undefined -fno-sanitize-recover=undefined -fno-omit-frame-pointer)
+  target_link_options(tavlo_warnings INTERFACE -fsanitize=address,undefined)
+endif()

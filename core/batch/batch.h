@@ -1,0 +1,51 @@
+#pragma once
+
+#include <cstdint>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "files/folder_tree.h"
+#include "files/result.h"
+#include "files/types.h"
+
+namespace tavlo {
+
+using EntryId = std::uint32_t;
+inline constexpr EntryId no_entry = UINT32_MAX;
+
+/// Where a followed link leads: the thing that is read in its place.
+struct Place {
+    FolderId folder = no_folder;
+    std::string name;
+};
+
+/// One file, folder, link or other thing in hand.
+struct Entry {
+    FolderId folder = no_folder;  ///< in Batch::folders: where it lies
+    FolderId inside = no_folder;  ///< a folder's own node
+    EntryId parent = no_entry;    ///< the folder of this batch that holds it
+    std::string name;
+    Status status;
+    std::string points_at{};                ///< a link's text
+    std::shared_ptr<const Place> real{};    ///< set where a link was followed to a file
+    std::shared_ptr<const Error> problem{};  ///< why it can't be taken: unreadable, a mount, …
+    /// A folder: everything below it is in the batch. Only then may it move by one rename.
+    bool complete = true;
+};
+
+/// What is in hand: an immutable snapshot, parents before children, names in byte order.
+struct Batch {
+    FolderTree folders;
+    std::vector<Entry> entries;
+    std::int64_t time_step_ns = 1;  ///< coarsest step of a time of change among the file systems they lie on
+
+    std::string source_path(const Entry& entry) const;
+    /// Where the bytes are read: the entry's own place, or where its link leads.
+    Place place_of(const Entry& entry) const {
+        return entry.real ? *entry.real : Place{entry.folder, entry.name};
+    }
+};
+
+}  // namespace tavlo

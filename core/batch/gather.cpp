@@ -1,0 +1,205 @@
+#include "batch/gather.h"
+
+#include <algorithm>
+#include <cstdlib>
+#include <set>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+std::string Batch::source_path(const Entry& entry) const { return join(folders.path(entry.folder), entry.name); }
+
+bool is_own_name(std::string_view name) {
+    return name.starts_with(".tavlo-safe-") || name.starts_with(".tavlo-part-");
+}
+
+namespace {
+
+constexpr std::uint64_t progress_step = 1024;
+
+class Gatherer {
+public:
+    Gatherer(FileSystem& disk, const GatherOptions& options)
+        : disk_(disk), options_(options), handles_(disk, batch_.folders) {}
+
+    Result<void> take(const std::string& source) {
+        std::string path = source;
+        bool through_link = options_.follow_links;
+        if (path.size() > 1 && path.back() == '/') {
+            path.pop_back();
+            through_link = true;
+        }
+        if (path == "/") return failure(Fault::refused, "a whole file system cannot be taken", path);
+        const FolderId folder = root(std::string(parent_of(path)));
+        const auto handle = handles_.open(folder);
+        if (!handle) return failure(handle.error());
+        const std::string name(name_of(path));
+        const auto status = disk_.status(**handle, name);
+        if (!status) return failure(status.error());
+        const EntryId entry = add(folder, no_entry, name, **handle, *status, through_link, true);
+        if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
+        if (auto readable = check_readable(batch_.entries[entry]); !readable) return readable;
+        return walk();
+    }
+
+    Batch finish() && { return std::move(batch_); }
+
+private:
+    struct Level {
+        EntryId entry;
+        std::vector<Name> names;
+        std::size_t next = 0;
+    };
+
+    FolderId root(std::string path) {
+        const auto found = std::find_if(roots_.begin(), roots_.end(), [&](const auto& known) { return known.first == path; });
+        if (found != roots_.end()) return found->second;
+        const FolderId id = batch_.folders.add_root(path);
+        if (const auto handle = handles_.open(id)) {
+            if (const auto status = disk_.status(**handle)) batch_.folders.set_identity(id, status->id);
+            if (const auto volume = disk_.volume(**handle)) batch_.time_step_ns = std::max(batch_.time_step_ns, volume->time_step_ns);
+        }
+        roots_.emplace_back(std::move(path), id);
+        return id;
+    }
+
+    /// A source that may not be read is refused before anything is touched; special files are never opened.
+    Result<void> check_readable(const Entry& entry) {
+        if (entry.status.type != FileType::file) return {};
+        const Place place = batch_.place_of(entry);
+        const auto folder = handles_.open(place.folder);
+        if (!folder) return failure(folder.error());
+        const auto file = disk_.open_file(**folder, place.name);
+        if (!file) return failure(file.error());
+        return {};
+    }
+
+    EntryId add(FolderId folder, EntryId parent, const std::string& name, const Handle& handle, const Status& status, bool through_link,
+                bool named) {
+        Entry entry;
+        entry.folder = folder;
+        entry.parent = parent;
+        entry.name = name;
+        entry.status = status;
+        if (status.type == FileType::link) {
+            auto points_at = disk_.read_link(handle, name);
+            if (!points_at)
+                entry.problem = std::make_shared<const Error>(points_at.error());
+            else
+                entry.points_at = std::move(*points_at);
+            if (through_link) follow(entry);
+        }
+        if (status.mount_point && !named)
+            entry.problem = std::make_shared<const Error>(
+                Error{Fault::refused, 0, "is a mount of another file system, which is not crossed", join(handle.path(), name)});
+        const auto id = static_cast<EntryId>(batch_.entries.size());
+        batch_.entries.push_back(std::move(entry));
+        if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem) enter(id, name);
+        if (id % progress_step == 0 && options_.on_progress) options_.on_progress(id);
+        return id;
+    }
+
+    /// Takes what the link points at in its place.
+    void follow(Entry& entry) {
+        const std::string path = batch_.source_path(entry);
+        const auto problem = [&](std::string why) {
+            entry.problem = std::make_shared<const Error>(Error{Fault::not_found, 0, std::move(why), path});
+        };
+        const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr), &std::free);
+        if (!resolved) return problem("is a link that leads nowhere");
+        const std::string real = resolved.get();
+        if (real == "/") return problem("is a link to a whole file system");
+        const FolderId folder = root(std::string(parent_of(real)));
+        const auto handle = handles_.open(folder);
+        const auto status = handle ? disk_.status(**handle, std::string(name_of(real))) : Result<Status>(failure(handle.error()));
+        if (!status) return problem("is a link to something that cannot be read");
+        entry.status = *status;
+        entry.status.mount_point = false;
+        entry.points_at.clear();
+        if (status->type == FileType::folder)
+            entry.inside = batch_.folders.add_root(path, status->id);
+        else
+            entry.real = std::make_shared<const Place>(Place{folder, std::string(name_of(real))});
+    }
+
+    void enter(EntryId id, const std::string& name) {
+        Entry& entry = batch_.entries[id];
+        if (options_.follow_links)
+            for (EntryId above = entry.parent; above != no_entry; above = batch_.entries[above].parent)
+                if (batch_.entries[above].status.id.same_thing(entry.status.id)) {
+                    entry.problem = std::make_shared<const Error>(
+                        Error{Fault::refused, 0, "is a link that leads back to a folder it lies in", batch_.source_path(entry)});
+                    return;
+                }
+        if (entry.inside == no_folder) entry.inside = batch_.folders.add(entry.folder, name, entry.status.id);
+        const auto handle = handles_.open(entry.inside);
+        auto names = handle ? disk_.list(**handle) : Result<std::vector<Name>>(failure(handle.error()));
+        if (!names) {
+            entry.problem = std::make_shared<const Error>(names.error());
+            return;
+        }
+        std::sort(names->begin(), names->end(), [](const Name& a, const Name& b) { return a.bytes < b.bytes; });
+        levels_.push_back({id, std::move(*names)});
+    }
+
+    Result<void> walk() {
+        while (!levels_.empty()) {
+            if (options_.stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
+            const std::size_t depth = levels_.size() - 1;
+            if (levels_[depth].next == levels_[depth].names.size()) {
+                levels_.pop_back();
+                continue;
+            }
+            const Name name = std::move(levels_[depth].names[levels_[depth].next++]);
+            const EntryId above = levels_[depth].entry;
+            if (is_own_name(name.bytes)) {
+                mark_incomplete(above);
+                continue;
+            }
+            const FolderId folder = batch_.entries[above].inside;
+            const auto handle = handles_.open(folder);
+            const auto status = handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
+            if (!status) {
+                if (status.error().fault == Fault::not_found) continue;  // went away between the listing and the look
+                Entry entry;
+                entry.folder = folder;
+                entry.parent = above;
+                entry.name = name.bytes;
+                entry.status.type = name.hint;
+                entry.problem = std::make_shared<const Error>(status.error());
+                batch_.entries.push_back(std::move(entry));
+            } else {
+                add(folder, above, name.bytes, **handle, *status, options_.follow_links, false);
+            }
+            if (batch_.entries.back().problem) mark_incomplete(batch_.entries.back().parent);
+        }
+        return {};
+    }
+
+    void mark_incomplete(EntryId entry) {
+        for (; entry != no_entry && batch_.entries[entry].complete; entry = batch_.entries[entry].parent)
+            batch_.entries[entry].complete = false;
+    }
+
+    FileSystem& disk_;
+    const GatherOptions& options_;
+    Batch batch_;
+    FolderHandles handles_;
+    std::vector<std::pair<std::string, FolderId>> roots_;
+    std::vector<Level> levels_;
+};
+
+}  // namespace
+
+Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options) {
+    Gatherer gatherer(disk, options);
+    std::set<std::string> seen;
+    for (const auto& source : sources) {
+        if (!seen.insert(source).second) continue;
+        if (auto taken = gatherer.take(source); !taken) return failure(taken.error());
+    }
+    return std::move(gatherer).finish();
+}
+
+}  // namespace tavlo

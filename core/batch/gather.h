@@ -1,0 +1,29 @@
+#pragma once
+
+#include <functional>
+#include <stop_token>
+#include <string>
+#include <vector>
+
+#include "batch/batch.h"
+#include "files/file_system.h"
+
+namespace tavlo {
+
+struct GatherOptions {
+    bool follow_links = false;  ///< take what a link points at in the link's place
+    std::stop_token stop{};
+    std::function<void(std::uint64_t entries)> on_progress{};  ///< now and then, with the number so far
+};
+
+/// Reads what lies at and below each source path.
+/// sources  absolute paths; a file, folder or link; "path/" takes the folder a link points at
+/// returns  every thing found; what could not be read is an entry with its problem
+/// errors   a source that is missing or may not be read (promise: refused before anything is touched), cancelled
+/// Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own Safe.
+Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options = {});
+
+/// Names that are Tavlo's own: its Safe and its part-files.
+bool is_own_name(std::string_view name);
+
+}  // namespace tavlo

@@ -1,0 +1,30 @@
+#pragma once
+
+#include <string>
+#include <utility>
+
+namespace tavlo {
+
+/// An open file or folder, closed when it goes; with the path it was opened by, for messages only.
+class Handle {
+public:
+    Handle() = default;
+    Handle(int descriptor, std::string path) : descriptor_(descriptor), path_(std::move(path)) {}
+    Handle(Handle&& other) noexcept
+        : descriptor_(std::exchange(other.descriptor_, -1)), path_(std::move(other.path_)) {}
+    Handle& operator=(Handle&& other) noexcept;
+    Handle(const Handle&) = delete;
+    Handle& operator=(const Handle&) = delete;
+    ~Handle() { close(); }
+
+    int descriptor() const noexcept { return descriptor_; }
+    bool is_open() const noexcept { return descriptor_ >= 0; }
+    const std::string& path() const noexcept { return path_; }
+    void close() noexcept;
+
+private:
+    int descriptor_ = -1;
+    std::string path_;
+};
+
+}  // namespace tavlo

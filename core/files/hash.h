@@ -1,0 +1,23 @@
+#pragma once
+
+#include <cstddef>
+#include <memory>
+#include <span>
+#include <string>
+
+namespace tavlo {
+
+/// XXH3 with 128 bits over a file's bytes, as "xxh3-128:" and 32 hexadecimal digits (canonical order).
+class Hasher {
+public:
+    Hasher();
+    ~Hasher();
+    void add(std::span<const std::byte> bytes);
+    std::string text() const;
+
+private:
+    struct State;
+    std::unique_ptr<State> state_;
+};
+
+}  // namespace tavlo

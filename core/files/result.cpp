@@ -1,0 +1,67 @@
+#include "files/result.h"
+
+#include <cerrno>
+#include <system_error>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+Fault fault_from_errno(int code) noexcept {
+    switch (code) {
+        case ENOENT: return Fault::not_found;
+        case ENOTDIR: return Fault::not_a_folder;
+        case EEXIST:
+        case ENOTEMPTY: return Fault::name_taken;
+        case ENOSPC:
+        case EDQUOT: return Fault::no_space;
+        case EACCES:
+        case EPERM:
+        case EROFS: return Fault::no_permission;
+        case EOPNOTSUPP:
+        case ENOSYS: return Fault::unsupported;
+        case EXDEV: return Fault::other_file_system;
+        case ENAMETOOLONG:
+        case EILSEQ: return Fault::name_not_possible;
+        case ELOOP:
+        case ESTALE: return Fault::changed_meanwhile;
+        default: return Fault::io;
+    }
+}
+
+Error system_error(int code, std::string_view step, std::string_view path) {
+    return Error{fault_from_errno(code), code, std::string(step), std::string(path)};
+}
+
+namespace {
+
+/// What people meet often, in their words; the rest as the system says it (std::generic_category is a safe strerror).
+std::string system_words(int code) {
+    switch (code) {
+        case ENOENT: return "is not there";
+        case EACCES:
+        case EPERM: return "permission denied";
+        case ENOTDIR: return "is not a folder";
+        case ENOSPC: return "the disk is full";
+        case EDQUOT: return "the quota is used up";
+        case EROFS: return "the file system is read-only";
+        case ENAMETOOLONG: return "the name is too long";
+        default: return std::generic_category().message(code);
+    }
+}
+
+}  // namespace
+
+std::string reason(const Error& error) {
+    if (error.code == 0) return error.step;
+    std::string text = system_words(error.code);
+    if (!error.step.empty()) text += " (" + error.step + ")";
+    return text;
+}
+
+std::string describe(const Error& error) {
+    if (error.path.empty()) return printable(reason(error));
+    return printable(error.path) + ": " + printable(reason(error));
+}
+
+}  // namespace tavlo

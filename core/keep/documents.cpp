@@ -1,0 +1,199 @@
+#include "keep/documents.h"
+
+#include <fmt/chrono.h>
+#include <fmt/format.h>
+
+#include <nlohmann/json.hpp>
+#include <ostream>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+std::string base64(std::string_view bytes) {  // RFC 4648
+    static constexpr char letters[] = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
+    std::string out;
+    for (std::size_t at = 0; at < bytes.size(); at += 3) {
+        const auto piece = bytes.substr(at, 3);
+        std::uint32_t bits = 0;
+        for (std::size_t i = 0; i < 3; ++i) bits = bits << 8 | (i < piece.size() ? static_cast<unsigned char>(piece[i]) : 0U);
+        for (std::size_t i = 0; i < 4; ++i) out += i <= piece.size() ? letters[bits >> (18 - 6 * i) & 63U] : '=';
+    }
+    return out;
+}
+
+void put_bytes(Json& json, const std::string& member, const std::string& bytes) {
+    json[member] = to_utf8(bytes);
+    if (!is_utf8(bytes)) json[member + "_bytes"] = base64(bytes);
+}
+
+Json totals_json(const Totals& totals) {
+    Json json;
+    json["items"] = totals.items;
+    json["bytes"] = totals.bytes;
+    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::skipped, Outcome::merged,
+                               Outcome::undecided, Outcome::failed, Outcome::removed, Outcome::restored})
+        json[std::string(to_text(outcome))] = totals.of(outcome);
+    return json;
+}
+
+Json item_json(const ReceiptItem& item) {
+    Json json;
+    put_bytes(json, "source", item.source);
+    put_bytes(json, "target", item.target);
+    json["type"] = to_text(item.type);
+    json["size"] = item.type == FileType::folder ? 0 : item.size_bytes;
+    json["modified"] = utc_text(item.modified_ns);
+    json["collision"] = nullptr;
+    if (item.collision) {
+        Json collision;
+        collision["finding"] = nullptr;
+        if (item.collision->finding) collision["finding"] = to_text(*item.collision->finding);
+        collision["size"] = item.collision->size_bytes;
+        collision["modified"] = utc_text(item.collision->modified_ns);
+        collision["decision"] = to_text(item.collision->decision);
+        json["collision"] = std::move(collision);
+    }
+    json["result"] = to_text(item.result);
+    if (!item.final_path.empty()) put_bytes(json, "final", item.final_path);
+    if (!item.set_aside.empty()) json["set_aside"] = item.set_aside;
+    if (!item.hash.empty()) json["hash"] = item.hash;
+    if (!item.not_kept.empty()) json["not_kept"] = to_utf8(item.not_kept);
+    if (!item.error.empty()) json["error"] = to_utf8(printable(item.error));
+    return json;
+}
+
+Json head_json(const ReceiptHead& head) {
+    Json json;
+    json["id"] = head.id;
+    json["operation"] = to_text(head.operation);
+    put_bytes(json, "destination", head.destination);
+    if (!head.sentence.empty()) json["sentence"] = to_utf8(head.sentence);
+    json["started"] = utc_text(head.started_ns);
+    json["finished"] = nullptr;
+    if (head.finished_ns != 0) json["finished"] = utc_text(head.finished_ns);
+    json["state"] = to_text(head.state);
+    if (!head.undoes.empty()) json["undoes"] = head.undoes;
+    if (!head.undone_by.empty()) json["undone_by"] = head.undone_by;
+    return json;
+}
+
+/// A document is an object whose list of items is written one by one between its first and its last members.
+class DocumentWriter {
+public:
+    DocumentWriter(std::ostream& out, std::string_view document, const Json& first_members, std::string_view list) : out_(out) {
+        out_ << "{\"tavlo\":1,\"document\":\"" << document << '"';
+        for (const auto& [name, value] : first_members.items()) out_ << ",\n" << Json(name).dump() << ':' << value.dump();
+        out_ << ",\n\"" << list << "\":[";
+    }
+    void add(const Json& item) {
+        out_ << (first_ ? "\n" : ",\n") << item.dump();
+        first_ = false;
+    }
+    void end(const Json& last_members) {
+        out_ << "]";
+        for (const auto& [name, value] : last_members.items()) out_ << ",\n" << Json(name).dump() << ':' << value.dump();
+        out_ << "}\n";
+    }
+
+private:
+    std::ostream& out_;
+    bool first_ = true;
+};
+
+}  // namespace
+
+std::string utc_text(std::int64_t ns) {
+    constexpr std::int64_t second = 1'000'000'000;
+    const auto seconds = ns >= 0 ? ns / second : (ns - second + 1) / second;
+    return fmt::format("{:%Y-%m-%dT%H:%M:%S}.{:09d}Z", fmt::gmtime(static_cast<std::time_t>(seconds)), ns - seconds * second);
+}
+
+ReceiptItem planned_item(const Plan& plan, const Item& item) {
+    const Entry& entry = plan.entry(item);
+    ReceiptItem out;
+    out.source = plan.source_path(item);
+    out.target = plan.target_path(item);
+    const bool comes = arrives(item.outcome) || item.outcome == Outcome::merged;
+    if (auto place = plan.final_path(item); comes && place != out.target) out.final_path = std::move(place);
+    out.type = entry.status.type;
+    out.size_bytes = entry.status.id.size_bytes;
+    out.modified_ns = entry.status.id.modified_ns;
+    if (item.collision)
+        out.collision = ReceiptCollision{item.collision->finding, item.collision->held.id.size_bytes, item.collision->held.id.modified_ns,
+                                         item.collision->decision};
+    if (item.problem) out.error = reason(*item.problem);
+    return out;
+}
+
+void write_plan(std::ostream& out, const Plan& plan) {
+    Json first;
+    first["operation"] = to_text(plan.operation);
+    put_bytes(first, "destination", plan.destination);
+    if (!plan.undoes.empty()) first["undoes"] = plan.undoes;
+    DocumentWriter document(out, "plan", first, "items");
+    for (const Item& item : plan.items) document.add(item_json(planned_item(plan, item)));
+    document.end({{"totals", totals_json(plan.totals)}});
+}
+
+Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store) {
+    DocumentWriter document(out, "receipt", head_json(head), "items");
+    auto read = store.each_item(head.id, [&](ReceiptItem&& item) { document.add(item_json(item)); });
+    document.end({{"totals", totals_json(head.totals)}});
+    return read;
+}
+
+void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads) {
+    DocumentWriter document(out, "receipts", Json::object(), "receipts");
+    for (const ReceiptHead& head : heads) {
+        Json json = head_json(head);
+        json["totals"] = totals_json(head.totals);
+        document.add(json);
+    }
+    document.end(Json::object());
+}
+
+void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries) {
+    DocumentWriter document(out, "safe", Json::object(), "entries");
+    for (const SafeEntry& entry : entries) {
+        Json json;
+        json["id"] = entry.id;
+        put_bytes(json, "original", entry.original);
+        json["type"] = to_text(entry.type);
+        json["size"] = entry.type == FileType::folder ? 0 : entry.identity.size_bytes;
+        json["modified"] = utc_text(entry.identity.modified_ns);
+        json["set_aside"] = utc_text(entry.set_aside_ns);
+        json["receipt"] = entry.receipt;
+        put_bytes(json, "stored", entry.stored);
+        document.add(json);
+    }
+    document.end(Json::object());
+}
+
+CheckWriter::CheckWriter(std::ostream& out, const std::string& id) : out_(out) {
+    out_ << "{\"tavlo\":1,\"document\":\"check\",\n\"id\":" << Json(id).dump() << ",\n\"items\":[";
+}
+
+void CheckWriter::add(const ReceiptItem& item, std::string_view differs) {
+    Json json;
+    put_bytes(json, "source", item.source);
+    put_bytes(json, "target", item.target);
+    if (!item.final_path.empty()) put_bytes(json, "final", item.final_path);
+    json["differs"] = nullptr;
+    if (!differs.empty()) {
+        json["differs"] = differs;
+        ++differing_;
+    }
+    out_ << (items_++ == 0 ? "\n" : ",\n") << json.dump();
+}
+
+void CheckWriter::end() {
+    const Json totals{{"items", items_}, {"differs", differing_}};
+    out_ << "],\n\"totals\":" << totals.dump() << "}\n";
+}
+
+}  // namespace tavlo

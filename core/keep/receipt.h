@@ -1,0 +1,85 @@
+#pragma once
+
+#include <cstdint>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "files/types.h"
+#include "plan/plan.h"
+#include "plan/words.h"
+
+namespace tavlo {
+
+enum class RunState : std::uint8_t { done, stopped, interrupted };
+std::string_view to_text(RunState state) noexcept;
+std::optional<RunState> run_state_from_text(std::string_view text) noexcept;
+
+/// A run as it stands in the list of past runs.
+struct ReceiptHead {
+    std::string id;  ///< sorts by time: "20310502-091407-k3f9"
+    Operation operation = Operation::copy;
+    std::string sentence;  ///< what the run was asked to do, in the words of whoever asked; may be empty
+    std::string destination;
+    std::int64_t started_ns = 0;
+    std::int64_t finished_ns = 0;  ///< 0 while it has not
+    RunState state = RunState::interrupted;
+    std::vector<std::string> roots{};  ///< folders that people named; below them no link is followed
+    std::string undoes{};     ///< the receipt that this run took back
+    std::string undone_by{};  ///< the receipt of the run that took this one back
+    Totals totals{};
+};
+
+struct ReceiptCollision {
+    std::optional<Finding> finding;
+    std::uint64_t size_bytes = 0;
+    std::int64_t modified_ns = 0;
+    Decision decision = Decision::undecided;
+};
+
+/// What came of one item.
+struct ReceiptItem {
+    std::string source;
+    std::string target;      ///< the place first asked for
+    std::string final_path;  ///< where it ended up, when that is not target
+    FileType type = FileType::file;
+    std::uint64_t size_bytes = 0;
+    std::int64_t modified_ns = 0;
+    std::optional<ReceiptCollision> collision{};
+    Outcome result = Outcome::planned;
+    std::string set_aside{};      ///< the Safe entry that holds what was overwritten or removed
+    std::string brought_back{};   ///< the Safe entry that was used up
+    std::string hash{};
+    std::string error{};
+    Action action = Action::copy;
+    bool moved_whole = false;     ///< a folder that went by one rename, itself or inside one
+    std::string not_kept{};       ///< attributes that the target could not keep, comma-separated
+    /// What the file system said of the thing once it was in place: what "changed since" is measured against.
+    Identity after{};
+    std::int64_t after_status_changed_ns = 0;
+    std::uint32_t after_mode = 0;
+
+    const std::string& place() const { return final_path.empty() ? target : final_path; }
+};
+
+/// A folder that a run made on the way to its destination, or removed once it was empty.
+struct FolderTrace {
+    bool made = false;  ///< else removed
+    std::string path;
+    Attributes attributes{};  ///< of a removed one
+    Identity id{};
+};
+
+/// One version in the Safe.
+struct SafeEntry {
+    std::string id;        ///< "RECEIPT.NUMBER"
+    std::string original;  ///< the place it held
+    std::string stored;    ///< where it lies now
+    std::string receipt;
+    FileType type = FileType::file;
+    Identity identity;
+    std::int64_t set_aside_ns = 0;
+};
+
+}  // namespace tavlo

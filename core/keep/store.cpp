@@ -1,0 +1,471 @@
+#include "keep/store.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <fmt/chrono.h>
+#include <fmt/format.h>
+#include <sqlite3.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <chrono>
+#include <cstdlib>
+#include <nlohmann/json.hpp>
+#include <random>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+std::string_view to_text(RunState state) noexcept {
+    switch (state) {
+        case RunState::done: return "done";
+        case RunState::stopped: return "stopped";
+        case RunState::interrupted: return "interrupted";
+    }
+    return {};
+}
+
+std::optional<RunState> run_state_from_text(std::string_view text) noexcept {
+    for (const auto state : {RunState::done, RunState::stopped, RunState::interrupted})
+        if (to_text(state) == text) return state;
+    return std::nullopt;
+}
+
+std::int64_t now_ns() {
+    return std::chrono::duration_cast<std::chrono::nanoseconds>(std::chrono::system_clock::now().time_since_epoch()).count();
+}
+
+std::string default_state_folder() {
+    const char* state = std::getenv("XDG_STATE_HOME");
+    if (state != nullptr && state[0] == '/') return join(state, "tavlo");
+    const char* home = std::getenv("HOME");
+    return join(home != nullptr && home[0] == '/' ? home : "/", ".local/state/tavlo");
+}
+
+namespace {
+
+constexpr int schema_version = 1;
+
+constexpr const char* schema = R"(
+create table receipts(
+  id text primary key, operation text not null, sentence text not null, destination blob not null,
+  started integer not null, finished integer not null, state text not null, roots blob not null,
+  undoes text not null, undone_by text not null default '',
+  items integer not null default 0, bytes integer not null default 0, counts text not null default '[]');
+create table items(
+  receipt text not null references receipts(id), number integer not null,
+  source blob not null, target blob not null, final blob not null, type integer not null, size integer not null,
+  modified integer not null, finding text, held_size integer, held_modified integer, decision text,
+  result text not null, set_aside text not null, brought_back text not null, hash text not null, error blob not null,
+  action integer not null, moved_whole integer not null, not_kept text not null,
+  device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
+  after_changed integer not null, after_mode integer not null,
+  primary key(receipt, number)) without rowid;
+create table folders(
+  receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
+  device integer not null, inode integer not null);
+create index folders_of_receipt on folders(receipt);
+create table safe(
+  id text primary key, original blob not null, stored blob not null, receipt text not null, type integer not null,
+  device integer not null, inode integer not null, size integer not null, modified integer not null,
+  set_aside integer not null);
+)";
+
+void bind_bytes(SQLite::Statement& statement, int index, const std::string& bytes) {
+    statement.bind(index, bytes.data(), static_cast<int>(bytes.size()));
+}
+
+std::string bytes_of(const SQLite::Column& column) {
+    const auto size = static_cast<std::size_t>(column.getBytes());
+    return size == 0 ? std::string() : std::string(static_cast<const char*>(column.getBlob()), size);
+}
+
+std::int64_t as_signed(std::uint64_t value) { return static_cast<std::int64_t>(value); }
+std::uint64_t as_unsigned(const SQLite::Column& column) { return static_cast<std::uint64_t>(column.getInt64()); }
+
+/// A stored word that nobody knows means a damaged or a newer database: an error, never a default.
+template <class Word>
+Word known(std::optional<Word> word) {
+    if (!word) throw SQLite::Exception("holds a word that is not known", SQLITE_CORRUPT);
+    return *word;
+}
+
+nlohmann::json::binary_t binary(const std::string& bytes) { return nlohmann::json::binary_t({bytes.begin(), bytes.end()}); }
+
+std::string packed(const nlohmann::json& value) {
+    const auto bytes = nlohmann::json::to_cbor(value);
+    return {bytes.begin(), bytes.end()};
+}
+
+std::string from_binary(const nlohmann::json& value) {
+    const auto& bytes = value.get_binary();
+    return {bytes.begin(), bytes.end()};
+}
+
+std::string pack_roots(const std::vector<std::string>& roots) {
+    auto list = nlohmann::json::array();
+    for (const auto& root : roots) list.push_back(nlohmann::json::binary(binary(root)));
+    return packed(list);
+}
+
+std::vector<std::string> unpack_roots(const std::string& bytes) {
+    std::vector<std::string> roots;
+    for (const auto& root : nlohmann::json::from_cbor(bytes)) roots.push_back(from_binary(root));
+    return roots;
+}
+
+std::string pack_attributes(const Attributes& attributes) {
+    auto extended = nlohmann::json::array();
+    for (const auto& [name, value] : attributes.extended) extended.push_back({name, nlohmann::json::binary(binary(value))});
+    return packed({attributes.mode, attributes.owner, attributes.group, attributes.accessed_ns, attributes.modified_ns, extended});
+}
+
+Attributes unpack_attributes(const std::string& bytes) {
+    const auto list = nlohmann::json::from_cbor(bytes);
+    Attributes attributes{list.at(0), list.at(1), list.at(2), list.at(3), list.at(4), {}};
+    for (const auto& pair : list.at(5)) attributes.extended.emplace_back(pair.at(0).get<std::string>(), from_binary(pair.at(1)));
+    return attributes;
+}
+
+std::string new_receipt_id(std::int64_t started_ns) {
+    static constexpr char letters[] = "abcdefghijkmnpqrstuvwxyz23456789";
+    std::random_device random;
+    std::string tail;
+    for (int i = 0; i < 4; ++i) tail += letters[random() % (sizeof letters - 1)];
+    const std::time_t seconds = started_ns / 1'000'000'000;
+    return fmt::format("{:%Y%m%d-%H%M%S}-{}", fmt::gmtime(seconds), tail);
+}
+
+class SqliteStore final : public Store {
+public:
+    explicit SqliteStore(const std::string& path)
+        : path_(path), database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE, 10'000 /* ms to wait for another program */) {
+        database_.exec("pragma journal_mode = wal");
+        database_.exec("pragma synchronous = full");
+        SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+        const int version = database_.execAndGet("pragma user_version").getInt();
+        if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
+        if (version == 0) {
+            database_.exec(schema);
+            database_.exec(fmt::format("pragma user_version = {}", schema_version));
+        }
+        transaction.commit();
+    }
+
+    Result<void> begin(ReceiptHead& head) override {
+        return guarded("note the run", [&] {
+            head.started_ns = now_ns();
+            head.id = new_receipt_id(head.started_ns);
+            SQLite::Statement insert(database_,
+                                     "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes) "
+                                     "values(?,?,?,?,?,0,?,?,?)");
+            insert.bind(1, head.id);
+            insert.bind(2, std::string(to_text(head.operation)));
+            insert.bind(3, head.sentence);
+            bind_bytes(insert, 4, head.destination);
+            insert.bind(5, head.started_ns);
+            insert.bind(6, std::string(to_text(RunState::interrupted)));
+            bind_bytes(insert, 7, pack_roots(head.roots));
+            insert.bind(8, head.undoes);
+            insert.exec();
+        });
+    }
+
+    Result<void> record(const std::string& receipt, const RunRecords& records) override {
+        return guarded("write the receipt", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement insert(database_, "insert into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+            for (const auto& [number, item] : records.items) {
+                bind_item(insert, receipt, number, item);
+                insert.exec();
+                insert.reset();
+            }
+            SQLite::Statement folder(database_, "insert into folders values(?,?,?,?,?,?)");
+            for (const FolderTrace& trace : records.folders) {
+                folder.bind(1, receipt);
+                folder.bind(2, trace.made ? 1 : 0);
+                bind_bytes(folder, 3, trace.path);
+                bind_bytes(folder, 4, pack_attributes(trace.attributes));
+                folder.bind(5, as_signed(trace.id.device));
+                folder.bind(6, as_signed(trace.id.inode));
+                folder.exec();
+                folder.reset();
+            }
+            SQLite::Statement safe(database_, "insert into safe values(?,?,?,?,?,?,?,?,?,?)");
+            for (const SafeEntry& entry : records.set_aside) {
+                safe.bind(1, entry.id);
+                bind_bytes(safe, 2, entry.original);
+                bind_bytes(safe, 3, entry.stored);
+                safe.bind(4, entry.receipt);
+                safe.bind(5, static_cast<int>(entry.type));
+                safe.bind(6, as_signed(entry.identity.device));
+                safe.bind(7, as_signed(entry.identity.inode));
+                safe.bind(8, as_signed(entry.identity.size_bytes));
+                safe.bind(9, entry.identity.modified_ns);
+                safe.bind(10, entry.set_aside_ns);
+                safe.exec();
+                safe.reset();
+            }
+            for (const auto& id : records.used_up) drop_entry(id);
+            transaction.commit();
+        });
+    }
+
+    Result<void> finish(const ReceiptHead& head) override {
+        return guarded("finish the receipt", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement update(database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=? where id=?");
+            update.bind(1, head.finished_ns);
+            update.bind(2, std::string(to_text(head.state)));
+            update.bind(3, as_signed(head.totals.items));
+            update.bind(4, as_signed(head.totals.bytes));
+            update.bind(5, nlohmann::json(head.totals.by_outcome).dump());
+            update.bind(6, head.id);
+            update.exec();
+            const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
+            if (!head.undoes.empty() && took_back) {
+                SQLite::Statement undone(database_, "update receipts set undone_by=? where id=?");
+                undone.bind(1, head.id);
+                undone.bind(2, head.undoes);
+                undone.exec();
+            }
+            transaction.commit();
+        });
+    }
+
+    Result<std::vector<ReceiptHead>> receipts() override {
+        std::vector<ReceiptHead> heads;
+        auto read = guarded("read the receipts", [&] {
+            SQLite::Statement query(database_, std::string(head_query) + " order by started desc, id desc");
+            while (query.executeStep()) heads.push_back(head_from(query));
+        });
+        if (!read) return failure(read.error());
+        return heads;
+    }
+
+    Result<ReceiptHead> receipt(const std::string& id) override {
+        std::optional<ReceiptHead> head;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, std::string(head_query) + " where id=?");
+            query.bind(1, id);
+            if (query.executeStep()) head = head_from(query);
+        });
+        if (!read) return failure(read.error());
+        if (!head) return failure(Fault::not_found, "there is no such receipt", id);
+        return *head;
+    }
+
+    Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) override {
+        return guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select * from items where receipt=? order by number");
+            query.bind(1, id);
+            while (query.executeStep()) take(item_from(query));
+        });
+    }
+
+    Result<std::vector<FolderTrace>> folders(const std::string& id) override {
+        std::vector<FolderTrace> traces;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select made, path, attributes, device, inode from folders where receipt=? order by rowid");
+            query.bind(1, id);
+            while (query.executeStep())
+                traces.push_back({query.getColumn(0).getInt() != 0, bytes_of(query.getColumn(1)),
+                                  unpack_attributes(bytes_of(query.getColumn(2))),
+                                  {as_unsigned(query.getColumn(3)), as_unsigned(query.getColumn(4)), 0, 0}});
+        });
+        if (!read) return failure(read.error());
+        return traces;
+    }
+
+    Result<std::vector<SafeEntry>> safe_entries() override { return entries_where("order by set_aside desc, id desc", nullptr); }
+
+    Result<SafeEntry> safe_entry(const std::string& id) override {
+        auto found = entries_where("where id=?", &id);
+        if (!found) return failure(found.error());
+        if (found->empty()) return failure(Fault::not_found, "there is no such version in the Safe", id);
+        return found->front();
+    }
+
+    Result<void> forget_safe_entry(const std::string& id) override {
+        return guarded("write the Safe's index", [&] { drop_entry(id); });
+    }
+
+private:
+    static constexpr const char* head_query =
+        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts from receipts";
+
+    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR and JSON on damaged text).
+    template <class Work>
+    Result<void> guarded(std::string_view step, Work work) {
+        try {
+            work();
+            return {};
+        } catch (const SQLite::Exception& exception) {
+            return failure(translate(exception, step));
+        } catch (const nlohmann::json::exception&) {
+            return failure(Fault::corrupt, std::string(step) + ": the database is damaged", path_);
+        }
+    }
+
+    Error translate(const SQLite::Exception& exception, std::string_view step) const { return translated(exception, step, path_); }
+
+public:
+    static Error translated(const SQLite::Exception& exception, std::string_view step, const std::string& path) {
+        Fault fault = Fault::io;
+        switch (exception.getErrorCode()) {
+            case SQLITE_FULL: fault = Fault::no_space; break;
+            case SQLITE_READONLY:
+            case SQLITE_PERM:
+            case SQLITE_CANTOPEN: fault = Fault::no_permission; break;
+            case SQLITE_CORRUPT:
+            case SQLITE_NOTADB:
+            case SQLITE_MISMATCH: fault = Fault::corrupt; break;
+            default: break;
+        }
+        return {fault, 0, std::string(step) + ": " + exception.what(), path};
+    }
+
+private:
+    void drop_entry(const std::string& id) {
+        SQLite::Statement drop(database_, "delete from safe where id=?");
+        drop.bind(1, id);
+        drop.exec();
+    }
+
+    static void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
+        int at = 0;
+        insert.bind(++at, receipt);
+        insert.bind(++at, as_signed(number));
+        bind_bytes(insert, ++at, item.source);
+        bind_bytes(insert, ++at, item.target);
+        bind_bytes(insert, ++at, item.final_path);
+        insert.bind(++at, static_cast<int>(item.type));
+        insert.bind(++at, as_signed(item.size_bytes));
+        insert.bind(++at, item.modified_ns);
+        if (item.collision) {
+            if (item.collision->finding)
+                insert.bind(++at, std::string(to_text(*item.collision->finding)));
+            else
+                insert.bind(++at);
+            insert.bind(++at, as_signed(item.collision->size_bytes));
+            insert.bind(++at, item.collision->modified_ns);
+            insert.bind(++at, std::string(to_text(item.collision->decision)));
+        } else {
+            for (int i = 0; i < 4; ++i) insert.bind(++at);
+        }
+        insert.bind(++at, std::string(to_text(item.result)));
+        insert.bind(++at, item.set_aside);
+        insert.bind(++at, item.brought_back);
+        insert.bind(++at, item.hash);
+        bind_bytes(insert, ++at, item.error);
+        insert.bind(++at, static_cast<int>(item.action));
+        insert.bind(++at, item.moved_whole ? 1 : 0);
+        insert.bind(++at, item.not_kept);
+        insert.bind(++at, as_signed(item.after.device));
+        insert.bind(++at, as_signed(item.after.inode));
+        insert.bind(++at, as_signed(item.after.size_bytes));
+        insert.bind(++at, item.after.modified_ns);
+        insert.bind(++at, item.after_status_changed_ns);
+        insert.bind(++at, static_cast<std::int64_t>(item.after_mode));
+    }
+
+    static ReceiptItem item_from(SQLite::Statement& query) {
+        int at = 1;  // receipt and number are known to whoever asks
+        const auto next = [&] { return query.getColumn(++at); };
+        ReceiptItem item;
+        item.source = bytes_of(next());
+        item.target = bytes_of(next());
+        item.final_path = bytes_of(next());
+        item.type = static_cast<FileType>(next().getInt());
+        item.size_bytes = as_unsigned(next());
+        item.modified_ns = next().getInt64();
+        const auto finding = next();
+        const auto held_size = next();
+        const auto held_modified = next();
+        const auto decision = next();
+        if (!decision.isNull()) {
+            item.collision = ReceiptCollision{std::nullopt, as_unsigned(held_size), held_modified.getInt64(),
+                                              known(decision_from_text(decision.getString()))};
+            if (!finding.isNull()) item.collision->finding = known(finding_from_text(finding.getString()));
+        }
+        item.result = known(outcome_from_text(next().getString()));
+        item.set_aside = next().getString();
+        item.brought_back = next().getString();
+        item.hash = next().getString();
+        item.error = bytes_of(next());
+        item.action = static_cast<Action>(next().getInt());
+        item.moved_whole = next().getInt() != 0;
+        item.not_kept = next().getString();
+        item.after.device = as_unsigned(next());
+        item.after.inode = as_unsigned(next());
+        item.after.size_bytes = as_unsigned(next());
+        item.after.modified_ns = next().getInt64();
+        item.after_status_changed_ns = next().getInt64();
+        item.after_mode = static_cast<std::uint32_t>(next().getInt64());
+        return item;
+    }
+
+    static ReceiptHead head_from(SQLite::Statement& query) {
+        ReceiptHead head;
+        head.id = query.getColumn(0).getString();
+        head.operation = known(operation_from_text(query.getColumn(1).getString()));
+        head.sentence = query.getColumn(2).getString();
+        head.destination = bytes_of(query.getColumn(3));
+        head.started_ns = query.getColumn(4).getInt64();
+        head.finished_ns = query.getColumn(5).getInt64();
+        head.state = known(run_state_from_text(query.getColumn(6).getString()));
+        head.roots = unpack_roots(bytes_of(query.getColumn(7)));
+        head.undoes = query.getColumn(8).getString();
+        head.undone_by = query.getColumn(9).getString();
+        head.totals.items = as_unsigned(query.getColumn(10));
+        head.totals.bytes = as_unsigned(query.getColumn(11));
+        const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
+        for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
+        return head;
+    }
+
+    Result<std::vector<SafeEntry>> entries_where(const std::string& clause, const std::string* id) {
+        std::vector<SafeEntry> entries;
+        auto read = guarded("read the Safe's index", [&] {
+            SQLite::Statement query(
+                database_, "select id, original, stored, receipt, type, device, inode, size, modified, set_aside from safe " + clause);
+            if (id != nullptr) query.bind(1, *id);
+            while (query.executeStep())
+                entries.push_back({query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
+                                   query.getColumn(3).getString(), static_cast<FileType>(query.getColumn(4).getInt()),
+                                   Identity{as_unsigned(query.getColumn(5)), as_unsigned(query.getColumn(6)),
+                                            as_unsigned(query.getColumn(7)), query.getColumn(8).getInt64()},
+                                   query.getColumn(9).getInt64()});
+        });
+        if (!read) return failure(read.error());
+        return entries;
+    }
+
+    std::string path_;
+    SQLite::Database database_;
+};
+
+/// The state folder is private: receipts name every file that somebody moved.
+Result<void> make_state_folder(const std::string& path) {
+    if (::mkdir(path.c_str(), 0700) == 0 || errno == EEXIST) return {};
+    if (errno == ENOENT && path != "/") {
+        if (auto above = make_state_folder(std::string(parent_of(path))); !above) return above;
+        if (::mkdir(path.c_str(), 0700) == 0 || errno == EEXIST) return {};
+    }
+    return failure(system_error(errno, "make the state folder", path));
+}
+
+}  // namespace
+
+Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder) {
+    if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
+    if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
+    const std::string path = join(state_folder, "tavlo.sqlite");
+    try {
+        return std::make_unique<SqliteStore>(path);
+    } catch (const SQLite::Exception& exception) {
+        return failure(SqliteStore::translated(exception, "open the state", path));
+    }
+}
+
+}  // namespace tavlo

@@ -1,0 +1,54 @@
+#pragma once
+
+#include <functional>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "files/result.h"
+#include "keep/receipt.h"
+
+namespace tavlo {
+
+/// What a run did in one group, written in one transaction.
+struct RunRecords {
+    std::vector<std::pair<std::uint64_t, ReceiptItem>> items;  ///< with their numbers in the plan
+    std::vector<FolderTrace> folders;
+    std::vector<SafeEntry> set_aside;
+    std::vector<std::string> used_up;  ///< Safe entries that were brought back
+};
+
+/// Receipts and the Safe's index, in one database in the state folder. Several programs may have it open at once;
+/// one Store is used by one thread at a time.
+class Store {
+public:
+    /// Opens, and makes where missing, the state folder and its database.
+    /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
+    static Result<std::unique_ptr<Store>> open(const std::string& state_folder);
+    virtual ~Store() = default;
+
+    /// Notes that a run begins; until finish() its state is interrupted. Fills in id and start.
+    virtual Result<void> begin(ReceiptHead& head) = 0;
+    virtual Result<void> record(const std::string& receipt, const RunRecords& records) = 0;
+    virtual Result<void> finish(const ReceiptHead& head) = 0;
+
+    virtual Result<std::vector<ReceiptHead>> receipts() = 0;  ///< newest first
+    /// errors   not_found
+    virtual Result<ReceiptHead> receipt(const std::string& id) = 0;
+    virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
+    virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
+
+    virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first
+    /// errors   not_found: no such entry, or it was used up
+    virtual Result<SafeEntry> safe_entry(const std::string& id) = 0;
+    virtual Result<void> forget_safe_entry(const std::string& id) = 0;
+};
+
+/// `$XDG_STATE_HOME/tavlo`, or its default (XDG Base Directory Specification).
+std::string default_state_folder();
+
+/// Now, in ns since 1970-01-01 UTC.
+std::int64_t now_ns();
+
+}  // namespace tavlo

@@ -1,0 +1,114 @@
+#include "plan/layout.h"
+
+#include <unordered_map>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+Decision Rules::decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const {
+    if (const auto found = single.find(source_path); found != single.end() && found->second.pair == pair) return found->second.decision;
+    if (!finding) return Decision::undecided;
+    return when[static_cast<std::size_t>(*finding)].value_or(otherwise);
+}
+
+namespace {
+
+/// Which folders hold, however deep, something that is no folder.
+std::vector<bool> filled_folders(const Batch& batch) {
+    std::vector<bool> filled(batch.entries.size());
+    for (auto id = static_cast<EntryId>(batch.entries.size()); id-- > 0;) {
+        const Entry& entry = batch.entries[id];
+        if ((entry.status.type != FileType::folder || filled[id]) && entry.parent != no_entry) filled[entry.parent] = true;
+    }
+    return filled;
+}
+
+class Layouter {
+public:
+    Layouter(const Batch& batch, const std::string& destination, const Shape& shape, bool folds_case)
+        : batch_(batch), shape_(shape), folds_case_(folds_case), arrival_of_(batch.entries.size(), UINT32_MAX) {
+        layout_.targets.add_root(destination);
+        fed_by_.push_back(no_folder);
+        layout_.several_feed.push_back(false);
+        if (shape.subfolders == Subfolders::filled) filled_ = filled_folders(batch);
+    }
+
+    Layout run() && {
+        for (EntryId id = 0; id < batch_.entries.size(); ++id) place(id);
+        return std::move(layout_);
+    }
+
+private:
+    void place(EntryId id) {
+        const Entry& entry = batch_.entries[id];
+        const bool named = entry.parent == no_entry;
+        const bool is_folder = entry.status.type == FileType::folder;
+        const bool dissolved = shape_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
+        if (!named && !inside_wanted_folder(entry)) return leave_out(id);
+        if (is_folder && !entry.problem && (shape_.flatten || dissolved)) {
+            if (!dissolved) layout_.dissolved.push_back(id);
+            return;
+        }
+        if (is_folder && !entry.problem && !named && !wanted_subfolder(id)) return leave_out(id);
+        Arrival arrival{id, UINT32_MAX, 0, no_folder};
+        if (!shape_.flatten && entry.parent != no_entry) {
+            arrival.parent = arrival_of_[entry.parent];
+            if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;
+        }
+        if (is_folder && !entry.problem) arrival.inside = node_for(arrival.folder, entry.name);
+        feed(arrival.folder, entry.folder);
+        arrival_of_[id] = static_cast<std::uint32_t>(layout_.arrivals.size());
+        layout_.arrivals.push_back(arrival);
+    }
+
+    /// With subfolders left out, only what lies directly in a source folder comes along.
+    bool inside_wanted_folder(const Entry& entry) const {
+        if (left_out_[entry.parent]) return false;
+        return shape_.subfolders != Subfolders::none || batch_.entries[entry.parent].parent == no_entry;
+    }
+
+    bool wanted_subfolder(EntryId id) const {
+        if (shape_.subfolders == Subfolders::none) return false;
+        return shape_.subfolders == Subfolders::all || filled_[id];
+    }
+
+    void leave_out(EntryId id) {
+        left_out_[id] = true;
+        layout_.whole_folders = false;
+    }
+
+    FolderId node_for(FolderId parent, const std::string& name) {
+        auto key = std::to_string(parent) + '/' + (folds_case_ ? folded(name) : name);
+        const auto [found, fresh] = nodes_.try_emplace(std::move(key), no_folder);
+        if (fresh) {
+            found->second = layout_.targets.add(parent, name);
+            fed_by_.push_back(no_folder);
+            layout_.several_feed.push_back(folds_case_);
+        }
+        return found->second;
+    }
+
+    void feed(FolderId target, FolderId source) {
+        if (fed_by_[target] == no_folder) fed_by_[target] = source;
+        if (fed_by_[target] != source || folds_case_) layout_.several_feed[target] = true;
+    }
+
+    const Batch& batch_;
+    const Shape& shape_;
+    bool folds_case_;
+    Layout layout_;
+    std::vector<std::uint32_t> arrival_of_;
+    std::vector<FolderId> fed_by_;
+    std::vector<bool> left_out_ = std::vector<bool>(batch_.entries.size());
+    std::vector<bool> filled_;
+    std::unordered_map<std::string, FolderId> nodes_;
+};
+
+}  // namespace
+
+Layout lay_out(const Batch& batch, const std::string& destination, const Shape& shape, bool folds_case) {
+    return Layouter(batch, destination, shape, folds_case).run();
+}
+
+}  // namespace tavlo

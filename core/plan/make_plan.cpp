@@ -1,0 +1,306 @@
+#include <algorithm>
+#include <unordered_map>
+#include <unordered_set>
+
+#include "files/path.h"
+#include "plan/names.h"
+#include "plan/plan.h"
+
+namespace tavlo {
+
+std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
+std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
+
+Totals total(const Plan& plan) {
+    Totals totals;
+    totals.items = plan.items.size();
+    for (const Item& item : plan.items) {
+        totals.count(item.outcome);
+        const Status& status = plan.entry(item).status;
+        if (arrives(item.outcome) && status.type == FileType::file) totals.bytes += status.id.size_bytes;
+    }
+    return totals;
+}
+
+std::optional<Finding> compare(const Entry& incoming, const Held& held, const KnownContents& known, std::int64_t time_step_ns) {
+    const Status& a = incoming.status;
+    const Status& b = held.status;
+    if (a.type != b.type) return Finding::type;
+    if (a.id.same_thing(b.id)) return Finding::same;  // two names of one file
+    if (a.type == FileType::link && incoming.points_at == held.points_at) return Finding::same;
+    if (a.type == FileType::file && a.id.size_bytes == b.id.size_bytes) {
+        const auto same = a.id.size_bytes == 0 ? std::optional(true) : known.same({a.id, b.id});
+        if (!same) return std::nullopt;
+        if (*same) return Finding::same;
+    }
+    const auto gap = a.id.modified_ns - b.id.modified_ns;
+    if (gap == 0 || std::abs(gap) < time_step_ns) return Finding::same_date;
+    return gap > 0 ? Finding::newer : Finding::older;
+}
+
+namespace {
+
+/// What stands at a name while the items that want it are gone through in order.
+struct Claim {
+    std::uint32_t wanted_by = 0;
+    bool any_not_folder = false;
+    std::uint32_t first = UINT32_MAX;   ///< the first two arrivals that want it, to show each one its rival
+    std::uint32_t second = UINT32_MAX;
+    ItemId holder = no_item;            ///< the item of the batch that has it so far
+};
+
+class Planner {
+public:
+    Planner(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+            const Rules& rules, const KnownContents& known)
+        : layout_(layout), destination_(destination), rules_(rules), known_(known) {
+        plan_.operation = operation;
+        plan_.destination = destination.path;
+        plan_.batch = std::move(batch);
+        plan_.targets = layout.targets;
+        plan_.dissolved = layout.dissolved;
+        for (FolderId id = 0; id < layout.targets.size(); ++id)
+            if (const HeldFolder* held = destination.folder(layout.targets.path_in_root(id))) plan_.targets.set_identity(id, held->id);
+    }
+
+    Plan run() && {
+        find_twins();
+        held_.resize(plan_.targets.size(), nullptr);
+        held_[0] = destination_.folder("");
+        made_by_.resize(plan_.targets.size(), no_item);
+        new_names_.resize(plan_.targets.size());
+        plan_.items.reserve(layout_.arrivals.size());
+        for (ItemId id = 0; id < layout_.arrivals.size(); ++id) decide(id);
+        settle_finals();
+        if (plan_.operation == Operation::move && layout_.whole_folders) mark_whole_folders();
+        plan_.totals = total(plan_);
+        return std::move(plan_);
+    }
+
+private:
+    std::string key(FolderId folder, std::string_view name) const {
+        return std::to_string(folder) + '/' + (destination_.volume.folds_case ? folded(name) : std::string(name));
+    }
+
+    bool is_folder(const Arrival& arrival) const { return arrival.inside != no_folder; }
+
+    void find_twins() {
+        for (std::uint32_t id = 0; id < layout_.arrivals.size(); ++id) {
+            const Arrival& arrival = layout_.arrivals[id];
+            if (!layout_.several_feed[arrival.folder]) continue;
+            Claim& claim = claims_[key(arrival.folder, plan_.batch->entries[arrival.entry].name)];
+            ++claim.wanted_by;
+            claim.any_not_folder |= !is_folder(arrival);
+            if (claim.first == UINT32_MAX)
+                claim.first = id;
+            else if (claim.second == UINT32_MAX)
+                claim.second = id;
+        }
+    }
+
+    Claim* twin_claim(const Arrival& arrival) {
+        if (!layout_.several_feed[arrival.folder]) return nullptr;
+        Claim& claim = claims_.at(key(arrival.folder, plan_.batch->entries[arrival.entry].name));
+        return claim.wanted_by > 1 && claim.any_not_folder ? &claim : nullptr;
+    }
+
+    void decide(ItemId id) {
+        const Arrival& arrival = layout_.arrivals[id];
+        Item& item = plan_.items.emplace_back();
+        item.entry = arrival.entry;
+        item.parent = arrival.parent;
+        item.folder = arrival.folder;
+        item.inside = arrival.inside;
+        item.action = plan_.operation == Operation::move ? Action::move : Action::copy;
+        if (shares_folder_decision(item) || cannot_be_done(item)) return;
+        const Entry& entry = plan_.entry(item);
+        const HeldFolder* folder = held_[item.folder];
+        const Held* held = folder == nullptr ? nullptr : folder->find(entry.name);
+        if (is_folder(arrival) && made_by_[item.inside] != no_item) {
+            item.outcome = Outcome::merged;  // with the one that another folder of the batch makes
+            item.final_name = plan_.items[made_by_[item.inside]].final_name;
+        } else if (Claim* claim = twin_claim(arrival)) {
+            settle_twin(item, id, *claim, held);
+        } else if (is_folder(arrival) && (held == nullptr || held->status.type == FileType::folder)) {
+            item.outcome = held != nullptr ? Outcome::merged : Outcome::created;
+        } else if (held != nullptr) {
+            const auto step = std::max(destination_.volume.time_step_ns, plan_.batch->time_step_ns);
+            const auto finding = compare(entry, *held, known_, step);
+            const auto unread = finding ? nullptr : known_.problem({entry.status.id, held->status.id});
+            if (unread) {
+                item.outcome = Outcome::failed;
+                item.problem = unread;
+            } else {
+                meet(item, id, finding, held->status, false);
+                apply_decision(item);
+            }
+        }
+        if (is_folder(arrival)) enter_folder(item, id, held);
+    }
+
+    /// What comes in a folder that does not arrive does not arrive either, and for the same reason.
+    bool shares_folder_decision(Item& item) {
+        if (item.parent == no_item) return false;
+        const Item& folder = plan_.items[item.parent];
+        if (folder.collision && (folder.collision->finding == Finding::type || folder.collision->finding == Finding::twin)) {
+            item.collision = std::make_unique<Collision>(*folder.collision);
+            item.collision->shared = true;
+        }
+        switch (folder.outcome) {
+            case Outcome::skipped:
+            case Outcome::undecided: item.outcome = folder.outcome; return true;
+            case Outcome::failed:
+                item.outcome = Outcome::failed;
+                item.problem = folder.problem;
+                return true;
+            default: return false;
+        }
+    }
+
+    bool cannot_be_done(Item& item) {
+        const Entry& entry = plan_.entry(item);
+        const auto fail = [&](std::shared_ptr<const Error> problem) {
+            item.outcome = Outcome::failed;
+            item.problem = std::move(problem);
+            return true;
+        };
+        const auto because = [&](Fault fault, std::string why) {
+            return fail(std::make_shared<const Error>(Error{fault, 0, std::move(why), plan_.source_path(item)}));
+        };
+        if (entry.problem) return fail(entry.problem);
+        if (entry.status.type == FileType::other) return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
+        if (auto problem = name_problem(entry.name, destination_.volume); !problem.empty())
+            return because(Fault::name_not_possible, std::move(problem));
+        if (entry.status.type == FileType::file && entry.status.id.size_bytes > destination_.volume.max_file_bytes)
+            return because(Fault::no_space, "is larger than a file can be in the destination");
+        return false;
+    }
+
+    void meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch) {
+        item.collision = std::make_unique<Collision>();
+        item.collision->finding = finding;
+        item.collision->held = held;
+        item.collision->held_by_batch = held_by_batch;
+        const Pair pair{plan_.entry(item).status.id, held_by_batch ? Identity{} : held.id};
+        item.collision->decision = rules_.decide(plan_.source_path(item), pair, finding);
+        if (!finding) plan_.not_compared.push_back(id);
+    }
+
+    void apply_decision(Item& item) {
+        const Entry& entry = plan_.entry(item);
+        switch (item.collision->decision) {
+            case Decision::undecided: item.outcome = Outcome::undecided; break;
+            case Decision::skip: item.outcome = Outcome::skipped; break;
+            case Decision::overwrite: item.outcome = Outcome::overwritten; break;
+            case Decision::rename:
+                item.outcome = Outcome::renamed;
+                item.final_name = free_name(
+                    entry.name, entry.status.type, [&](const std::string& name) { return is_taken(item.folder, name); },
+                    destination_.volume.max_name_bytes);
+                new_names_[item.folder].insert(fold(item.final_name));
+                break;
+        }
+    }
+
+    /// Goes on with what stands at a name that several of the batch want (contract: Twins).
+    void settle_twin(Item& item, ItemId id, Claim& claim, const Held* held) {
+        const bool by_batch = held == nullptr;
+        const Item* holder = claim.holder == no_item ? nullptr : &plan_.items[claim.holder];
+        const auto rival = claim.first == id ? claim.second : claim.first;
+        const Status& status = held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
+        const bool is_free = held == nullptr && holder == nullptr;
+        meet(item, id, Finding::twin, status, by_batch);
+        if (is_free && item.collision->decision != Decision::undecided) {
+            item.outcome = Outcome::created;
+        } else {
+            apply_decision(item);
+            if (item.outcome == Outcome::overwritten && holder != nullptr) {
+                item.collision->held = plan_.entry(*holder).status;
+                item.collision->held_by_batch = true;
+            }
+        }
+        if (item.outcome == Outcome::created || item.outcome == Outcome::overwritten) claim.holder = id;
+    }
+
+    void enter_folder(Item& item, ItemId id, const Held* held) {
+        const bool stands = item.outcome == Outcome::merged && held != nullptr && held->status.type == FileType::folder;
+        if (stands) held_[item.inside] = destination_.folder(plan_.targets.path_in_root(item.inside));
+        if (item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten)
+            made_by_[item.inside] = id;
+        if (!stands) plan_.targets.set_identity(item.inside, {});
+    }
+
+    std::string fold(std::string_view name) const { return destination_.volume.folds_case ? folded(name) : std::string(name); }
+
+    bool is_taken(FolderId folder, const std::string& name) {
+        if (held_[folder] != nullptr && held_[folder]->find(name) != nullptr) return true;
+        if (wanted_names_.empty()) {  // made once, when the first item is renamed
+            wanted_names_.resize(plan_.targets.size());
+            for (const Arrival& arrival : layout_.arrivals)
+                wanted_names_[arrival.folder].insert(fold(plan_.batch->entries[arrival.entry].name));
+        }
+        const auto folded_name = fold(name);
+        return wanted_names_[folder].contains(folded_name) || new_names_[folder].contains(folded_name);
+    }
+
+    /// The folders of the targets by the names that they will have.
+    void settle_finals() {
+        for (FolderId id = 0; id < plan_.targets.size(); ++id) {
+            if (plan_.targets.parent(id) == no_folder) {
+                plan_.finals.add_root(plan_.targets.name(id), plan_.targets.identity(id));
+                continue;
+            }
+            const ItemId maker = made_by_[id];
+            plan_.finals.add(plan_.targets.parent(id), maker == no_item ? plan_.targets.name(id) : plan_.final_name(plan_.items[maker]),
+                             plan_.targets.identity(id));
+        }
+    }
+
+    /// A folder whose place is free, and all of which is in the batch and arrives, moves by one rename.
+    void mark_whole_folders() {
+        std::vector<bool> whole(plan_.items.size(), true);
+        for (auto id = static_cast<ItemId>(plan_.items.size()); id-- > 0;) {
+            const Item& item = plan_.items[id];
+            const Entry& entry = plan_.entry(item);
+            const bool special = entry.status.type == FileType::other && !entry.problem && item.outcome == Outcome::failed;
+            const bool at_top = item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten;
+            const bool fed_once = item.inside == no_folder || !layout_.several_feed[item.inside];
+            const bool can = whole[id] && entry.complete && !entry.real && fed_once && (special || at_top) &&
+                             entry.status.id.device == destination_.volume.device;
+            whole[id] = can;
+            if (item.parent == no_item) continue;
+            const bool plain = special || (item.outcome == Outcome::created && (!item.collision || item.collision->shared));
+            if (!can || !plain) whole[item.parent] = false;
+        }
+        for (ItemId id = 0; id < plan_.items.size(); ++id) {
+            Item& item = plan_.items[id];
+            const Item* parent = item.parent == no_item ? nullptr : &plan_.items[item.parent];
+            item.along = parent != nullptr && (parent->whole || parent->along);
+            item.whole = whole[id] && item.inside != no_folder && !item.along;
+            if (item.along && item.outcome == Outcome::failed) {  // special files come along, unopened
+                item.outcome = Outcome::created;
+                item.problem.reset();
+            }
+        }
+    }
+
+    const Layout& layout_;
+    const Destination& destination_;
+    const Rules& rules_;
+    const KnownContents& known_;
+    Plan plan_;
+    std::unordered_map<std::string, Claim> claims_;
+    std::vector<const HeldFolder*> held_;   ///< by folder of the targets: what stands there already
+    std::vector<ItemId> made_by_;           ///< by folder of the targets: the item that makes it
+    std::vector<std::unordered_set<std::string>> wanted_names_;
+    std::vector<std::unordered_set<std::string>> new_names_;
+};
+
+}  // namespace
+
+Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+               const Rules& rules, const KnownContents& known) {
+    return Planner(operation, std::move(batch), layout, destination, rules, known).run();
+}
+
+}  // namespace tavlo

@@ -1,0 +1,109 @@
+#pragma once
+
+#include <array>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "batch/batch.h"
+#include "plan/layout.h"
+#include "plan/rules.h"
+#include "survey/contents.h"
+#include "survey/destination.h"
+
+namespace tavlo {
+
+using ItemId = std::uint32_t;
+inline constexpr ItemId no_item = UINT32_MAX;
+
+/// An item wants a name that is taken.
+struct Collision {
+    std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
+    Decision decision = Decision::undecided;
+    Status held;             ///< of what holds the name: in the destination, or another item of the batch
+    bool held_by_batch = false;
+    bool shared = false;     ///< it is the folder's that this item comes in
+};
+
+/// What is done with the thing itself.
+enum class Action : std::uint8_t {
+    copy,           ///< the target gets the same; the source stays
+    move,           ///< the source becomes the target
+    take_away,      ///< the source goes to the Safe (undo of a copy)
+    remove_folder,  ///< the source, a folder, goes if it is empty (undo of a made folder)
+    make_folder,    ///< a folder that a run removed, with the attributes it had (undo of a move)
+};
+
+/// One thing of the batch and what is to come of it. Immutable once the plan stands.
+struct Item {
+    EntryId entry = no_entry;
+    ItemId parent = no_item;      ///< the item of the folder that it comes in
+    FolderId folder = no_folder;  ///< in Plan::targets
+    FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
+    Action action = Action::copy;
+    Outcome outcome = Outcome::created;
+    bool whole = false;  ///< a folder that moves with all that is in it by one rename
+    bool along = false;  ///< comes along inside such a folder
+    std::string name{};        ///< the name asked for, where it is not the entry's own
+    std::string final_name{};  ///< where a decision gives it another
+    std::unique_ptr<Collision> collision{};
+    std::shared_ptr<const Error> problem{};
+    std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
+    std::string entry_of_safe{};                     ///< the Safe entry that this brings back
+};
+
+/// Whether the item takes a name that is held, and puts what holds it into the Safe.
+inline bool replaces(const Item& item) {
+    if (item.outcome == Outcome::overwritten) return true;
+    return item.outcome == Outcome::restored && item.collision && item.collision->decision == Decision::overwrite;
+}
+
+struct Totals {
+    std::uint64_t items = 0;
+    std::uint64_t bytes = 0;  ///< sizes of the files that arrive
+    std::array<std::uint64_t, outcome_count> by_outcome{};
+
+    std::uint64_t of(Outcome outcome) const { return by_outcome[static_cast<std::size_t>(outcome)]; }
+    void count(Outcome outcome) { ++by_outcome[static_cast<std::size_t>(outcome)]; }
+};
+
+/// Whether an outcome means that the thing ends up in the destination.
+constexpr bool arrives(Outcome outcome) {
+    return outcome == Outcome::created || outcome == Outcome::overwritten || outcome == Outcome::renamed || outcome == Outcome::restored;
+}
+
+/// What will happen to each item of a batch: data, handed on by pointer, never changed.
+struct Plan {
+    Operation operation = Operation::copy;
+    std::string destination;
+    std::shared_ptr<const Batch> batch;
+    FolderTree targets;        ///< by the names asked for; 0 is the destination
+    FolderTree finals;         ///< the same folders, by the names they will have
+    std::vector<Item> items;
+    std::vector<EntryId> dissolved{};  ///< source folders that are no items, and go when a move empties them
+    Totals totals;
+    std::vector<ItemId> not_compared;  ///< items whose pair must be read before its finding is known
+    std::string undoes{};              ///< the receipt that this undoes
+
+    const Entry& entry(const Item& item) const { return batch->entries[item.entry]; }
+    const std::string& name(const Item& item) const { return item.name.empty() ? entry(item).name : item.name; }
+    const std::string& final_name(const Item& item) const { return item.final_name.empty() ? name(item) : item.final_name; }
+    std::string source_path(const Item& item) const { return batch->source_path(entry(item)); }
+    std::string target_path(const Item& item) const;  ///< the place first asked for
+    std::string final_path(const Item& item) const;   ///< the place it gets
+};
+
+/// Adds up what came of the items.
+Totals total(const Plan& plan);
+
+/// Computes a plan. Pure: no disk, no clock; the same input gives the same plan.
+/// As many items come out as arrivals went in, in their order.
+Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+               const Rules& rules, const KnownContents& known);
+
+/// The finding for a pair that are not two folders; nullopt: both must be read first.
+/// time_step_ns  the coarser step of the two file systems: closer dates count as the same
+std::optional<Finding> compare(const Entry& incoming, const Held& held, const KnownContents& known, std::int64_t time_step_ns);
+
+}  // namespace tavlo

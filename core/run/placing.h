@@ -1,0 +1,45 @@
+#pragma once
+
+#include <functional>
+#include <optional>
+#include <string>
+
+#include "files/file_system.h"
+#include "keep/receipt.h"
+#include "run/safe_folder.h"
+
+namespace tavlo {
+
+/// Something that is complete and waits for a name: a staged file, a link, a file to be renamed, a folder to be made.
+struct Ready {
+    /// Makes it appear under a name that must be free. errors: name_taken, …: it is as it was
+    std::function<Result<void>(const Handle& folder, const std::string& name)> appear;
+    /// Takes it from a name where it appeared back to where it was.
+    std::function<Result<void>(const Handle& folder, const std::string& name)> withdraw;
+};
+
+struct Placed {
+    std::string name;
+    Status status;  ///< as the file system says after the step
+    std::optional<SafeEntry> set_aside{};
+};
+
+/// Gives something ready a free name; never replaces (promise 2).
+/// numbered  where the name is taken, counts up until one is free
+/// errors    name_taken: nothing was touched
+Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, bool numbered, FileType type,
+                                  const Ready& ready);
+
+/// Gives something ready a name that is held, and puts what held it into the Safe.
+/// expected  what the decision was made about; anything else there is left alone
+/// errors    changed_meanwhile: something else holds the name now; nothing was touched
+/// Both exist at every instant: the new one takes its place in the Safe's slot, the two trade names in one atomic step
+/// (renameat2(2), RENAME_EXCHANGE), what came out is looked at, and traded back if it is not the one agreed on.
+/// Where nothing holds the name any more it is taken as a free one.
+Result<Placed> place_over(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected,
+                          const Ready& ready);
+
+/// Puts a thing into the Safe. errors: changed_meanwhile: it is not the expected one and stays
+Result<SafeEntry> set_aside(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected);
+
+}  // namespace tavlo

@@ -1,0 +1,138 @@
+#include "run/prepare.h"
+
+#include <fmt/format.h>
+
+#include <set>
+
+#include "files/contents.h"
+#include "files/path.h"
+
+namespace tavlo {
+
+namespace {
+
+/// A folder that the destination is, or lies in, by whatever way: links and mounts are seen through.
+bool holds_destination(const Entry& entry, const Destination& destination) {
+    for (const Identity& above : destination.ancestors)
+        if (above.same_thing(entry.status.id)) return true;
+    return false;
+}
+
+void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination& destination, std::vector<Error>& refusals) {
+    const auto refuse = [&](const Entry& entry) {
+        refusals.push_back({Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
+    };
+    for (const Item& item : plan.items) {
+        const bool said_above = item.parent != no_item && holds_destination(plan.entry(plan.items[item.parent]), destination);
+        if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination)) refuse(plan.entry(item));
+    }
+    const bool takes_subfolders = shape.subfolders != Subfolders::none;
+    for (const Entry& entry : plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
+        if (entry.parent != no_entry || entry.status.type != FileType::folder || !(shape.contents || shape.flatten)) continue;
+        const bool is_destination = destination.exists && destination.ancestors.front().same_thing(entry.status.id);
+        if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
+    }
+}
+
+void refuse_onto_itself(const Plan& plan, std::vector<Error>& refusals) {
+    const auto onto_itself = [&](const Item& item) {
+        const Place place = plan.batch->place_of(plan.entry(item));
+        const Identity& from = plan.batch->folders.identity(place.folder);
+        const Identity& into = plan.targets.identity(item.folder);
+        return into.inode != 0 && from.same_thing(into) && place.name == plan.name(item);
+    };
+    for (const Item& item : plan.items) {
+        const bool said_above = item.parent != no_item && onto_itself(plan.items[item.parent]);
+        if (item.outcome != Outcome::failed && !said_above && onto_itself(item))
+            refusals.push_back({Fault::refused, 0, "would go onto itself", plan.source_path(item)});
+    }
+}
+
+void refuse_without_room(const Plan& plan, const Destination& destination, std::vector<Error>& refusals) {
+    const Room room = room_needed(plan, destination);
+    const Volume& volume = destination.volume;
+    if (room.bytes > volume.free_bytes)
+        refusals.push_back({Fault::no_space, 0, fmt::format("has too little room: {} bytes are needed, {} are free", room.bytes, volume.free_bytes),
+                            destination.path});
+    else if (room.inodes > volume.free_inodes)
+        refusals.push_back({Fault::no_space, 0, fmt::format("has too little room: {} new entries are needed, {} are free", room.inodes, volume.free_inodes),
+                            destination.path});
+}
+
+}  // namespace
+
+Room room_needed(const Plan& plan, const Destination& destination) {
+    Room room;
+    std::set<std::pair<std::uint64_t, std::uint64_t>> linked;
+    for (const Item& item : plan.items) {
+        if (!arrives(item.outcome)) continue;
+        const Status& status = plan.entry(item).status;
+        if (plan.operation == Operation::move && status.id.device == destination.volume.device) continue;
+        if (status.type == FileType::file && status.links > 1 && !linked.emplace(status.id.device, status.id.inode).second) continue;
+        ++room.inodes;
+        if (status.type == FileType::file) room.bytes += status.allocated_bytes;
+    }
+    return room;
+}
+
+Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
+                           std::stop_token stop) {
+    auto looked = look_at_destination(disk, request.destination);
+    if (!looked) return failure(looked.error());
+    const Layout layout = lay_out(*batch, request.destination, request.shape, looked->volume.folds_case);
+    auto surveyed = survey(disk, std::move(*looked), layout.targets, stop);
+    if (!surveyed) return failure(surveyed.error());
+    Outlook outlook;
+    auto destination = std::make_shared<const Destination>(std::move(*surveyed));
+    auto plan = std::make_shared<const Plan>(make_plan(request.operation, std::move(batch), layout, *destination, request.rules, known));
+    refuse_into_itself(*plan, request.shape, *destination, outlook.refusals);
+    refuse_onto_itself(*plan, outlook.refusals);
+    refuse_without_room(*plan, *destination, outlook.refusals);
+    outlook.plan = std::move(plan);
+    outlook.destination = std::move(destination);
+    return outlook;
+}
+
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, std::stop_token stop,
+                           const std::function<void(std::size_t)>& compared) {
+    FolderHandles sources(disk, plan.batch->folders);
+    FolderHandles targets(disk, plan.targets);
+    std::size_t done = 0;
+    for (const ItemId id : plan.not_compared) {
+        const Item& item = plan.items[id];
+        const Pair pair{plan.entry(item).status.id, item.collision->held.id};
+        const auto same = [&]() -> Result<bool> {
+            const Place place = plan.batch->place_of(plan.entry(item));
+            const auto from = sources.open(place.folder);
+            if (!from) return failure(from.error());
+            const auto into = targets.open(item.folder);
+            if (!into) return failure(into.error());
+            const auto a = disk.open_file(**from, place.name);
+            if (!a) return failure(a.error());
+            const auto b = disk.open_file(**into, plan.name(item));
+            if (!b) return failure(b.error());
+            return same_bytes(disk, *a, *b, Meter{stop, {}});
+        }();
+        if (same)
+            known.learn(pair, *same);
+        else if (same.error().fault == Fault::cancelled)
+            return failure(same.error());
+        else
+            known.learn_problem(pair, same.error());
+        if (compared) compared(++done);
+    }
+    return {};
+}
+
+Result<Outlook> prepare(FileSystem& disk, const Request& request, std::stop_token stop) {
+    auto gathered = gather(disk, request.sources, {request.follow_links, stop, {}});
+    if (!gathered) return failure(gathered.error());
+    const auto batch = std::make_shared<const Batch>(std::move(*gathered));
+    KnownContents known;
+    auto outlook = look_ahead(disk, request, batch, known, stop);
+    if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
+    if (auto compared = compare_pairs(disk, *outlook->plan, known, stop); !compared) return failure(compared.error());
+    return look_ahead(disk, request, batch, known, stop);
+}
+
+}  // namespace tavlo

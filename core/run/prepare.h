@@ -1,0 +1,51 @@
+#pragma once
+
+#include <functional>
+#include <memory>
+#include <string>
+#include <vector>
+
+#include "batch/gather.h"
+#include "files/file_system.h"
+#include "plan/plan.h"
+
+namespace tavlo {
+
+/// What somebody asks for: a batch, where it goes, and how.
+struct Request {
+    Operation operation = Operation::copy;
+    std::vector<std::string> sources;  ///< absolute paths
+    std::string destination;           ///< absolute path
+    Shape shape{};
+    Rules rules{};
+    bool follow_links = false;
+};
+
+/// Computes the plan for a batch that has been gathered: looks at the destination, lays out, surveys, plans.
+/// Reads no file's bytes: pairs of one size that are not in `known` are left in Plan::not_compared.
+/// errors   the destination cannot be used, cancelled
+struct Outlook {
+    std::shared_ptr<const Plan> plan;
+    std::shared_ptr<const Destination> destination;
+    std::vector<Error> refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room
+};
+Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
+                           std::stop_token stop = {});
+
+/// Reads the pairs that a plan could not judge by size and date, and learns whether they are the same.
+/// compared  called after each pair, with the number done
+/// A pair that cannot be read is learnt as a problem of its item.
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, std::stop_token stop = {},
+                           const std::function<void(std::size_t)>& compared = {});
+
+/// Everything before a run: gathers, looks ahead, compares, plans again.
+Result<Outlook> prepare(FileSystem& disk, const Request& request, std::stop_token stop = {});
+
+/// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.
+struct Room {
+    std::uint64_t bytes = 0;
+    std::uint64_t inodes = 0;
+};
+Room room_needed(const Plan& plan, const Destination& destination);
+
+}  // namespace tavlo

@@ -1,0 +1,347 @@
+#include "run/runner.h"
+
+#include <algorithm>
+#include <set>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+namespace {
+
+// a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
+constexpr std::size_t group_files = 256;
+constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
+constexpr std::chrono::milliseconds group_time{1000};
+
+std::vector<Identity> source_folders(const Batch& batch) {
+    std::vector<Identity> ids;
+    for (const Entry& entry : batch.entries)
+        if (entry.parent == no_entry && entry.status.type == FileType::folder) ids.push_back(entry.status.id);
+    return ids;
+}
+
+}  // namespace
+
+Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events) {
+    return Runner(disk, store, plan, options, events).run();
+}
+
+Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events)
+    : disk_(disk), store_(store), plan_(plan), options_(options), events_(events), finals_(plan.finals),
+      sources_(disk, plan.batch->folders), targets_(disk, finals_), results_(plan.items.size(), Outcome::planned),
+      carried_(plan.items.size()), copy_instead_(plan.items.size()), took_from_(plan.batch->folders.size()) {}
+
+Result<ReceiptHead> Runner::run() {
+    if (auto begun = begin(); !begun) return failure(begun.error());
+    for (ItemId id = 0; id < plan_.items.size(); ++id) {
+        if (options_.stop.stop_requested()) break;
+        if (auto stepped = step(id); !stepped) return failure(stepped.error());
+    }
+    if (auto flushed = flush(); !flushed) return failure(flushed.error());
+    finish_folders();
+    remove_emptied_folders();
+    if (auto ended = end(); !ended) return failure(ended.error());
+    return head_;
+}
+
+Result<void> Runner::begin() {
+    head_.operation = plan_.operation;
+    head_.sentence = options_.sentence;
+    head_.destination = plan_.destination;
+    head_.undoes = plan_.undoes;
+    std::set<std::string> roots{plan_.destination};
+    for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
+        for (FolderId id = 0; id < tree->size(); ++id)
+            if (tree->parent(id) == no_folder) roots.insert(tree->name(id));
+    head_.roots.assign(roots.begin(), roots.end());
+    if (auto begun = store_.begin(head_); !begun) return begun;
+    if (events_.begun) events_.begun(head_);
+    const bool reads_sources = plan_.operation == Operation::copy || plan_.operation == Operation::move;
+    safe_ = std::make_unique<SafeFolder>(disk_, head_.id, reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
+    if (plan_.operation == Operation::undo) return {};
+    if (plan_.operation == Operation::move)
+        for (const EntryId id : plan_.dissolved) remember_source_folder(id);
+    return make_destination();
+}
+
+/// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
+Result<void> Runner::make_destination() {
+    std::vector<std::string> missing;
+    std::string existing = plan_.destination;
+    auto handle = disk_.open_folder(existing);
+    while (!handle && handle.error().fault == Fault::not_found && existing != "/") {
+        missing.emplace_back(name_of(existing));
+        existing = std::string(parent_of(existing));
+        handle = disk_.open_folder(existing);
+    }
+    if (!handle) return failure(handle.error());
+    for (auto name = missing.rbegin(); name != missing.rend(); ++name) {
+        if (auto made = disk_.make_folder(*handle, *name, 0777); !made && made.error().fault != Fault::name_taken) return made;
+        auto inside = disk_.open_folder_in(*handle, *name);
+        if (!inside) return failure(inside.error());
+        const auto status = disk_.status(*inside);
+        if (!status) return failure(status.error());
+        records_.folders.push_back({true, inside->path(), {}, status->id});
+        handle = std::move(inside);
+    }
+    const auto status = disk_.status(*handle);
+    if (!status) return failure(status.error());
+    if (const Identity& known = finals_.identity(0); known.inode != 0 && !known.same_thing(status->id))
+        return failure(Fault::changed_meanwhile, "is no longer the folder that was looked at", plan_.destination);
+    finals_.set_identity(0, status->id);
+    return {};
+}
+
+Result<void> Runner::step(ItemId id) {
+    const Item& it = item(id);
+    receipt_item(id);
+    switch (it.outcome) {
+        case Outcome::skipped:
+        case Outcome::undecided: settle(id, it.outcome); return {};
+        case Outcome::failed: fail(id, *it.problem); return {};
+        default: break;
+    }
+    if (follows_its_folder(id)) return {};
+    const bool carried = it.along && carried_[it.parent];
+    const bool is_folder = entry(id).status.type == FileType::folder;
+    // names are taken in the plan's order: what is in the group comes before a folder that collides
+    if (is_folder && it.collision && !group_.empty())
+        if (auto flushed = flush(); !flushed) return flushed;
+    if (carried) {
+        step_carried(id);
+    } else if (it.action == Action::remove_folder) {
+        if (!group_.empty())
+            if (auto flushed = flush(); !flushed) return flushed;
+        remove_folder(id);
+    } else if (it.action == Action::take_away) {
+        group_.push_back({id, Work::Kind::take_away, {}, {}, false});
+    } else if (is_folder || it.action == Action::make_folder) {
+        step_folder(id);
+    } else {
+        const auto into = targets_.open(it.folder);
+        if (into)
+            step_file(id, **into);
+        else
+            fail(id, into.error());
+    }
+    if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
+    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= group_files ||
+                      (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
+    return full ? flush() : Result<void>{};
+}
+
+/// What comes in a folder that did not arrive after all does not arrive either.
+bool Runner::follows_its_folder(ItemId id) {
+    if (item(id).parent == no_item) return false;
+    switch (results_[item(id).parent]) {
+        case Outcome::failed: fail(id, {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))}); return true;
+        case Outcome::undecided: leave_undecided(id, "the folder it comes in is undecided"); return true;
+        case Outcome::skipped: settle(id, Outcome::skipped); return true;
+        default: return false;
+    }
+}
+
+Result<void> Runner::flush() {
+    // a rename that met another file system comes back as a copy, in a group of its own
+    while (!group_.empty()) {
+        if (sync_staged()) {
+            for (Work& work : group_)
+                if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
+            const bool leaving = std::any_of(group_.begin(), group_.end(), [&](const Work& work) { return work.remove_source; });
+            if (leaving) {
+                const auto destination = targets_.open(item(group_.front().item).folder);
+                const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
+                for (Work& work : group_)
+                    if (work.remove_source && results_[work.item] == Outcome::planned) durable ? remove_source(work) : take_back(work, durable.error());
+            }
+        }
+        group_.clear();
+        group_bytes_ = 0;
+        for (const ItemId id : std::exchange(again_, {})) {
+            const auto into = targets_.open(item(id).folder);
+            if (into)
+                step_file(id, **into);
+            else
+                fail(id, into.error());
+        }
+    }
+    return write_records();
+}
+
+Result<void> Runner::write_records() {
+    if (records_.items.empty() && records_.folders.empty() && records_.set_aside.empty() && records_.used_up.empty()) return {};
+    auto written = store_.record(head_.id, records_);
+    records_ = {};
+    return written;
+}
+
+/// Attributes and times of the folders that were made, deepest first, now that nothing more goes into them.
+void Runner::finish_folders() {
+    for (auto folder = to_finish_.rbegin(); folder != to_finish_.rend(); ++folder) {
+        const auto handle = targets_.open(folder->folder);
+        if (!handle) continue;  // gone or swapped since: it is not ours to touch any more
+        (void)disk_.set_attributes(**handle, folder->attributes);
+        (void)disk_.sync(**handle);
+    }
+}
+
+/// After a move the source folders that have become empty by it go, deepest first.
+void Runner::remove_emptied_folders() {
+    for (auto source = emptied_.rbegin(); source != emptied_.rend(); ++source) {
+        const Entry& folder = plan_.batch->entries[source->entry];
+        if (!took_from_[folder.inside]) continue;
+        const auto parent = sources_.open(folder.folder);
+        if (!parent) continue;
+        const auto now = disk_.status(**parent, folder.name);
+        if (!now || !now->id.same_thing(folder.status.id)) continue;
+        if (!disk_.remove_empty_folder(**parent, folder.name)) continue;  // it still holds something, and stays
+        took_from_[folder.folder] = true;
+        sources_.forget(folder.inside);
+        records_.folders.push_back({false, plan_.batch->source_path(folder), source->attributes, {}});
+    }
+}
+
+Result<void> Runner::end() {
+    const bool complete = std::none_of(results_.begin(), results_.end(), [](Outcome result) { return result == Outcome::planned; });
+    for (ItemId id = 0; id < results_.size(); ++id)
+        if (results_[id] == Outcome::planned) settle(id, Outcome::planned);
+    safe_->tidy();
+    tidy_used_slots();
+    // what was done is durable before the receipt says so: names taken, and names that went
+    const auto anchor = targets_.open(0);
+    if (anchor) (void)disk_.sync_volume(**anchor);
+    for (const FolderId root : roots_taken_from())
+        if (const auto source = sources_.open(root)) (void)disk_.sync_volume(**source);
+    if (auto written = write_records(); !written) return written;
+    head_.totals.items = results_.size();
+    head_.state = complete ? RunState::done : RunState::stopped;
+    head_.finished_ns = now_ns();
+    return store_.finish(head_);
+}
+
+std::set<FolderId> Runner::roots_taken_from() const {
+    std::set<FolderId> roots;
+    for (FolderId id = 0; id < took_from_.size(); ++id) {
+        if (!took_from_[id]) continue;
+        FolderId root = id;
+        while (plan_.batch->folders.parent(root) != no_folder) root = plan_.batch->folders.parent(root);
+        roots.insert(root);
+    }
+    return roots;
+}
+
+/// The slots that versions were brought back from hold nothing any more.
+void Runner::tidy_used_slots() {
+    for (const Item& it : plan_.items) {
+        if (it.entry_of_safe.empty()) continue;
+        const std::string slot = plan_.batch->folders.path(plan_.entry(it).folder);
+        const std::string shelf(parent_of(slot));
+        if (const auto above = disk_.open_folder(shelf)) (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));
+        if (const auto safe = disk_.open_folder(std::string(parent_of(shelf)))) (void)disk_.remove_empty_folder(*safe, std::string(name_of(shelf)));
+    }
+}
+
+ReceiptItem& Runner::receipt_item(ItemId id) {
+    const auto [found, fresh] = open_.try_emplace(id);
+    ReceiptItem& out = found->second;
+    if (!fresh) return out;
+    const Item& it = item(id);
+    const Entry& source = entry(id);
+    out.source = plan_.source_path(it);
+    out.target = plan_.target_path(it);
+    out.type = source.status.type;
+    out.size_bytes = source.status.id.size_bytes;
+    out.modified_ns = source.status.id.modified_ns;
+    out.action = it.action;
+    if (it.collision)
+        out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
+                                         it.collision->decision};
+    return out;
+}
+
+/// An undo says "removed" and "restored" of what it did.
+Outcome Runner::wording(ItemId id, Outcome result) const {
+    if (plan_.operation == Operation::copy || plan_.operation == Operation::move) return result;
+    if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed) return result;
+    const Action action = item(id).action;
+    return action == Action::take_away || action == Action::remove_folder ? Outcome::removed : Outcome::restored;
+}
+
+void Runner::settle(ItemId id, Outcome result) {
+    ReceiptItem out = std::move(receipt_item(id));
+    open_.erase(id);
+    results_[id] = wording(id, result);
+    out.result = results_[id];
+    head_.totals.count(out.result);
+    if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
+    if (events_.item) events_.item(id, out);
+    records_.items.emplace_back(id, std::move(out));
+}
+
+void Runner::settle_placed(ItemId id, const Placed& placed) {
+    const Item& it = item(id);
+    ReceiptItem& out = receipt_item(id);
+    const std::string place = join(finals_.path(it.folder), placed.name);
+    if (place != out.target) out.final_path = place;
+    out.after = placed.status.id;
+    out.after_mode = placed.status.mode;
+    out.after_status_changed_ns = placed.status.status_changed_ns;
+    if (placed.set_aside) {
+        out.set_aside = placed.set_aside->id;
+        records_.set_aside.push_back(*placed.set_aside);
+    }
+    if (!it.entry_of_safe.empty()) {
+        out.brought_back = it.entry_of_safe;
+        records_.used_up.push_back(it.entry_of_safe);
+    }
+    Outcome result = placed.name == plan_.name(it) ? Outcome::created : Outcome::renamed;
+    if (placed.set_aside) result = Outcome::overwritten;
+    settle(id, result);
+}
+
+void Runner::fail(ItemId id, const Error& error) {
+    if (error.fault == Fault::cancelled) return;  // it stays planned: as before
+    ReceiptItem& out = receipt_item(id);
+    out.error = reason(error);
+    if (!error.path.empty() && error.path != out.source) out.error += ": " + error.path;
+    settle(id, Outcome::failed);
+}
+
+std::optional<Finding> Runner::fresh_finding(ItemId id, const Held& held) {
+    KnownContents known;
+    auto finding = compare(entry(id), held, known, plan_.batch->time_step_ns);
+    if (finding) return finding;
+    const Place place = plan_.batch->place_of(entry(id));
+    const auto source = sources_.open(place.folder);
+    const auto target = targets_.open(item(id).folder);
+    if (!source || !target) return std::nullopt;
+    const auto a = disk_.open_file(**source, place.name);
+    const auto b = disk_.open_file(**target, held.name);
+    if (!a || !b) return std::nullopt;
+    const auto same = same_bytes(disk_, *a, *b, Meter{options_.stop, {}});
+    if (!same) return std::nullopt;
+    known.learn({entry(id).status.id, held.status.id}, *same);
+    return compare(entry(id), held, known, plan_.batch->time_step_ns);
+}
+
+void Runner::leave_undecided(ItemId id, const std::string& why) {
+    ReceiptItem& out = receipt_item(id);
+    out.error = why;
+    const auto folder = targets_.open(item(id).folder);
+    const auto& name = plan_.final_name(item(id));
+    if (folder) {
+        if (const auto status = disk_.status(**folder, name)) {
+            Held held{name, *status, {}};
+            if (status->type == FileType::link)
+                if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
+            const auto finding = item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin)
+                                                                                                    : fresh_finding(id, held);
+            out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided};
+        }
+    }
+    if (out.collision) out.collision->decision = Decision::undecided;
+    settle(id, Outcome::undecided);
+}
+
+}  // namespace tavlo

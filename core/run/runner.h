@@ -1,0 +1,125 @@
+#pragma once
+
+#include <chrono>
+#include <set>
+#include <unordered_map>
+#include <vector>
+
+#include "run/placing.h"
+#include "run/run.h"
+#include "run/safe_folder.h"
+#include "run/staging.h"
+
+namespace tavlo {
+
+/// One run while it goes on: carry_out() in its parts. Items are worked on in the plan's order. Folders are made at
+/// once; files are staged in groups; a group becomes durable, is verified, takes its names, and only then, and only
+/// for moves between file systems, do its sources go (promises 3 and 4).
+class Runner {
+public:
+    Runner(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events);
+    Result<ReceiptHead> run();
+
+private:
+    /// An item that waits for its group.
+    struct Work {
+        ItemId item = no_item;
+        enum class Kind : std::uint8_t { staged, hard_link, link, rename, take_away } kind = Kind::staged;
+        std::optional<StagedCopy> copy{};
+        std::optional<Attributes> link_attributes{};
+        bool remove_source = false;  ///< once the copy is durable: a move between file systems
+        std::optional<Placed> placed{};
+        bool dropped = false;  ///< stopped while it was verified: nothing of it takes a name
+    };
+    struct FolderToFinish {
+        FolderId folder;  ///< in finals_
+        Attributes attributes;
+        ItemId item;
+    };
+    struct SourceFolder {
+        EntryId entry;
+        Attributes attributes;
+    };
+    struct PlacedFile {
+        FolderId folder;
+        std::string name;
+        Identity id;
+        std::string hash;
+    };
+
+    // runner.cpp: the run as a whole
+    Result<void> begin();
+    Result<void> make_destination();
+    Result<void> step(ItemId id);
+    bool follows_its_folder(ItemId id);
+    Result<void> flush();
+    Result<void> write_records();
+    void finish_folders();
+    void remove_emptied_folders();
+    Result<void> end();
+    std::set<FolderId> roots_taken_from() const;
+    void tidy_used_slots();
+
+    // runner_folders.cpp
+    void step_folder(ItemId id);
+    void make_folder(ItemId id, const Handle& into);
+    void merge_folder(ItemId id, const Handle& into);
+    bool move_whole_folder(ItemId id, const Handle& into);
+    void step_carried(ItemId id);
+    void remember_source_folder(EntryId entry);
+    void remove_folder(ItemId id);
+
+    // runner_files.cpp
+    void step_file(ItemId id, const Handle& into);
+    void stage_file(ItemId id, const Handle& into);
+    void place(Work& work);
+    Ready ready_for(Work& work);
+    void take_away(Work& work);
+    void remove_source(Work& work);
+    void take_back(Work& work, Error why);
+    bool still_the_agreed_source(ItemId id, const Handle& folder, const Place& place);
+    bool sync_staged();
+
+    // results
+    ReceiptItem& receipt_item(ItemId id);
+    void settle(ItemId id, Outcome result);
+    void settle_placed(ItemId id, const Placed& placed);
+    void fail(ItemId id, const Error& error);
+    /// The name is held by something that nothing was agreed about.
+    void leave_undecided(ItemId id, const std::string& why);
+    Outcome wording(ItemId id, Outcome result) const;
+    std::optional<Finding> fresh_finding(ItemId id, const Held& held);
+
+    const Item& item(ItemId id) const { return plan_.items[id]; }
+    const Entry& entry(ItemId id) const { return plan_.entry(plan_.items[id]); }
+    Meter meter() const { return {options_.stop, events_.bytes}; }
+
+    FileSystem& disk_;
+    Store& store_;
+    const Plan& plan_;
+    const RunOptions& options_;
+    const RunEvents& events_;
+
+    ReceiptHead head_;
+    RunRecords records_;
+    FolderTree finals_;
+    FolderHandles sources_;
+    FolderHandles targets_;
+    std::unique_ptr<SafeFolder> safe_;
+
+    std::vector<Outcome> results_;       ///< by item; planned: not settled yet
+    std::vector<bool> carried_;          ///< by item: came by a folder's rename
+    std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet
+    std::vector<Work> group_;
+    std::uint64_t group_bytes_ = 0;
+    std::chrono::steady_clock::time_point group_began_{};
+    std::vector<ItemId> again_;          ///< renames that met another file system: to be copied instead
+    std::vector<bool> copy_instead_;     ///< by item
+    std::vector<FolderToFinish> to_finish_;
+    std::vector<SourceFolder> emptied_;  ///< source folders that may be empty once the run is through
+    std::vector<bool> took_from_;        ///< by folder of the batch: something moved out of it
+    std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode
+    std::unordered_map<std::string, Identity> placed_twins_;      ///< by place
+};
+
+}  // namespace tavlo

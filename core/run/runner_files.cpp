@@ -1,0 +1,272 @@
+#include <unistd.h>
+
+#include "files/path.h"
+#include "run/runner.h"
+
+namespace tavlo {
+
+namespace {
+
+// few files are made durable one by one; more with one call for the whole file system
+constexpr std::size_t few_files = 8;
+
+std::string link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
+
+}  // namespace
+
+/// A decision is about two things: when the incoming one is no longer the one that was compared, it does not hold.
+bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Place& place) {
+    const auto now = disk_.status(folder, place.name);
+    if (!now) {
+        fail(id, now.error());
+        return false;
+    }
+    const Status& then = entry(id).status;
+    if (now->type != then.type || !now->id.same_thing(then.id)) {
+        fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
+        return false;
+    }
+    if (item(id).collision && now->id != then.id) {
+        leave_undecided(id, "changed after the decision was taken");
+        return false;
+    }
+    return true;
+}
+
+void Runner::step_file(ItemId id, const Handle& into) {
+    const Item& it = item(id);
+    const Place place = plan_.batch->place_of(entry(id));
+    const auto from = sources_.open(place.folder);
+    if (!from) return fail(id, from.error());
+    if (!still_the_agreed_source(id, **from, place)) return;
+    const bool moves = it.action == Action::move;
+    const bool taking_back = plan_.operation == Operation::undo || plan_.operation == Operation::restore;
+    if (entry(id).status.type == FileType::other && !taking_back)
+        return fail(id, {Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)});
+    if (finals_.identity(it.folder).device == 0)
+        if (const auto status = disk_.status(into)) finals_.set_identity(it.folder, status->id);
+    if (moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device) {
+        group_.push_back({id, Work::Kind::rename, {}, {}, false});
+        return;
+    }
+    if (entry(id).status.type == FileType::other)
+        return fail(id, {Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)});
+    if (moves)
+        if (auto may = disk_.may_write(**from); !may) return fail(id, may.error());
+    if (entry(id).status.type == FileType::link) {
+        const Status& status = entry(id).status;
+        Attributes attributes{status.mode, status.owner, status.group, status.accessed_ns, status.id.modified_ns, {}};
+        group_.push_back({id, Work::Kind::link, {}, std::move(attributes), moves});
+        return;
+    }
+    if (entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id))) {
+        group_.push_back({id, Work::Kind::hard_link, {}, {}, moves});
+        return;
+    }
+    stage_file(id, into);
+}
+
+void Runner::stage_file(ItemId id, const Handle& into) {
+    const bool moves = item(id).action == Action::move;
+    const bool read_back = options_.verify == Verify::read_back || (moves && options_.verify == Verify::automatic);
+    const Place place = plan_.batch->place_of(entry(id));
+    const auto from = sources_.open(place.folder);
+    if (!from) return fail(id, from.error());
+    auto copy = stage_copy(disk_, **from, place.name, into, read_back || moves, meter());
+    if (!copy) return fail(id, copy.error());
+    ReceiptItem& out = receipt_item(id);
+    out.size_bytes = copy->source.id.size_bytes;
+    out.modified_ns = copy->source.id.modified_ns;
+    out.hash = copy->hash;
+    for (const auto& lost : copy->not_kept) out.not_kept += (out.not_kept.empty() ? "" : ",") + lost;
+    group_bytes_ += out.size_bytes;
+    // known from now on, so that its other names in the group become links to it; where it is not placed after all,
+    // they are staged themselves
+    if (entry(id).status.links > 1) first_of_links_[link_key(entry(id).status.id)] = {};
+    group_.push_back({id, Work::Kind::staged, std::move(*copy), {}, moves});
+}
+
+/// Makes the group's bytes durable, and reads back those that are to be verified.
+bool Runner::sync_staged() {
+    std::size_t staged = 0;
+    const Work* any = nullptr;
+    for (const Work& work : group_)
+        if (work.copy) {
+            ++staged;
+            any = &work;
+        }
+    if (staged > few_files)
+        if (auto synced = disk_.sync_volume(any->copy->staged.file()); !synced) {
+            for (Work& work : group_) fail(work.item, synced.error());
+            return false;
+        }
+    for (Work& work : group_) {
+        if (!work.copy) continue;
+        if (staged <= few_files)
+            if (auto synced = disk_.sync(work.copy->staged.file()); !synced) {
+                fail(work.item, synced.error());
+                continue;
+            }
+        const bool read_back = options_.verify == Verify::read_back || (work.remove_source && options_.verify == Verify::automatic);
+        if (read_back)
+            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified) {
+                work.dropped = true;
+                fail(work.item, verified.error());
+            }
+    }
+    return true;
+}
+
+Ready Runner::ready_for(Work& work) {
+    const ItemId id = work.item;
+    const auto unlink = [this](const Handle& folder, const std::string& name) { return disk_.remove_file(folder, name); };
+    switch (work.kind) {
+        case Work::Kind::staged:
+            return {[this, &work](const Handle& folder, const std::string& name) {
+                        return disk_.take_free_name(work.copy->staged, folder, name);
+                    },
+                    unlink};
+        case Work::Kind::hard_link:
+            return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
+                        const PlacedFile& first = first_of_links_.at(link_key(entry(id).status.id));
+                        if (first.name.empty()) return failure(Fault::other_file_system, "its other name did not arrive", "");
+                        const auto holder = targets_.open(first.folder);
+                        if (!holder) return failure(holder.error());
+                        const auto now = disk_.status(**holder, first.name);
+                        if (!now || now->id != first.id) return failure(Fault::other_file_system, "its other name is gone", "");
+                        return disk_.link_file(**holder, first.name, folder, name);
+                    },
+                    unlink};
+        case Work::Kind::link:
+            return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
+                        if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) return made;
+                        return disk_.set_link_attributes(folder, name, *work.link_attributes);
+                    },
+                    unlink};
+        case Work::Kind::rename:
+        case Work::Kind::take_away: break;
+    }
+    const Place place = plan_.batch->place_of(entry(id));
+    return {[this, place](const Handle& folder, const std::string& name) -> Result<void> {
+                const auto from = sources_.open(place.folder);
+                if (!from) return failure(from.error());
+                return disk_.move_to_free_name(**from, place.name, folder, name);
+            },
+            [this, place](const Handle& folder, const std::string& name) -> Result<void> {
+                const auto from = sources_.open(place.folder);
+                if (!from) return failure(from.error());
+                return disk_.move_to_free_name(folder, name, **from, place.name);
+            }};
+}
+
+void Runner::place(Work& work) {
+    const ItemId id = work.item;
+    const Item& it = item(id);
+    if (work.kind == Work::Kind::take_away) return take_away(work);
+    const auto into = targets_.open(it.folder);
+    if (!into) return fail(id, into.error());
+    const auto& name = plan_.final_name(it);
+    const Ready ready = ready_for(work);
+    const std::string place = join(finals_.path(it.folder), name);
+    const bool twin = it.collision && it.collision->finding == Finding::twin;
+    Identity expected = it.collision ? it.collision->held.id : Identity{};
+    if (twin)
+        if (const auto before = placed_twins_.find(place); before != placed_twins_.end()) expected = before->second;
+    const auto placed = replaces(it)
+                            ? place_over(disk_, *safe_, **into, name, expected, ready)
+                            : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed, it.inside == no_folder ? FileType::file : FileType::folder, ready);
+    if (!placed) {
+        switch (placed.error().fault) {
+            case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
+                if (copy_instead_[id]) return fail(id, placed.error());
+                copy_instead_[id] = true;
+                first_of_links_.erase(link_key(entry(id).status.id));
+                work.remove_source = false;
+                again_.push_back(id);
+                return;
+            case Fault::name_taken: return leave_undecided(id, "the name was taken meanwhile");
+            case Fault::changed_meanwhile: return leave_undecided(id, reason(placed.error()));
+            default: return fail(id, placed.error());
+        }
+    }
+    if (work.kind == Work::Kind::rename && !placed->status.id.same_thing(entry(id).status.id)) {
+        if (auto back = ready.withdraw(**into, placed->name); !back) return fail(id, back.error());
+        return fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(it)});
+    }
+    if (twin) placed_twins_[place] = placed->status.id;
+    if (work.kind == Work::Kind::rename) {
+        took_from_[plan_.batch->place_of(entry(id)).folder] = true;
+        if (events_.bytes && entry(id).status.type == FileType::file) events_.bytes(entry(id).status.id.size_bytes);
+    }
+    if (work.kind == Work::Kind::staged && entry(id).status.links > 1)
+        first_of_links_[link_key(entry(id).status.id)] = {it.folder, placed->name, placed->status.id, work.copy->hash};
+    if (work.kind == Work::Kind::hard_link) receipt_item(id).hash = first_of_links_.at(link_key(entry(id).status.id)).hash;
+    if (!work.remove_source) return settle_placed(id, *placed);
+    // the receipt waits until the source is gone; what is known so far is kept with it
+    work.placed = *placed;
+}
+
+void Runner::take_away(Work& work) {
+    const Entry& source = entry(work.item);
+    const auto folder = sources_.open(source.folder);
+    if (!folder) return fail(work.item, folder.error());
+    const auto entry = set_aside(disk_, *safe_, **folder, source.name, source.status.id);
+    if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))
+        return leave_undecided(work.item, "was changed since");
+    if (!entry) return fail(work.item, entry.error());
+    receipt_item(work.item).set_aside = entry->id;
+    records_.set_aside.push_back(*entry);
+    settle(work.item, Outcome::created);
+}
+
+/// The copy is durable and verified: the source goes, if it still is what was copied. It is first given a name of our
+/// own, so that a file that somebody put in its place at the last instant is seen and put back, not removed.
+void Runner::remove_source(Work& work) {
+    if (!work.placed) return;
+    const Place place = plan_.batch->place_of(entry(work.item));
+    const auto folder = sources_.open(place.folder);
+    if (!folder) return take_back(work, folder.error());
+    const std::string leaving = ".tavlo-part-" + head_.id + "-" + std::to_string(work.item);
+    if (auto away = disk_.move_to_free_name(**folder, place.name, **folder, leaving); !away) return take_back(work, away.error());
+    const auto put_back = [&](Error why) {
+        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, place.name); !back)
+            why.step += "; the source now has the name " + leaving;
+        take_back(work, std::move(why));
+    };
+    const auto now = disk_.status(**folder, leaving);
+    if (!now) return put_back(now.error());
+    const Identity& read = work.copy ? work.copy->source.id : entry(work.item).status.id;
+    if (now->id != read)
+        return put_back({Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
+    if (auto gone = disk_.remove_file(**folder, leaving); !gone) return put_back(gone.error());
+    took_from_[place.folder] = true;
+    settle_placed(work.item, *work.placed);
+}
+
+/// A source that could not go stays, so its copy goes again; what the copy had displaced comes back.
+void Runner::take_back(Work& work, Error why) {
+    if (!work.placed) return fail(work.item, why);
+    const auto into = targets_.open(item(work.item).folder);
+    if (into) {
+        auto away = set_aside(disk_, *safe_, **into, work.placed->name, work.placed->status.id);
+        if (!away) {
+            why.step += "; its copy stays at " + join((*into)->path(), work.placed->name);
+        } else {
+            const auto slot = disk_.open_folder(std::string(parent_of(away->stored)));
+            if (slot) (void)disk_.remove_file(*slot, work.placed->name);
+            if (work.placed->set_aside) {
+                const auto old = disk_.open_folder(std::string(parent_of(work.placed->set_aside->stored)));
+                const auto back = old ? disk_.move_to_free_name(*old, work.placed->name, **into, work.placed->name)
+                                      : Result<void>(failure(old.error()));
+                if (!back) {
+                    records_.set_aside.push_back(*work.placed->set_aside);
+                    receipt_item(work.item).set_aside = work.placed->set_aside->id;
+                    why.step += "; what was there before lies in the Safe";
+                }
+            }
+        }
+    }
+    fail(work.item, why);
+}
+
+}  // namespace tavlo

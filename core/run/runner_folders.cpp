@@ -1,0 +1,162 @@
+#include "files/path.h"
+#include "run/runner.h"
+
+namespace tavlo {
+
+namespace {
+constexpr std::uint32_t while_filling = 0700;  // ours alone until its own attributes come, last
+}
+
+void Runner::step_folder(ItemId id) {
+    const Item& it = item(id);
+    const auto into = targets_.open(it.folder);
+    if (!into) return fail(id, into.error());
+    if (it.whole && move_whole_folder(id, **into)) return;
+    if (results_[id] != Outcome::planned) return;
+    if (it.action == Action::move) remember_source_folder(it.entry);
+    if (it.outcome == Outcome::merged)
+        merge_folder(id, **into);
+    else
+        make_folder(id, **into);
+    const bool placed = results_[id] != Outcome::failed && results_[id] != Outcome::undecided;
+    if (placed && it.action == Action::move && entry(id).inside != no_folder) took_from_[entry(id).inside] = true;
+}
+
+void Runner::merge_folder(ItemId id, const Handle& into) {
+    const auto& name = finals_.name(item(id).inside);
+    const auto now = disk_.status(into, name);
+    if (!now && now.error().fault == Fault::not_found) return make_folder(id, into);  // it went meanwhile
+    if (!now) return fail(id, now.error());
+    if (now->type != FileType::folder) return leave_undecided(id, "something else than a folder stands here now");
+    if (finals_.identity(item(id).inside).inode == 0) finals_.set_identity(item(id).inside, now->id);
+    const auto opened = targets_.open(item(id).inside);
+    if (!opened) return fail(id, opened.error());
+    if (const auto place = join(finals_.path(item(id).folder), name); place != receipt_item(id).target) receipt_item(id).final_path = place;
+    receipt_item(id).after = now->id;
+    receipt_item(id).after_mode = now->mode;
+    settle(id, Outcome::merged);
+}
+
+void Runner::make_folder(ItemId id, const Handle& into) {
+    const Item& it = item(id);
+    Attributes attributes;
+    if (it.attributes) {
+        attributes = *it.attributes;
+    } else {
+        const auto source = sources_.open(entry(id).inside);
+        if (!source) return fail(id, source.error());
+        auto read = disk_.attributes(**source);
+        if (!read) return fail(id, read.error());
+        attributes = std::move(*read);
+    }
+    const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, while_filling); },
+                      [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); }};
+    const auto& name = plan_.final_name(it);
+    auto placed = replaces(it)
+                      ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
+                      : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    if (!placed && placed.error().fault == Fault::name_taken) {
+        const auto now = disk_.status(into, name);
+        if (now && now->type == FileType::folder) return merge_folder(id, into);  // two folders never collide
+        return leave_undecided(id, "the name was taken meanwhile");
+    }
+    if (!placed && placed.error().fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
+    if (!placed) return fail(id, placed.error());
+    const FolderId inside = it.inside;
+    if (inside != no_folder) {
+        finals_.rename(inside, placed->name);
+        finals_.set_identity(inside, placed->status.id);
+        targets_.forget(inside);
+        to_finish_.push_back({inside, attributes, id});
+    }
+    placed->status.mode = attributes.mode;
+    settle_placed(id, *placed);
+}
+
+/// One rename for a folder and all that is in it. false: another file system after all, item by item then.
+bool Runner::move_whole_folder(ItemId id, const Handle& into) {
+    const Item& it = item(id);
+    const auto from = sources_.open(entry(id).folder);
+    if (!from) {
+        fail(id, from.error());
+        return true;
+    }
+    const auto now = disk_.status(**from, entry(id).name);
+    if (!now || !now->id.same_thing(entry(id).status.id)) {
+        fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)} : now.error());
+        return true;
+    }
+    const Ready ready{
+        [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(**from, entry(id).name, folder, name); },
+        [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(folder, name, **from, entry(id).name); }};
+    const auto& name = plan_.final_name(it);
+    const auto placed = replaces(it)
+                            ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
+                            : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    // item by item then: to another file system, or merged with a folder that stands there now
+    const bool can_go_by_items = it.inside != no_folder;
+    if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;
+    if (!placed && can_go_by_items && placed.error().fault == Fault::name_taken) return false;
+    if (!placed && (placed.error().fault == Fault::changed_meanwhile || placed.error().fault == Fault::name_taken)) {
+        leave_undecided(id, reason(placed.error()));
+        return true;
+    }
+    if (!placed) {
+        fail(id, placed.error());
+        return true;
+    }
+    carried_[id] = true;
+    took_from_[entry(id).folder] = true;
+    sources_.forget(entry(id).inside);
+    if (it.inside != no_folder) {
+        finals_.rename(it.inside, placed->name);
+        finals_.set_identity(it.inside, placed->status.id);
+    }
+    receipt_item(id).moved_whole = true;
+    settle_placed(id, *placed);
+    return true;
+}
+
+/// An item that came along inside a renamed folder: looked at in its new place, so that the receipt is true.
+void Runner::step_carried(ItemId id) {
+    const Item& it = item(id);
+    carried_[id] = true;
+    const auto folder = targets_.open(it.folder);
+    const auto& name = plan_.name(it);
+    const auto status = folder ? disk_.status(**folder, name) : Result<Status>(failure(folder.error()));
+    if (!status) return fail(id, {Fault::changed_meanwhile, 0, "was taken away while its folder moved", plan_.source_path(it)});
+    if (it.inside != no_folder) finals_.set_identity(it.inside, status->id);
+    receipt_item(id).moved_whole = true;
+    if (events_.bytes && status->type == FileType::file) events_.bytes(status->id.size_bytes);
+    settle_placed(id, {name, *status});
+}
+
+void Runner::remember_source_folder(EntryId entry) {
+    const Entry& folder = plan_.batch->entries[entry];
+    const auto handle = sources_.open(folder.inside);
+    auto attributes = handle ? disk_.attributes(**handle) : Result<Attributes>(failure(handle.error()));
+    if (attributes) emptied_.push_back({entry, std::move(*attributes)});
+}
+
+/// Undo of a folder that was made: it goes when it is empty again.
+void Runner::remove_folder(ItemId id) {
+    const Entry& source = entry(id);
+    const auto parent = sources_.open(source.folder);
+    if (!parent) return fail(id, parent.error());
+    const auto now = disk_.status(**parent, source.name);
+    if (!now) return fail(id, now.error());
+    if (now->type != FileType::folder || !now->id.same_thing(source.status.id)) return leave_undecided(id, "is another one than was made");
+    Attributes attributes;
+    if (const auto handle = disk_.open_folder_in(**parent, source.name))
+        if (auto read = disk_.attributes(*handle)) attributes = std::move(*read);
+    const auto removed = disk_.remove_empty_folder(**parent, source.name);
+    if (!removed && removed.error().fault == Fault::name_taken) {
+        receipt_item(id).error = "still holds something, and stays";
+        return settle(id, Outcome::skipped);
+    }
+    if (!removed) return fail(id, removed.error());
+    records_.folders.push_back({false, plan_.source_path(item(id)), std::move(attributes), {}});
+    settle(id, Outcome::created);
+}
+
+}  // namespace tavlo

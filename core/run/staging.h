@@ -1,0 +1,33 @@
+#pragma once
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "batch/batch.h"
+#include "files/contents.h"
+#include "files/file_system.h"
+
+namespace tavlo {
+
+/// A source file's bytes and attributes in a file without a name, with what was seen of the source.
+struct StagedCopy {
+    Staged staged;
+    Status source;                      ///< before and after reading, which are the same
+    std::string hash{};                 ///< where the bytes passed through memory
+    std::vector<std::string> not_kept{};  ///< attributes that the target could not keep
+};
+
+/// Reads a source file completely into a staged one in `into`.
+/// hash     compute the hash in any case
+/// errors   changed_meanwhile: the source changed while it was read, twice (promise 5); no_space, no_permission, io, cancelled;
+///          in each case nothing is left
+Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name, const Handle& into, bool hash,
+                              const Meter& meter);
+
+/// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again, compares.
+/// errors   corrupt: it reads back otherwise
+Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter);
+
+}  // namespace tavlo

@@ -1,0 +1,204 @@
+#include "run/take_back.h"
+
+#include "batch/gather.h"
+#include "files/contents.h"
+#include "files/path.h"
+#include "run/undo_plan.h"
+
+namespace tavlo {
+
+std::string_view to_text(Difference difference) noexcept {
+    switch (difference) {
+        case Difference::none: return "none";
+        case Difference::missing: return "missing";
+        case Difference::bytes: return "bytes";
+        case Difference::attributes: return "attributes";
+        case Difference::unreadable: return "unreadable";
+    }
+    return {};
+}
+
+namespace {
+
+/// Looks at places below folders that people named, without following links on the way.
+class Looker {
+public:
+    Looker(FileSystem& disk, const std::vector<std::string>& roots) : disk_(disk), paths_(tree_, roots), handles_(disk, tree_, 64) {}
+
+    Result<Status> status(const std::string& path) {
+        const auto folder = folder_of(path);
+        if (!folder) return failure(folder.error());
+        return disk_.status(**folder, std::string(name_of(path)));
+    }
+
+    Result<Handle> open_file(const std::string& path) {
+        const auto folder = folder_of(path);
+        if (!folder) return failure(folder.error());
+        return disk_.open_file(**folder, std::string(name_of(path)));
+    }
+
+    Result<std::string> read_link(const std::string& path) {
+        const auto folder = folder_of(path);
+        if (!folder) return failure(folder.error());
+        return disk_.read_link(**folder, std::string(name_of(path)));
+    }
+
+    Result<Attributes> folder_attributes(const std::string& path) {
+        const auto folder = folder_of(path);
+        if (!folder) return failure(folder.error());
+        const auto opened = disk_.open_folder_in(**folder, std::string(name_of(path)));
+        if (!opened) return failure(opened.error());
+        return disk_.attributes(*opened);
+    }
+
+private:
+    Result<std::shared_ptr<const Handle>> folder_of(const std::string& path) { return handles_.open(paths_.at(std::string(parent_of(path)))); }
+
+    FileSystem& disk_;
+    FolderTree tree_;
+    FolderPaths paths_;
+    FolderHandles handles_;
+};
+
+}  // namespace
+
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt) {
+    UndoBasis basis;
+    auto head = store.receipt(receipt);
+    if (!head) return failure(head.error());
+    if (!head->undone_by.empty()) return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
+    basis.head = std::move(*head);
+    if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { basis.items.push_back(std::move(item)); }); !read)
+        return failure(read.error());
+    auto folders = store.folders(receipt);
+    if (!folders) return failure(folders.error());
+    basis.folders = std::move(*folders);
+    std::vector<std::string> roots = basis.head.roots;
+    for (const ReceiptItem& item : basis.items)
+        if (!item.set_aside.empty())
+            if (auto entry = store.safe_entry(item.set_aside)) {
+                roots.emplace_back(parent_of(entry->stored));
+                basis.entries.emplace(item.set_aside, std::move(*entry));
+            }
+    Looker look(disk, roots);
+    for (const auto& place : places_to_look_at(basis)) {
+        const auto status = look.status(place);
+        if (!status) continue;  // nothing there, or nothing that can be reached: the plan says so of the item
+        UndoBasis::Seen seen{*status, {}, {}};
+        if (status->type == FileType::link)
+            if (auto points_at = look.read_link(place)) seen.points_at = std::move(*points_at);
+        if (status->type == FileType::folder)
+            if (auto attributes = look.folder_attributes(place)) seen.attributes = std::move(*attributes);
+        basis.places.emplace(place, std::move(seen));
+    }
+    return plan_undo(basis);
+}
+
+Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& id, const std::string& into) {
+    const auto entry = store.safe_entry(id);
+    if (!entry) return failure(entry.error());
+    const std::string target = into.empty() ? entry->original : join(into, name_of(entry->original));
+    auto gathered = gather(disk, {entry->stored});
+    if (!gathered) return failure(gathered.error());
+    auto destination = look_at_destination(disk, std::string(parent_of(target)));
+    if (!destination) return failure(destination.error());
+    const auto batch = std::make_shared<const Batch>(std::move(*gathered));
+    const Layout layout = lay_out(*batch, destination->path, Shape{}, destination->volume.folds_case);
+    auto surveyed = survey(disk, std::move(*destination), layout.targets);
+    if (!surveyed) return failure(surveyed.error());
+    const HeldFolder* folder = surveyed->folder("");
+    if (folder != nullptr && folder->find(name_of(target)) != nullptr) return failure(Fault::name_taken, "the name is held", target);
+    Plan plan = make_plan(Operation::move, batch, layout, *surveyed, Rules{}, KnownContents{});
+    plan.operation = Operation::restore;
+    plan.items.front().entry_of_safe = id;
+    for (Item& item : plan.items)
+        if (item.outcome == Outcome::created) item.outcome = Outcome::restored;
+    plan.totals = total(plan);
+    return plan;
+}
+
+Difference check_item(FileSystem& disk, const ReceiptHead& head, const ReceiptItem& item, std::stop_token stop) {
+    if (!arrives(item.result) && item.result != Outcome::merged) return Difference::none;
+    std::vector<std::string> roots = head.roots;
+    Looker look(disk, roots);
+    const auto status = look.status(item.place());
+    if (!status) return status.error().fault == Fault::not_found ? Difference::missing : Difference::unreadable;
+    if (status->type != item.type) return Difference::missing;
+    if (item.result == Outcome::merged) return Difference::none;  // its attributes were and are its own
+    const bool mode_differs = status->type != FileType::link && status->mode != item.after_mode;
+    if (item.type != FileType::file) return mode_differs ? Difference::attributes : Difference::none;
+    if (status->id.size_bytes != item.after.size_bytes) return Difference::bytes;
+    const bool dated_otherwise = status->id.modified_ns != item.after.modified_ns;
+    if (!item.hash.empty()) {
+        const auto file = look.open_file(item.place());
+        const auto hash = file ? hash_of(disk, *file, Meter{stop, {}}) : Result<std::string>(failure(file.error()));
+        if (!hash) return Difference::unreadable;
+        if (*hash != item.hash) return Difference::bytes;
+        return mode_differs || dated_otherwise ? Difference::attributes : Difference::none;
+    }
+    if (item.action == Action::copy) {
+        const auto source = look.status(item.source);
+        const bool stands = source && source->type == FileType::file && source->id.size_bytes == item.size_bytes &&
+                            source->id.modified_ns == item.modified_ns;
+        if (stands) {
+            const auto a = look.open_file(item.source);
+            const auto b = look.open_file(item.place());
+            if (!b) return Difference::unreadable;
+            if (a) {
+                const auto same = same_bytes(disk, *a, *b, Meter{stop, {}});
+                if (!same) return Difference::unreadable;
+                if (!*same) return Difference::bytes;
+                return mode_differs || dated_otherwise ? Difference::attributes : Difference::none;
+            }
+        }
+    }
+    if (dated_otherwise) return Difference::bytes;  // nothing to compare with: another date must count as other bytes
+    const bool status_changed = status->links == 1 && status->status_changed_ns != item.after_status_changed_ns;
+    return mode_differs || status_changed ? Difference::attributes : Difference::none;
+}
+
+namespace {
+
+Result<void> remove_tree(FileSystem& disk, const Handle& folder, const std::string& name) {
+    const auto status = disk.status(folder, name);
+    if (!status) return failure(status.error());
+    if (status->type != FileType::folder) return disk.remove_file(folder, name);
+    const auto inside = disk.open_folder_in(folder, name);
+    if (!inside) return failure(inside.error());
+    auto names = disk.list(*inside);
+    if (!names) return failure(names.error());
+    for (const Name& below : *names)
+        if (auto removed = remove_tree(disk, *inside, below.bytes); !removed) return removed;
+    return disk.remove_empty_folder(folder, name);
+}
+
+}  // namespace
+
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns) {
+    auto entries = store.safe_entries();
+    if (!entries) return failure(entries.error());
+    Emptied emptied;
+    for (const SafeEntry& entry : *entries) {
+        if (entry.set_aside_ns > set_aside_before_ns) continue;
+        const std::string slot(parent_of(entry.stored));
+        const std::string shelf(parent_of(slot));
+        const auto folder = disk.open_folder(slot);
+        if (folder) {
+            if (auto removed = remove_tree(disk, *folder, std::string(name_of(entry.stored)));
+                !removed && removed.error().fault != Fault::not_found) {
+                emptied.problems.push_back(removed.error());
+                continue;
+            }
+            if (const auto above = disk.open_folder(shelf)) (void)disk.remove_empty_folder(*above, std::string(name_of(slot)));
+            if (const auto safe = disk.open_folder(std::string(parent_of(shelf)))) (void)disk.remove_empty_folder(*safe, std::string(name_of(shelf)));
+        } else if (folder.error().fault != Fault::not_found) {
+            emptied.problems.push_back(folder.error());
+            continue;
+        }
+        if (auto forgotten = store.forget_safe_entry(entry.id); !forgotten) return failure(forgotten.error());
+        emptied.removed.push_back(entry.id);
+    }
+    return emptied;
+}
+
+}  // namespace tavlo

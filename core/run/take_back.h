@@ -1,0 +1,37 @@
+#pragma once
+
+#include <string>
+
+#include "files/file_system.h"
+#include "keep/store.h"
+#include "plan/plan.h"
+
+namespace tavlo {
+
+/// Plans the undo of a past run against the disk as it is now; carry_out() then does it.
+/// errors   not_found: no such receipt; refused: it was undone already
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt);
+
+/// Plans to bring back one version from the Safe.
+/// into     the folder to put it in; empty: the place it held
+/// errors   not_found: no such entry, or its version is gone; name_taken: the place is held
+Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& entry, const std::string& into);
+
+/// How a thing that a run put in place compares with what the receipt says.
+enum class Difference : std::uint8_t { none, missing, bytes, attributes, unreadable };
+std::string_view to_text(Difference difference) noexcept;
+
+/// Reads an item's thing again and compares: bytes by the hash noted at the time, or with the source where that still
+/// stands; else size, date and time of status change.
+Difference check_item(FileSystem& disk, const ReceiptHead& head, const ReceiptItem& item, std::stop_token stop = {});
+
+/// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when asked.
+/// set_aside_before_ns  only versions older than this
+/// returns  the ids of what was removed; what could not be removed is in `problems`
+struct Emptied {
+    std::vector<std::string> removed;
+    std::vector<Error> problems;
+};
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns);
+
+}  // namespace tavlo

@@ -1,0 +1,220 @@
+#include "run/undo_plan.h"
+
+#include <algorithm>
+#include <set>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+namespace {
+
+bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.result == Outcome::removed; }
+
+/// The thing at a place is still what the run left there. A folder's size and time are its entries' affair.
+bool is_unchanged(const Identity& now, const Identity& then, FileType type) {
+    return now.same_thing(then) && (type == FileType::folder || now == then);
+}
+
+class UndoPlanner {
+public:
+    explicit UndoPlanner(const UndoBasis& basis)
+        : basis_(basis), batch_(std::make_shared<Batch>()), roots_(all_roots(basis)), sources_(batch_->folders, roots_),
+          targets_(plan_.targets, roots_) {
+        plan_.operation = Operation::undo;
+        plan_.destination = basis.head.destination;
+        plan_.undoes = basis.head.id;
+        targets_.at(basis.head.destination);
+    }
+
+    Plan run() && {
+        for (const FolderTrace& trace : basis_.folders)
+            if (!trace.made) removed_.push_back(&trace);
+        // parents are shorter than what lies in them
+        std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
+        for (const FolderTrace* trace : removed_) make_again(trace->path, trace->attributes);
+        for (const ReceiptItem& item : basis_.items)
+            if (item.type == FileType::folder && item.moved_whole && took_effect(item)) make_moved_folder_again(item);
+        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
+            if (took_effect(*item) && item->type != FileType::folder) take_back(*item);
+        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
+            if (took_effect(*item) && item->type == FileType::folder) take_back_folder(*item);
+        for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace)
+            if (trace->made) remove_made(trace->path, trace->id);
+        plan_.batch = batch_;
+        plan_.finals = plan_.targets;
+        plan_.totals = total(plan_);
+        return std::move(plan_);
+    }
+
+    static std::vector<std::string> all_roots(const UndoBasis& basis) {
+        std::vector<std::string> roots = basis.head.roots;
+        for (const auto& [id, entry] : basis.entries) roots.emplace_back(parent_of(entry.stored));
+        return roots;
+    }
+
+private:
+    struct Standing {
+        Status status;
+        std::string points_at{};
+    };
+
+    /// What holds a place once the items planned so far are through; nullopt: nothing.
+    std::optional<Standing> at(const std::string& path) const {
+        if (const auto expected = expected_.find(path); expected != expected_.end()) return expected->second;
+        const auto seen = basis_.places.find(path);
+        if (seen == basis_.places.end()) return std::nullopt;
+        return Standing{seen->second.status, seen->second.points_at};
+    }
+
+    Item& add(const std::string& source, const std::string& target, const Standing& what, Action action, Outcome outcome) {
+        Entry entry;
+        entry.folder = sources_.at(std::string(parent_of(source)));
+        entry.name = std::string(name_of(source));
+        entry.status = what.status;
+        entry.points_at = what.points_at;
+        batch_->entries.push_back(std::move(entry));
+        Item& item = plan_.items.emplace_back();
+        item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
+        item.folder = targets_.at(std::string(parent_of(target)));
+        if (name_of(target) != batch_->entries.back().name) item.name = std::string(name_of(target));
+        item.action = action;
+        item.outcome = outcome;
+        return item;
+    }
+
+    void collide(Item& item, const Status& held, Decision decision) {
+        const Status& incoming = batch_->entries[item.entry].status;
+        const auto gap = incoming.id.modified_ns - held.id.modified_ns;
+        item.collision = std::make_unique<Collision>();
+        item.collision->finding = incoming.type != held.type ? Finding::type : gap > 0 ? Finding::newer : gap < 0 ? Finding::older : Finding::same_date;
+        item.collision->held = held;
+        item.collision->decision = decision;
+    }
+
+    void leave(const ReceiptItem& was, const std::string& source, const std::string& target, const std::optional<Standing>& now, std::string why) {
+        Status status;
+        status.type = was.type;
+        status.id = was.after;
+        Item& item = add(source, target, {status}, Action::move, Outcome::undecided);
+        item.problem = std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, std::move(why), was.place()});
+        if (now) collide(item, now->status, Decision::undecided);
+    }
+
+    const SafeEntry* entry(const std::string& id) const {
+        const auto found = basis_.entries.find(id);
+        return found == basis_.entries.end() ? nullptr : &found->second;
+    }
+
+    /// A version comes back from the Safe to the place that it held, over what the run put there, if that still holds it.
+    void bring_back(const ReceiptItem& was, const std::string& id, const std::string& place, const std::optional<Standing>& over) {
+        const SafeEntry* version = entry(id);
+        const auto stored = version == nullptr ? std::nullopt : at(version->stored);
+        if (!stored) {
+            Status status;
+            status.type = was.type;
+            Item& item = add(place, place, {status}, Action::move, Outcome::failed);
+            item.problem = std::make_shared<const Error>(Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
+            return;
+        }
+        Item& item = add(version->stored, place, *stored, Action::move, Outcome::restored);
+        item.entry_of_safe = id;
+        if (over) collide(item, over->status, Decision::overwrite);
+        if (stored->status.type == FileType::folder) item.whole = true;
+        expected_[version->stored] = std::nullopt;
+        expected_[place] = *stored;
+    }
+
+    void take_back(const ReceiptItem& was) {
+        if (was.result == Outcome::removed) {  // an undo took it away: it comes back
+            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            return bring_back(was, was.set_aside, was.source, std::nullopt);
+        }
+        const std::string& place = was.place();
+        const auto now = at(place);
+        const bool goes_back = was.action == Action::move && was.brought_back.empty();
+        const std::string& back_to = goes_back ? was.source : place;
+        if (!now) return leave(was, place, back_to, now, "is no longer there");
+        if (!is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, back_to, now, "was changed since");
+        if (!goes_back) {
+            if (!was.set_aside.empty()) return bring_back(was, was.set_aside, place, now);
+            add(place, place, *now, Action::take_away, Outcome::removed);
+            expected_[place] = std::nullopt;
+            return;
+        }
+        if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
+        add(place, was.source, *now, Action::move, Outcome::restored);
+        expected_[place] = std::nullopt;
+        expected_[was.source] = *now;
+        if (!was.set_aside.empty()) bring_back(was, was.set_aside, place, std::nullopt);
+    }
+
+    void take_back_folder(const ReceiptItem& was) {
+        if (was.result == Outcome::removed) return;  // it is among the removed folders
+        const std::string& place = was.place();
+        if (was.action == Action::move && !was.brought_back.empty()) {  // a folder brought back from the Safe goes there again
+            const auto now = at(place);
+            if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");
+            add(place, place, *now, Action::take_away, Outcome::removed);
+            expected_[place] = std::nullopt;
+        } else {
+            remove_made(place, was.after);
+        }
+        if (!was.set_aside.empty()) bring_back(was, was.set_aside, place, std::nullopt);
+    }
+
+    void remove_made(const std::string& path, const Identity& id) {
+        const auto now = at(path);
+        if (!now || !now->status.id.same_thing(id)) return;  // it is not there, or another: nothing that this run left
+        add(path, path, *now, Action::remove_folder, Outcome::removed);
+        expected_[path] = std::nullopt;
+    }
+
+    void make_again(const std::string& path, const Attributes& attributes) {
+        if (const auto now = at(path); now && now->status.type == FileType::folder) return;  // somebody made it meanwhile
+        Status status;
+        status.type = FileType::folder;
+        status.id.modified_ns = attributes.modified_ns;
+        Item& item = add(path, path, {status}, Action::make_folder, Outcome::restored);
+        item.inside = targets_.at(path);
+        item.attributes = std::make_shared<const Attributes>(attributes);
+        expected_[path] = Standing{status};
+    }
+
+    void make_moved_folder_again(const ReceiptItem& was) {
+        if (!was.brought_back.empty()) return;
+        const auto seen = basis_.places.find(was.place());
+        Attributes attributes;
+        attributes.mode = was.after_mode;
+        if (seen != basis_.places.end()) attributes = seen->second.attributes;
+        attributes.modified_ns = was.modified_ns;
+        make_again(was.source, attributes);
+    }
+
+    const UndoBasis& basis_;
+    Plan plan_;
+    std::shared_ptr<Batch> batch_;
+    std::vector<std::string> roots_;
+    FolderPaths sources_;
+    FolderPaths targets_;
+    std::vector<const FolderTrace*> removed_;
+    std::unordered_map<std::string, std::optional<Standing>> expected_;
+};
+
+}  // namespace
+
+std::vector<std::string> places_to_look_at(const UndoBasis& basis) {
+    std::set<std::string> places;
+    for (const ReceiptItem& item : basis.items) {
+        if (!took_effect(item)) continue;
+        places.insert(item.place());
+        places.insert(item.source);
+    }
+    for (const FolderTrace& trace : basis.folders) places.insert(trace.path);
+    for (const auto& [id, entry] : basis.entries) places.insert(entry.stored);
+    return {places.begin(), places.end()};
+}
+
+Plan plan_undo(const UndoBasis& basis) { return UndoPlanner(basis).run(); }
+
+}  // namespace tavlo

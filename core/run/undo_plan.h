@@ -1,0 +1,36 @@
+#pragma once
+
+#include <optional>
+#include <string>
+#include <unordered_map>
+#include <vector>
+
+#include "keep/receipt.h"
+#include "plan/plan.h"
+
+namespace tavlo {
+
+/// What an undo was planned on: the receipt, its folders, the Safe entries it names, and how the places look now.
+struct UndoBasis {
+    ReceiptHead head;
+    std::vector<ReceiptItem> items;
+    std::vector<FolderTrace> folders;
+    std::unordered_map<std::string, SafeEntry> entries;  ///< by id
+
+    struct Seen {
+        Status status;
+        std::string points_at{};  ///< of links only
+        Attributes attributes{};  ///< of folders only
+    };
+    std::unordered_map<std::string, Seen> places;  ///< by path; absent: nothing is there
+};
+
+/// The places that have to be looked at before an undo can be planned. Pure.
+std::vector<std::string> places_to_look_at(const UndoBasis& basis);
+
+/// A run's undo as a plan like any other: what arrived goes back (a move) or into the Safe (a copy), what was set aside
+/// comes back, folders that were made go when they are empty, folders that were removed are made again. What was
+/// changed since is left undecided. Works on the receipt of an undo too. Pure.
+Plan plan_undo(const UndoBasis& basis);
+
+}  // namespace tavlo

@@ -1,0 +1,54 @@
+#pragma once
+
+#include <functional>
+#include <memory>
+#include <optional>
+#include <unordered_map>
+
+#include "files/result.h"
+#include "files/types.h"
+
+namespace tavlo {
+
+/// The two of a pair that want one name.
+struct Pair {
+    Identity incoming;
+    Identity held;
+    bool operator==(const Pair&) const = default;
+};
+
+struct PairHash {
+    std::size_t operator()(const Pair& pair) const noexcept {
+        const auto mix = [](std::size_t seed, std::uint64_t value) {
+            return seed ^ (std::hash<std::uint64_t>{}(value) + 0x9e3779b97f4a7c15ULL + (seed << 6) + (seed >> 2));
+        };
+        std::size_t seed = 0;
+        for (const Identity* id : {&pair.incoming, &pair.held})
+            for (const std::uint64_t value : {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
+                seed = mix(seed, value);
+        return seed;
+    }
+};
+
+/// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode, size and
+/// time of change of both, so that a pair that changed is a pair not read yet.
+class KnownContents {
+public:
+    void learn(const Pair& pair, bool same) { known_[pair] = same; }
+    void learn_problem(const Pair& pair, Error why) { problems_[pair] = std::make_shared<const Error>(std::move(why)); }
+    /// Why a pair could not be compared; null where it was, or was not tried.
+    std::shared_ptr<const Error> problem(const Pair& pair) const {
+        const auto found = problems_.find(pair);
+        return found == problems_.end() ? nullptr : found->second;
+    }
+    std::optional<bool> same(const Pair& pair) const {
+        const auto found = known_.find(pair);
+        return found == known_.end() ? std::nullopt : std::optional(found->second);
+    }
+
+private:
+    std::unordered_map<Pair, bool, PairHash> known_;
+    std::unordered_map<Pair, std::shared_ptr<const Error>, PairHash> problems_;
+};
+
+}  // namespace tavlo

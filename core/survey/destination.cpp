@@ -1,0 +1,102 @@
+#include "survey/destination.h"
+
+#include "batch/gather.h"
+#include "files/path.h"
+
+namespace tavlo {
+
+std::string HeldFolder::key(std::string_view name) const { return folds_case ? folded(name) : std::string(name); }
+
+const Held* HeldFolder::find(std::string_view name) const {
+    const auto found = names.find(key(name));
+    return found == names.end() ? nullptr : &found->second;
+}
+
+const HeldFolder* Destination::folder(const std::string& path_in_root) const {
+    const auto found = folders.find(path_in_root);
+    return found == folders.end() ? nullptr : &found->second;
+}
+
+Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder) {
+    const auto volume = disk.volume(folder);
+    if (!volume) return failure(volume.error());
+    const auto own = disk.status(folder);
+    if (!own) return failure(own.error());
+    auto names = disk.list(folder);
+    if (!names) return failure(names.error());
+    HeldFolder held;
+    held.id = own->id;
+    held.folds_case = volume->folds_case;
+    held.names.reserve(names->size());
+    for (auto& name : *names) {
+        if (is_own_name(name.bytes)) continue;
+        const auto status = disk.status(folder, name.bytes);
+        if (!status) {
+            if (status.error().fault == Fault::not_found) continue;
+            return failure(status.error());
+        }
+        Held entry{name.bytes, *status, {}};
+        if (status->type == FileType::link)
+            if (auto points_at = disk.read_link(folder, name.bytes)) entry.points_at = std::move(*points_at);
+        held.names.emplace(held.key(name.bytes), std::move(entry));
+    }
+    return held;
+}
+
+Result<Destination> look_at_destination(FileSystem& disk, const std::string& path) {
+    Destination destination;
+    destination.path = path;
+    std::string existing = path;
+    auto handle = disk.open_folder(existing);
+    while (!handle && handle.error().fault == Fault::not_found && existing != "/") {
+        existing = std::string(parent_of(existing));
+        handle = disk.open_folder(existing);
+    }
+    if (!handle) {
+        if (handle.error().fault == Fault::not_a_folder) return failure(Fault::not_a_folder, "is not a folder", existing);
+        return failure(handle.error());
+    }
+    destination.exists = existing == path;
+    const auto volume = disk.volume(*handle);
+    if (!volume) return failure(volume.error());
+    destination.volume = *volume;
+    if (volume->read_only) return failure(Fault::no_permission, "lies on a file system that is read-only", existing);
+    if (auto may = disk.may_write(*handle); !may)
+        return failure(Fault::no_permission, destination.exists ? "may not be written" : "may not be written, so the destination cannot be made",
+                       existing);
+    // upwards by "..", so that links and mounts on the way are seen as the folders they lead to
+    Handle at = std::move(*handle);
+    for (;;) {
+        const auto here = disk.status(at);
+        if (!here) return failure(here.error());
+        if (!destination.ancestors.empty() && destination.ancestors.back().same_thing(here->id)) break;
+        destination.ancestors.push_back(here->id);
+        auto above = disk.open_folder_in(at, "..");
+        if (!above) break;  // may not be looked into further up
+        at = std::move(*above);
+    }
+    return destination;
+}
+
+Result<Destination> survey(FileSystem& disk, Destination destination, const FolderTree& targets, std::stop_token stop) {
+    destination.folders.clear();
+    if (!destination.exists) return destination;
+    FolderHandles handles(disk, targets);
+    for (FolderId id = 0; id < targets.size(); ++id) {
+        if (stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
+        const FolderId above = targets.parent(id);
+        if (above != no_folder) {
+            const HeldFolder* holder = destination.folder(targets.path_in_root(above));
+            const Held* held = holder == nullptr ? nullptr : holder->find(targets.name(id));
+            if (held == nullptr || held->status.type != FileType::folder) continue;
+        }
+        const auto handle = handles.open(id);
+        if (!handle) return failure(handle.error());
+        auto listed = list_held(disk, **handle);
+        if (!listed) return failure(listed.error());
+        destination.folders.emplace(targets.path_in_root(id), std::move(*listed));
+    }
+    return destination;
+}
+
+}  // namespace tavlo

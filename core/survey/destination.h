@@ -1,0 +1,54 @@
+#pragma once
+
+#include <memory>
+#include <stop_token>
+#include <string>
+#include <string_view>
+#include <unordered_map>
+#include <vector>
+
+#include "files/file_system.h"
+#include "files/folder_tree.h"
+
+namespace tavlo {
+
+/// What holds a name in the destination.
+struct Held {
+    std::string name;
+    Status status;
+    std::string points_at{};
+};
+
+/// One folder of the destination as it was read.
+struct HeldFolder {
+    Identity id;
+    bool folds_case = false;
+    std::unordered_map<std::string, Held> names;  ///< by key(): the name, folded where the folder folds case
+
+    std::string key(std::string_view name) const;
+    const Held* find(std::string_view name) const;
+};
+
+/// The destination as far as a batch touches it: an immutable snapshot, read by survey().
+struct Destination {
+    std::string path;
+    bool exists = false;
+    Volume volume;  ///< of the destination, or of the nearest folder above it that exists
+    /// The destination and every folder above it, as things: what must not be among the sources.
+    std::vector<Identity> ancestors;
+    std::unordered_map<std::string, HeldFolder> folders;  ///< by path from the destination; "" is itself
+
+    const HeldFolder* folder(const std::string& path_in_root) const;
+};
+
+/// Looks at the destination alone: whether it stands, what its file system can do, whether it may be written.
+/// errors   not_a_folder, no_permission (it may not be written or made), not_found
+Result<Destination> look_at_destination(FileSystem& disk, const std::string& path);
+
+/// Lists those folders of `targets` that exist below the destination; no link is followed.
+Result<Destination> survey(FileSystem& disk, Destination destination, const FolderTree& targets, std::stop_token stop = {});
+
+/// Everything that one folder holds, as survey() reads it.
+Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder);
+
+}  // namespace tavlo

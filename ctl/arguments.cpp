@@ -1,0 +1,243 @@
+#include "arguments.h"
+
+#include <CLI/CLI.hpp>
+#include <array>
+#include <cstdlib>
+#include <functional>
+#include <memory>
+#include <string_view>
+
+#include "files/path.h"
+
+using tavlo::Decision;
+using tavlo::Finding;
+
+namespace {
+
+constexpr const char* overview = R"(tavloctl copies and moves batches of files, and never loses one on the way.
+
+  tavloctl copy SOURCE... --into FOLDER [options]
+  tavloctl move SOURCE... --into FOLDER [options]
+  tavloctl receipts [--json]              past runs, newest first
+  tavloctl receipt ID [--json]            one run, item by item
+  tavloctl check ID [--json]              read again and compare with what the receipt says
+  tavloctl undo ID [--plan] [--json]      put things back as they were before that run
+  tavloctl safe [--json]                  the versions that were set aside
+  tavloctl safe restore ENTRY [--into FOLDER]
+  tavloctl safe empty [--older-than DAYS]
+
+tavloctl COMMAND --help says more.
+)";
+
+struct Refusal {
+    std::string why;
+};
+
+[[noreturn]] void refuse(std::string why) { throw Refusal{std::move(why)}; }
+
+std::string current_folder() {
+    const std::unique_ptr<char, decltype(&std::free)> path(::getcwd(nullptr, 0), &std::free);
+    if (!path) refuse("the current folder cannot be found");
+    return path.get();
+}
+
+/// Absolute. Where ".." comes after a link, what it means is asked of the disk and not guessed from the text.
+std::string absolute(const std::string& path) {
+    if (path.empty()) refuse("an empty path names nothing");
+    const std::string whole = tavlo::join(path.front() == '/' ? "" : current_folder(), path);
+    if ((whole + '/').find("/../") == std::string::npos) return tavlo::normalised(whole, "/");
+    std::string known = "/";
+    std::string_view rest = whole;
+    while (!rest.empty()) {
+        const auto slash = rest.find('/');
+        const auto part = rest.substr(0, slash);
+        rest = slash == std::string_view::npos ? std::string_view{} : rest.substr(slash + 1);
+        if (part != "..") {
+            known = tavlo::normalised(part.empty() ? "." : part, known);
+            continue;
+        }
+        const std::unique_ptr<char, decltype(&std::free)> real(::realpath(known.c_str(), nullptr), &std::free);
+        known = std::string(tavlo::parent_of(real ? std::string(real.get()) : known));
+    }
+    return known;
+}
+
+/// "path/" takes the folder that a link points at, so the '/' at the end is kept for gather().
+std::string source_path(const std::string& path) {
+    std::string whole = absolute(path);
+    if (path.back() == '/' && whole != "/") whole += '/';
+    return whole;
+}
+
+Decision decision(const std::string& word, bool may_stay_open) {
+    const auto known = tavlo::decision_from_text(word);
+    if (!known || (*known == Decision::undecided && !may_stay_open)) refuse("'" + tavlo::printable(word) + "' is no decision");
+    return *known;
+}
+
+void read_when(const std::vector<std::string>& rules, tavlo::Rules& into) {
+    for (const auto& rule : rules) {
+        const auto equals = rule.find('=');
+        if (equals == std::string::npos) refuse("--when wants FINDING=DECISION, not '" + tavlo::printable(rule) + "'");
+        const auto finding = tavlo::finding_from_text(rule.substr(0, equals));
+        if (!finding) refuse("'" + tavlo::printable(rule.substr(0, equals)) + "' is no finding");
+        auto& slot = into.when[static_cast<std::size_t>(*finding)];
+        if (slot) refuse("--when says twice what happens when " + rule.substr(0, equals));
+        slot = decision(rule.substr(equals + 1), false);
+    }
+}
+
+template <class Word>
+Word one_of(const std::string& option, const std::string& given, std::initializer_list<std::pair<const char*, Word>> words) {
+    for (const auto& [text, word] : words)
+        if (given == text) return word;
+    refuse(option + " does not know '" + tavlo::printable(given) + "'");
+}
+
+/// One command's own line. CLI11 reads the words; what they mean is decided above.
+class CommandLine {
+public:
+    explicit CommandLine(const std::string& command) : app_("", "tavloctl " + command) {
+        app_.add_option("--state", state_, "where journal, receipts and the Safe's index are kept")->type_name("FOLDER");
+    }
+
+    CLI::App& app() { return app_; }
+
+    void flag(const std::string& name, bool& value, const std::string& help) { app_.add_flag(name, value, help)->multi_option_policy(CLI::MultiOptionPolicy::Throw); }
+
+    /// A list of words, taken as they are: CLI11 would else cut "[a,b]" apart.
+    CLI::Option* list(const std::string& name, std::vector<std::string>& values, const std::string& help) {
+        return app_.add_option(name, values, help)->allow_extra_args(false);
+    }
+
+    void parse(std::vector<std::string> words, Arguments& into) {
+        std::reverse(words.begin(), words.end());  // CLI11 takes them from the end
+        app_.parse(std::move(words));
+        for (const CLI::Option* option : app_.get_options())
+            if (option->get_expected_max() <= 1 && option->count() > 1) refuse(option->get_name() + " may be given once only");
+        into.state_folder = state_.empty() ? tavlo::default_state_folder() : absolute(state_);
+    }
+
+private:
+    CLI::App app_;
+    std::string state_;
+};
+
+void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    std::vector<std::string> sources;
+    std::vector<std::string> when;
+    std::string into;
+    std::string subfolders;
+    std::string links = "keep";
+    std::string otherwise = "undecided";
+    std::string verify;
+    line.list("SOURCE", sources, "files and folders to take")->required();
+    line.app().add_option("--into", into, "the destination folder; made, with its parents, when missing")->type_name("FOLDER")->required();
+    line.flag("--contents", out.request.shape.contents, "what is inside each source folder, not the folder itself");
+    line.app().add_option("--subfolders", subfolders, "all, filled (only those in which a file ends up) or none")->type_name("WHICH");
+    line.flag("--flatten", out.request.shape.flatten, "every file directly into FOLDER");
+    line.app().add_option("--links", links, "keep: a link stays a link; follow: what it points at")->type_name("keep|follow");
+    line.app().add_option("--on-collision", otherwise, "undecided, skip, overwrite or rename, where a name is taken")->type_name("DECISION");
+    line.list("--when", when, "the decision for one finding: same, newer, older, same-date, type or twin")->type_name("FINDING=DECISION");
+    line.app().add_option("--verify", verify, "read-back: read again what was written, and compare; none")->type_name("HOW");
+    line.flag("--plan", out.plan_only, "print the plan and change nothing");
+    line.flag("--json", out.json, "one JSON document on standard output");
+    line.flag("--verbose", out.verbose, "a line for each item");
+    line.parse(words, out);
+
+    for (const auto& source : sources) out.request.sources.push_back(source_path(source));
+    out.request.destination = absolute(into);
+    out.request.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
+    if (!subfolders.empty()) {
+        if (out.request.shape.flatten) refuse("--flatten and --subfolders exclude each other");
+        using tavlo::Subfolders;
+        out.request.shape.subfolders =
+            one_of<Subfolders>("--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
+    }
+    out.request.follow_links = one_of<bool>("--links", links, {{"keep", false}, {"follow", true}});
+    out.request.rules.otherwise = decision(otherwise, true);
+    read_when(when, out.request.rules);
+    using tavlo::Verify;
+    if (!verify.empty()) out.verify = one_of<Verify>("--verify", verify, {{"read-back", Verify::read_back}, {"none", Verify::none}});
+}
+
+void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    line.app().add_option("ID", out.id, "the receipt")->required();
+    if (out.command == Arguments::Command::undo) {
+        line.flag("--plan", out.plan_only, "print the plan and change nothing");
+        line.flag("--verbose", out.verbose, "a line for each item");
+    }
+    line.flag("--json", out.json, "one JSON document on standard output");
+    line.parse(words, out);
+}
+
+void read_safe(std::vector<std::string> words, Arguments& out) {
+    const std::string what = words.empty() || words.front().starts_with("-") ? "" : words.front();
+    if (!what.empty()) words.erase(words.begin());
+    CommandLine line(what.empty() ? "safe" : "safe " + what);
+    line.flag("--json", out.json, "one JSON document on standard output");
+    if (what.empty()) {
+        out.command = Arguments::Command::safe_list;
+        line.parse(words, out);
+    } else if (what == "restore") {
+        out.command = Arguments::Command::safe_restore;
+        line.app().add_option("ENTRY", out.id, "the version")->required();
+        line.app().add_option("--into", out.into, "a folder other than where it was")->type_name("FOLDER");
+        line.parse(words, out);
+        if (!out.into.empty()) out.into = absolute(out.into);
+    } else if (what == "empty") {
+        out.command = Arguments::Command::safe_empty;
+        line.app().add_option("--older-than", out.older_than_days, "only what was set aside longer ago")->type_name("DAYS");
+        line.parse(words, out);
+    } else {
+        refuse("'safe' does not know '" + tavlo::printable(what) + "'");
+    }
+}
+
+Arguments read(const std::string& command, const std::vector<std::string>& words) {
+    using Command = Arguments::Command;
+    static constexpr std::array<std::pair<std::string_view, Command>, 6> commands{{{"copy", Command::copy},
+                                                                                  {"move", Command::move},
+                                                                                  {"receipts", Command::receipts},
+                                                                                  {"receipt", Command::receipt},
+                                                                                  {"check", Command::check},
+                                                                                  {"undo", Command::undo}}};
+    Arguments out;
+    if (command == "safe") {
+        read_safe(words, out);
+        return out;
+    }
+    if (command == "run" || command == "recover") refuse("'" + command + "' is not there yet");
+    const auto* known = std::find_if(commands.begin(), commands.end(), [&](const auto& pair) { return pair.first == command; });
+    if (known == commands.end()) refuse("there is no command '" + tavlo::printable(command) + "'; tavloctl --help names them");
+    out.command = known->second;
+    CommandLine line(command);
+    if (out.command == Command::copy || out.command == Command::move) {
+        read_transfer(line, words, out);
+    } else if (out.command == Command::receipts) {
+        line.flag("--json", out.json, "one JSON document on standard output");
+        line.parse(words, out);
+    } else {
+        read_by_id(line, words, out);
+    }
+    return out;
+}
+
+}  // namespace
+
+tl::expected<Arguments, NotToRun> read_arguments(int count, char** words) {
+    const std::vector<std::string> all(words + 1, words + count);
+    if (all.empty()) return tl::unexpected(NotToRun{2, "no command; tavloctl --help names them"});
+    if (all.front() == "--help" || all.front() == "-h") return tl::unexpected(NotToRun{0, overview});
+    if (all.front() == "--version") return tl::unexpected(NotToRun{0, "tavloctl " TAVLO_VERSION "\n"});
+    const std::vector<std::string> rest(all.begin() + 1, all.end());
+    try {
+        return read(all.front(), rest);
+    } catch (const Refusal& refusal) {
+        return tl::unexpected(NotToRun{2, refusal.why});
+    } catch (const CLI::CallForHelp&) {
+        return tl::unexpected(NotToRun{0, overview});
+    } catch (const CLI::ParseError& error) {
+        return tl::unexpected(NotToRun{2, tavlo::printable(error.what())});
+    }
+}

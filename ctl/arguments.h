@@ -1,0 +1,33 @@
+#pragma once
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "run/prepare.h"
+#include "run/run.h"
+
+/// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
+struct Arguments {
+    enum class Command : std::uint8_t { copy, move, receipts, receipt, check, undo, safe_list, safe_restore, safe_empty };
+
+    Command command = Command::copy;
+    tavlo::Request request{};
+    tavlo::Verify verify = tavlo::Verify::automatic;
+    std::string id{};              ///< a receipt or a Safe entry
+    std::string into{};            ///< safe restore: another folder
+    std::optional<unsigned> older_than_days{};
+    std::string state_folder{};
+    bool plan_only = false;
+    bool json = false;
+    bool verbose = false;
+};
+
+/// exit     0: help was asked for and `text` is it; 2: refused, `text` is why
+struct NotToRun {
+    int exit = 2;
+    std::string text;
+};
+
+tl::expected<Arguments, NotToRun> read_arguments(int count, char** words);

@@ -1,0 +1,265 @@
+#include <fmt/chrono.h>
+#include <fmt/format.h>
+#include <unistd.h>
+
+#include <csignal>
+#include <cstdio>
+#include <iostream>
+#include <thread>
+
+#include "arguments.h"
+#include "files/path.h"
+#include "keep/documents.h"
+#include "progress.h"
+#include "run/prepare.h"
+#include "run/take_back.h"
+
+namespace {
+
+using namespace tavlo;
+using Command = Arguments::Command;
+
+enum Exit { done = 0, some_failed = 1, refused = 2, some_undecided = 3, stopped = 4 };
+
+void say(const std::string& text) { fmt::print(stderr, "tavloctl: {}\n", text); }
+
+int refuse(const Error& error) {
+    say(describe(error));
+    return refused;
+}
+
+/// SIGINT and SIGTERM become a stop between items; blocked in every thread but the one that waits for them.
+class StopOnSignal {
+public:
+    StopOnSignal() {
+        sigemptyset(&signals_);
+        sigaddset(&signals_, SIGINT);
+        sigaddset(&signals_, SIGTERM);
+        pthread_sigmask(SIG_BLOCK, &signals_, nullptr);
+        waiter_ = std::jthread([this](const std::stop_token& end) {
+            const timespec while_waiting{0, 50'000'000};
+            while (!end.stop_requested())
+                if (sigtimedwait(&signals_, nullptr, &while_waiting) > 0) source_.request_stop();
+        });
+    }
+    std::stop_token token() const { return source_.get_token(); }
+
+private:
+    sigset_t signals_{};
+    std::stop_source source_;
+    std::jthread waiter_;
+};
+
+int exit_for(const Totals& totals) {
+    if (totals.of(Outcome::failed) > 0) return some_failed;
+    return totals.of(Outcome::undecided) > 0 ? some_undecided : done;
+}
+
+std::string summary(const Totals& totals) {
+    std::string text;
+    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::merged, Outcome::skipped,
+                               Outcome::removed, Outcome::restored, Outcome::undecided, Outcome::failed})
+        if (totals.of(outcome) > 0) text += fmt::format("{}{} {}", text.empty() ? "" : ", ", totals.of(outcome), to_text(outcome));
+    return fmt::format("{} items: {}", totals.items, text.empty() ? "nothing to do" : text);
+}
+
+std::string local_time(std::int64_t ns) { return fmt::format("{:%Y-%m-%d %H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000))); }
+
+int print_plan(const Plan& plan, bool json) {
+    if (json) {
+        write_plan(std::cout, plan);
+    } else {
+        for (const Item& item : plan.items) {
+            const ReceiptItem planned = planned_item(plan, item);
+            std::cout << fmt::format("{:<11} {}", to_text(item.outcome), printable(planned.place()));
+            if (planned.collision)
+                std::cout << fmt::format("  ({})", planned.collision->finding ? to_text(*planned.collision->finding) : std::string_view("changed since"));
+            if (!planned.error.empty()) std::cout << "  " << printable(planned.error);
+            std::cout << '\n';
+        }
+        std::cout << summary(plan.totals) << '\n';
+    }
+    return exit_for(plan.totals);
+}
+
+int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, const std::string& sentence) {
+    StopOnSignal signal;
+    Progress progress(plan.totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose);
+    RunEvents events;
+    events.bytes = [&](std::uint64_t bytes) { progress.add_bytes(bytes); };
+    events.item = [&](ItemId, const ReceiptItem& item) {
+        progress.add_item();
+        if (item.result == Outcome::failed) {
+            progress.clear();
+            say(printable(item.source) + ": " + printable(item.error));
+        }
+        if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
+    };
+    const auto head = carry_out(disk, store, plan, {sentence, arguments.verify, signal.token()}, events);
+    progress.clear();
+    if (!head) {
+        say(describe(head.error()));
+        return some_failed;
+    }
+    if (arguments.json) {
+        if (auto written = write_receipt(std::cout, *head, store); !written) {
+            say(describe(written.error()));
+            return some_failed;
+        }
+    } else {
+        std::cout << summary(head->totals) << "\nreceipt " << head->id << '\n';
+    }
+    return head->state == RunState::stopped ? stopped : exit_for(head->totals);
+}
+
+std::string sentence_for(const Request& request) {
+    return fmt::format("{} {} into {}", request.operation == Operation::move ? "Move" : "Copy",
+                       request.sources.size() == 1 ? printable(request.sources.front()) : fmt::format("{} sources", request.sources.size()),
+                       printable(request.destination));
+}
+
+int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
+    const auto outlook = prepare(disk, arguments.request);
+    if (!outlook) return refuse(outlook.error());
+    if (!outlook->refusals.empty()) {
+        for (const Error& refusal : outlook->refusals) refuse(refusal);
+        return refused;
+    }
+    if (arguments.plan_only) return print_plan(*outlook->plan, arguments.json);
+    return carry_out_and_report(disk, *store, *outlook->plan, arguments, sentence_for(arguments.request));
+}
+
+int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
+    const auto plan = prepare_undo(disk, store, arguments.id);
+    if (!plan) return refuse(plan.error());
+    if (arguments.plan_only) return print_plan(*plan, arguments.json);
+    return carry_out_and_report(disk, store, *plan, arguments, "Undo " + arguments.id);
+}
+
+int list_receipts(Store& store, bool json) {
+    const auto heads = store.receipts();
+    if (!heads) return refuse(heads.error());
+    if (json) {
+        write_receipts(std::cout, *heads);
+    } else {
+        for (const ReceiptHead& head : *heads)
+            std::cout << fmt::format("{}  {}  {:<11} {:<7} {}  {}\n", head.id, local_time(head.started_ns), to_text(head.state),
+                                     to_text(head.operation), printable(head.destination), summary(head.totals));
+    }
+    return done;
+}
+
+int show_receipt(Store& store, const Arguments& arguments) {
+    const auto head = store.receipt(arguments.id);
+    if (!head) return refuse(head.error());
+    Result<void> shown;
+    if (arguments.json) {
+        shown = write_receipt(std::cout, *head, store);
+    } else {
+        std::cout << fmt::format("{}  {}  {}\n", head->id, local_time(head->started_ns), printable(head->sentence));
+        shown = store.each_item(head->id, [](ReceiptItem&& item) {
+            std::cout << fmt::format("{:<11} {} -> {}", to_text(item.result), printable(item.source), printable(item.place()));
+            if (!item.error.empty()) std::cout << "  " << printable(item.error);
+            std::cout << '\n';
+        });
+        std::cout << summary(head->totals) << '\n';
+    }
+    return shown ? done : refuse(shown.error());
+}
+
+int check(FileSystem& disk, Store& store, const Arguments& arguments) {
+    const auto head = store.receipt(arguments.id);
+    if (!head) return refuse(head.error());
+    std::optional<CheckWriter> writer;
+    if (arguments.json) writer.emplace(std::cout, head->id);
+    std::uint64_t differing = 0;
+    const auto read = store.each_item(head->id, [&](ReceiptItem&& item) {
+        const Difference difference = check_item(disk, *head, item);
+        if (difference != Difference::none) ++differing;
+        if (writer)
+            writer->add(item, difference == Difference::none ? std::string_view{} : to_text(difference));
+        else if (difference != Difference::none)
+            std::cout << fmt::format("{:<11} {}\n", to_text(difference), printable(item.place()));
+    });
+    if (writer) writer->end();
+    if (!read) {
+        say(describe(read.error()));
+        return some_failed;
+    }
+    if (!arguments.json) std::cout << (differing == 0 ? "nothing differs" : fmt::format("{} differ", differing)) << '\n';
+    return differing == 0 ? done : some_failed;
+}
+
+int list_safe(Store& store, bool json) {
+    const auto entries = store.safe_entries();
+    if (!entries) return refuse(entries.error());
+    if (json) {
+        write_safe(std::cout, *entries);
+    } else {
+        for (const SafeEntry& entry : *entries)
+            std::cout << fmt::format("{}  {}  {:>12}  {}\n", entry.id, local_time(entry.set_aside_ns), entry.identity.size_bytes, printable(entry.original));
+    }
+    return done;
+}
+
+int restore(FileSystem& disk, Store& store, const Arguments& arguments) {
+    const auto plan = prepare_restore(disk, store, arguments.id, arguments.into);
+    if (!plan) {
+        refuse(plan.error());
+        return plan.error().fault == Fault::name_taken ? some_undecided : refused;
+    }
+    return carry_out_and_report(disk, store, *plan, arguments, "Bring back " + arguments.id);
+}
+
+int empty(FileSystem& disk, Store& store, const Arguments& arguments) {
+    constexpr std::int64_t day_ns = 86'400'000'000'000;
+    const auto emptied = empty_safe(disk, store, now_ns() - std::int64_t{arguments.older_than_days.value_or(0)} * day_ns);
+    if (!emptied) return refuse(emptied.error());
+    for (const Error& problem : emptied->problems) say(describe(problem));
+    if (arguments.json)
+        list_safe(store, true);
+    else
+        std::cout << fmt::format("{} versions removed from the Safe\n", emptied->removed.size());
+    return emptied->problems.empty() ? done : some_failed;
+}
+
+int run(const Arguments& arguments) {
+    const auto disk = make_disk();
+    // a plan changes nothing, not even the state folder; everything else needs it before it touches a file
+    const bool transfers = arguments.command == Command::copy || arguments.command == Command::move;
+    if (transfers && arguments.plan_only) return transfer(*disk, nullptr, arguments);
+    const auto store = Store::open(arguments.state_folder);
+    if (!store) return refuse(store.error());
+    switch (arguments.command) {
+        case Command::copy:
+        case Command::move: return transfer(*disk, store->get(), arguments);
+        case Command::receipts: return list_receipts(**store, arguments.json);
+        case Command::receipt: return show_receipt(**store, arguments);
+        case Command::check: return check(*disk, **store, arguments);
+        case Command::undo: return undo(*disk, **store, arguments);
+        case Command::safe_list: return list_safe(**store, arguments.json);
+        case Command::safe_restore: return restore(*disk, **store, arguments);
+        case Command::safe_empty: return empty(*disk, **store, arguments);
+    }
+    return refused;
+}
+
+}  // namespace
+
+int main(int count, char** words) {
+    const auto arguments = read_arguments(count, words);
+    if (!arguments) {
+        if (arguments.error().exit == done)
+            std::cout << arguments.error().text;
+        else
+            say(arguments.error().text);
+        return arguments.error().exit;
+    }
+    const int status = run(*arguments);
+    std::cout.flush();
+    if (!std::cout) {
+        say("standard output could not be written");
+        return status == done ? some_failed : status;
+    }
+    return status;
+}
