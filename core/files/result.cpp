@@ -35,8 +35,8 @@ Error system_error(int code, std::string_view step, std::string_view path) {
 
 namespace {
 
-/// What people meet often, in their words; the rest as the system says it (std::generic_category is a safe strerror).
-std::string system_words(int code) {
+/// What people meet often, in words that need no step beside them.
+std::string_view plain_words(int code) {
     switch (code) {
         case ENOENT: return "is not there";
         case EACCES:
@@ -46,7 +46,7 @@ std::string system_words(int code) {
         case EDQUOT: return "the quota is used up";
         case EROFS: return "the file system is read-only";
         case ENAMETOOLONG: return "the name is too long";
-        default: return std::generic_category().message(code);
+        default: return {};
     }
 }
 
@@ -54,7 +54,8 @@ std::string system_words(int code) {
 
 std::string reason(const Error& error) {
     if (error.code == 0) return error.step;
-    std::string text = system_words(error.code);
+    if (const auto words = plain_words(error.code); !words.empty()) return std::string(words);
+    std::string text = std::generic_category().message(error.code);  // strerror, safe with threads
     if (!error.step.empty()) text += " (" + error.step + ")";
     return text;
 }
