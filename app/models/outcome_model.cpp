@@ -1,0 +1,333 @@
+#include "models/outcome_model.h"
+
+#include <algorithm>
+
+#include "text.h"
+
+using namespace tavlo;
+
+Share share_of(const Item& item) {
+    switch (item.outcome) {
+        case Outcome::overwritten: return Share::overwrite;
+        case Outcome::renamed: return Share::rename;
+        case Outcome::merged: return Share::merge;
+        case Outcome::undecided: return Share::undecided;
+        case Outcome::failed: return Share::failed;
+        case Outcome::skipped: return item.collision && item.collision->finding == Finding::same ? Share::same : Share::skip;
+        case Outcome::planned:
+        case Outcome::created:
+        case Outcome::removed:
+        case Outcome::restored: return Share::created;
+    }
+    return Share::created;
+}
+
+void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
+    beginResetModel();
+    tree_ = std::move(tree);
+    plan_ = tree_ ? tree_->plan : nullptr;
+    results_.clear();
+    rebuild();
+    endResetModel();
+}
+
+void OutcomeModel::setPlanOnly(std::shared_ptr<const Plan> plan) {
+    beginResetModel();
+    tree_.reset();
+    plan_ = std::move(plan);
+    flat_ = true;
+    results_.clear();
+    rebuild();
+    endResetModel();
+}
+
+void OutcomeModel::setFlat(bool flat) {
+    beginResetModel();
+    flat_ = flat;
+    share_.reset();
+    rebuild();
+    endResetModel();
+}
+
+void OutcomeModel::setShare(std::optional<Share> share) {
+    beginResetModel();
+    share_ = share;
+    rebuild();
+    endResetModel();
+}
+
+void OutcomeModel::toggleFolder(int row) {
+    const Row& folder = rows_[static_cast<std::size_t>(row)];
+    if (folder.node.folder == no_folder || !plan_) return;
+    const std::string path = plan_->targets.path(folder.node.folder);
+    beginResetModel();
+    if (!open_.erase(path)) open_.insert(path);
+    rebuild();
+    endResetModel();
+}
+
+void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
+    for (const auto& [id, outcome] : results) results_[id] = outcome;
+    if (!rows_.empty()) emit dataChanged(index(0, 0), index(rowCount() - 1, ColumnCount - 1));
+}
+
+ItemId OutcomeModel::itemAt(int row) const {
+    return row >= 0 && row < rowCount() ? rows_[static_cast<std::size_t>(row)].node.item : no_item;
+}
+
+int OutcomeModel::rowOfItem(ItemId item) const {
+    const auto found = std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) { return row.node.item == item && row.kind == Arriving; });
+    return found == rows_.end() ? -1 : static_cast<int>(found - rows_.begin());
+}
+
+int OutcomeModel::nextUndecided(int row) const {
+    for (int step = 1; step <= rowCount(); ++step) {
+        const int at = (row + step) % rowCount();
+        if (rows_[static_cast<std::size_t>(at)].kind == Arriving && index(at, 0).data(WaitingRole).toBool()) return at;
+    }
+    return -1;
+}
+
+void OutcomeModel::rebuild() {
+    rows_.clear();
+    if (!plan_) return;
+    if (flat_ || share_) {
+        for (ItemId id = 0; id < plan_->items.size(); ++id)
+            if (!share_ || share_of(plan_->items[id]) == *share_) addItem({id, nullptr, no_folder}, 0);
+        return;
+    }
+    addFolder(0, 0);
+}
+
+void OutcomeModel::addFolder(FolderId folder, int depth) {
+    for (const OutcomeNode& node : tree_->folders[folder]) {
+        if (node.item == no_item) {
+            if (node.held->name.front() != '.') rows_.push_back({Existing, depth, node});
+        } else {
+            addItem(node, depth);
+        }
+        if (node.folder != no_folder && open_.contains(plan_->targets.path(node.folder))) addFolder(node.folder, depth + 1);
+    }
+}
+
+void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
+    rows_.push_back({Arriving, depth, node});
+    const Item& item = plan_->items[node.item];
+    const bool own_pair = item.collision && !item.collision->shared && item.outcome != Outcome::failed;
+    const bool settled_same = item.collision && item.collision->finding == Finding::same && item.outcome == Outcome::skipped;
+    if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}});
+}
+
+int OutcomeModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
+int OutcomeModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
+
+std::optional<Outcome> OutcomeModel::result(ItemId id) const {
+    const auto found = results_.find(id);
+    return found == results_.end() || found->second == Outcome::planned ? std::nullopt : std::optional(found->second);
+}
+
+QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
+    if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
+    const Row& row = rows_[static_cast<std::size_t>(index.row())];
+    switch (role) {
+        case KindRole: return row.kind;
+        case DepthRole: return row.depth;
+        case ItemRole: return row.node.item;
+        case OpenableRole: return row.node.folder != no_folder && !flat_ && !share_;
+        case OpenRole: return row.node.folder != no_folder && open_.contains(plan_->targets.path(row.node.folder));
+        case Qt::TextAlignmentRole:
+            return QVariant::fromValue(index.column() == SizeColumn || index.column() == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter
+                                                                                                       : Qt::AlignLeft | Qt::AlignVCenter);
+        default: break;
+    }
+    switch (row.kind) {
+        case Existing: return existingData(row, index.column(), role);
+        case Arriving: return itemData(row, index.column(), role);
+        case HeldLine: return heldData(row, index.column(), role);
+    }
+    return {};
+}
+
+QVariant OutcomeModel::existingData(const Row& row, int column, int role) const {
+    const Held& held = *row.node.held;
+    const bool folder = held.status.type == FileType::folder;
+    if (role == Qt::AccessibleTextRole && column == NameColumn) return tr("%1, there already").arg(shown(held.name));
+    if (role != Qt::DisplayRole) return {};
+    switch (column) {
+        case NameColumn: return folder ? tr("%1/").arg(shown(held.name)) : shown(held.name);
+        case SizeColumn: return held.status.type == FileType::file ? size_text(held.status.id.size_bytes) : QString();
+        case ChangedColumn: return date_text(held.status.id.modified_ns);
+        default: return {};
+    }
+}
+
+QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
+    const Item& item = plan_->items[row.node.item];
+    const Status& status = plan_->entry(item).status;
+    const bool waiting = item.outcome == Outcome::undecided && !result(row.node.item);
+    switch (role) {
+        case TagRole: return tagText(item, row.node.item);
+        case ToneRole: return static_cast<int>(tone(item, row.node.item));
+        case WordsRole: return wordsText(item, row.node.item);
+        case WaitingRole: return waiting && item.collision && !item.collision->shared;
+        case DecisionRole: return item.collision ? static_cast<int>(item.collision->decision) : -1;
+        case StrongerRole:
+            if (!item.collision) return true;
+            if (column == SizeColumn) return status.id.size_bytes >= item.collision->held.id.size_bytes;
+            return status.id.modified_ns >= item.collision->held.id.modified_ns;
+        case Qt::ToolTipRole:
+            if (item.problem) return shown(describe(*item.problem));
+            return tr("from %1\nto %2").arg(shown(plan_->source_path(item)), shown(plan_->final_path(item)));
+        case Qt::AccessibleTextRole:
+            if (column == NameColumn) return tr("%1, %2 %3").arg(shown(plan_->name(item)), tagText(item, row.node.item), wordsText(item, row.node.item));
+            return {};
+        case Qt::DisplayRole: break;
+        default: return {};
+    }
+    switch (column) {
+        case NameColumn: {
+            QString name = shown(plan_->name(item));
+            if (flat_ || share_) {
+                const QString below = shown(plan_->targets.path_in_root(item.folder));
+                if (!below.isEmpty()) name = below + QStringLiteral(" / ") + name;
+            }
+            return status.type == FileType::folder ? name + QLatin1Char('/') : name;
+        }
+        case SizeColumn: return status.type == FileType::file ? size_text(status.id.size_bytes) : QString();
+        case ChangedColumn: return status.id.modified_ns == 0 ? QString() : date_text(status.id.modified_ns);
+        case WhatColumn: return tagText(item, row.node.item);
+        default: return {};
+    }
+}
+
+QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
+    const Item& item = plan_->items[row.node.item];
+    const Status& held = item.collision->held;
+    const Status& incoming = plan_->entry(item).status;
+    switch (role) {
+        case DecisionRole: return static_cast<int>(item.collision->decision);
+        case WaitingRole: return item.outcome == Outcome::undecided && !result(row.node.item);
+        case StrongerRole:
+            return column == SizeColumn ? held.id.size_bytes > incoming.id.size_bytes : held.id.modified_ns > incoming.id.modified_ns;
+        case Qt::AccessibleTextRole:
+            if (column == NameColumn)
+                return tr("%1 there now, %2, %3").arg(shown(plan_->name(item)), size_text(held.id.size_bytes), date_text(held.id.modified_ns));
+            return {};
+        case Qt::DisplayRole: break;
+        default: return {};
+    }
+    switch (column) {
+        case NameColumn:
+            if (item.collision->held_by_batch) return tr("also from the batch");
+            switch (held.type) {
+                case FileType::folder: return tr("there now, a folder");
+                case FileType::link: return tr("there now, a link");
+                case FileType::file:
+                    return incoming.type == FileType::file ? tr("there now") : tr("there now, a file");
+                case FileType::other: return tr("there now, a special file");
+            }
+            return {};
+        case SizeColumn: return held.type == FileType::file ? size_text(held.id.size_bytes) : QString();
+        case ChangedColumn: return date_text(held.id.modified_ns);
+        default: return {};
+    }
+}
+
+QString OutcomeModel::tagText(const Item& item, ItemId id) const {
+    switch (result(id).value_or(Outcome::planned)) {
+        case Outcome::planned: break;
+        case Outcome::created: return item.action == Action::move ? tr("moved") : tr("copied");
+        case Outcome::overwritten: return tr("overwritten");
+        case Outcome::renamed: return tr("renamed");
+        case Outcome::skipped: return tr("skipped");
+        case Outcome::merged: return tr("merged");
+        case Outcome::undecided: return tr("undecided");
+        case Outcome::failed: return tr("failed");
+        case Outcome::removed: return tr("removed");
+        case Outcome::restored: return tr("restored");
+    }
+    switch (item.outcome) {
+        case Outcome::created:
+        case Outcome::planned: return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? tr("twin") : tr("new");
+        case Outcome::overwritten: return tr("overwrite");
+        case Outcome::renamed: return tr("rename");
+        case Outcome::merged: return tr("merge");
+        case Outcome::failed: return tr("cannot be done");
+        case Outcome::removed: return tr("to the Safe");
+        case Outcome::restored: return tr("comes back");
+        case Outcome::skipped:
+        case Outcome::undecided: break;
+    }
+    if (!item.collision) return item.outcome == Outcome::skipped ? tr("skip") : tr("changed since");
+    if (!item.collision->finding) return tr("comparing…");
+    switch (*item.collision->finding) {
+        case Finding::same: return tr("same");
+        case Finding::newer: return tr("newer");
+        case Finding::older: return tr("older");
+        case Finding::same_date: return tr("same date");
+        case Finding::type: return tr("other type");
+        case Finding::twin: return tr("twin");
+    }
+    return {};
+}
+
+Tone OutcomeModel::tone(const Item& item, ItemId id) const {
+    const Outcome outcome = result(id).value_or(item.outcome);
+    switch (outcome) {
+        case Outcome::undecided:
+        case Outcome::failed: return Tone::waiting;
+        case Outcome::overwritten:
+        case Outcome::removed: return Tone::takes_away;
+        case Outcome::created:
+        case Outcome::renamed:
+        case Outcome::restored: return Tone::fresh;
+        case Outcome::planned:
+        case Outcome::skipped:
+        case Outcome::merged: return Tone::plain;
+    }
+    return Tone::plain;
+}
+
+QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
+    if (result(id)) return {};
+    switch (item.outcome) {
+        case Outcome::failed: return item.problem ? shown(reason(*item.problem)) : QString();
+        case Outcome::overwritten: return tr("old one to the Safe");
+        case Outcome::renamed: return tr("as %1").arg(shown(plan_->final_name(item)));
+        case Outcome::merged: return tr("with the folder there");
+        case Outcome::skipped:
+            if (item.collision && item.collision->shared) return tr("with its folder");
+            return item.collision && item.collision->finding == Finding::same ? tr("skip") : tr("skip; stays as it is");
+        case Outcome::undecided:
+            if (item.problem) return shown(reason(*item.problem));
+            if (!item.collision) return {};
+            if (item.collision->shared) return tr("with its folder");
+            if (item.collision->finding == Finding::type) return tr("one is a folder");
+            if (item.collision->finding == Finding::twin) return tr("two of the batch");
+            return difference_text(plan_->entry(item).status, item.collision->held);
+        case Outcome::created:
+            if (item.inside != no_folder && tree_) {
+                const auto count = tree_->arriving[item.inside];
+                return count > 0 ? tr("%n files arrive", nullptr, static_cast<int>(count)) : tr("an empty folder");
+            }
+            return {};
+        case Outcome::planned:
+        case Outcome::removed:
+        case Outcome::restored: return {};
+    }
+    return {};
+}
+
+QVariant OutcomeModel::headerData(int section, Qt::Orientation orientation, int role) const {
+    if (orientation != Qt::Horizontal) return {};
+    if (role == Qt::TextAlignmentRole)
+        return QVariant::fromValue(section == SizeColumn || section == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignLeft | Qt::AlignVCenter);
+    if (role != Qt::DisplayRole) return {};
+    switch (section) {
+        case NameColumn: return tr("Name");
+        case SizeColumn: return tr("Size");
+        case ChangedColumn: return tr("Changed");
+        case WhatColumn: return tr("What happens");
+        default: return {};
+    }
+}

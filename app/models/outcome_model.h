@@ -1,0 +1,90 @@
+#pragma once
+
+#include <QAbstractTableModel>
+#include <QString>
+#include <memory>
+#include <optional>
+#include <set>
+#include <unordered_map>
+#include <vector>
+
+#include "work/outcome_tree.h"
+
+/// The parts of the balance: what an item comes to, as people count it.
+enum class Share { created, overwrite, rename, same, skip, merge, undecided, failed };
+inline constexpr int share_count = 8;
+Share share_of(const tavlo::Item& item);
+
+/// How a tag is coloured; what it means is said by its word.
+enum class Tone { plain, fresh, waiting, takes_away };
+
+/// The outcome side's rows: the destination as it will be, or the batch as a flat list. An item whose name is held has a
+/// second row for what holds it. A thin view of an OutcomeTree; decisions go out as wishes and come back in a new tree.
+class OutcomeModel final : public QAbstractTableModel {
+    Q_OBJECT
+
+public:
+    enum Column { NameColumn, SizeColumn, ChangedColumn, WhatColumn, ColumnCount };
+    enum Role {
+        KindRole = Qt::UserRole + 1,  ///< Kind
+        DepthRole,
+        OpenableRole,                 ///< a folder that can be opened or closed
+        OpenRole,
+        TagRole,                      ///< QString
+        ToneRole,                     ///< Tone
+        WordsRole,                    ///< QString beside the tag
+        DecisionRole,                 ///< int of tavlo::Decision, of the pair's second row
+        StrongerRole,                 ///< in Size and Changed: this one of the two is larger, or later
+        ItemRole,                     ///< tavlo::ItemId, no_item for what is there already
+        WaitingRole                   ///< needs a decision
+    };
+    enum Kind { Existing, Arriving, HeldLine };
+
+    explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
+
+    void setTree(std::shared_ptr<const OutcomeTree> tree);
+    void setPlanOnly(std::shared_ptr<const tavlo::Plan> plan);  ///< a flat list of a plan without a destination
+    void setFlat(bool flat);
+    bool isFlat() const { return flat_; }
+    /// Shows just one share of the balance, as a flat list.
+    void setShare(std::optional<Share> share);
+    std::optional<Share> share() const { return share_; }
+    void toggleFolder(int row);
+    /// Marks what a run has settled so far.
+    void setResults(const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& results);
+    const std::shared_ptr<const tavlo::Plan>& plan() const { return plan_; }
+    tavlo::ItemId itemAt(int row) const;
+    int rowOfItem(tavlo::ItemId item) const;
+    /// The next row after `row` that needs a decision, from the top again; -1 where none does.
+    int nextUndecided(int row) const;
+
+    int rowCount(const QModelIndex& parent = {}) const override;
+    int columnCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+    QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
+
+private:
+    struct Row {
+        Kind kind;
+        int depth;
+        OutcomeNode node;
+    };
+    void rebuild();
+    void addFolder(tavlo::FolderId folder, int depth);
+    void addItem(const OutcomeNode& node, int depth);
+    QVariant itemData(const Row& row, int column, int role) const;
+    QVariant heldData(const Row& row, int column, int role) const;
+    QVariant existingData(const Row& row, int column, int role) const;
+    QString tagText(const tavlo::Item& item, tavlo::ItemId id) const;
+    QString wordsText(const tavlo::Item& item, tavlo::ItemId id) const;
+    Tone tone(const tavlo::Item& item, tavlo::ItemId id) const;
+    std::optional<tavlo::Outcome> result(tavlo::ItemId id) const;
+
+    std::shared_ptr<const OutcomeTree> tree_;
+    std::shared_ptr<const tavlo::Plan> plan_;
+    std::vector<Row> rows_;
+    std::set<std::string> open_;  ///< folders that are open, by path
+    std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
+    std::optional<Share> share_;
+    bool flat_ = false;
+};

@@ -1,0 +1,51 @@
+#pragma once
+
+#include <QAbstractTableModel>
+#include <memory>
+#include <vector>
+
+#include "keep/receipt.h"
+
+/// Past runs, newest first: sentence, time, what came of them.
+class ReceiptsModel final : public QAbstractListModel {
+    Q_OBJECT
+
+public:
+    enum Role { IdRole = Qt::UserRole + 1, WhenRole, CountsRole, StateRole };
+    using QAbstractListModel::QAbstractListModel;
+    void setHeads(std::shared_ptr<const std::vector<tavlo::ReceiptHead>> heads);
+    const tavlo::ReceiptHead& head(int row) const { return (*heads_)[static_cast<std::size_t>(row)]; }
+    int rowOf(const std::string& id) const;
+
+    int rowCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+
+private:
+    std::shared_ptr<const std::vector<tavlo::ReceiptHead>> heads_;
+};
+
+/// One past run, item by item.
+class ReceiptItemsModel final : public QAbstractTableModel {
+    Q_OBJECT
+
+public:
+    enum Column { NameColumn, SizeColumn, ResultColumn, WhereColumn, ColumnCount };
+    enum Role { ToneRole = Qt::UserRole + 1 };
+    using QAbstractTableModel::QAbstractTableModel;
+    void setItems(const std::string& destination, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
+
+    int rowCount(const QModelIndex& parent = {}) const override;
+    int columnCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+    QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
+
+private:
+    std::string destination_;
+    std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items_;
+};
+
+/// What a receipt's head says, for people.
+QString receipt_title(const tavlo::ReceiptHead& head);
+QString receipt_state(const tavlo::ReceiptHead& head);
+/// A result in words: "copied", "overwritten", …
+QString result_words(tavlo::Outcome outcome, tavlo::Action action);

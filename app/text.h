@@ -1,0 +1,30 @@
+#pragma once
+
+#include <QString>
+#include <cstdint>
+#include <string>
+#include <string_view>
+
+#include "plan/plan.h"
+
+class QPainter;
+class QRect;
+
+// The very edge, where bytes and numbers become words for people.
+
+/// A name or path for reading: invalid bytes as U+FFFD, control characters escaped.
+QString shown(std::string_view bytes);
+/// What was typed, as bytes for the file system.
+std::string to_bytes(const QString& text);
+/// "Archive / 2031 / Permits": the last parts of a path.
+QString short_path(const std::string& path, int parts = 3);
+QString size_text(std::uint64_t bytes);
+/// "2 May 09:14" in this year, "2 May 2031 09:14" in another; local time.
+QString date_text(std::int64_t ns);
+QString date_text_full(std::int64_t ns);
+/// "3 days newer, 12 KB larger": the incoming one against the one that holds the name.
+QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held);
+QString count_text(std::uint64_t count);
+
+/// Digits of one width, whatever the font: for columns of sizes and dates.
+void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment, const QString& text);

@@ -1,0 +1,158 @@
+#include "theme/theme.h"
+
+#include <QApplication>
+#include <QStyle>
+#include <QPalette>
+#include <QStyleFactory>
+
+namespace {
+
+Theme& in_use() {
+    static Theme theme = Theme::light();
+    return theme;
+}
+
+/// What the desktop asks for, read once from the palette that came with it.
+bool desktop_is_dark() {
+    static const bool dark = QApplication::palette().color(QPalette::Window).lightness() < 128;
+    return dark;
+}
+
+QPalette palette_for(const Theme& theme) {
+    QPalette palette;
+    palette.setColor(QPalette::Window, theme.paper);
+    palette.setColor(QPalette::WindowText, theme.ink);
+    palette.setColor(QPalette::Base, theme.field);
+    palette.setColor(QPalette::AlternateBase, theme.ground);
+    palette.setColor(QPalette::Text, theme.ink);
+    palette.setColor(QPalette::PlaceholderText, theme.muted);
+    palette.setColor(QPalette::Button, theme.field);
+    palette.setColor(QPalette::ButtonText, theme.ink);
+    palette.setColor(QPalette::Highlight, theme.accent);
+    palette.setColor(QPalette::HighlightedText, theme.on_accent);
+    palette.setColor(QPalette::ToolTipBase, theme.paper);
+    palette.setColor(QPalette::ToolTipText, theme.ink);
+    palette.setColor(QPalette::Link, theme.accent);
+    palette.setColor(QPalette::Mid, theme.line);
+    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText}) palette.setColor(QPalette::Disabled, role, theme.muted);
+    return palette;
+}
+
+constexpr const char* sheet = R"(
+* { outline: 0; }
+QMainWindow, QMenuBar, QWidget#strip, QWidget#runLine { background: @strip; color: @ink; }
+QMenuBar { border-bottom: 1px solid @line; padding: 2px 6px; }
+QMenuBar::item { padding: 4px 9px; background: transparent; color: @ink; border-radius: 4px; }
+QMenuBar::item:selected { background: @selection; }
+QMenu { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
+QMenu::item { padding: 5px 22px 5px 22px; border-radius: 4px; }
+QMenu::item:selected { background: @selection; color: @ink; }
+QMenu::item:disabled { color: @muted; }
+QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
+QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
+QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#receiptDetail { background: @paper; }
+QWidget#gathering, QWidget#receiptList { background: @ground; }
+QWidget#runLine { border-top: 1px solid @line; }
+QLineEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
+QLineEdit:focus { border: 1px solid @accent; }
+QPushButton { background: @field; color: @ink; border: 1px solid @line; border-radius: 12px; padding: 4px 12px; }
+QPushButton:hover { background: @selection; }
+QPushButton:focus { border: 1px solid @accent; }
+QPushButton:disabled { color: @muted; background: transparent; }
+QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2px solid @accent; border-radius: 8px; padding: 9px 18px; font-weight: 600; }
+QPushButton[role="primary"]:focus { border: 2px solid @ink; }
+QPushButton[role="primary"]:disabled { background: @line; color: @muted; border: 2px solid @line; }
+QPushButton[role="segment"] { border-radius: 0px; padding: 3px 10px; }
+QPushButton[role="segment"]:checked { background: @ink; color: @paper; border: 1px solid @ink; }
+QPushButton[role="segment"]:checked:focus { border: 1px solid @amber_fill; }
+QTableView, QListView { background: transparent; color: @ink; border: 0; gridline-color: @line; selection-background-color: @selection; selection-color: @ink; }
+QHeaderView { background: transparent; }
+QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 6px; }
+QSplitter::handle { background: @line; }
+QScrollBar:vertical { background: transparent; width: 11px; margin: 0; }
+QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; margin: 2px; }
+QScrollBar::handle:vertical:hover { background: @muted; }
+QScrollBar:horizontal { background: transparent; height: 11px; margin: 0; }
+QScrollBar::handle:horizontal { background: @line; border-radius: 4px; min-width: 30px; margin: 2px; }
+QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
+QScrollBar::add-page, QScrollBar::sub-page { background: transparent; }
+QProgressBar { background: @line; border: 0; border-radius: 3px; }
+QProgressBar::chunk { background: @accent; border-radius: 3px; }
+QFrame#popover { background: @paper; border: 1px solid @accent; border-radius: 8px; }
+)";
+
+QString sheet_for(const Theme& theme) {
+    QString text = QString::fromLatin1(sheet);
+    // longer names first, so that "@accent_wash" is not taken for "@accent"
+    const std::pair<const char*, QColor> names[] = {
+        {"@amber_fill", theme.amber_fill}, {"@on_accent", theme.on_accent}, {"@selection", theme.selection}, {"@accent", theme.accent},
+        {"@ground", theme.ground},         {"@muted", theme.muted},         {"@paper", theme.paper},         {"@strip", theme.strip},
+        {"@field", theme.field},           {"@line", theme.line},           {"@ink", theme.ink}};
+    for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
+    return text;
+}
+
+}  // namespace
+
+Theme Theme::light() {
+    Theme theme;
+    theme.ground = "#f5f0e7";
+    theme.paper = "#fcf9f2";
+    theme.strip = "#ece5d7";
+    theme.field = "#fffefb";
+    theme.line = "#dbd3c3";
+    theme.ink = "#20262b";
+    theme.muted = "#676357";
+    theme.accent = "#0d5860";
+    theme.on_accent = "#ffffff";
+    theme.accent_wash = "#e6f0ee";
+    theme.new_fill = "#5e9e9b";
+    theme.same_fill = "#b7c2bd";
+    theme.overwrite_fill = "#6e2c66";
+    theme.renamed_fill = "#24545c";
+    theme.merged_fill = "#d8d2c3";
+    theme.amber = "#7f5200";
+    theme.amber_wash = "#fbf1dc";
+    theme.amber_fill = "#d9a441";
+    theme.plum = "#6e2c66";
+    theme.plum_wash = "#f6e9f4";
+    theme.selection = "#d9e6e2";
+    return theme;
+}
+
+Theme Theme::night() {
+    Theme theme;
+    theme.ground = "#1f2326";
+    theme.paper = "#25292c";
+    theme.strip = "#1a1d1f";
+    theme.field = "#2c3134";
+    theme.line = "#41474a";
+    theme.ink = "#ebe6da";
+    theme.muted = "#aaa598";
+    theme.accent = "#7cc7c6";
+    theme.on_accent = "#10292b";
+    theme.accent_wash = "#21363a";
+    theme.new_fill = "#4d908f";
+    theme.same_fill = "#5d6866";
+    theme.overwrite_fill = "#b071a8";
+    theme.renamed_fill = "#9ccfcf";
+    theme.merged_fill = "#4a4f50";
+    theme.amber = "#e8ba62";
+    theme.amber_wash = "#383023";
+    theme.amber_fill = "#c8922f";
+    theme.plum = "#dba8d5";
+    theme.plum_wash = "#392a37";
+    theme.selection = "#33474a";
+    theme.dark = true;
+    return theme;
+}
+
+const Theme& Theme::current() { return in_use(); }
+
+void apply_theme(QApplication& application, ThemeChoice choice) {
+    const bool dark = choice == ThemeChoice::dark || (choice == ThemeChoice::system && desktop_is_dark());
+    in_use() = dark ? Theme::night() : Theme::light();
+    if (application.style()->name() != "fusion") application.setStyle(QStyleFactory::create("Fusion"));
+    application.setPalette(palette_for(in_use()));
+    application.setStyleSheet(sheet_for(in_use()));
+}

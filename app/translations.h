@@ -1,0 +1,6 @@
+#pragma once
+
+class QApplication;
+
+/// The interface's texts in the user's language; English has one for its plurals.
+void install_translations(QApplication& application);

@@ -1,0 +1,168 @@
+#include "views/balance_bar.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPixmap>
+#include <QPushButton>
+
+#include "text.h"
+#include "theme/theme.h"
+#include "work/bench.h"
+
+using namespace tavlo;
+
+namespace {
+
+constexpr int bar_height = 9;
+
+QString share_words(Share share, int count) {
+    switch (share) {
+        case Share::created: return BalanceBar::tr("%n new", nullptr, count);
+        case Share::overwrite: return BalanceBar::tr("%n overwrite, old ones to the Safe", nullptr, count);
+        case Share::rename: return BalanceBar::tr("%n renamed", nullptr, count);
+        case Share::same: return BalanceBar::tr("%n same, skipped", nullptr, count);
+        case Share::skip: return BalanceBar::tr("%n skipped", nullptr, count);
+        case Share::merge: return BalanceBar::tr("%n folders merge", nullptr, count);
+        case Share::undecided: return BalanceBar::tr("%n undecided", nullptr, count);
+        case Share::failed: return BalanceBar::tr("%n cannot be done", nullptr, count);
+    }
+    return {};
+}
+
+}  // namespace
+
+QColor share_colour(Share share) {
+    const Theme& theme = Theme::current();
+    switch (share) {
+        case Share::created: return theme.new_fill;
+        case Share::overwrite: return theme.overwrite_fill;
+        case Share::rename: return theme.renamed_fill;
+        case Share::same:
+        case Share::skip: return theme.same_fill;
+        case Share::merge: return theme.merged_fill;
+        case Share::undecided: return theme.amber_fill;
+        case Share::failed: return theme.amber;
+    }
+    return {};
+}
+
+BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+    setObjectName(QStringLiteral("balance"));
+    setAttribute(Qt::WA_StyledBackground);
+    setAccessibleName(tr("Balance"));
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(18, 8 + bar_height + 5, 18, 7);
+    row->setSpacing(2);
+    for (int i = 0; i < share_count; ++i) {
+        auto* button = new QPushButton;
+        button->setObjectName(QStringLiteral("share%1").arg(i));
+        button->setFlat(true);
+        button->setCheckable(true);
+        button->setStyleSheet(QStringLiteral("QPushButton { border: 1px solid transparent; border-radius: 5px; padding: 2px 7px 2px 3px; background: transparent; }"
+                                             "QPushButton:focus, QPushButton:checked { border: 1px solid palette(link); }"));
+        connect(button, &QPushButton::clicked, this, [this, i](bool on) { choose(on ? std::optional(static_cast<Share>(i)) : std::nullopt); });
+        legend_[static_cast<std::size_t>(i)] = button;
+        row->addWidget(button);
+    }
+    note_ = new QLabel;
+    note_->setObjectName(QStringLiteral("balanceNote"));
+    note_->setTextFormat(Qt::PlainText);
+    row->addWidget(note_, 1);
+    room_ = new QLabel;
+    room_->setObjectName(QStringLiteral("room"));
+    row->addWidget(room_);
+    connect(&bench_, &Bench::viewChanged, this, &BalanceBar::refresh);
+    connect(&bench_, &Bench::requestChanged, this, &BalanceBar::refresh);
+    refresh();
+}
+
+void BalanceBar::choose(std::optional<Share> share) {
+    chosen_ = share;
+    for (int i = 0; i < share_count; ++i) legend_[static_cast<std::size_t>(i)]->setChecked(share && static_cast<int>(*share) == i);
+    emit shareChosen(share);
+    update();
+}
+
+void BalanceBar::refresh() {
+    const auto& plan = bench_.plan();
+    const auto& view = bench_.view();
+    if (plan != counted_) {
+        counted_ = plan;
+        counts_ = {};
+        if (plan)
+            for (const Item& item : plan->items) ++counts_[static_cast<std::size_t>(share_of(item))];
+    }
+    for (int i = 0; i < share_count; ++i) {
+        QPushButton* button = legend_[static_cast<std::size_t>(i)];
+        const auto count = counts_[static_cast<std::size_t>(i)];
+        QPixmap dot(11, 11);
+        dot.fill(share_colour(static_cast<Share>(i)));
+        button->setIcon(dot);
+        button->setText(share_words(static_cast<Share>(i), static_cast<int>(count)));
+        button->setVisible(count > 0);
+    }
+    if (chosen_ && counts_[static_cast<std::size_t>(*chosen_)] == 0) choose(std::nullopt);
+    QString note;
+    const Theme& theme = Theme::current();
+    const bool refused = !view.refusals.empty();
+    if (refused)
+        note = tr("Not possible: %1").arg(view.refusals.front());
+    else if (bench_.picked().empty())
+        note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
+    else if (bench_.request().destination.empty())
+        note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");
+    else if (view.comparing)
+        note = tr("reading files of one size to see which are the same…");
+    else if (bench_.isWorking())
+        note = tr("working it out…");
+    note_->setText(note);
+    note_->setWordWrap(refused);
+    note_->setToolTip(refused ? note : QString());
+    QPalette colours = note_->palette();
+    colours.setColor(QPalette::WindowText, refused ? theme.amber : theme.muted);
+    note_->setPalette(colours);
+    if (plan && view.outcome->destination) {
+        const auto free = size_text(view.outcome->destination->volume.free_bytes);
+        room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free) : tr("%1 free there").arg(free));
+    } else {
+        room_->clear();
+    }
+    update();
+}
+
+QRect BalanceBar::barRect() const { return {18, 8, width() - 36, bar_height}; }
+
+std::vector<std::pair<Share, QRect>> BalanceBar::parts() const {
+    std::uint64_t all = 0;
+    for (const auto count : counts_) all += count;
+    std::vector<std::pair<Share, QRect>> out;
+    if (all == 0) return out;
+    const QRect bar = barRect();
+    std::uint64_t before = 0;
+    for (int i = 0; i < share_count; ++i) {
+        const auto count = counts_[static_cast<std::size_t>(i)];
+        if (count == 0) continue;
+        const auto at = [&](std::uint64_t items) { return bar.left() + static_cast<int>(static_cast<double>(items) / static_cast<double>(all) * bar.width()); };
+        out.emplace_back(static_cast<Share>(i), QRect(at(before), bar.top(), std::max(3, at(before + count) - at(before)), bar.height()));
+        before += count;
+    }
+    return out;
+}
+
+void BalanceBar::paintEvent(QPaintEvent* event) {
+    QWidget::paintEvent(event);
+    QPainter painter(this);
+    painter.fillRect(barRect(), Theme::current().line);
+    for (const auto& [share, rect] : parts()) {
+        QColor colour = share_colour(share);
+        if (chosen_ && share != *chosen_) colour.setAlpha(90);
+        painter.fillRect(rect.adjusted(0, 0, -1, 0), colour);
+    }
+}
+
+void BalanceBar::mousePressEvent(QMouseEvent* event) {
+    for (const auto& [share, rect] : parts())
+        if (rect.adjusted(0, -4, 0, 4).contains(event->position().toPoint())) return choose(chosen_ == share ? std::nullopt : std::optional(share));
+}

@@ -1,0 +1,44 @@
+#pragma once
+
+#include <QWidget>
+#include <array>
+#include <optional>
+
+#include "models/outcome_model.h"
+
+class Bench;
+class QHBoxLayout;
+class QLabel;
+class QPushButton;
+
+/// One bar in proportion, split by what comes of the items, with the numbers under it. A click on a part shows just those.
+class BalanceBar final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit BalanceBar(Bench& bench, QWidget* parent = nullptr);
+
+signals:
+    void shareChosen(std::optional<Share> share);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+
+private:
+    void refresh();
+    void choose(std::optional<Share> share);
+    QRect barRect() const;
+    std::vector<std::pair<Share, QRect>> parts() const;
+
+    Bench& bench_;
+    std::shared_ptr<const tavlo::Plan> counted_;
+    std::array<std::uint64_t, share_count> counts_{};
+    std::array<QPushButton*, share_count> legend_{};
+    QLabel* note_;
+    QLabel* room_;
+    std::optional<Share> chosen_;
+};
+
+/// A share's colour in the bar.
+QColor share_colour(Share share);

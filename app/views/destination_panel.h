@@ -1,0 +1,45 @@
+#pragma once
+
+#include <QFrame>
+#include <QStringList>
+#include <QStringListModel>
+#include <string>
+
+#include "work/latest_worker.h"
+
+class Bench;
+class QCompleter;
+class QLabel;
+class QLineEdit;
+class QVBoxLayout;
+
+/// Where the destination is chosen: typed with completion, from the recent ones, or by the folder dialog. A folder that
+/// does not exist yet is fine, and is said to be made.
+class DestinationPanel final : public QFrame {
+    Q_OBJECT
+
+public:
+    explicit DestinationPanel(Bench& bench, QWidget* parent = nullptr);
+    void openAt(const QPoint& global);
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    void accept();
+    void complete(const QString& text);
+    std::string typedPath() const;
+    void fillRecent();
+
+    Bench& bench_;
+    QLineEdit* path_;
+    QLabel* note_;
+    QVBoxLayout* recent_;
+    QStringListModel folders_;
+    QCompleter* completer_;
+    LatestWorker worker_;
+};
+
+/// The destinations used last, newest first.
+QStringList recent_destinations();
+void remember_destination(const QString& path);

@@ -1,0 +1,238 @@
+#include "views/instruction_line.h"
+
+#include <QActionGroup>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+
+#include "files/path.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/destination_panel.h"
+#include "views/phrase.h"
+#include "work/bench.h"
+
+using namespace tavlo;
+
+namespace {
+
+QString shape_words(const Shape& shape) {
+    QString words;
+    if (shape.flatten) return InstructionLine::tr("all files in one folder");
+    switch (shape.subfolders) {
+        case Subfolders::all: words = InstructionLine::tr("keeping subfolders"); break;
+        case Subfolders::filled: words = InstructionLine::tr("keeping subfolders with files in them"); break;
+        case Subfolders::none: words = InstructionLine::tr("without subfolders"); break;
+    }
+    return shape.contents ? InstructionLine::tr("only what is in the folders, %1").arg(words) : words;
+}
+
+QString rule_words(CollisionRule rule) {
+    switch (rule) {
+        case CollisionRule::ask: return InstructionLine::tr("ask me");
+        case CollisionRule::keep: return InstructionLine::tr("keep what is there");
+        case CollisionRule::newer_wins: return InstructionLine::tr("the newer one wins");
+        case CollisionRule::incoming_wins: return InstructionLine::tr("overwrite what is there");
+        case CollisionRule::both_stay: return InstructionLine::tr("keep both");
+    }
+    return {};
+}
+
+QString rule_details(CollisionRule rule) {
+    switch (rule) {
+        case CollisionRule::ask: return InstructionLine::tr("Ask me: nothing happens to either until I decide");
+        case CollisionRule::keep: return InstructionLine::tr("Keep what is there: skip the incoming one");
+        case CollisionRule::newer_wins: return InstructionLine::tr("The newer one wins: older and same are skipped");
+        case CollisionRule::incoming_wins: return InstructionLine::tr("Overwrite what is there: the old ones go to the Safe");
+        case CollisionRule::both_stay: return InstructionLine::tr("Keep both: the incoming one gets a new name");
+    }
+    return {};
+}
+
+}  // namespace
+
+InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+    setObjectName(QStringLiteral("instruction"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(18, 12, 18, 12);
+    row->setSpacing(18);
+    auto* words = new QWidget;
+    auto* sentence = new SentenceLayout;
+    sentence->setContentsMargins(0, 0, 0, 0);
+    words->setLayout(sentence);
+    QFont large = font();
+    large.setPointSizeF(large.pointSizeF() * 1.35);
+    words->setFont(large);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
+    policy.setHeightForWidth(true);
+    words->setSizePolicy(policy);
+
+    const auto add_phrase = [&](const char* name) {
+        auto* phrase = new Phrase(QLatin1String(name), words);
+        sentence->addWidget(phrase);
+        return phrase;
+    };
+    const auto add_words = [&] {
+        auto* label = new QLabel(words);
+        label->setContentsMargins(0, 3, 0, 3);
+        sentence->addWidget(label);
+        return label;
+    };
+    operation_ = add_phrase("phraseOperation");
+    auto* gap = add_words();
+    gap->setText(QStringLiteral(" "));
+    items_ = add_phrase("phraseItems");
+    from_ = add_words();
+    folders_ = add_phrase("phraseFolders");
+    into_ = add_words();
+    destination_ = add_phrase("phraseDestination");
+    comma_ = add_words();
+    shape_ = add_phrase("phraseShape");
+    taken_ = add_words();
+    rule_ = add_phrase("phraseRule");
+    stop_ = add_words();
+    row->addWidget(words, 1);
+
+    start_ = new QPushButton;
+    start_->setObjectName(QStringLiteral("start"));
+    start_->setProperty("role", "primary");
+    row->addWidget(start_, 0, Qt::AlignVCenter);
+    panel_ = new DestinationPanel(bench_, this);
+
+    connect(operation_, &Phrase::clicked, this, [this] {
+        bench_.setOperation(bench_.request().operation == Operation::copy ? Operation::move : Operation::copy);
+    });
+    const auto open = [this](Phrase* phrase, QMenu& menu, void (InstructionLine::*fill)()) {
+        connect(phrase, &Phrase::clicked, this, [this, phrase, &menu, fill] {
+            menu.clear();
+            (this->*fill)();
+            menu.popup(phrase->mapToGlobal(QPoint(0, phrase->height())));
+        });
+    };
+    open(items_, items_menu_, &InstructionLine::fillItemsMenu);
+    open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
+    open(shape_, shape_menu_, &InstructionLine::fillShapeMenu);
+    open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
+    for (QMenu* menu : {&items_menu_, &folders_menu_, &shape_menu_, &rule_menu_}) menu->setParent(this, menu->windowFlags());
+    connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
+    connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
+    connect(&bench_, &Bench::requestChanged, this, &InstructionLine::refresh);
+    connect(&bench_, &Bench::viewChanged, this, &InstructionLine::refresh);
+    refresh();
+}
+
+void InstructionLine::chooseDestination() { panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2))); }
+
+void InstructionLine::fillItemsMenu() {
+    items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(!bench_.picked().empty());
+    items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(!bench_.picked().empty());
+}
+
+void InstructionLine::fillFoldersMenu() {
+    for (const auto& folder : bench_.sourceFolders()) {
+        auto* menu = folders_menu_.addMenu(tr("%1 (%n picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
+        menu->addAction(tr("Look into it"), this, [this, folder] { emit folderRequested(folder); });
+        menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] {
+            std::vector<std::string> from_here;
+            for (const auto& path : bench_.picked())
+                if (parent_of(path) == folder) from_here.push_back(path);
+            bench_.unpick(from_here);
+        });
+    }
+    if (folders_menu_.isEmpty()) folders_menu_.addAction(tr("Nothing is picked yet"))->setEnabled(false);
+}
+
+void InstructionLine::fillShapeMenu() {
+    const Shape now = bench_.request().shape;
+    const auto add = [&](const QString& words, const Shape& shape) {
+        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setShape(shape); });
+        action->setCheckable(true);
+        action->setChecked(shape == now);
+    };
+    for (const bool contents : {false, true}) {
+        shape_menu_.addSection(QString());
+        const QString head = contents ? tr("Only what is in a folder: %1") : tr("The folder itself: %1");
+        add(head.arg(tr("keeping subfolders")), {contents, Subfolders::all, false});
+        add(head.arg(tr("keeping subfolders with files in them")), {contents, Subfolders::filled, false});
+        add(head.arg(tr("without subfolders")), {contents, Subfolders::none, false});
+    }
+    shape_menu_.addSeparator();
+    add(tr("All files in one folder, no subfolders"), {false, Subfolders::all, true});
+}
+
+void InstructionLine::fillRuleMenu() {
+    for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
+        auto* action = rule_menu_.addAction(rule_details(rule), this, [this, rule] { bench_.setCollisionRule(rule); });
+        action->setCheckable(true);
+        action->setChecked(rule == bench_.collisionRule());
+    }
+}
+
+QString InstructionLine::sentence() const {
+    QString text = operation_->text() + QLatin1Char(' ') + items_->text();
+    if (!folders_->isHidden()) text += from_->text() + folders_->text();
+    text += into_->text() + destination_->text();
+    if (!shape_->isHidden()) text += comma_->text() + shape_->text();
+    text += taken_->text() + rule_->text() + stop_->text();
+    return text;
+}
+
+void InstructionLine::refresh() {
+    const Request& request = bench_.request();
+    const bool copies = request.operation == Operation::copy;
+    const auto& plan = bench_.plan();
+    const auto& view = bench_.view();
+    const bool fresh = !bench_.isWorking();
+    // until the batch has been gone through, what is known is how many were picked
+    const auto items = plan && fresh ? plan->totals.items : view.batch && fresh ? view.batch->entries.size() : bench_.picked().size();
+    const int count = static_cast<int>(items);
+    const auto folders = bench_.sourceFolders();
+    const bool has_folders = view.has_folders && !bench_.picked().empty();
+
+    operation_->setText(copies ? tr("Copy") : tr("Move"));
+    operation_->setToolTip(copies ? tr("Change to move") : tr("Change to copy"));
+    items_->setText(bench_.picked().empty() ? tr("nothing yet") : tr("%n items", nullptr, count));
+    from_->setText(tr(" from "));
+    folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%n folders", nullptr, static_cast<int>(folders.size())));
+    into_->setText(tr(" into "));
+    destination_->setText(request.destination.empty() ? tr("a folder to be chosen") : short_path(request.destination));
+    destination_->setWaiting(request.destination.empty());
+    destination_->setToolTip(shown(request.destination));
+    comma_->setText(tr(", "));
+    shape_->setText(shape_words(request.shape));
+    taken_->setText(tr("; where a name is taken, "));
+    rule_->setText(rule_words(bench_.collisionRule()));
+    const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
+    rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
+    stop_->setText(tr("."));
+    from_->setVisible(!folders.empty());
+    folders_->setVisible(!folders.empty());
+    comma_->setVisible(has_folders || request.shape != Shape{});
+    shape_->setVisible(has_folders || request.shape != Shape{});
+
+    operation_->setAccessibleName(tr("Operation: %1").arg(operation_->text()));
+    items_->setAccessibleName(tr("Batch: %1").arg(items_->text()));
+    folders_->setAccessibleName(tr("From: %1").arg(folders_->text()));
+    destination_->setAccessibleName(tr("Destination: %1").arg(destination_->text()));
+    shape_->setAccessibleName(tr("Subfolders: %1").arg(shape_->text()));
+    rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
+    setAccessibleName(sentence());
+
+    const QString verb = copies ? tr("Copy %n items", nullptr, count) : tr("Move %n items", nullptr, count);
+    start_->setText(bench_.picked().empty() ? (copies ? tr("Copy") : tr("Move")) : verb);
+    const auto& totals = plan ? plan->totals : Totals{};
+    const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;
+    start_->setEnabled(plan && fresh && something && view.refusals.empty());
+    start_->setToolTip(!plan                        ? tr("Pick files and choose a destination first")
+                       : !view.refusals.empty()     ? view.refusals.front()
+                       : !something                 ? tr("Nothing would arrive")
+                       : undecided                  ? tr("What is undecided stays as it is, on both sides")
+                                                    : QString());
+    if (layout() != nullptr) layout()->invalidate();
+    for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
+                          static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(rule_)}) {
+        part->updateGeometry();
+        part->update();
+    }
+}

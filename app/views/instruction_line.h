@@ -1,0 +1,52 @@
+#pragma once
+
+#include <QMenu>
+#include <QWidget>
+
+class Bench;
+class DestinationPanel;
+class Phrase;
+class QLabel;
+class QPushButton;
+
+/// The sentence that says what is about to happen; each underlined part is a control, and the button at its end starts it.
+class InstructionLine final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit InstructionLine(Bench& bench, QWidget* parent = nullptr);
+    /// The whole sentence as one text: what can be read aloud, and what the receipt is headed with.
+    QString sentence() const;
+    void chooseDestination();
+
+signals:
+    void startRequested();
+    void folderRequested(const std::string& path);  ///< one of the source folders, to be looked at
+    void batchRequested();                          ///< the batch as a list
+
+private:
+    void refresh();
+    void fillItemsMenu();
+    void fillFoldersMenu();
+    void fillShapeMenu();
+    void fillRuleMenu();
+
+    Bench& bench_;
+    Phrase* operation_;
+    Phrase* items_;
+    QLabel* from_;
+    Phrase* folders_;
+    QLabel* into_;
+    Phrase* destination_;
+    QLabel* comma_;
+    Phrase* shape_;
+    QLabel* taken_;
+    Phrase* rule_;
+    QLabel* stop_;
+    QPushButton* start_;
+    QMenu items_menu_;
+    QMenu folders_menu_;
+    QMenu shape_menu_;
+    QMenu rule_menu_;
+    DestinationPanel* panel_;
+};

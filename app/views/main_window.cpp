@@ -1,0 +1,258 @@
+#include "views/main_window.h"
+
+#include <QActionGroup>
+#include <QApplication>
+#include <QClipboard>
+#include <QCloseEvent>
+#include <QLineEdit>
+#include <QMenuBar>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSettings>
+#include <QSplitter>
+#include <QStackedWidget>
+#include <QUrl>
+#include <QVBoxLayout>
+#include <unordered_set>
+
+#include "models/folder_model.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/balance_bar.h"
+#include "views/gathering_side.h"
+#include "views/instruction_line.h"
+#include "views/outcome_side.h"
+#include "views/receipts_page.h"
+#include "views/run_line.h"
+#include "work/bench.h"
+#include "work/past_runs.h"
+#include "work/runs.h"
+
+using namespace tavlo;
+
+MainWindow::MainWindow(const std::string& folder, const std::string& state_folder) {
+    setWindowTitle(tr("Tavlo"));
+    resize(1280, 800);
+    bench_ = new Bench(this);
+    runs_ = new Runs(state_folder, this);
+    past_ = new PastRuns(state_folder, this);
+
+    auto* middle = new QWidget;
+    auto* across = new QHBoxLayout;
+    auto* down = new QVBoxLayout(middle);
+    down->setContentsMargins(0, 0, 0, 0);
+    down->setSpacing(0);
+    across->setContentsMargins(0, 0, 0, 0);
+    across->setSpacing(0);
+    strip_ = new PlaceStrip;
+    across->addWidget(strip_);
+    places_ = new QStackedWidget;
+    across->addWidget(places_, 1);
+    down->addLayout(across, 1);
+    run_line_ = new RunLine(*runs_);
+    down->addWidget(run_line_);
+    setCentralWidget(middle);
+
+    auto* bench_page = new QWidget;
+    auto* column = new QVBoxLayout(bench_page);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(1);
+    instruction_ = new InstructionLine(*bench_);
+    balance_ = new BalanceBar(*bench_);
+    gathering_ = new GatheringSide(*bench_);
+    outcome_ = new OutcomeSide(*bench_);
+    auto* sides = new QSplitter;
+    sides->setHandleWidth(1);
+    sides->setChildrenCollapsible(false);
+    sides->addWidget(gathering_);
+    sides->addWidget(outcome_);
+    sides->setSizes({540, 656});
+    column->addWidget(instruction_);
+    column->addWidget(balance_);
+    column->addWidget(sides, 1);
+    receipts_ = new ReceiptsPage(*past_);
+    places_->addWidget(bench_page);
+    places_->addWidget(receipts_);
+    buildMenus();
+
+    connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
+    connect(instruction_, &InstructionLine::startRequested, this, &MainWindow::start);
+    connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
+    connect(instruction_, &InstructionLine::batchRequested, outcome_, [this] { outcome_->showBatch(true); });
+    connect(balance_, &BalanceBar::shareChosen, outcome_, &OutcomeSide::showShare);
+    connect(bench_, &Bench::viewChanged, this, [this] {
+        const auto& plan = bench_->plan();
+        strip_->setCount(PlaceToBe::bench, plan ? plan->totals.of(Outcome::undecided) : 0);
+    });
+    connect(run_line_, &RunLine::receiptRequested, this, [this](const std::string& id) {
+        receipts_->openReceipt(id);
+        goTo(PlaceToBe::receipts);
+    });
+    connect(receipts_, &ReceiptsPage::undoRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
+        if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
+    });
+    connect(runs_, &Runs::finished, this, [this](const auto& plan, const ReceiptHead& head) {
+        // what was settled leaves the batch; what is undecided or failed stays in hand
+        if (plan->operation == Operation::copy || plan->operation == Operation::move) {
+            std::unordered_set<EntryId> open;
+            for (const Item& item : plan->items)
+                if (item.outcome == Outcome::undecided || item.outcome == Outcome::failed || head.state != RunState::done)
+                    for (EntryId at = item.entry; at != no_entry; at = plan->batch->entries[at].parent) open.insert(at);
+            std::vector<std::string> done;
+            for (EntryId id = 0; id < plan->batch->entries.size(); ++id)
+                if (plan->batch->entries[id].parent == no_entry && !open.contains(id)) done.push_back(plan->batch->source_path(plan->batch->entries[id]));
+            bench_->unpick(done);
+        }
+        bench_->lookAgain();
+        gathering_->model().refresh();
+        receipts_->refresh();
+    });
+    gathering_->openFolder(folder);
+    bench_->lookAgain();
+}
+
+MainWindow::~MainWindow() = default;
+
+void MainWindow::goTo(PlaceToBe place) {
+    strip_->setPlace(place);
+    places_->setCurrentIndex(static_cast<int>(place));
+    if (place == PlaceToBe::receipts) receipts_->refresh();
+}
+
+void MainWindow::start() {
+    const auto plan = bench_->plan();
+    if (!plan || bench_->isWorking()) return;
+    runs_->start(plan, instruction_->sentence());
+}
+
+/// The selected rows become the batch, and the clipboard holds them for other programs.
+void MainWindow::putInHand(bool cut) {
+    const auto paths = gathering_->selectedPaths();
+    if (paths.empty()) return;
+    bench_->setOperation(cut ? Operation::move : Operation::copy);
+    bench_->replacePicks(paths);
+    auto* mime = new QMimeData;
+    QList<QUrl> urls;
+    for (const auto& path : paths) urls << QUrl::fromLocalFile(shown(path));
+    mime->setUrls(urls);
+    QApplication::clipboard()->setMimeData(mime);
+}
+
+/// The folder shown becomes the destination; what another program put on the clipboard becomes the batch.
+void MainWindow::paste() {
+    const QMimeData* mime = QApplication::clipboard()->mimeData();
+    if (mime != nullptr && mime->hasUrls() && !QApplication::clipboard()->ownsClipboard()) {
+        std::vector<std::string> paths;
+        for (const QUrl& url : mime->urls())
+            if (url.isLocalFile()) paths.push_back(to_bytes(url.toLocalFile()));
+        if (!paths.empty()) bench_->replacePicks(paths);
+    }
+    bench_->setDestination(gathering_->folder());
+}
+
+void MainWindow::buildMenus() {
+    const auto add = [this](QMenu* menu, const QString& text, const QKeySequence& keys, auto work) {
+        auto* action = menu->addAction(text);
+        action->setShortcut(keys);
+        connect(action, &QAction::triggered, this, work);
+        return action;
+    };
+    // in a line of text these keys are the text's own
+    const auto unless_typing = [](auto work, auto instead) {
+        return [work, instead] {
+            if (auto* line = qobject_cast<QLineEdit*>(QApplication::focusWidget()))
+                (line->*instead)();
+            else
+                work();
+        };
+    };
+    QMenu* file = menuBar()->addMenu(tr("&File"));
+    add(file, tr("&Start"), QKeySequence(Qt::CTRL | Qt::Key_Return), [this] { start(); });
+    add(file, tr("Choose the &destination…"), QKeySequence(Qt::CTRL | Qt::Key_D), [this] {
+        goTo(PlaceToBe::bench);
+        instruction_->chooseDestination();
+    });
+    file->addSeparator();
+    add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
+
+    QMenu* edit = menuBar()->addMenu(tr("&Edit"));
+    add(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut, unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
+    add(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy, unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
+    add(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste, unless_typing([this] { paste(); }, &QLineEdit::paste));
+    edit->addSeparator();
+    add(edit, tr("&Find names here"), QKeySequence::Find, [this] { gathering_->focusFilter(); });
+
+    QMenu* batch = menuBar()->addMenu(tr("&Batch"));
+    auto* pick = add(batch, tr("&Pick or drop the selected rows"), {}, [this] { gathering_->togglePickOfSelected(); });
+    pick->setText(pick->text() + QStringLiteral("\tSpace"));
+    add(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A), [this] { gathering_->pickShown(); });
+    add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
+    batch->addSeparator();
+    add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] { outcome_->goToNextUndecided(); });
+    for (const auto& [words, key, decision] : {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
+                                               std::tuple{tr("Rename the incoming one"), "3", Decision::rename}, std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
+        auto* action = batch->addAction(words + QLatin1Char('\t') + QLatin1String(key));
+        connect(action, &QAction::triggered, this, [this, decision = decision] { outcome_->decideSelected(decision); });
+    }
+
+    QMenu* view = menuBar()->addMenu(tr("&View"));
+    add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
+    add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::receipts); });
+    view->addSeparator();
+    add(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
+    add(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });
+    add(view, tr("Folder &above"), QKeySequence(Qt::ALT | Qt::Key_Up), [this] { gathering_->goUp(); });
+    add(view, tr("Look &again"), QKeySequence::Refresh, [this] {
+        gathering_->model().refresh();
+        bench_->lookAgain();
+    });
+    auto* hidden = add(view, tr("&Hidden files"), QKeySequence(Qt::CTRL | Qt::Key_H), [] {});
+    hidden->setCheckable(true);
+    connect(hidden, &QAction::toggled, this, [this](bool on) { gathering_->model().setHiddenShown(on); });
+    view->addSeparator();
+    QMenu* looks = view->addMenu(tr("&Looks"));
+    auto* group = new QActionGroup(this);
+    const int chosen = QSettings().value(QStringLiteral("theme"), 0).toInt();
+    int number = 0;
+    for (const auto& words : {tr("As the &desktop"), tr("&Light"), tr("D&ark")}) {
+        auto* action = looks->addAction(words);
+        action->setCheckable(true);
+        action->setChecked(number == chosen);
+        group->addAction(action);
+        connect(action, &QAction::triggered, this, [number] {
+            QSettings().setValue(QStringLiteral("theme"), number);
+            apply_theme(*qApp, static_cast<ThemeChoice>(number));
+        });
+        ++number;
+    }
+
+    QMenu* help = menuBar()->addMenu(tr("&Help"));
+    add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
+        QMessageBox::information(this, tr("Keys"),
+                                 tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters.\n"
+                                    "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
+                                    "Ctrl+D chooses the destination, Ctrl+Return starts."));
+    });
+    add(help, tr("&About Tavlo"), {}, [this] {
+        QMessageBox::about(this, tr("About Tavlo"), tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
+    });
+}
+
+void MainWindow::changeEvent(QEvent* event) {
+    // another program may have changed something while this window was not looked at
+    if (event->type() == QEvent::ActivationChange && isActiveWindow() && runs_->isIdle()) {
+        gathering_->model().refresh();
+        bench_->lookAgain();
+    }
+    QMainWindow::changeEvent(event);
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (runs_->isIdle()) return event->accept();
+    const auto answer = QMessageBox::question(this, tr("A run is going on"),
+                                              tr("Stop it between two items and close? What is done stays done and can be undone."));
+    if (answer != QMessageBox::Yes) return event->ignore();
+    runs_->stop();
+    event->accept();
+}

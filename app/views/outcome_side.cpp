@@ -1,0 +1,224 @@
+#include "views/outcome_side.h"
+
+#include <QButtonGroup>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QMenu>
+#include <QPushButton>
+#include <QScrollBar>
+#include <QVBoxLayout>
+
+#include "files/path.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/row_delegates.h"
+#include "views/row_view.h"
+#include "work/bench.h"
+
+using namespace tavlo;
+
+OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+    setObjectName(QStringLiteral("outcome"));
+    setAttribute(Qt::WA_StyledBackground);
+    model_ = new OutcomeModel(this);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    auto* head = new QHBoxLayout;
+    head->setContentsMargins(14, 10, 14, 8);
+    head->setSpacing(0);
+    title_ = new QLabel;
+    title_->setObjectName(QStringLiteral("outcomeTitle"));
+    title_->setTextFormat(Qt::PlainText);
+    QFont bold = title_->font();
+    bold.setWeight(QFont::DemiBold);
+    title_->setFont(bold);
+    as_destination_ = new QPushButton(tr("Destination"));
+    as_destination_->setObjectName(QStringLiteral("asDestination"));
+    as_batch_ = new QPushButton(tr("Batch list"));
+    as_batch_->setObjectName(QStringLiteral("asBatch"));
+    auto* group = new QButtonGroup(this);
+    for (QPushButton* button : {as_destination_, as_batch_}) {
+        button->setCheckable(true);
+        button->setProperty("role", "segment");
+        group->addButton(button);
+    }
+    as_destination_->setChecked(true);
+    head->addWidget(title_, 1);
+    head->addWidget(as_destination_);
+    head->addWidget(as_batch_);
+    column->addLayout(head);
+
+    list_ = new RowView;
+    list_->setObjectName(QStringLiteral("outcomeList"));
+    list_->setAccessibleName(tr("The destination as it will be"));
+    list_->setModel(model_);
+    auto* delegate = new OutcomeDelegate(list_);
+    list_->setItemDelegate(delegate);
+    list_->setRowHeight(26);
+    list_->horizontalHeader()->setSectionResizeMode(OutcomeModel::NameColumn, QHeaderView::Stretch);
+    list_->setColumnWidth(OutcomeModel::SizeColumn, 72);
+    list_->setColumnWidth(OutcomeModel::ChangedColumn, 134);
+    list_->setColumnWidth(OutcomeModel::WhatColumn, 236);
+    list_->installEventFilter(this);
+    list_->setContextMenuPolicy(Qt::CustomContextMenu);
+    column->addWidget(list_, 1);
+    empty_ = new QLabel(list_->viewport());
+    empty_->setAlignment(Qt::AlignCenter);
+    empty_->setWordWrap(true);
+
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(14, 7, 14, 7);
+    summary_ = new QLabel;
+    summary_->setObjectName(QStringLiteral("outcomeSummary"));
+    to_settle_ = new QLabel;
+    to_settle_->setObjectName(QStringLiteral("toSettle"));
+    next_ = new QPushButton(tr("Next"));
+    next_->setObjectName(QStringLiteral("nextUndecided"));
+    next_->setToolTip(tr("To the next one that is undecided (N). On it: 1 skip, 2 overwrite, 3 rename, 0 undecided"));
+    foot->addWidget(summary_, 1);
+    foot->addWidget(to_settle_);
+    foot->addWidget(next_);
+    column->addLayout(foot);
+
+    connect(as_batch_, &QPushButton::toggled, this, [this](bool on) {
+        if (model_->isFlat() != on) model_->setFlat(on);
+        refresh();
+    });
+    connect(delegate, &OutcomeDelegate::decided, this, [this](const QModelIndex& index, Decision decision) { decide({model_->itemAt(index.row())}, decision); });
+    connect(delegate, &OutcomeDelegate::folderToggled, this, [this](const QModelIndex& index) { model_->toggleFolder(index.row()); });
+    connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) {
+        if (index.siblingAtColumn(0).data(OutcomeModel::OpenableRole).toBool()) model_->toggleFolder(index.row());
+    });
+    connect(list_, &QWidget::customContextMenuRequested, this, [this](const QPoint& at) {
+        QMenu menu(this);
+        menu.addAction(tr("Skip"), this, [this] { decideSelected(Decision::skip); });
+        menu.addAction(tr("Overwrite, the old one to the Safe"), this, [this] { decideSelected(Decision::overwrite); });
+        menu.addAction(tr("Rename the incoming one"), this, [this] { decideSelected(Decision::rename); });
+        menu.addAction(tr("Undecided"), this, [this] { decideSelected(Decision::undecided); });
+        menu.exec(list_->viewport()->mapToGlobal(at));
+    });
+    connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
+    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
+    connect(&bench_, &Bench::requestChanged, this, &OutcomeSide::refresh);
+    refresh();
+}
+
+void OutcomeSide::showBatch(bool batch) { (batch ? as_batch_ : as_destination_)->setChecked(true); }
+
+void OutcomeSide::showShare(std::optional<Share> share) {
+    model_->setShare(share);
+    refresh();
+}
+
+std::vector<ItemId> OutcomeSide::selectedItems() const {
+    std::vector<ItemId> items;
+    auto rows = list_->selectedRowNumbers();
+    if (rows.empty() && list_->currentIndex().isValid()) rows.push_back(list_->currentIndex().row());
+    for (const int row : rows) {
+        const ItemId item = model_->itemAt(row);
+        if (item != no_item && std::find(items.begin(), items.end(), item) == items.end()) items.push_back(item);
+    }
+    return items;
+}
+
+void OutcomeSide::decideSelected(Decision decision) { decide(selectedItems(), decision); }
+
+void OutcomeSide::decide(const std::vector<ItemId>& items, Decision decision) {
+    if (!items.empty()) bench_.decide(items, decision);
+}
+
+void OutcomeSide::goToNextUndecided() {
+    const int row = model_->nextUndecided(std::max(0, list_->currentIndex().row()));
+    if (row < 0) return;
+    list_->setCurrentIndex(model_->index(row, 0));
+    list_->scrollTo(model_->index(std::min(row + 1, model_->rowCount() - 1), 0));
+    list_->setFocus();
+}
+
+bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == list_ && event->type() == QEvent::Resize) {
+        empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
+    } else if (watched == list_ && event->type() == QEvent::KeyPress) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        const QModelIndex current = list_->currentIndex().siblingAtColumn(0);
+        const bool openable = current.isValid() && current.data(OutcomeModel::OpenableRole).toBool();
+        const bool open = current.isValid() && current.data(OutcomeModel::OpenRole).toBool();
+        switch (key->key()) {
+            case Qt::Key_0: decideSelected(Decision::undecided); return true;
+            case Qt::Key_1: decideSelected(Decision::skip); return true;
+            case Qt::Key_2: decideSelected(Decision::overwrite); return true;
+            case Qt::Key_3: decideSelected(Decision::rename); return true;
+            case Qt::Key_N: goToNextUndecided(); return true;
+            case Qt::Key_Return:
+            case Qt::Key_Enter:
+                if (openable) model_->toggleFolder(current.row());
+                return true;
+            case Qt::Key_Right:
+                if (openable && !open) model_->toggleFolder(current.row());
+                return true;
+            case Qt::Key_Left:
+                if (openable && open) model_->toggleFolder(current.row());
+                return true;
+            default: break;
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void OutcomeSide::refresh() {
+    const auto& view = bench_.view();
+    const auto& plan = bench_.plan();
+    if (model_->plan() != plan) {
+        // the rows are new, but somebody is looking at a place in them: keep it
+        const ItemId current = model_->itemAt(list_->currentIndex().row());
+        const bool on_held = list_->currentIndex().isValid() && list_->currentIndex().data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
+        const std::string was = current == no_item || !model_->plan() ? std::string() : model_->plan()->source_path(model_->plan()->items[current]);
+        const int scrolled = list_->verticalScrollBar()->value();
+        model_->setTree(view.outcome);
+        if (!was.empty() && plan)
+            for (ItemId id = 0; id < plan->items.size(); ++id)
+                if (plan->source_path(plan->items[id]) == was) {
+                    const int row = model_->rowOfItem(id);
+                    if (row >= 0) list_->setCurrentIndex(model_->index(std::min(row + (on_held ? 1 : 0), model_->rowCount() - 1), 0));
+                    break;
+                }
+        list_->verticalScrollBar()->setValue(scrolled);
+    }
+    const auto& destination = bench_.request().destination;
+    if (destination.empty())
+        title_->setText(tr("No destination yet"));
+    else if (model_->share())
+        title_->setText(tr("Only these of the batch"));
+    else
+        title_->setText(as_batch_->isChecked() ? tr("The batch, item by item") : tr("%1 as it will be").arg(short_path(destination, 1)));
+    const Theme& theme = Theme::current();
+    if (!plan) {
+        summary_->clear();
+        to_settle_->clear();
+        next_->hide();
+        empty_->setText(destination.empty() ? tr("Here you will see the destination as it will be, before anything happens.") : QString());
+        return;
+    }
+    const Totals& totals = plan->totals;
+    const auto arriving = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed);
+    const auto staying = totals.of(Outcome::skipped);
+    QStringList parts{tr("%n arrive", nullptr, static_cast<int>(arriving))};
+    if (totals.of(Outcome::overwritten) > 0) parts << tr("%n replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
+    if (staying > 0) parts << tr("%n stay as they are", nullptr, static_cast<int>(staying));
+    if (totals.of(Outcome::failed) > 0) parts << tr("%n cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
+    summary_->setText(bench_.picked().empty() ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
+    const auto undecided = totals.of(Outcome::undecided);
+    to_settle_->setText(undecided > 0 ? tr("<b>%n to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
+    QPalette colours = to_settle_->palette();
+    colours.setColor(QPalette::WindowText, theme.amber);
+    to_settle_->setPalette(colours);
+    next_->setVisible(undecided > 0);
+    if (model_->rowCount() > 0)
+        empty_->clear();
+    else if (as_batch_->isChecked())
+        empty_->setText(tr("The batch is empty."));
+    else
+        empty_->setText(view.outcome->destination->exists ? tr("This folder is empty.") : tr("This folder is not there yet; the run will make it."));
+}

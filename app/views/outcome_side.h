@@ -1,0 +1,45 @@
+#pragma once
+
+#include <QWidget>
+#include <optional>
+
+#include "models/outcome_model.h"
+#include "plan/words.h"
+
+class Bench;
+class QLabel;
+class QPushButton;
+class RowView;
+
+/// The destination as it will be: what is there already, what arrives, and where they meet both, with the decision beside
+/// them; or the batch as a flat list.
+class OutcomeSide final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit OutcomeSide(Bench& bench, QWidget* parent = nullptr);
+    OutcomeModel& model() { return *model_; }
+    void showBatch(bool batch);
+    void showShare(std::optional<Share> share);
+    void decideSelected(tavlo::Decision decision);
+    void goToNextUndecided();
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void refresh();
+    void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
+    std::vector<tavlo::ItemId> selectedItems() const;
+
+    Bench& bench_;
+    OutcomeModel* model_;
+    RowView* list_;
+    QLabel* title_;
+    QLabel* summary_;
+    QLabel* to_settle_;
+    QLabel* empty_;
+    QPushButton* as_destination_;
+    QPushButton* as_batch_;
+    QPushButton* next_;
+};

@@ -1,0 +1,122 @@
+#include "views/place_strip.h"
+
+#include <QPainter>
+#include <QPainterPath>
+#include <QVBoxLayout>
+
+#include "text.h"
+#include "theme/theme.h"
+
+namespace {
+
+/// One place: a drawing, its word, a number where something waits.
+class PlaceButton final : public QAbstractButton {
+public:
+    PlaceButton(PlaceToBe place, const QString& word) : place_(place) {
+        setText(word);
+        setAccessibleName(word);
+        setCheckable(true);
+        setAutoExclusive(true);
+        setFocusPolicy(Qt::StrongFocus);
+        setFixedSize(84, 54);
+    }
+    void setCount(std::uint64_t count) {
+        count_ = count;
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        const Theme& theme = Theme::current();
+        QPainter painter(this);
+        painter.setRenderHint(QPainter::Antialiasing);
+        if (isChecked()) {
+            painter.fillRect(rect(), theme.paper);
+            painter.fillRect(QRect(0, 0, 3, height()), theme.accent);
+        }
+        if (hasFocus()) {
+            painter.setPen(theme.accent);
+            painter.setBrush(Qt::NoBrush);
+            painter.drawRect(rect().adjusted(4, 2, -3, -3));
+        }
+        const QColor ink = isChecked() ? theme.accent : theme.muted;
+        painter.setPen(QPen(ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(drawing().translated(width() / 2.0, 18));
+        QFont font = this->font();
+        font.setPointSizeF(font.pointSizeF() * 0.9);
+        font.setWeight(isChecked() ? QFont::DemiBold : QFont::Normal);
+        painter.setFont(font);
+        painter.drawText(QRect(0, 30, width(), 20), Qt::AlignCenter, text());
+        if (count_ == 0) return;
+        const QString number = count_text(count_);
+        const int wide = std::max(17, QFontMetrics(font).horizontalAdvance(number) + 9);
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(theme.amber);
+        const QRect badge(width() / 2 + 9, 4, wide, 15);
+        painter.drawRoundedRect(badge, 7, 7);
+        painter.setPen(theme.paper);
+        painter.drawText(badge, Qt::AlignCenter, number);
+    }
+
+private:
+    QPainterPath drawing() const {
+        QPainterPath path;
+        switch (place_) {
+            case PlaceToBe::bench:  // a work bench: top, legs, cross-bar
+                path.moveTo(-8, -5);
+                path.lineTo(8, -5);
+                path.moveTo(-5, -5);
+                path.lineTo(-6.5, 7);
+                path.moveTo(5, -5);
+                path.lineTo(6.5, 7);
+                path.moveTo(-5.8, 2);
+                path.lineTo(5.8, 2);
+                break;
+            case PlaceToBe::receipts:  // a slip with a torn lower edge
+                path.moveTo(-5, 7);
+                path.lineTo(-5, -8);
+                path.lineTo(5, -8);
+                path.lineTo(5, 7);
+                path.lineTo(2.5, 5);
+                path.lineTo(0, 7);
+                path.lineTo(-2.5, 5);
+                path.closeSubpath();
+                path.moveTo(-2, -4);
+                path.lineTo(2, -4);
+                path.moveTo(-2, 0);
+                path.lineTo(2, 0);
+                break;
+        }
+        return path;
+    }
+
+    PlaceToBe place_;
+    std::uint64_t count_ = 0;
+};
+
+}  // namespace
+
+PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("strip"));
+    setAttribute(Qt::WA_StyledBackground);
+    setFixedWidth(84);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 8, 0, 8);
+    column->setSpacing(0);
+    for (const auto& [place, word, name] : {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
+        auto* button = new PlaceButton(place, word);
+        button->setObjectName(QLatin1String(name));
+        connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });
+        buttons_.push_back(button);
+        column->addWidget(button);
+    }
+    column->addStretch(1);
+    setPlace(PlaceToBe::bench);
+}
+
+void PlaceStrip::setPlace(PlaceToBe place) { buttons_[static_cast<std::size_t>(place)]->setChecked(true); }
+
+void PlaceStrip::setCount(PlaceToBe place, std::uint64_t count) {
+    static_cast<PlaceButton*>(buttons_[static_cast<std::size_t>(place)])->setCount(count);
+}

@@ -1,0 +1,254 @@
+#include "views/receipts_page.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListView>
+#include <QPainter>
+#include <QPushButton>
+#include <QSplitter>
+#include <QStackedWidget>
+#include <QStyledItemDelegate>
+#include <QVBoxLayout>
+
+#include "models/outcome_model.h"
+#include "models/receipt_models.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/row_delegates.h"
+#include "views/row_view.h"
+#include "work/past_runs.h"
+
+using namespace tavlo;
+
+namespace {
+
+/// A past run in three lines: its sentence, what came of it, when and in which state.
+class ReceiptDelegate final : public QStyledItemDelegate {
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+
+    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex&) const override { return {200, QFontMetrics(option.font).height() * 3 + 24}; }
+
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+        const Theme& theme = Theme::current();
+        painter->save();
+        const bool selected = option.state.testFlag(QStyle::State_Selected);
+        if (selected) {
+            painter->fillRect(option.rect, theme.paper);
+            painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
+        }
+        painter->setPen(theme.line);
+        painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+        const QFontMetrics metrics(option.font);
+        const int line = metrics.height();
+        QRect at = option.rect.adjusted(14, 9, -14, 0);
+        at.setHeight(line);
+        QFont bold = option.font;
+        bold.setWeight(QFont::DemiBold);
+        painter->setFont(bold);
+        painter->setPen(theme.ink);
+        painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width()));
+        painter->setFont(option.font);
+        at.translate(0, line + 3);
+        painter->drawText(at, Qt::AlignVCenter, metrics.elidedText(index.data(ReceiptsModel::CountsRole).toString(), Qt::ElideRight, at.width()));
+        painter->setPen(theme.muted);
+        at.translate(0, line + 2);
+        painter->drawText(at, Qt::AlignVCenter, index.data(ReceiptsModel::WhenRole).toString());
+        painter->drawText(at, Qt::AlignVCenter | Qt::AlignRight, index.data(ReceiptsModel::StateRole).toString());
+        painter->restore();
+    }
+};
+
+/// Results as tags, sizes in figures of one width.
+class ItemDelegate final : public QStyledItemDelegate {
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+        const Theme& theme = Theme::current();
+        painter->save();
+        if (option.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, theme.selection);
+        painter->setPen(theme.line);
+        painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+        painter->setFont(option.font);
+        painter->setPen(index.column() == ReceiptItemsModel::NameColumn ? theme.ink : theme.muted);
+        const QRect cell = option.rect.adjusted(10, 0, -10, 0);
+        const QString text = index.data().toString();
+        if (index.column() == ReceiptItemsModel::ResultColumn) {
+            QFont font = option.font;
+            font.setPointSizeF(font.pointSizeF() * 0.88);
+            painter->setFont(font);
+            paint_tag(*painter, cell, text, index.data(ReceiptItemsModel::ToneRole).toInt());
+        } else if (index.column() == ReceiptItemsModel::SizeColumn) {
+            draw_tabular(*painter, cell, Qt::AlignRight, text);
+        } else {
+            painter->drawText(cell, Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+        }
+        painter->restore();
+    }
+};
+
+}  // namespace
+
+ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), past_(past) {
+    receipts_ = new ReceiptsModel(this);
+    items_ = new ReceiptItemsModel(this);
+    undo_items_ = new OutcomeModel(this);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* splitter = new QSplitter;
+    row->addWidget(splitter);
+
+    auto* left = new QWidget;
+    left->setObjectName(QStringLiteral("receiptList"));
+    left->setAttribute(Qt::WA_StyledBackground);
+    auto* left_column = new QVBoxLayout(left);
+    left_column->setContentsMargins(0, 0, 0, 0);
+    list_ = new QListView;
+    list_->setObjectName(QStringLiteral("receipts"));
+    list_->setAccessibleName(tr("Past runs"));
+    list_->setModel(receipts_);
+    list_->setItemDelegate(new ReceiptDelegate(list_));
+    list_->setUniformItemSizes(true);
+    list_->setFrameShape(QFrame::NoFrame);
+    left_column->addWidget(list_);
+    nothing_ = new QLabel(tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."), list_);
+    nothing_->setWordWrap(true);
+    nothing_->setGeometry(20, 30, 280, 70);
+    nothing_->hide();
+
+    auto* right = new QWidget;
+    right->setObjectName(QStringLiteral("receiptDetail"));
+    right->setAttribute(Qt::WA_StyledBackground);
+    auto* column = new QVBoxLayout(right);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    auto* head = new QHBoxLayout;
+    head->setContentsMargins(16, 12, 16, 10);
+    auto* words = new QVBoxLayout;
+    title_ = new QLabel;
+    title_->setObjectName(QStringLiteral("receiptTitle"));
+    title_->setTextFormat(Qt::PlainText);
+    title_->setWordWrap(true);
+    QFont large = title_->font();
+    large.setPointSizeF(large.pointSizeF() * 1.2);
+    title_->setFont(large);
+    note_ = new QLabel;
+    note_->setObjectName(QStringLiteral("receiptNote"));
+    note_->setTextFormat(Qt::PlainText);
+    note_->setWordWrap(true);
+    words->addWidget(title_);
+    words->addWidget(note_);
+    head->addLayout(words, 1);
+    undo_ = new QPushButton(tr("Undo…"));
+    undo_->setObjectName(QStringLiteral("undo"));
+    undo_->setToolTip(tr("Shows first what an undo would do"));
+    undo_now_ = new QPushButton;
+    undo_now_->setObjectName(QStringLiteral("undoNow"));
+    undo_now_->setProperty("role", "primary");
+    keep_ = new QPushButton(tr("Leave it as it is"));
+    keep_->setObjectName(QStringLiteral("leaveUndo"));
+    for (QPushButton* button : {keep_, undo_now_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
+    column->addLayout(head);
+    stack_ = new QStackedWidget;
+    auto* table = new RowView;
+    table->setObjectName(QStringLiteral("receiptItems"));
+    table->setAccessibleName(tr("Items of this run"));
+    table->setModel(items_);
+    table->setItemDelegate(new ItemDelegate(table));
+    table->setRowHeight(26);
+    table->horizontalHeader()->setSectionResizeMode(ReceiptItemsModel::NameColumn, QHeaderView::Stretch);
+    table->setColumnWidth(ReceiptItemsModel::SizeColumn, 84);
+    table->setColumnWidth(ReceiptItemsModel::ResultColumn, 118);
+    table->setColumnWidth(ReceiptItemsModel::WhereColumn, 260);
+    auto* undo_table = new RowView;
+    undo_table->setObjectName(QStringLiteral("undoItems"));
+    undo_table->setAccessibleName(tr("What the undo would do"));
+    undo_table->setModel(undo_items_);
+    undo_table->setItemDelegate(new OutcomeDelegate(undo_table));
+    undo_table->setRowHeight(26);
+    undo_table->horizontalHeader()->setSectionResizeMode(OutcomeModel::NameColumn, QHeaderView::Stretch);
+    undo_table->setColumnWidth(OutcomeModel::SizeColumn, 80);
+    undo_table->setColumnWidth(OutcomeModel::ChangedColumn, 138);
+    undo_table->setColumnWidth(OutcomeModel::WhatColumn, 230);
+    stack_->addWidget(table);
+    stack_->addWidget(undo_table);
+    column->addWidget(stack_, 1);
+
+    splitter->addWidget(left);
+    splitter->addWidget(right);
+    splitter->setSizes({380, 816});
+    splitter->setStretchFactor(1, 1);
+
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& index) {
+        if (index.isValid()) past_.open(receipts_->head(index.row()).id);
+    });
+    connect(&past_, &PastRuns::listed, this, [this](const auto& heads) {
+        const std::string keep = wanted_.empty() ? head_.id : wanted_;
+        wanted_.clear();
+        receipts_->setHeads(heads);
+        nothing_->setVisible(heads->empty());
+        const int found = receipts_->rowOf(keep);
+        if (!heads->empty()) list_->setCurrentIndex(receipts_->index(found < 0 ? 0 : found));
+    });
+    connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
+    connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
+    connect(&past_, &PastRuns::failed, this, [this](const QString& why) { note_->setText(why); });
+    connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id); });
+    connect(keep_, &QPushButton::clicked, this, &ReceiptsPage::leaveUndoPlan);
+    connect(undo_now_, &QPushButton::clicked, this, [this] {
+        emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
+        leaveUndoPlan();
+        undo_->setEnabled(false);
+    });
+    leaveUndoPlan();
+    undo_->hide();
+}
+
+void ReceiptsPage::refresh() { past_.list(); }
+
+void ReceiptsPage::openReceipt(const std::string& id) {
+    wanted_ = id;
+    past_.list();
+}
+
+void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vector<ReceiptItem>> items) {
+    head_ = head;
+    leaveUndoPlan();
+    title_->setText(receipt_title(head));
+    QString note = tr("%1 · %2 · %n items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
+    if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
+    note_->setText(note);
+    items_->setItems(head.destination, std::move(items));
+    undo_->setVisible(true);
+    undo_->setEnabled(head.undone_by.empty());
+    undo_->setToolTip(head.undone_by.empty() ? tr("Shows first what an undo would do") : tr("This run has been undone already"));
+}
+
+void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
+    undo_plan_ = plan;
+    undo_items_->setPlanOnly(plan);
+    const Totals& totals = plan->totals;
+    QStringList parts;
+    if (totals.of(Outcome::removed) > 0) parts << tr("%n taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
+    if (totals.of(Outcome::restored) > 0) parts << tr("%n put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
+    if (totals.of(Outcome::undecided) > 0) parts << tr("%n left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
+    if (totals.of(Outcome::failed) > 0) parts << tr("%n cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
+    note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.") : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
+    const auto count = totals.of(Outcome::removed) + totals.of(Outcome::restored);
+    undo_now_->setText(tr("Undo %n items", nullptr, static_cast<int>(count)));
+    undo_now_->setEnabled(count > 0);
+    stack_->setCurrentIndex(1);
+    undo_->hide();
+    undo_now_->show();
+    keep_->show();
+    undo_now_->setFocus();
+}
+
+void ReceiptsPage::leaveUndoPlan() {
+    stack_->setCurrentIndex(0);
+    undo_plan_.reset();
+    undo_now_->hide();
+    keep_->hide();
+    undo_->show();
+}

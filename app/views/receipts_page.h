@@ -1,0 +1,52 @@
+#pragma once
+
+#include <QWidget>
+#include <memory>
+#include <string>
+
+#include "keep/receipt.h"
+#include "plan/plan.h"
+
+class OutcomeModel;
+class PastRuns;
+class QLabel;
+class QPushButton;
+class QStackedWidget;
+class ReceiptItemsModel;
+class ReceiptsModel;
+class RowView;
+class QListView;
+
+/// Past runs, the items of one, and its undo, which is shown as a plan before it is started.
+class ReceiptsPage final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit ReceiptsPage(PastRuns& past, QWidget* parent = nullptr);
+    void refresh();
+    void openReceipt(const std::string& id);
+
+signals:
+    void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+
+private:
+    void show_(const tavlo::ReceiptHead& head, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
+    void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
+    void leaveUndoPlan();
+
+    PastRuns& past_;
+    ReceiptsModel* receipts_;
+    ReceiptItemsModel* items_;
+    OutcomeModel* undo_items_;
+    QListView* list_;
+    QLabel* title_;
+    QLabel* note_;
+    QPushButton* undo_;
+    QPushButton* undo_now_;
+    QPushButton* keep_;
+    QStackedWidget* stack_;
+    QLabel* nothing_;
+    tavlo::ReceiptHead head_;
+    std::shared_ptr<const tavlo::Plan> undo_plan_;
+    std::string wanted_;
+};

@@ -1,0 +1,223 @@
+#include "views/row_delegates.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "text.h"
+#include "theme/theme.h"
+
+using tavlo::Decision;
+
+namespace {
+
+constexpr int side = 10;     // room at both ends of a cell
+constexpr int indent = 18;   // of a line below another
+
+QFont small(const QFont& font, bool bold = false) {
+    QFont out = font;
+    if (font.pointSizeF() > 0) out.setPointSizeF(font.pointSizeF() * 0.88);
+    out.setBold(bold);
+    return out;
+}
+
+QString decision_word(Decision decision) {
+    switch (decision) {
+        case Decision::skip: return OutcomeDelegate::tr("Skip");
+        case Decision::overwrite: return OutcomeDelegate::tr("Overwrite");
+        case Decision::rename: return OutcomeDelegate::tr("Rename");
+        case Decision::undecided: return {};
+    }
+    return {};
+}
+
+constexpr Decision choices[] = {Decision::skip, Decision::overwrite, Decision::rename};
+
+void paint_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
+    const Theme& theme = Theme::current();
+    const bool selected = option.state.testFlag(QStyle::State_Selected);
+    if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
+    painter.setPen(theme.line);
+    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+}
+
+}  // namespace
+
+int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone) {
+    const Theme& theme = Theme::current();
+    const auto [ink, wash] = [&]() -> std::pair<QColor, QColor> {
+        switch (static_cast<Tone>(tone)) {
+            case Tone::fresh: return {theme.accent, theme.accent_wash};
+            case Tone::waiting: return {theme.amber, theme.amber_wash};
+            case Tone::takes_away: return {theme.plum, theme.plum_wash};
+            case Tone::plain: break;
+        }
+        return {theme.muted, theme.ground};
+    }();
+    const QFontMetrics metrics(painter.font());
+    const int width = metrics.horizontalAdvance(text) + 14;
+    const QRect tag(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(ink);
+    painter.setBrush(wash);
+    painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
+    painter.drawText(tag, Qt::AlignCenter, text);
+    return width;
+}
+
+void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const bool picked = index.data(FolderModel::PickedRole).toBool();
+    painter->save();
+    paint_ground(*painter, option, picked ? theme.accent_wash : QColor());
+    QRect cell = option.rect.adjusted(side, 0, -side, 0);
+    painter->setFont(option.font);
+    if (index.column() == FolderModel::NameColumn) {
+        if (picked) painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
+        cell.setLeft(option.rect.left() + mark_width + 2);
+        const bool folder = index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
+        QFont font = option.font;
+        font.setWeight(folder ? QFont::DemiBold : QFont::Normal);
+        painter->setFont(font);
+        painter->setPen(theme.ink);
+        const QString name = index.data().toString() + (folder ? QStringLiteral("/") : QString());
+        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
+    } else {
+        painter->setPen(picked ? theme.ink : theme.muted);
+        draw_tabular(*painter, cell, Qt::AlignRight, index.data().toString());
+    }
+    painter->restore();
+}
+
+bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
+    if (event->type() == QEvent::MouseButtonPress && index.column() == FolderModel::NameColumn) {
+        const auto* mouse = static_cast<QMouseEvent*>(event);
+        if (mouse->button() == Qt::LeftButton && mouse->position().x() - option.rect.left() < mark_width) {
+            emit pickToggled(index);
+            return true;
+        }
+    }
+    return QStyledItemDelegate::editorEvent(event, model, option, index);
+}
+
+QRect OutcomeDelegate::decisionRect(const QRect& cell, const QFont& font, Decision decision) {
+    const QFontMetrics metrics(small(font));
+    int x = cell.left() + side;
+    const int height = metrics.height() + 6;
+    for (const Decision choice : choices) {
+        const int width = metrics.horizontalAdvance(decision_word(choice)) + 16;
+        const QRect rect(x, cell.center().y() - height / 2, width, height);
+        if (choice == decision) return rect;
+        x += width;
+    }
+    return {};
+}
+
+void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const int kind = index.data(OutcomeModel::KindRole).toInt();
+    int left = cell.left() + side + indent * index.data(OutcomeModel::DepthRole).toInt();
+    if (kind == OutcomeModel::HeldLine) left += indent;
+    if (index.data(OutcomeModel::OpenableRole).toBool()) {
+        const bool open = index.data(OutcomeModel::OpenRole).toBool();
+        const double y = cell.center().y();
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setPen(QPen(theme.accent, 1.6));
+        painter.setBrush(Qt::NoBrush);
+        const QPointF points[] = {{left + 1.0, open ? y - 2.0 : y - 4.0}, {left + 5.0, open ? y + 2.0 : y}, {left + (open ? 9.0 : 1.0), open ? y - 2.0 : y + 4.0}};
+        painter.drawPolyline(points, 3);
+        left += 15;
+    }
+    QFont font = painter.font();
+    font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
+    painter.setFont(font);
+    painter.setPen(kind == OutcomeModel::Existing ? theme.muted : theme.ink);
+    const int width = cell.right() - side - left;
+    painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
+}
+
+void OutcomeDelegate::paintDecisions(QPainter& painter, const QRect& cell, Decision chosen) const {
+    const Theme& theme = Theme::current();
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QFont font = painter.font();
+    const QRect whole = decisionRect(cell, font, Decision::skip).united(decisionRect(cell, font, Decision::rename));
+    painter.setPen(theme.line);
+    painter.setBrush(theme.field);
+    painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
+    painter.setFont(small(font));
+    for (const Decision choice : choices) {
+        const QRect rect = decisionRect(cell, font, choice);
+        if (choice == chosen) {
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(choice == Decision::overwrite ? theme.plum : theme.ink);
+            painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
+        } else if (choice != Decision::skip) {
+            painter.setPen(theme.line);
+            painter.drawLine(rect.left(), rect.top() + 3, rect.left(), rect.bottom() - 3);
+        }
+        painter.setPen(choice == chosen ? theme.paper : theme.ink);
+        painter.drawText(rect, Qt::AlignCenter, decision_word(choice));
+    }
+}
+
+void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const int kind = index.data(OutcomeModel::KindRole).toInt();
+    if (kind == OutcomeModel::Existing) return;
+    if (kind == OutcomeModel::HeldLine) return paintDecisions(painter, cell, static_cast<Decision>(index.data(OutcomeModel::DecisionRole).toInt()));
+    const QFont font = painter.font();
+    painter.setFont(small(font));
+    const QRect inner = cell.adjusted(side, 0, -2, 0);
+    const int used = paint_tag(painter, inner, index.data(OutcomeModel::TagRole).toString(), index.data(OutcomeModel::ToneRole).toInt());
+    const QRect words = inner.adjusted(used + 7, 0, 0, 0);
+    painter.setPen(theme.ink);
+    painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(index.data(OutcomeModel::WordsRole).toString(), Qt::ElideRight, words.width()));
+}
+
+void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    painter->save();
+    const bool waiting = index.siblingAtColumn(0).data(OutcomeModel::WaitingRole).toBool();
+    paint_ground(*painter, option, waiting ? theme.amber_wash : QColor());
+    painter->setFont(option.font);
+    const QRect cell = option.rect;
+    switch (index.column()) {
+        case OutcomeModel::NameColumn: paintName(*painter, cell, index); break;
+        case OutcomeModel::WhatColumn: paintWhat(*painter, cell, index); break;
+        default: {
+            const int kind = index.data(OutcomeModel::KindRole).toInt();
+            const bool strong = index.data(OutcomeModel::StrongerRole).toBool() && kind != OutcomeModel::Existing;
+            QFont font = option.font;
+            font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
+            painter->setFont(font);
+            painter->setPen(strong ? theme.ink : theme.muted);
+            draw_tabular(*painter, cell.adjusted(4, 0, -side, 0), Qt::AlignRight, index.data().toString());
+        }
+    }
+    painter->restore();
+}
+
+bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
+    if (event->type() != QEvent::MouseButtonPress) return QStyledItemDelegate::editorEvent(event, model, option, index);
+    const auto* mouse = static_cast<QMouseEvent*>(event);
+    if (mouse->button() != Qt::LeftButton) return false;
+    const QPoint at = mouse->position().toPoint();
+    if (index.column() == OutcomeModel::NameColumn && index.data(OutcomeModel::OpenableRole).toBool()) {
+        const int left = option.rect.left() + side + indent * index.data(OutcomeModel::DepthRole).toInt();
+        if (at.x() >= left - 4 && at.x() < left + 16) {
+            emit folderToggled(index);
+            return true;
+        }
+    }
+    if (index.column() == OutcomeModel::WhatColumn && index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
+        for (const Decision choice : choices)
+            if (decisionRect(option.rect, option.font, choice).contains(at)) {
+                const bool again = index.data(OutcomeModel::DecisionRole).toInt() == static_cast<int>(choice);
+                emit decided(index, again ? Decision::undecided : choice);
+                return true;
+            }
+    return QStyledItemDelegate::editorEvent(event, model, option, index);
+}

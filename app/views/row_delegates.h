@@ -1,0 +1,47 @@
+#pragma once
+
+#include <QStyledItemDelegate>
+
+#include "plan/words.h"
+
+/// The gathering side's rows: a mark at the edge of what is in the batch, figures of one width.
+class FolderDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    static constexpr int mark_width = 12;  ///< where a click picks, in pixels from the left
+
+signals:
+    void pickToggled(const QModelIndex& index);
+
+protected:
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+};
+
+/// The outcome side's rows: what is there pale, what arrives in ink, tags, and the decision of a pair beside it.
+class OutcomeDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    /// Where a pair's decision is drawn in its row's last cell.
+    static QRect decisionRect(const QRect& cell, const QFont& font, tavlo::Decision decision);
+
+signals:
+    void decided(const QModelIndex& index, tavlo::Decision decision);
+    void folderToggled(const QModelIndex& index);
+
+protected:
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+
+private:
+    void paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const;
+    void paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const;
+    void paintDecisions(QPainter& painter, const QRect& cell, tavlo::Decision chosen) const;
+};
+
+/// A word in a small tag; returns the width it took.
+int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone);

@@ -1,0 +1,106 @@
+#include "views/run_line.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QProgressBar>
+#include <QPushButton>
+
+#include "text.h"
+#include "work/runs.h"
+
+using namespace tavlo;
+
+RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
+    setObjectName(QStringLiteral("runLine"));
+    setAttribute(Qt::WA_StyledBackground);
+    setAccessibleName(tr("Run"));
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 5, 16, 5);
+    row->setSpacing(12);
+    words_ = new QLabel;
+    words_->setObjectName(QStringLiteral("runWords"));
+    words_->setTextFormat(Qt::PlainText);
+    bar_ = new QProgressBar;
+    bar_->setTextVisible(false);
+    bar_->setFixedSize(210, 6);
+    bar_->setRange(0, 1000);
+    bar_->setAccessibleName(tr("Progress"));
+    amounts_ = new QLabel;
+    stop_ = new QPushButton(tr("Stop"));
+    stop_->setObjectName(QStringLiteral("stopRun"));
+    stop_->setToolTip(tr("Stops between two items; what is done stays done and can be undone"));
+    details_ = new QPushButton(tr("Receipt"));
+    details_->setObjectName(QStringLiteral("runReceipt"));
+    close_ = new QPushButton(tr("Close"));
+    row->addWidget(words_);
+    row->addWidget(bar_);
+    row->addWidget(amounts_, 1);
+    for (QPushButton* button : {stop_, details_, close_}) row->addWidget(button);
+    hide();
+    connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
+    connect(&runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead& head) { showEnd(head); });
+    connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
+    connect(stop_, &QPushButton::clicked, &runs_, &Runs::stop);
+    connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });
+    connect(close_, &QPushButton::clicked, this, &QWidget::hide);
+}
+
+void RunLine::refresh() {
+    if (runs_.isIdle()) return;  // what came of the last one stays on view
+    const RunStatus& status = runs_.status();
+    if (!status.plan) return;
+    const Totals& planned = status.plan->totals;
+    words_->setText(status.sentence);
+    const double part = planned.bytes > 0 ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
+                                          : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
+    bar_->setValue(static_cast<int>(std::min(1.0, part) * 1000));
+    QStringList amounts{tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))};
+    if (status.bytes_per_second > 0) {
+        amounts << tr("%1/s").arg(size_text(static_cast<std::uint64_t>(status.bytes_per_second)));
+        const auto left = static_cast<double>(planned.bytes - std::min(planned.bytes, status.bytes_done)) / status.bytes_per_second;
+        amounts << tr("%n s left", nullptr, static_cast<int>(left) + 1);
+    }
+    if (status.waiting > 0) amounts << tr("%n waiting", nullptr, status.waiting);
+    amounts_->setText(amounts.join(QStringLiteral(" · ")));
+    for (QWidget* part_of_it : {static_cast<QWidget*>(bar_), static_cast<QWidget*>(stop_)}) part_of_it->show();
+    for (QWidget* later : {details_, close_}) later->hide();
+    show();
+}
+
+void RunLine::showEnd(const ReceiptHead& head) {
+    if (!runs_.isIdle()) return;
+    receipt_ = head.id;
+    const Totals& totals = head.totals;
+    QStringList parts;
+    const auto add = [&](Outcome outcome, const QString& words) {
+        if (totals.of(outcome) > 0) parts << words;
+    };
+    const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
+    add(Outcome::created, head.operation == Operation::move ? tr("%n moved", nullptr, number(Outcome::created)) : tr("%n copied", nullptr, number(Outcome::created)));
+    add(Outcome::overwritten, tr("%n overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
+    add(Outcome::renamed, tr("%n renamed", nullptr, number(Outcome::renamed)));
+    add(Outcome::merged, tr("%n folders merged", nullptr, number(Outcome::merged)));
+    add(Outcome::restored, tr("%n put back", nullptr, number(Outcome::restored)));
+    add(Outcome::removed, tr("%n taken away", nullptr, number(Outcome::removed)));
+    add(Outcome::skipped, tr("%n skipped", nullptr, number(Outcome::skipped)));
+    add(Outcome::undecided, tr("%n undecided", nullptr, number(Outcome::undecided)));
+    add(Outcome::failed, tr("%n failed", nullptr, number(Outcome::failed)));
+    const QString state = head.state == RunState::stopped ? tr("Stopped") : tr("Done");
+    words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
+    amounts_->clear();
+    bar_->hide();
+    stop_->hide();
+    details_->show();
+    close_->show();
+    show();
+}
+
+void RunLine::showProblem(const QString& why) {
+    words_->setText(tr("The run could not go on: %1").arg(why));
+    amounts_->clear();
+    bar_->hide();
+    stop_->hide();
+    details_->hide();
+    close_->show();
+    show();
+}

@@ -1,0 +1,77 @@
+#pragma once
+
+#include <QObject>
+#include <QString>
+#include <memory>
+#include <string>
+#include <unordered_set>
+#include <vector>
+
+#include "run/prepare.h"
+#include "work/latest_worker.h"
+#include "work/outcome_tree.h"
+
+/// What happens where a name is taken, as the instruction line offers it.
+enum class CollisionRule { ask, keep, newer_wins, incoming_wins, both_stay };
+
+/// What is known of the batch in hand, once it has been gathered and planned.
+struct BenchView {
+    std::shared_ptr<const tavlo::Batch> batch;  ///< null while nothing was gathered
+    std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
+    tavlo::Room room{};
+    std::vector<QString> refusals;  ///< why this may not be run
+    bool has_folders = false;       ///< a folder is in the batch, so subfolders matter
+    bool comparing = false;         ///< pairs are still being read
+};
+
+/// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
+/// on another thread after each change, what will come of it. Knows no widget.
+class Bench final : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Bench(QObject* parent = nullptr);
+
+    const std::vector<std::string>& picked() const { return picked_; }
+    bool isPicked(const std::string& path) const { return is_picked_.contains(path); }
+    std::size_t pickedIn(const std::string& folder) const;
+    std::vector<std::string> sourceFolders() const;
+    void pick(const std::vector<std::string>& paths);
+    void unpick(const std::vector<std::string>& paths);
+    void replacePicks(const std::vector<std::string>& paths);
+
+    const tavlo::Request& request() const { return request_; }
+    CollisionRule collisionRule() const { return rule_; }
+    void setOperation(tavlo::Operation operation);
+    void setDestination(const std::string& path);
+    void setShape(const tavlo::Shape& shape);
+    void setCollisionRule(CollisionRule rule);
+    /// Decides single pairs of the plan that is shown; undecided takes a decision back.
+    void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
+    /// Looks at everything again: after a run, or when the disk may have changed.
+    void lookAgain();
+
+    const BenchView& view() const { return view_; }
+    bool isWorking() const { return working_; }
+    const std::shared_ptr<const tavlo::Plan>& plan() const;
+
+signals:
+    void requestChanged();  ///< at once
+    void viewChanged();     ///< when the plan for it is there
+
+private:
+    struct Known;
+    void changed(bool gather_again);
+    void show(BenchView view, bool last);
+
+    tavlo::Request request_;
+    CollisionRule rule_ = CollisionRule::ask;
+    std::vector<std::string> picked_;
+    std::unordered_set<std::string> is_picked_;
+    BenchView view_;
+    bool working_ = false;
+    bool gather_wanted_ = true;
+    std::uint64_t generation_ = 0;
+    std::shared_ptr<Known> known_;  ///< the worker's alone
+    LatestWorker worker_;
+};

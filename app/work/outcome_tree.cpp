@@ -1,0 +1,47 @@
+#include "work/outcome_tree.h"
+
+#include <algorithm>
+#include <string>
+#include <unordered_set>
+
+#include "files/natural.h"
+
+using namespace tavlo;
+
+std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan, std::shared_ptr<const Destination> destination) {
+    auto tree = std::make_shared<OutcomeTree>();
+    tree->folders.resize(std::max<std::size_t>(1, plan->targets.size()));
+    tree->arriving.resize(tree->folders.size());
+    std::vector<bool> shown(tree->folders.size());
+    for (ItemId id = 0; id < plan->items.size(); ++id) {
+        const Item& item = plan->items[id];
+        const bool again = item.inside != no_folder && item.outcome == Outcome::merged && shown[item.inside];
+        if (item.inside != no_folder) shown[item.inside] = true;
+        if (!again) tree->folders[item.folder].push_back({id, nullptr, item.inside});
+        if (arrives(item.outcome) && item.inside == no_folder)
+            for (FolderId at = item.folder; at != no_folder; at = plan->targets.parent(at)) ++tree->arriving[at];
+    }
+    for (FolderId id = 0; id < tree->folders.size() && destination; ++id) {
+        const HeldFolder* held = destination->folder(id == 0 ? std::string() : plan->targets.path_in_root(id));
+        if (held == nullptr) continue;
+        auto& nodes = tree->folders[id];
+        std::unordered_set<std::string> wanted;
+        for (const OutcomeNode& node : nodes) wanted.insert(held->key(plan->name(plan->items[node.item])));
+        for (const auto& [key, entry] : held->names)
+            if (!wanted.contains(key)) nodes.push_back({no_item, &entry, no_folder});
+    }
+    const auto name = [&](const OutcomeNode& node) -> const std::string& {
+        return node.item == no_item ? node.held->name : plan->name(plan->items[node.item]);
+    };
+    const auto is_folder = [&](const OutcomeNode& node) {
+        return (node.item == no_item ? node.held->status.type : plan->entry(plan->items[node.item]).status.type) == FileType::folder;
+    };
+    for (auto& nodes : tree->folders)
+        std::stable_sort(nodes.begin(), nodes.end(), [&](const OutcomeNode& a, const OutcomeNode& b) {
+            if (is_folder(a) != is_folder(b)) return is_folder(a);
+            return natural_less(name(a), name(b));
+        });
+    tree->plan = std::move(plan);
+    tree->destination = std::move(destination);
+    return tree;
+}

@@ -1,0 +1,121 @@
+#include "work/runs.h"
+
+#include <QDateTime>
+
+#include "text.h"
+
+using namespace tavlo;
+
+namespace {
+constexpr int report_ms = 100;
+constexpr int rate_over_ms = 3000;
+}
+
+Runs::Runs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {
+    timer_.setInterval(report_ms);
+    connect(&timer_, &QTimer::timeout, this, &Runs::report);
+    thread_ = std::jthread([this](const std::stop_token& end) { loop(end); });
+}
+
+Runs::~Runs() {
+    thread_.request_stop();
+    stop();
+}
+
+void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence) {
+    {
+        const std::scoped_lock lock(mutex_);
+        waiting_.push_back({std::move(plan), sentence});
+        wake_.notify_one();
+    }
+    timer_.start();
+    report();
+}
+
+void Runs::stop() {
+    const std::scoped_lock lock(mutex_);
+    running_.request_stop();
+}
+
+bool Runs::isIdle() const {
+    const std::scoped_lock lock(mutex_);
+    return !busy_ && waiting_.empty();
+}
+
+void Runs::loop(const std::stop_token& end) {
+    while (true) {
+        Job job;
+        {
+            std::unique_lock lock(mutex_);
+            if (!wake_.wait(lock, end, [this] { return !waiting_.empty(); })) return;
+            if (end.stop_requested()) return;
+            job = std::move(waiting_.front());
+            waiting_.pop_front();
+            busy_ = true;
+            running_ = std::stop_source();
+            live_ = {};
+            live_.sentence = job.sentence;
+            live_.plan = job.plan;
+        }
+        carryOut(job);
+    }
+}
+
+void Runs::carryOut(const Job& job) {
+    const auto disk = make_disk();
+    const auto sorry = [&](const Error& error) {
+        QMetaObject::invokeMethod(this, [this, why = shown(describe(error))] { report(); emit failed(why); }, Qt::QueuedConnection);
+    };
+    RunEvents events;
+    events.item = [&](ItemId id, const ReceiptItem& item) {
+        const std::scoped_lock lock(mutex_);
+        ++live_.items_done;
+        live_.current = item.source;
+        settled_.emplace_back(id, item.result);
+    };
+    events.bytes = [&](std::uint64_t bytes) {
+        const std::scoped_lock lock(mutex_);
+        live_.bytes_done += bytes;
+    };
+    std::stop_token stop;
+    {
+        const std::scoped_lock lock(mutex_);
+        stop = running_.get_token();
+    }
+    auto store = Store::open(state_folder_);
+    auto head = store ? carry_out(*disk, **store, *job.plan, {job.sentence.toStdString(), Verify::automatic, stop}, events)
+                      : Result<ReceiptHead>(failure(store.error()));
+    {
+        const std::scoped_lock lock(mutex_);
+        busy_ = false;
+    }
+    if (!head) return sorry(head.error());
+    QMetaObject::invokeMethod(
+        this, [this, plan = job.plan, done = *head] { report(); emit finished(plan, done); }, Qt::QueuedConnection);
+}
+
+void Runs::report() {
+    std::vector<std::pair<ItemId, Outcome>> settled;
+    bool idle = false;
+    {
+        const std::scoped_lock lock(mutex_);
+        const auto rate = status_.bytes_per_second;
+        status_ = live_;
+        status_.bytes_per_second = rate;
+        status_.waiting = static_cast<int>(waiting_.size());
+        settled.swap(settled_);
+        idle = !busy_ && waiting_.empty();
+    }
+    const auto now = QDateTime::currentMSecsSinceEpoch();
+    if (!rate_.empty() && rate_.back().second > status_.bytes_done) rate_.clear();  // another run
+    rate_.emplace_back(now, status_.bytes_done);
+    while (rate_.front().first < now - rate_over_ms) rate_.pop_front();
+    const auto span = now - rate_.front().first;
+    status_.bytes_per_second = span < 500 ? 0 : static_cast<double>(status_.bytes_done - rate_.front().second) * 1000.0 / static_cast<double>(span);
+    if (!settled.empty()) emit itemsSettled(status_.plan, settled);
+    if (idle) {
+        timer_.stop();
+        rate_.clear();
+    }
+    emit progressed();
+}

@@ -1,0 +1,72 @@
+#pragma once
+
+#include <QObject>
+#include <QString>
+#include <QTimer>
+#include <condition_variable>
+#include <deque>
+#include <memory>
+#include <mutex>
+#include <optional>
+#include <stop_token>
+#include <thread>
+#include <vector>
+
+#include "keep/store.h"
+#include "plan/plan.h"
+#include "run/run.h"
+
+/// How far a run is, in amounts.
+struct RunStatus {
+    QString sentence;
+    std::shared_ptr<const tavlo::Plan> plan;
+    std::uint64_t items_done = 0;
+    std::uint64_t bytes_done = 0;
+    double bytes_per_second = 0;  ///< over the last seconds; 0 while it is not known
+    std::string current;          ///< path of the item settled last
+    int waiting = 0;              ///< runs behind this one
+};
+
+/// Carries plans out, one after the other, on a thread of its own; the window hears of it a few times a second.
+class Runs final : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Runs(std::string state_folder, QObject* parent = nullptr);
+    ~Runs() override;
+
+    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+    /// Stops the run that is going on between two items; what is done stays done.
+    void stop();
+    bool isIdle() const;
+    const RunStatus& status() const { return status_; }
+
+signals:
+    void progressed();
+    /// Items that were settled since the last time, with what came of them.
+    void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
+    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head);
+    void failed(const QString& why);
+
+private:
+    struct Job {
+        std::shared_ptr<const tavlo::Plan> plan;
+        QString sentence;
+    };
+    void loop(const std::stop_token& end);
+    void carryOut(const Job& job);
+    void report();
+
+    std::string state_folder_;
+    mutable std::mutex mutex_;
+    std::condition_variable_any wake_;
+    std::deque<Job> waiting_;
+    std::stop_source running_;
+    bool busy_ = false;
+    RunStatus live_;  ///< written by the thread, under the mutex
+    std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled_;
+    RunStatus status_;
+    QTimer timer_;
+    std::deque<std::pair<qint64, std::uint64_t>> rate_;  ///< ms, bytes
+    std::jthread thread_;
+};

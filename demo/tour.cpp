@@ -1,0 +1,126 @@
+#include <QDir>
+#include <QFontDatabase>
+#include <QPainter>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <cstdio>
+
+#include "theme/theme.h"
+#include "translations.h"
+#include "window_driver.h"
+
+namespace {
+
+/// The window worked through the main job, with a picture of each main view.
+class Tour {
+public:
+    Tour(MainWindow& window, std::string office, QString pictures) : window_(window), driver_(window), office_(std::move(office)), pictures_(std::move(pictures)) {}
+
+    bool run() {
+        window_.show();
+        driver_.settle();
+        take("bench-empty");
+        gather();
+        take("bench");
+        decide();
+        take("bench-decided");
+        driver_.click("asBatch");
+        take("batch-list");
+        driver_.click("asDestination");
+        for (const auto choice : {ThemeChoice::dark, ThemeChoice::light}) {
+            apply_theme(*qApp, choice);
+            QTest::qWait(50);
+            if (choice == ThemeChoice::dark) take("bench-dark");
+        }
+        driver_.click("phraseDestination");
+        take("destination");
+        driver_.key("destinationPath", Qt::Key_Escape);
+        driver_.click("start");
+        driver_.settle();
+        QTest::qWait(200);
+        take("bench-done");
+        driver_.click("runReceipt");
+        QTest::qWait(400);
+        take("receipts");
+        driver_.click("undo");
+        WindowDriver::wait([this] { return driver_.find<QWidget>("undoNow")->isVisible(); });
+        take("undo-plan");
+        apply_theme(*qApp, ThemeChoice::dark);
+        QTest::qWait(50);
+        take("undo-plan-dark");
+        return good_;
+    }
+
+private:
+    void gather() {
+        driver_.openFolder(office_ + "/Scanner/Permits");
+        pickWhatFits("042");
+        driver_.openFolder(office_ + "/Inbox/Harbour desk");
+        for (const char* name : {"Attachments", "Stamped"}) driver_.clickMark(driver_.rowNamed("folderList", QLatin1String(name)));
+        pickWhatFits("0409");
+        pickWhatFits("041");
+        pickWhatFits("042");
+        pickWhatFits("quay-rates");
+        driver_.chooseDestination(QString::fromStdString(office_ + "/Archive/2031/Permits"));
+    }
+
+    void pickWhatFits(const char* text) {
+        driver_.type("filter", QLatin1String(text));
+        driver_.settle();
+        driver_.key("folderList", Qt::Key_A, Qt::ControlModifier);
+        driver_.key("folderList", Qt::Key_Space);
+        driver_.type("filter", {});
+        driver_.settle();
+    }
+
+    void decide() {
+        using tavlo::Decision;
+        driver_.decideByClick(QStringLiteral("permit-0413-visiting-tender.pdf"), Decision::overwrite);
+        driver_.decideByClick(QStringLiteral("permit-0416-north-quay.pdf"), Decision::skip);
+        driver_.decideByClick(QStringLiteral("permit-0418-slipway.pdf"), Decision::rename);
+    }
+
+    void take(const char* name) {
+        QTest::qWait(60);
+        const QString path = QDir(pictures_).filePath(QLatin1String(name) + QStringLiteral(".png"));
+        QPixmap picture = window_.grab();
+        for (QWidget* popup : QApplication::topLevelWidgets())  // what is open above the window belongs to the picture
+            if (popup->isVisible() && popup->windowType() == Qt::Popup) {
+                QPainter painter(&picture);
+                painter.drawPixmap(window_.mapFromGlobal(popup->pos()), popup->grab());
+            }
+        if (!picture.save(path)) {
+            std::fprintf(stderr, "tavlo-tour: %s cannot be written\n", qPrintable(path));
+            good_ = false;
+        }
+    }
+
+    MainWindow& window_;
+    WindowDriver driver_;
+    std::string office_;
+    QString pictures_;
+    bool good_ = true;
+};
+
+}  // namespace
+
+/// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view.
+int main(int count, char** words) {
+    if (count != 3) {
+        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES\n");
+        return 2;
+    }
+    QTemporaryDir state;
+    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
+    QApplication application(count, words);
+    QApplication::setOrganizationName(QStringLiteral("tavlo"));
+    QApplication::setApplicationName(QStringLiteral("tavlo-tour"));
+    if (QFontDatabase::families().contains(QStringLiteral("Inter"))) QApplication::setFont(QFont(QStringLiteral("Inter"), 10));
+    install_translations(application);
+    apply_theme(application, ThemeChoice::light);
+    QDir().mkpath(QString::fromLocal8Bit(words[2]));
+    const std::string office = QDir(QString::fromLocal8Bit(words[1])).absolutePath().toStdString();
+    MainWindow window(office + "/Inbox/Harbour desk", state.path().toStdString() + "/state");
+    return Tour(window, office, QString::fromLocal8Bit(words[2])).run() ? 0 : 1;
+}

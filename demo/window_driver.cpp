@@ -1,0 +1,114 @@
+#include "window_driver.h"
+
+#include <QElapsedTimer>
+#include <QLineEdit>
+#include <QMenu>
+
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "text.h"
+#include "views/gathering_side.h"
+#include "views/outcome_side.h"
+#include "views/row_delegates.h"
+#include "work/bench.h"
+#include "work/runs.h"
+
+namespace {
+constexpr int longest_wait_ms = 20'000;
+}
+
+bool WindowDriver::wait(const std::function<bool()>& condition) {
+    QElapsedTimer clock;
+    clock.start();
+    while (!condition()) {
+        if (clock.elapsed() > longest_wait_ms) return false;
+        QTest::qWait(5);
+    }
+    return true;
+}
+
+bool WindowDriver::settle() const {
+    return wait([this] { return !window_.bench().isWorking() && !window_.gathering().model().isLoading() && window_.runs().isIdle(); });
+}
+
+void WindowDriver::click(const char* name) const {
+    auto* widget = find<QWidget>(name);
+    if (widget == nullptr) qFatal("no widget %s", name);
+    QTest::mouseClick(widget, Qt::LeftButton);
+}
+
+void WindowDriver::chooseFromMenu(const char* phrase, const QString& text) const {
+    click(phrase);
+    wait([] { return QApplication::activePopupWidget() != nullptr; });
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    if (menu == nullptr) qFatal("%s opens no menu", phrase);
+    for (QAction* action : menu->actions())
+        if (action->text().contains(text)) {
+            QTest::mouseClick(menu, Qt::LeftButton, Qt::NoModifier, menu->actionGeometry(action).center());
+            return;
+        }
+    qFatal("%s offers no %s", phrase, qPrintable(text));
+}
+
+void WindowDriver::type(const char* name, const QString& text) const {
+    auto* line = find<QLineEdit>(name);
+    line->setFocus();
+    QTest::keyClick(line, Qt::Key_A, Qt::ControlModifier);
+    if (text.isEmpty())
+        QTest::keyClick(line, Qt::Key_Delete);
+    else
+        QTest::keyClicks(line, text);
+}
+
+void WindowDriver::openFolder(const std::string& path) const {
+    type("location", shown(path));
+    key("location", Qt::Key_Return);
+    settle();
+}
+
+int WindowDriver::rowNamed(const char* list, const QString& name) const {
+    const auto* model = find<RowView>(list)->model();
+    for (int row = 0; row < model->rowCount(); ++row)
+        if (model->index(row, 0).data().toString() == name) return row;
+    return -1;
+}
+
+void WindowDriver::clickRow(const char* list, int row, int column, Qt::KeyboardModifiers keys) const {
+    auto* view = find<RowView>(list);
+    const QModelIndex index = view->model()->index(row, column);
+    view->scrollTo(index);
+    QTest::mouseClick(view->viewport(), Qt::LeftButton, keys, view->visualRect(index).center());
+}
+
+void WindowDriver::clickMark(int row) const {
+    auto* view = find<RowView>("folderList");
+    const QModelIndex index = view->model()->index(row, 0);
+    view->scrollTo(index);
+    const QRect rect = view->visualRect(index);
+    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, QPoint(rect.left() + FolderDelegate::mark_width / 2, rect.center().y()));
+}
+
+void WindowDriver::key(const char* name, Qt::Key key, Qt::KeyboardModifiers keys) const {
+    auto* widget = find<QWidget>(name);
+    widget->setFocus();
+    QTest::keyClick(widget, key, keys);
+}
+
+void WindowDriver::chooseDestination(const QString& path) const {
+    click("phraseDestination");
+    type("destinationPath", path);
+    QTest::qWait(150);  // the completion comes from another thread
+    if (auto* popup = QApplication::activePopupWidget(); popup != nullptr && popup->inherits("QAbstractItemView")) popup->hide();
+    key("destinationPath", Qt::Key_Return);
+    settle();
+}
+
+void WindowDriver::decideByClick(const QString& name, tavlo::Decision decision) const {
+    auto* view = find<RowView>("outcomeList");
+    const int row = rowNamed("outcomeList", name) + 1;  // what holds the name comes below what wants it
+    const QModelIndex cell = view->model()->index(row, OutcomeModel::WhatColumn);
+    view->scrollTo(cell);
+    const QRect rect = OutcomeDelegate::decisionRect(view->visualRect(cell), view->font(), decision);
+    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, rect.center());
+    settle();
+}
