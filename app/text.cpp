@@ -19,10 +19,10 @@ struct Text {
 QString duration_text(std::int64_t ns) {
     const auto seconds = std::abs(ns) / 1'000'000'000;
     if (seconds < 1) return Text::tr("less than a second");
-    if (seconds < 90) return Text::tr("%n s", nullptr, static_cast<int>(seconds));
-    if (seconds < 90 * 60) return Text::tr("%n min", nullptr, static_cast<int>(seconds / 60));
-    if (seconds < 48 * 3600) return Text::tr("%n h", nullptr, static_cast<int>(seconds / 3600));
-    return Text::tr("%n days", nullptr, static_cast<int>(seconds / 86400));
+    if (seconds < 90) return Text::tr("%Ln s", nullptr, static_cast<int>(seconds));
+    if (seconds < 90 * 60) return Text::tr("%Ln min", nullptr, static_cast<int>(seconds / 60));
+    if (seconds < 48 * 3600) return Text::tr("%Ln h", nullptr, static_cast<int>(seconds / 3600));
+    return Text::tr("%Ln days", nullptr, static_cast<int>(seconds / 86400));
 }
 
 }  // namespace
@@ -39,7 +39,7 @@ QString short_path(const std::string& path, int parts) {
 
 QString size_text(std::uint64_t bytes) {
     static constexpr const char* units[] = {"KB", "MB", "GB", "TB", "PB"};
-    if (bytes < 1024) return Text::tr("%n B", nullptr, static_cast<int>(bytes));
+    if (bytes < 1024) return Text::tr("%Ln B", nullptr, static_cast<int>(bytes));
     double value = static_cast<double>(bytes);
     int unit = -1;
     while (value >= 1024 && unit < 4) {

@@ -131,7 +131,9 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     std::string links = "keep";
     std::string otherwise = "undecided";
     std::string verify;
-    line.list("SOURCE", sources, "files and folders to take")->required();
+    // after "--" every word is a source; CLI11 would still look for options in them
+    const auto end_of_options = std::find(words.begin(), words.end(), "--");
+    line.list("SOURCE", sources, "files and folders to take");
     line.app().add_option("--into", into, "the destination folder; made, with its parents, when missing")->type_name("FOLDER")->required();
     line.flag("--contents", out.request.shape.contents, "what is inside each source folder, not the folder itself");
     line.app().add_option("--subfolders", subfolders, "all, filled (only those in which a file ends up) or none")->type_name("WHICH");
@@ -143,8 +145,10 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.flag("--json", out.json, "one JSON document on standard output");
     line.flag("--verbose", out.verbose, "a line for each item");
-    line.parse(words, out);
+    line.parse({words.begin(), end_of_options}, out);
 
+    if (end_of_options != words.end()) sources.insert(sources.end(), end_of_options + 1, words.end());
+    if (sources.empty()) refuse("SOURCE is required");
     for (const auto& source : sources) out.request.sources.push_back(source_path(source));
     out.request.destination = absolute(into);
     out.request.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;

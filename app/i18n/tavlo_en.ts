@@ -1,4 +1,396 @@
 <?xml version="1.0" encoding="utf-8"?>
 <!DOCTYPE TS>
 <TS version="2.1" language="en_GB" sourcelanguage="en">
+<context>
+    <name>BalanceBar</name>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="22" />
+        <source>%Ln new</source>
+        <translation>
+            <numerusform>%Ln new</numerusform>
+            <numerusform>%Ln new</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="23" />
+        <source>%Ln overwrite, old ones to the Safe</source>
+        <translation>
+            <numerusform>%Ln overwrite, old one to the Safe</numerusform>
+            <numerusform>%Ln overwrite, old ones to the Safe</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="24" />
+        <source>%Ln renamed</source>
+        <translation>
+            <numerusform>%Ln renamed</numerusform>
+            <numerusform>%Ln renamed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="25" />
+        <source>%Ln same, skipped</source>
+        <translation>
+            <numerusform>%Ln same, skipped</numerusform>
+            <numerusform>%Ln same, skipped</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="26" />
+        <source>%Ln skipped</source>
+        <translation>
+            <numerusform>%Ln skipped</numerusform>
+            <numerusform>%Ln skipped</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="27" />
+        <source>%Ln folders merge</source>
+        <translation>
+            <numerusform>%Ln folder merges</numerusform>
+            <numerusform>%Ln folders merge</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="28" />
+        <source>%Ln undecided</source>
+        <translation>
+            <numerusform>%Ln undecided</numerusform>
+            <numerusform>%Ln undecided</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="29" />
+        <source>%Ln cannot be done</source>
+        <translation>
+            <numerusform>%Ln cannot be done</numerusform>
+            <numerusform>%Ln cannot be done</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>GatheringSide</name>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="218" />
+        <source>%Ln here</source>
+        <translation>
+            <numerusform>%Ln here</numerusform>
+            <numerusform>%Ln here</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="221" />
+        <source> · %Ln folders</source>
+        <translation>
+            <numerusform> · %Ln folder</numerusform>
+            <numerusform> · %Ln folders</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="223" />
+        <source> · %Ln selected</source>
+        <translation>
+            <numerusform> · %Ln selected</numerusform>
+            <numerusform> · %Ln selected</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="226" />
+        <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
+        <translation>
+            <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
+            <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>InstructionLine</name>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="132" />
+        <source>%1 (%Ln picked)</source>
+        <translation>
+            <numerusform>%1 (%Ln picked)</numerusform>
+            <numerusform>%1 (%Ln picked)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="193" />
+        <source>%Ln items</source>
+        <translation>
+            <numerusform>%Ln item</numerusform>
+            <numerusform>%Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="195" />
+        <source>%Ln folders</source>
+        <translation>
+            <numerusform>%Ln folder</numerusform>
+            <numerusform>%Ln folders</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="220" />
+        <source>Copy %Ln items</source>
+        <translation>
+            <numerusform>Copy %Ln item</numerusform>
+            <numerusform>Copy %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="220" />
+        <source>Move %Ln items</source>
+        <translation>
+            <numerusform>Move %Ln item</numerusform>
+            <numerusform>Move %Ln items</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>OutcomeModel</name>
+    <message numerus="yes">
+        <location filename="../models/outcome_model.cpp" line="312" />
+        <source>%Ln files arrive</source>
+        <translation>
+            <numerusform>%Ln file arrives</numerusform>
+            <numerusform>%Ln files arrive</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>OutcomeSide</name>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="209" />
+        <source>%Ln arrive</source>
+        <translation>
+            <numerusform>%Ln arrives</numerusform>
+            <numerusform>%Ln arrive</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="210" />
+        <source>%Ln replace</source>
+        <translation>
+            <numerusform>%Ln replaces</numerusform>
+            <numerusform>%Ln replace</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="211" />
+        <source>%Ln stay as they are</source>
+        <translation>
+            <numerusform>%Ln stays as it is</numerusform>
+            <numerusform>%Ln stay as they are</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="212" />
+        <source>%Ln cannot be done</source>
+        <translation>
+            <numerusform>%Ln cannot be done</numerusform>
+            <numerusform>%Ln cannot be done</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="215" />
+        <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
+        <translation>
+            <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
+            <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>ReceiptsPage</name>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="219" />
+        <source>%1 · %2 · %Ln items</source>
+        <translation>
+            <numerusform>%1 · %2 · %Ln item</numerusform>
+            <numerusform>%1 · %2 · %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="233" />
+        <source>%Ln taken away (files to the Safe)</source>
+        <translation>
+            <numerusform>%Ln taken away (file to the Safe)</numerusform>
+            <numerusform>%Ln taken away (files to the Safe)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="234" />
+        <source>%Ln put back</source>
+        <translation>
+            <numerusform>%Ln put back</numerusform>
+            <numerusform>%Ln put back</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="235" />
+        <source>%Ln left alone, changed since</source>
+        <translation>
+            <numerusform>%Ln left alone, changed since</numerusform>
+            <numerusform>%Ln left alone, changed since</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="236" />
+        <source>%Ln cannot be done</source>
+        <translation>
+            <numerusform>%Ln cannot be done</numerusform>
+            <numerusform>%Ln cannot be done</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="239" />
+        <source>Undo %Ln items</source>
+        <translation>
+            <numerusform>Undo %Ln item</numerusform>
+            <numerusform>Undo %Ln items</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>RunLine</name>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="61" />
+        <source>%Ln s left</source>
+        <translation>
+            <numerusform>%Ln s left</numerusform>
+            <numerusform>%Ln s left</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="63" />
+        <source>%Ln waiting</source>
+        <translation>
+            <numerusform>%Ln waiting</numerusform>
+            <numerusform>%Ln waiting</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="79" />
+        <source>%Ln moved</source>
+        <translation>
+            <numerusform>%Ln moved</numerusform>
+            <numerusform>%Ln moved</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="79" />
+        <source>%Ln copied</source>
+        <translation>
+            <numerusform>%Ln copied</numerusform>
+            <numerusform>%Ln copied</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="80" />
+        <source>%Ln overwritten, old ones in the Safe</source>
+        <translation>
+            <numerusform>%Ln overwritten, old one in the Safe</numerusform>
+            <numerusform>%Ln overwritten, old ones in the Safe</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="81" />
+        <source>%Ln renamed</source>
+        <translation>
+            <numerusform>%Ln renamed</numerusform>
+            <numerusform>%Ln renamed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="82" />
+        <source>%Ln folders merged</source>
+        <translation>
+            <numerusform>%Ln folder merged</numerusform>
+            <numerusform>%Ln folders merged</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="83" />
+        <source>%Ln put back</source>
+        <translation>
+            <numerusform>%Ln put back</numerusform>
+            <numerusform>%Ln put back</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="84" />
+        <source>%Ln taken away</source>
+        <translation>
+            <numerusform>%Ln taken away</numerusform>
+            <numerusform>%Ln taken away</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="85" />
+        <source>%Ln skipped</source>
+        <translation>
+            <numerusform>%Ln skipped</numerusform>
+            <numerusform>%Ln skipped</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="86" />
+        <source>%Ln undecided</source>
+        <translation>
+            <numerusform>%Ln undecided</numerusform>
+            <numerusform>%Ln undecided</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="87" />
+        <source>%Ln failed</source>
+        <translation>
+            <numerusform>%Ln failed</numerusform>
+            <numerusform>%Ln failed</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>Text</name>
+    <message numerus="yes">
+        <location filename="../text.cpp" line="22" />
+        <source>%Ln s</source>
+        <translation>
+            <numerusform>%Ln s</numerusform>
+            <numerusform>%Ln s</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../text.cpp" line="23" />
+        <source>%Ln min</source>
+        <translation>
+            <numerusform>%Ln min</numerusform>
+            <numerusform>%Ln min</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../text.cpp" line="24" />
+        <source>%Ln h</source>
+        <translation>
+            <numerusform>%Ln h</numerusform>
+            <numerusform>%Ln h</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../text.cpp" line="25" />
+        <source>%Ln days</source>
+        <translation>
+            <numerusform>%Ln day</numerusform>
+            <numerusform>%Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../text.cpp" line="42" />
+        <source>%Ln B</source>
+        <translation>
+            <numerusform>%Ln B</numerusform>
+            <numerusform>%Ln B</numerusform>
+        </translation>
+    </message>
+</context>
 </TS>

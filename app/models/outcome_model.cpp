@@ -1,6 +1,7 @@
 #include "models/outcome_model.h"
 
 #include <algorithm>
+#include <utility>
 
 #include "text.h"
 
@@ -57,13 +58,31 @@ void OutcomeModel::setShare(std::optional<Share> share) {
 }
 
 void OutcomeModel::toggleFolder(int row) {
-    const Row& folder = rows_[static_cast<std::size_t>(row)];
-    if (folder.node.folder == no_folder || !plan_) return;
+    const Row folder = rows_[static_cast<std::size_t>(row)];
+    if (folder.node.folder == no_folder || !tree_) return;
     const std::string path = plan_->targets.path(folder.node.folder);
-    beginResetModel();
-    if (!open_.erase(path)) open_.insert(path);
-    rebuild();
-    endResetModel();
+    auto first = static_cast<std::size_t>(row) + 1;
+    while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
+    const auto at = rows_.begin() + static_cast<std::ptrdiff_t>(first);
+    if (open_.erase(path) > 0) {
+        const auto end = std::find_if(at, rows_.end(), [&](const Row& below) { return below.depth <= folder.depth; });
+        if (end != at) {
+            beginRemoveRows({}, static_cast<int>(first), static_cast<int>(end - rows_.begin()) - 1);
+            rows_.erase(at, end);
+            endRemoveRows();
+        }
+    } else {
+        open_.insert(path);
+        std::vector<Row> all = std::exchange(rows_, {});
+        addFolder(folder.node.folder, folder.depth + 1);
+        const std::vector<Row> inside = std::exchange(rows_, std::move(all));
+        if (!inside.empty()) {
+            beginInsertRows({}, static_cast<int>(first), static_cast<int>(first + inside.size()) - 1);
+            rows_.insert(rows_.begin() + static_cast<std::ptrdiff_t>(first), inside.begin(), inside.end());
+            endInsertRows();
+        }
+    }
+    emit dataChanged(index(row, 0), index(row, ColumnCount - 1));
 }
 
 void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
@@ -113,6 +132,7 @@ void OutcomeModel::addFolder(FolderId folder, int depth) {
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
     rows_.push_back({Arriving, depth, node});
     const Item& item = plan_->items[node.item];
+    if (!tree_) return;  // a plan alone is looked at, not decided
     const bool own_pair = item.collision && !item.collision->shared && item.outcome != Outcome::failed;
     const bool settled_same = item.collision && item.collision->finding == Finding::same && item.outcome == Outcome::skipped;
     if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}});
@@ -253,7 +273,7 @@ QString OutcomeModel::tagText(const Item& item, ItemId id) const {
         case Outcome::renamed: return tr("rename");
         case Outcome::merged: return tr("merge");
         case Outcome::failed: return tr("cannot be done");
-        case Outcome::removed: return tr("to the Safe");
+        case Outcome::removed: return item.action == Action::remove_folder ? tr("goes") : tr("to the Safe");
         case Outcome::restored: return tr("comes back");
         case Outcome::skipped:
         case Outcome::undecided: break;
@@ -303,17 +323,17 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
             if (!item.collision) return {};
             if (item.collision->shared) return tr("with its folder");
             if (item.collision->finding == Finding::type) return tr("one is a folder");
-            if (item.collision->finding == Finding::twin) return tr("two of the batch");
+            if (item.collision->finding == Finding::twin) return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             return difference_text(plan_->entry(item).status, item.collision->held);
         case Outcome::created:
             if (item.inside != no_folder && tree_) {
                 const auto count = tree_->arriving[item.inside];
-                return count > 0 ? tr("%n files arrive", nullptr, static_cast<int>(count)) : tr("an empty folder");
+                return count > 0 ? tr("%Ln files arrive", nullptr, static_cast<int>(count)) : tr("an empty folder");
             }
             return {};
-        case Outcome::planned:
-        case Outcome::removed:
-        case Outcome::restored: return {};
+        case Outcome::restored: return item.collision ? tr("the copy to the Safe") : QString();
+        case Outcome::removed: return item.action == Action::remove_folder ? tr("if it is empty by then") : QString();
+        case Outcome::planned: return {};
     }
     return {};
 }

@@ -131,6 +131,8 @@ QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
                 const bool same = item.collision && item.collision->finding == Finding::same;
                 return same ? tr("same bytes") : tr("stays as it was");
             }
+            if (item.result == Outcome::undecided) return tr("left as they were, both");
+            if (item.result == Outcome::planned) return tr("the run was stopped before it");
             if (item.result == Outcome::renamed) return tr("as %1").arg(shown(name_of(item.place())));
             const std::string folder(parent_of(item.place()));
             return is_within(folder, destination_) && folder != destination_ ? shown(folder.substr(destination_.size() + 1)) : short_path(folder);

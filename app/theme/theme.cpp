@@ -67,7 +67,11 @@ QPushButton[role="segment"]:checked { background: @ink; color: @paper; border: 1
 QPushButton[role="segment"]:checked:focus { border: 1px solid @amber_fill; }
 QTableView, QListView { background: transparent; color: @ink; border: 0; gridline-color: @line; selection-background-color: @selection; selection-color: @ink; }
 QHeaderView { background: transparent; }
-QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 6px; }
+QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 10px 5px 14px; }
+QWidget#sentence, QWidget#sentence QLabel, QWidget#sentence Phrase, QLabel#receiptTitle { font-size: @large; }
+QLabel[tone="amber"] { color: @amber; }
+QLabel[tone="accent"] { color: @accent; }
+QLabel[tone="muted"] { color: @muted; }
 QSplitter::handle { background: @line; }
 QScrollBar:vertical { background: transparent; width: 11px; margin: 0; }
 QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; margin: 2px; }
@@ -85,10 +89,11 @@ QString sheet_for(const Theme& theme) {
     QString text = QString::fromLatin1(sheet);
     // longer names first, so that "@accent_wash" is not taken for "@accent"
     const std::pair<const char*, QColor> names[] = {
-        {"@amber_fill", theme.amber_fill}, {"@on_accent", theme.on_accent}, {"@selection", theme.selection}, {"@accent", theme.accent},
+        {"@amber_fill", theme.amber_fill}, {"@amber", theme.amber}, {"@on_accent", theme.on_accent}, {"@selection", theme.selection}, {"@accent", theme.accent},
         {"@ground", theme.ground},         {"@muted", theme.muted},         {"@paper", theme.paper},         {"@strip", theme.strip},
         {"@field", theme.field},           {"@line", theme.line},           {"@ink", theme.ink}};
     for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
+    text.replace(QLatin1String("@large"), QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
     return text;
 }
 
@@ -148,6 +153,13 @@ Theme Theme::night() {
 }
 
 const Theme& Theme::current() { return in_use(); }
+
+void set_tone(QWidget& label, const char* tone) {
+    if (label.property("tone").toString() == QLatin1String(tone)) return;
+    label.setProperty("tone", tone);
+    label.style()->unpolish(&label);
+    label.style()->polish(&label);
+}
 
 void apply_theme(QApplication& application, ThemeChoice choice) {
     const bool dark = choice == ThemeChoice::dark || (choice == ThemeChoice::system && desktop_is_dark());

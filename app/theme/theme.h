@@ -4,6 +4,7 @@
 #include <QString>
 
 class QApplication;
+class QWidget;
 
 /// The colours by what they mean. An outcome is always said by its word too, never by colour alone.
 struct Theme {
@@ -37,6 +38,9 @@ struct Theme {
 };
 
 enum class ThemeChoice { system, light, dark };
+
+/// A label's colour by meaning, which follows a change of theme: "amber", "accent", "muted", or "" for ink.
+void set_tone(QWidget& label, const char* tone);
 
 /// Puts a theme on the whole application: palette, style sheet, Theme::current().
 void apply_theme(QApplication& application, ThemeChoice choice);

@@ -19,14 +19,14 @@ constexpr int bar_height = 9;
 
 QString share_words(Share share, int count) {
     switch (share) {
-        case Share::created: return BalanceBar::tr("%n new", nullptr, count);
-        case Share::overwrite: return BalanceBar::tr("%n overwrite, old ones to the Safe", nullptr, count);
-        case Share::rename: return BalanceBar::tr("%n renamed", nullptr, count);
-        case Share::same: return BalanceBar::tr("%n same, skipped", nullptr, count);
-        case Share::skip: return BalanceBar::tr("%n skipped", nullptr, count);
-        case Share::merge: return BalanceBar::tr("%n folders merge", nullptr, count);
-        case Share::undecided: return BalanceBar::tr("%n undecided", nullptr, count);
-        case Share::failed: return BalanceBar::tr("%n cannot be done", nullptr, count);
+        case Share::created: return BalanceBar::tr("%Ln new", nullptr, count);
+        case Share::overwrite: return BalanceBar::tr("%Ln overwrite, old ones to the Safe", nullptr, count);
+        case Share::rename: return BalanceBar::tr("%Ln renamed", nullptr, count);
+        case Share::same: return BalanceBar::tr("%Ln same, skipped", nullptr, count);
+        case Share::skip: return BalanceBar::tr("%Ln skipped", nullptr, count);
+        case Share::merge: return BalanceBar::tr("%Ln folders merge", nullptr, count);
+        case Share::undecided: return BalanceBar::tr("%Ln undecided", nullptr, count);
+        case Share::failed: return BalanceBar::tr("%Ln cannot be done", nullptr, count);
     }
     return {};
 }
@@ -72,6 +72,7 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
     row->addWidget(note_, 1);
     room_ = new QLabel;
     room_->setObjectName(QStringLiteral("room"));
+    room_->setMinimumHeight(26);  // as high as the legend, so that nothing jumps when it comes
     row->addWidget(room_);
     connect(&bench_, &Bench::viewChanged, this, &BalanceBar::refresh);
     connect(&bench_, &Bench::requestChanged, this, &BalanceBar::refresh);
@@ -100,12 +101,11 @@ void BalanceBar::refresh() {
         QPixmap dot(11, 11);
         dot.fill(share_colour(static_cast<Share>(i)));
         button->setIcon(dot);
-        button->setText(share_words(static_cast<Share>(i), static_cast<int>(count)));
+        button->setText(QLatin1Char(' ') + share_words(static_cast<Share>(i), static_cast<int>(count)));
         button->setVisible(count > 0);
     }
     if (chosen_ && counts_[static_cast<std::size_t>(*chosen_)] == 0) choose(std::nullopt);
     QString note;
-    const Theme& theme = Theme::current();
     const bool refused = !view.refusals.empty();
     if (refused)
         note = tr("Not possible: %1").arg(view.refusals.front());
@@ -120,9 +120,7 @@ void BalanceBar::refresh() {
     note_->setText(note);
     note_->setWordWrap(refused);
     note_->setToolTip(refused ? note : QString());
-    QPalette colours = note_->palette();
-    colours.setColor(QPalette::WindowText, refused ? theme.amber : theme.muted);
-    note_->setPalette(colours);
+    set_tone(*note_, refused ? "amber" : "muted");
     if (plan && view.outcome->destination) {
         const auto free = size_text(view.outcome->destination->volume.free_bytes);
         room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free) : tr("%1 free there").arg(free));
@@ -160,6 +158,11 @@ void BalanceBar::paintEvent(QPaintEvent* event) {
         if (chosen_ && share != *chosen_) colour.setAlpha(90);
         painter.fillRect(rect.adjusted(0, 0, -1, 0), colour);
     }
+}
+
+void BalanceBar::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::PaletteChange) refresh();
+    QWidget::changeEvent(event);
 }
 
 void BalanceBar::mousePressEvent(QMouseEvent* event) {

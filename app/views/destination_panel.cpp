@@ -80,7 +80,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
 
 void DestinationPanel::openAt(const QPoint& global) {
     path_->setText(shown(bench_.request().destination));
-    note_->clear();
+    note_->hide();
     fillRecent();
     adjustSize();
     QPoint at = global;
@@ -156,7 +156,9 @@ void DestinationPanel::complete(const QString& text) {
             [this, text, list, exists] {
                 if (path_->text() != text) return;
                 folders_.setStringList(list);
+                note_->setVisible(!exists);
                 note_->setText(exists ? QString() : tr("This folder is not there yet; the run will make it."));
+                adjustSize();
                 if (isVisible() && !list.isEmpty()) completer_->complete();
             },
             Qt::QueuedConnection);

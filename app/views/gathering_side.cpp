@@ -80,6 +80,8 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     totals_->setObjectName(QStringLiteral("folderTotals"));
     in_batch_ = new QLabel;
     in_batch_->setObjectName(QStringLiteral("pickedHere"));
+    set_tone(*in_batch_, "accent");
+    set_tone(*empty_, "muted");
     foot->addWidget(totals_, 1);
     foot->addWidget(in_batch_);
     column->addLayout(foot);
@@ -213,18 +215,15 @@ void GatheringSide::refreshTotals() {
     const auto selected = list_->selectionModel()->selectedRows().size();
     QString text;
     if (model_->rowCount() == static_cast<int>(listing.rows.size()))
-        text = tr("%n here", nullptr, static_cast<int>(listing.rows.size()));
+        text = tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()));
     else
         text = tr("%1 of %2 shown").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size()));
-    text += tr(" · %n folders", nullptr, static_cast<int>(listing.folders));
+    text += tr(" · %Ln folders", nullptr, static_cast<int>(listing.folders));
     text += tr(" · %1").arg(size_text(listing.bytes));
-    if (selected > 0) text += tr(" · %n selected", nullptr, static_cast<int>(selected));
+    if (selected > 0) text += tr(" · %Ln selected", nullptr, static_cast<int>(selected));
     totals_->setText(text);
     const auto here = bench_.pickedIn(listing.path);
-    in_batch_->setText(here > 0 ? tr("<b>%n in the batch from here</b>", nullptr, static_cast<int>(here)) : QString());
-    QPalette colours = in_batch_->palette();
-    colours.setColor(QPalette::WindowText, Theme::current().accent);
-    in_batch_->setPalette(colours);
+    in_batch_->setText(here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here)) : QString());
     if (!listing.problem.isEmpty())
         empty_->setText(tr("This folder cannot be read: %1").arg(listing.problem));
     else if (listing.rows.empty())

@@ -40,7 +40,7 @@ QString rule_words(CollisionRule rule) {
 
 QString rule_details(CollisionRule rule) {
     switch (rule) {
-        case CollisionRule::ask: return InstructionLine::tr("Ask me: nothing happens to either until I decide");
+        case CollisionRule::ask: return InstructionLine::tr("Ask me: nothing happens to either until I decide; same bytes are skipped");
         case CollisionRule::keep: return InstructionLine::tr("Keep what is there: skip the incoming one");
         case CollisionRule::newer_wins: return InstructionLine::tr("The newer one wins: older and same are skipped");
         case CollisionRule::incoming_wins: return InstructionLine::tr("Overwrite what is there: the old ones go to the Safe");
@@ -61,9 +61,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     auto* sentence = new SentenceLayout;
     sentence->setContentsMargins(0, 0, 0, 0);
     words->setLayout(sentence);
-    QFont large = font();
-    large.setPointSizeF(large.pointSizeF() * 1.35);
-    words->setFont(large);
+    words->setObjectName(QStringLiteral("sentence"));  // the style sheet sets its size
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
     policy.setHeightForWidth(true);
     words->setSizePolicy(policy);
@@ -131,7 +129,7 @@ void InstructionLine::fillItemsMenu() {
 
 void InstructionLine::fillFoldersMenu() {
     for (const auto& folder : bench_.sourceFolders()) {
-        auto* menu = folders_menu_.addMenu(tr("%1 (%n picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
+        auto* menu = folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
         menu->addAction(tr("Look into it"), this, [this, folder] { emit folderRequested(folder); });
         menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] {
             std::vector<std::string> from_here;
@@ -192,9 +190,9 @@ void InstructionLine::refresh() {
 
     operation_->setText(copies ? tr("Copy") : tr("Move"));
     operation_->setToolTip(copies ? tr("Change to move") : tr("Change to copy"));
-    items_->setText(bench_.picked().empty() ? tr("nothing yet") : tr("%n items", nullptr, count));
+    items_->setText(bench_.picked().empty() ? tr("nothing yet") : tr("%Ln items", nullptr, count));
     from_->setText(tr(" from "));
-    folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%n folders", nullptr, static_cast<int>(folders.size())));
+    folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
     into_->setText(tr(" into "));
     destination_->setText(request.destination.empty() ? tr("a folder to be chosen") : short_path(request.destination));
     destination_->setWaiting(request.destination.empty());
@@ -219,7 +217,7 @@ void InstructionLine::refresh() {
     rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
     setAccessibleName(sentence());
 
-    const QString verb = copies ? tr("Copy %n items", nullptr, count) : tr("Move %n items", nullptr, count);
+    const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
     start_->setText(bench_.picked().empty() ? (copies ? tr("Copy") : tr("Move")) : verb);
     const auto& totals = plan ? plan->totals : Totals{};
     const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;

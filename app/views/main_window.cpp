@@ -66,7 +66,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     sides->setChildrenCollapsible(false);
     sides->addWidget(gathering_);
     sides->addWidget(outcome_);
-    sides->setSizes({540, 656});
+    sides->setSizes({510, 686});
     column->addWidget(instruction_);
     column->addWidget(balance_);
     column->addWidget(sides, 1);

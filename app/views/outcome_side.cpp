@@ -77,6 +77,9 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     next_ = new QPushButton(tr("Next"));
     next_->setObjectName(QStringLiteral("nextUndecided"));
     next_->setToolTip(tr("To the next one that is undecided (N). On it: 1 skip, 2 overwrite, 3 rename, 0 undecided"));
+    set_tone(*to_settle_, "amber");
+    set_tone(*empty_, "muted");
+    foot->setSpacing(10);
     foot->addWidget(summary_, 1);
     foot->addWidget(to_settle_);
     foot->addWidget(next_);
@@ -193,7 +196,6 @@ void OutcomeSide::refresh() {
         title_->setText(tr("Only these of the batch"));
     else
         title_->setText(as_batch_->isChecked() ? tr("The batch, item by item") : tr("%1 as it will be").arg(short_path(destination, 1)));
-    const Theme& theme = Theme::current();
     if (!plan) {
         summary_->clear();
         to_settle_->clear();
@@ -204,16 +206,13 @@ void OutcomeSide::refresh() {
     const Totals& totals = plan->totals;
     const auto arriving = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed);
     const auto staying = totals.of(Outcome::skipped);
-    QStringList parts{tr("%n arrive", nullptr, static_cast<int>(arriving))};
-    if (totals.of(Outcome::overwritten) > 0) parts << tr("%n replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
-    if (staying > 0) parts << tr("%n stay as they are", nullptr, static_cast<int>(staying));
-    if (totals.of(Outcome::failed) > 0) parts << tr("%n cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
+    QStringList parts{arriving > 0 ? tr("%Ln arrive", nullptr, static_cast<int>(arriving)) : tr("nothing arrives")};
+    if (totals.of(Outcome::overwritten) > 0) parts << tr("%Ln replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
+    if (staying > 0) parts << tr("%Ln stay as they are", nullptr, static_cast<int>(staying));
+    if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
     summary_->setText(bench_.picked().empty() ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
     const auto undecided = totals.of(Outcome::undecided);
-    to_settle_->setText(undecided > 0 ? tr("<b>%n to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
-    QPalette colours = to_settle_->palette();
-    colours.setColor(QPalette::WindowText, theme.amber);
-    to_settle_->setPalette(colours);
+    to_settle_->setText(undecided > 0 ? tr("<b>%Ln to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
     next_->setVisible(undecided > 0);
     if (model_->rowCount() > 0)
         empty_->clear();

@@ -6,6 +6,10 @@
 
 #include "theme/theme.h"
 
+namespace {
+constexpr int margin = 2;
+}
+
 Phrase::Phrase(const QString& name, QWidget* parent) : QAbstractButton(parent) {
     setObjectName(name);
     setFocusPolicy(Qt::StrongFocus);
@@ -21,7 +25,7 @@ QSize Phrase::sizeHint() const {
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
     const QFontMetrics metrics(bold);
-    return {metrics.horizontalAdvance(text()) + 2, metrics.height() + 6};
+    return {metrics.horizontalAdvance(text()) + 2 * margin, metrics.height() + 6};
 }
 
 void Phrase::paintEvent(QPaintEvent*) {
@@ -35,8 +39,9 @@ void Phrase::paintEvent(QPaintEvent*) {
     painter.setPen(colour);
     const QFontMetrics metrics(bold);
     const int baseline = 3 + metrics.ascent();
-    painter.drawText(1, baseline, metrics.elidedText(text(), Qt::ElideMiddle, width() - 2));
-    painter.fillRect(QRect(1, baseline + 4, width() - 2, hasFocus() ? 3 : 2), waiting_ ? theme.amber_fill : colour);
+    const bool fits = metrics.horizontalAdvance(text()) <= width();
+    painter.drawText(margin, baseline, fits ? text() : metrics.elidedText(text(), Qt::ElideMiddle, width() - 2 * margin));
+    painter.fillRect(QRect(margin, baseline + 4, width() - 2 * margin, hasFocus() ? 3 : 2), waiting_ ? theme.amber_fill : colour);
 }
 
 void Phrase::keyPressEvent(QKeyEvent* event) {

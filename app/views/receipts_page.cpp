@@ -47,7 +47,7 @@ public:
         bold.setWeight(QFont::DemiBold);
         painter->setFont(bold);
         painter->setPen(theme.ink);
-        painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width()));
+        painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
         painter->setFont(option.font);
         at.translate(0, line + 3);
         painter->drawText(at, Qt::AlignVCenter, metrics.elidedText(index.data(ReceiptsModel::CountsRole).toString(), Qt::ElideRight, at.width()));
@@ -72,7 +72,7 @@ public:
         painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
         painter->setFont(option.font);
         painter->setPen(index.column() == ReceiptItemsModel::NameColumn ? theme.ink : theme.muted);
-        const QRect cell = option.rect.adjusted(10, 0, -10, 0);
+        const QRect cell = option.rect.adjusted(14, 0, -10, 0);
         const QString text = index.data().toString();
         if (index.column() == ReceiptItemsModel::ResultColumn) {
             QFont font = option.font;
@@ -97,6 +97,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* splitter = new QSplitter;
+    splitter->setHandleWidth(1);
     row->addWidget(splitter);
 
     auto* left = new QWidget;
@@ -124,19 +125,18 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     auto* head = new QHBoxLayout;
-    head->setContentsMargins(16, 12, 16, 10);
+    head->setContentsMargins(14, 12, 16, 10);
+    head->setSpacing(10);
     auto* words = new QVBoxLayout;
     title_ = new QLabel;
     title_->setObjectName(QStringLiteral("receiptTitle"));
     title_->setTextFormat(Qt::PlainText);
     title_->setWordWrap(true);
-    QFont large = title_->font();
-    large.setPointSizeF(large.pointSizeF() * 1.2);
-    title_->setFont(large);
     note_ = new QLabel;
     note_->setObjectName(QStringLiteral("receiptNote"));
     note_->setTextFormat(Qt::PlainText);
     note_->setWordWrap(true);
+    set_tone(*note_, "muted");
     words->addWidget(title_);
     words->addWidget(note_);
     head->addLayout(words, 1);
@@ -186,10 +186,18 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(&past_, &PastRuns::listed, this, [this](const auto& heads) {
         const std::string keep = wanted_.empty() ? head_.id : wanted_;
         wanted_.clear();
-        receipts_->setHeads(heads);
         nothing_->setVisible(heads->empty());
-        const int found = receipts_->rowOf(keep);
-        if (!heads->empty()) list_->setCurrentIndex(receipts_->index(found < 0 ? 0 : found));
+        int row = -1;
+        {
+            const QSignalBlocker quiet(list_->selectionModel());  // a list read again is not a choice made again
+            receipts_->setHeads(heads);
+            if (!heads->empty()) row = std::max(0, receipts_->rowOf(keep));
+            list_->setCurrentIndex(receipts_->index(row));
+        }
+        list_->viewport()->update();
+        if (row < 0) return;
+        const ReceiptHead& head = receipts_->head(row);
+        if (head.id != head_.id || head.undone_by != head_.undone_by || head.finished_ns != head_.finished_ns) past_.open(head.id);
     });
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
@@ -216,7 +224,7 @@ void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vec
     head_ = head;
     leaveUndoPlan();
     title_->setText(receipt_title(head));
-    QString note = tr("%1 · %2 · %n items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
+    QString note = tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
     if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
     note_->setText(note);
     items_->setItems(head.destination, std::move(items));
@@ -230,13 +238,13 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     undo_items_->setPlanOnly(plan);
     const Totals& totals = plan->totals;
     QStringList parts;
-    if (totals.of(Outcome::removed) > 0) parts << tr("%n taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
-    if (totals.of(Outcome::restored) > 0) parts << tr("%n put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
-    if (totals.of(Outcome::undecided) > 0) parts << tr("%n left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
-    if (totals.of(Outcome::failed) > 0) parts << tr("%n cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
+    if (totals.of(Outcome::removed) > 0) parts << tr("%Ln taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
+    if (totals.of(Outcome::restored) > 0) parts << tr("%Ln put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
+    if (totals.of(Outcome::undecided) > 0) parts << tr("%Ln left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
+    if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
     note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.") : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
     const auto count = totals.of(Outcome::removed) + totals.of(Outcome::restored);
-    undo_now_->setText(tr("Undo %n items", nullptr, static_cast<int>(count)));
+    undo_now_->setText(tr("Undo %Ln items", nullptr, static_cast<int>(count)));
     undo_now_->setEnabled(count > 0);
     stack_->setCurrentIndex(1);
     undo_->hide();

@@ -12,7 +12,8 @@ using tavlo::Decision;
 
 namespace {
 
-constexpr int side = 10;     // room at both ends of a cell
+constexpr int before = 14;   // room at both ends of a cell, as in the header
+constexpr int after = 10;
 constexpr int indent = 18;   // of a line below another
 
 QFont small(const QFont& font, bool bold = false) {
@@ -71,7 +72,7 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
     const bool picked = index.data(FolderModel::PickedRole).toBool();
     painter->save();
     paint_ground(*painter, option, picked ? theme.accent_wash : QColor());
-    QRect cell = option.rect.adjusted(side, 0, -side, 0);
+    QRect cell = option.rect.adjusted(before, 0, -after, 0);
     painter->setFont(option.font);
     if (index.column() == FolderModel::NameColumn) {
         if (picked) painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
@@ -103,7 +104,7 @@ bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const
 
 QRect OutcomeDelegate::decisionRect(const QRect& cell, const QFont& font, Decision decision) {
     const QFontMetrics metrics(small(font));
-    int x = cell.left() + side;
+    int x = cell.left() + before;
     const int height = metrics.height() + 6;
     for (const Decision choice : choices) {
         const int width = metrics.horizontalAdvance(decision_word(choice)) + 16;
@@ -117,7 +118,7 @@ QRect OutcomeDelegate::decisionRect(const QRect& cell, const QFont& font, Decisi
 void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
-    int left = cell.left() + side + indent * index.data(OutcomeModel::DepthRole).toInt();
+    int left = cell.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
     if (kind == OutcomeModel::HeldLine) left += indent;
     if (index.data(OutcomeModel::OpenableRole).toBool()) {
         const bool open = index.data(OutcomeModel::OpenRole).toBool();
@@ -133,7 +134,7 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
     font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
     painter.setFont(font);
     painter.setPen(kind == OutcomeModel::Existing ? theme.muted : theme.ink);
-    const int width = cell.right() - side - left;
+    const int width = cell.right() - after - left;
     painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
 }
@@ -169,7 +170,7 @@ void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QMod
     if (kind == OutcomeModel::HeldLine) return paintDecisions(painter, cell, static_cast<Decision>(index.data(OutcomeModel::DecisionRole).toInt()));
     const QFont font = painter.font();
     painter.setFont(small(font));
-    const QRect inner = cell.adjusted(side, 0, -2, 0);
+    const QRect inner = cell.adjusted(before, 0, -2, 0);
     const int used = paint_tag(painter, inner, index.data(OutcomeModel::TagRole).toString(), index.data(OutcomeModel::ToneRole).toInt());
     const QRect words = inner.adjusted(used + 7, 0, 0, 0);
     painter.setPen(theme.ink);
@@ -194,7 +195,7 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
             font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
             painter->setFont(font);
             painter->setPen(strong ? theme.ink : theme.muted);
-            draw_tabular(*painter, cell.adjusted(4, 0, -side, 0), Qt::AlignRight, index.data().toString());
+            draw_tabular(*painter, cell.adjusted(4, 0, -after, 0), Qt::AlignRight, index.data().toString());
         }
     }
     painter->restore();
@@ -206,7 +207,7 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, cons
     if (mouse->button() != Qt::LeftButton) return false;
     const QPoint at = mouse->position().toPoint();
     if (index.column() == OutcomeModel::NameColumn && index.data(OutcomeModel::OpenableRole).toBool()) {
-        const int left = option.rect.left() + side + indent * index.data(OutcomeModel::DepthRole).toInt();
+        const int left = option.rect.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
         if (at.x() >= left - 4 && at.x() < left + 16) {
             emit folderToggled(index);
             return true;

@@ -58,9 +58,9 @@ void RunLine::refresh() {
     if (status.bytes_per_second > 0) {
         amounts << tr("%1/s").arg(size_text(static_cast<std::uint64_t>(status.bytes_per_second)));
         const auto left = static_cast<double>(planned.bytes - std::min(planned.bytes, status.bytes_done)) / status.bytes_per_second;
-        amounts << tr("%n s left", nullptr, static_cast<int>(left) + 1);
+        amounts << tr("%Ln s left", nullptr, static_cast<int>(left) + 1);
     }
-    if (status.waiting > 0) amounts << tr("%n waiting", nullptr, status.waiting);
+    if (status.waiting > 0) amounts << tr("%Ln waiting", nullptr, status.waiting);
     amounts_->setText(amounts.join(QStringLiteral(" · ")));
     for (QWidget* part_of_it : {static_cast<QWidget*>(bar_), static_cast<QWidget*>(stop_)}) part_of_it->show();
     for (QWidget* later : {details_, close_}) later->hide();
@@ -76,15 +76,15 @@ void RunLine::showEnd(const ReceiptHead& head) {
         if (totals.of(outcome) > 0) parts << words;
     };
     const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
-    add(Outcome::created, head.operation == Operation::move ? tr("%n moved", nullptr, number(Outcome::created)) : tr("%n copied", nullptr, number(Outcome::created)));
-    add(Outcome::overwritten, tr("%n overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
-    add(Outcome::renamed, tr("%n renamed", nullptr, number(Outcome::renamed)));
-    add(Outcome::merged, tr("%n folders merged", nullptr, number(Outcome::merged)));
-    add(Outcome::restored, tr("%n put back", nullptr, number(Outcome::restored)));
-    add(Outcome::removed, tr("%n taken away", nullptr, number(Outcome::removed)));
-    add(Outcome::skipped, tr("%n skipped", nullptr, number(Outcome::skipped)));
-    add(Outcome::undecided, tr("%n undecided", nullptr, number(Outcome::undecided)));
-    add(Outcome::failed, tr("%n failed", nullptr, number(Outcome::failed)));
+    add(Outcome::created, head.operation == Operation::move ? tr("%Ln moved", nullptr, number(Outcome::created)) : tr("%Ln copied", nullptr, number(Outcome::created)));
+    add(Outcome::overwritten, tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
+    add(Outcome::renamed, tr("%Ln renamed", nullptr, number(Outcome::renamed)));
+    add(Outcome::merged, tr("%Ln folders merged", nullptr, number(Outcome::merged)));
+    add(Outcome::restored, tr("%Ln put back", nullptr, number(Outcome::restored)));
+    add(Outcome::removed, tr("%Ln taken away", nullptr, number(Outcome::removed)));
+    add(Outcome::skipped, tr("%Ln skipped", nullptr, number(Outcome::skipped)));
+    add(Outcome::undecided, tr("%Ln undecided", nullptr, number(Outcome::undecided)));
+    add(Outcome::failed, tr("%Ln failed", nullptr, number(Outcome::failed)));
     const QString state = head.state == RunState::stopped ? tr("Stopped") : tr("Done");
     words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
     amounts_->clear();

@@ -15,7 +15,7 @@ Rules rules_for(CollisionRule rule) {
     const auto when = [](Rules& rules, Finding finding, Decision decision) { rules.when[static_cast<std::size_t>(finding)] = decision; };
     Rules rules;
     switch (rule) {
-        case CollisionRule::ask: break;
+        case CollisionRule::ask: when(rules, Finding::same, Decision::skip); break;  // nothing would change: not worth a question
         case CollisionRule::keep: rules.otherwise = Decision::skip; break;
         case CollisionRule::newer_wins:
             when(rules, Finding::newer, Decision::overwrite);
@@ -43,7 +43,7 @@ struct Bench::Known {
     KnownContents contents;
 };
 
-Bench::Bench(QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) {}
+Bench::Bench(QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) { request_.rules = rules_for(rule_); }
 
 const std::shared_ptr<const Plan>& Bench::plan() const {
     static const std::shared_ptr<const Plan> none;

@@ -23,6 +23,7 @@ Runs::~Runs() {
 }
 
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence) {
+    ++unreported_;
     {
         const std::scoped_lock lock(mutex_);
         waiting_.push_back({std::move(plan), sentence});
@@ -37,11 +38,6 @@ void Runs::stop() {
     running_.request_stop();
 }
 
-bool Runs::isIdle() const {
-    const std::scoped_lock lock(mutex_);
-    return !busy_ && waiting_.empty();
-}
-
 void Runs::loop(const std::stop_token& end) {
     while (true) {
         Job job;
@@ -51,7 +47,6 @@ void Runs::loop(const std::stop_token& end) {
             if (end.stop_requested()) return;
             job = std::move(waiting_.front());
             waiting_.pop_front();
-            busy_ = true;
             running_ = std::stop_source();
             live_ = {};
             live_.sentence = job.sentence;
@@ -64,7 +59,11 @@ void Runs::loop(const std::stop_token& end) {
 void Runs::carryOut(const Job& job) {
     const auto disk = make_disk();
     const auto sorry = [&](const Error& error) {
-        QMetaObject::invokeMethod(this, [this, why = shown(describe(error))] { report(); emit failed(why); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(this, [this, why = shown(describe(error))] {
+            report();
+            --unreported_;
+            emit failed(why);
+        }, Qt::QueuedConnection);
     };
     RunEvents events;
     events.item = [&](ItemId id, const ReceiptItem& item) {
@@ -85,18 +84,22 @@ void Runs::carryOut(const Job& job) {
     auto store = Store::open(state_folder_);
     auto head = store ? carry_out(*disk, **store, *job.plan, {job.sentence.toStdString(), Verify::automatic, stop}, events)
                       : Result<ReceiptHead>(failure(store.error()));
-    {
-        const std::scoped_lock lock(mutex_);
-        busy_ = false;
-    }
     if (!head) return sorry(head.error());
     QMetaObject::invokeMethod(
-        this, [this, plan = job.plan, done = *head] { report(); emit finished(plan, done); }, Qt::QueuedConnection);
+        this, [this, plan = job.plan, done = *head] {
+            report();
+            --unreported_;
+            emit finished(plan, done);
+        }, Qt::QueuedConnection);
 }
 
 void Runs::report() {
+    if (isIdle()) {
+        timer_.stop();
+        rate_.clear();
+        return;
+    }
     std::vector<std::pair<ItemId, Outcome>> settled;
-    bool idle = false;
     {
         const std::scoped_lock lock(mutex_);
         const auto rate = status_.bytes_per_second;
@@ -104,7 +107,6 @@ void Runs::report() {
         status_.bytes_per_second = rate;
         status_.waiting = static_cast<int>(waiting_.size());
         settled.swap(settled_);
-        idle = !busy_ && waiting_.empty();
     }
     const auto now = QDateTime::currentMSecsSinceEpoch();
     if (!rate_.empty() && rate_.back().second > status_.bytes_done) rate_.clear();  // another run
@@ -113,9 +115,5 @@ void Runs::report() {
     const auto span = now - rate_.front().first;
     status_.bytes_per_second = span < 500 ? 0 : static_cast<double>(status_.bytes_done - rate_.front().second) * 1000.0 / static_cast<double>(span);
     if (!settled.empty()) emit itemsSettled(status_.plan, settled);
-    if (idle) {
-        timer_.stop();
-        rate_.clear();
-    }
     emit progressed();
 }

@@ -38,7 +38,8 @@ public:
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
     /// Stops the run that is going on between two items; what is done stays done.
     void stop();
-    bool isIdle() const;
+    /// Nothing goes on, nothing waits, and what came of the last run has been reported.
+    bool isIdle() const { return unreported_ == 0; }
     const RunStatus& status() const { return status_; }
 
 signals:
@@ -62,7 +63,7 @@ private:
     std::condition_variable_any wake_;
     std::deque<Job> waiting_;
     std::stop_source running_;
-    bool busy_ = false;
+    int unreported_ = 0;  ///< runs that were started and not reported on; the interface's thread's
     RunStatus live_;  ///< written by the thread, under the mutex
     std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled_;
     RunStatus status_;

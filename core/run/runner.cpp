@@ -105,14 +105,13 @@ Result<void> Runner::step(ItemId id) {
     if (follows_its_folder(id)) return {};
     const bool carried = it.along && carried_[it.parent];
     const bool is_folder = entry(id).status.type == FileType::folder;
-    // names are taken in the plan's order: what is in the group comes before a folder that collides
-    if (is_folder && it.collision && !group_.empty())
+    // names are taken and given up in the plan's order: what is in the group comes before a folder that needs them
+    const bool needs_order = it.collision != nullptr || plan_.operation == Operation::undo;
+    if (is_folder && needs_order && !group_.empty())
         if (auto flushed = flush(); !flushed) return flushed;
     if (carried) {
         step_carried(id);
     } else if (it.action == Action::remove_folder) {
-        if (!group_.empty())
-            if (auto flushed = flush(); !flushed) return flushed;
         remove_folder(id);
     } else if (it.action == Action::take_away) {
         group_.push_back({id, Work::Kind::take_away, {}, {}, false});

@@ -1,0 +1,16 @@
+#define CATCH_CONFIG_RUNNER
+#include <QApplication>
+#include <catch2/catch.hpp>
+
+#include "theme/theme.h"
+#include "translations.h"
+
+int main(int count, char** words) {
+    qputenv("XDG_CONFIG_HOME", "/nonexistent/tavlo-tests");  // neither reads nor writes anybody's settings
+    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(count, words);
+    QApplication::setApplicationName(QStringLiteral("tavlo-tests"));
+    install_translations(application);
+    apply_theme(application, ThemeChoice::light);
+    return Catch::Session().run(count, words);
+}

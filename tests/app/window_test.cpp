@@ -1,0 +1,307 @@
+#include <QAbstractItemModelTester>
+#include <QClipboard>
+#include <QLabel>
+#include <QListView>
+#include <QProcess>
+#include <QPushButton>
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "files/path.h"
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "models/receipt_models.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/gathering_side.h"
+#include "views/outcome_side.h"
+#include "window_driver.h"
+#include "work/bench.h"
+#include "work/runs.h"
+
+using namespace tavlo;
+
+namespace {
+
+/// The sample office in a folder of its own, and the window on it.
+struct Office {
+    Office() {
+        REQUIRE(QProcess::execute(QStringLiteral(DEMO_DATA), {QString::fromStdString(root())}) == 0);
+        window.emplace(root() + "/Inbox/Harbour desk", temp.path("state"));
+        window->resize(1280, 800);
+        window->show();
+        REQUIRE(QTest::qWaitForWindowExposed(&*window));
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+    }
+    std::string root() const { return temp.path("office"); }
+    std::string permits() const { return root() + "/Archive/2031/Permits"; }
+    QString text(const char* label) const { return driver->find<QLabel>(label)->text(); }
+    bool isShown(const char* widget) const { return driver->find<QWidget>(widget)->isVisible(); }
+
+    /// What a row of the outcome says, by the item's name.
+    QString tag(const QString& name) {
+        const int row = driver->rowNamed("outcomeList", name);
+        return row < 0 ? QStringLiteral("(not shown)") : window->outcome().model().index(row, 0).data(OutcomeModel::TagRole).toString();
+    }
+    void pick(const QString& name) const {
+        const int row = driver->rowNamed("folderList", name);
+        INFO(name.toStdString());
+        REQUIRE(row >= 0);
+        driver->clickMark(row);
+    }
+
+    TempFolder temp;
+    std::optional<MainWindow> window;
+    std::optional<WindowDriver> driver;
+};
+
+}  // namespace
+
+TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    const Tree inbox = tree_of(office.root() + "/Inbox");
+    const Tree archive = tree_of(office.root() + "/Archive", {.folder_times = false});
+    QPushButton* start = driver.find<QPushButton>("start");
+    CHECK_FALSE(start->isEnabled());
+
+    // two folders; by a click on the edge, and by selecting and Space
+    driver.openFolder(office.root() + "/Scanner/Permits");
+    driver.type("filter", QStringLiteral("0420"));
+    REQUIRE(driver.settle());
+    driver.clickRow("folderList", 0);
+    driver.key("folderList", Qt::Key_Space);
+    driver.openFolder(office.root() + "/Inbox/Harbour desk");
+    for (const char* name : {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
+                             "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
+        office.pick(QLatin1String(name));
+    CHECK(office.window->bench().picked().size() == 9);
+    driver.chooseDestination(QString::fromStdString(office.permits()));
+
+    // the outcome shows every finding, and the sentence is true
+    CHECK(office.tag("permit-0410-slipway.pdf") == "new");
+    CHECK(office.tag("permit-0409-fuel-jetty.pdf") == "same");
+    CHECK(office.tag("permit-0413-visiting-tender.pdf") == "newer");
+    CHECK(office.tag("permit-0416-north-quay.pdf") == "older");
+    CHECK(office.tag("quay-rates.csv") == "same date");
+    CHECK(office.tag("Stamped/") == "other type");
+    CHECK(office.tag("permit-0420-repairs-dock-2.pdf") == "twin");
+    CHECK(start->text() == "Copy 11 items");
+    CHECK(driver.find<QWidget>("instruction")->accessibleName() ==
+          QString("Copy 11 items from 2 folders into Archive / 2031 / Permits, keeping subfolders; where a name is taken, ask me."));
+    CHECK(office.text("toSettle").contains("9 to settle"));
+
+    // one overwrite and one skip by click, one rename by key
+    driver.decideByClick("permit-0413-visiting-tender.pdf", Decision::overwrite);
+    driver.decideByClick("permit-0416-north-quay.pdf", Decision::skip);
+    driver.clickRow("outcomeList", driver.rowNamed("outcomeList", "permit-0418-slipway.pdf"));
+    driver.key("outcomeList", Qt::Key_3);
+    REQUIRE(driver.settle());
+    CHECK(office.tag("permit-0413-visiting-tender.pdf") == "overwrite");
+    CHECK(office.tag("permit-0418-slipway.pdf") == "rename");
+
+    // what the outcome side says will be there, by place
+    const auto plan = office.window->bench().plan();
+    std::map<std::string, std::string> promised;  // place -> source
+    for (const Item& item : plan->items)
+        if (arrives(item.outcome)) promised[plan->final_path(item)] = plan->source_path(item);
+    REQUIRE(promised.size() == 3);
+    driver.click("start");
+    REQUIRE(driver.settle());
+    CHECK(office.isShown("runReceipt"));
+    for (const auto& [place, source] : promised) {
+        CAPTURE(place);
+        CHECK(office.temp.read(place.substr(office.temp.path().size() + 1)) == office.temp.read(source.substr(office.temp.path().size() + 1)));
+    }
+    CHECK(promised.contains(office.permits() + "/permit-0418-slipway-2.pdf"));
+    CHECK(tree_of(office.root() + "/Inbox") == inbox);
+
+    // what is undecided stays in hand; what is settled has left it
+    CHECK(office.window->bench().picked().size() == 4);
+
+    // undo, shown as a plan first
+    driver.click("runReceipt");
+    REQUIRE(WindowDriver::wait([&] { return driver.find<QListView>("receipts")->model()->rowCount() == 1 && office.isShown("undo"); }));
+    REQUIRE(WindowDriver::wait([&] { return office.text("receiptTitle").startsWith("Copy 11 items"); }));
+    driver.click("undo");
+    REQUIRE(WindowDriver::wait([&] { return office.isShown("undoNow"); }));
+    CHECK(driver.find<RowView>("undoItems")->model()->rowCount() == 3);
+    CHECK(office.temp.has("office/Archive/2031/Permits/permit-0410-slipway.pdf"));  // nothing has happened yet
+    driver.click("undoNow");
+    REQUIRE(driver.settle());
+    CHECK(tree_of(office.root() + "/Archive", {.folder_times = false}) == archive);
+    CHECK(tree_of(office.root() + "/Inbox") == inbox);
+}
+
+TEST_CASE("a move of folders into a folder that does not exist yet, and back", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    const Tree before = tree_of(office.root());
+    driver.click("phraseOperation");
+    driver.openFolder(office.root() + "/Inbox");
+    for (const char* name : {"Harbour desk", "Odd names", "All permits"}) office.pick(QLatin1String(name));
+    driver.chooseDestination(QString::fromStdString(office.root() + "/Archive/2031/From the inbox"));
+    CHECK(driver.find<QPushButton>("start")->text().startsWith("Move "));
+    driver.click("start");
+    REQUIRE(driver.settle());
+    CHECK_FALSE(office.temp.has("office/Inbox/Odd names"));
+    CHECK(office.temp.has("office/Archive/2031/From the inbox/Odd names/two\nlines.txt"));
+    CHECK(office.window->bench().picked().empty());
+    driver.click("runReceipt");
+    REQUIRE(WindowDriver::wait([&] { return office.isShown("undo") && office.text("receiptTitle").startsWith("Move "); }));
+    driver.click("undo");
+    REQUIRE(WindowDriver::wait([&] { return office.isShown("undoNow"); }));
+    driver.key("undoNow", Qt::Key_Space);
+    REQUIRE(driver.settle());
+    Tree after = tree_of(office.root());
+    // folders that files left and came back to have another date; everything else is as it was
+    for (const char* touched : {"Inbox", "Archive/2031"}) after[touched] = before.at(touched);
+    CHECK(after == before);
+}
+
+TEST_CASE("every underlined part of the sentence does what it says", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    Bench& bench = office.window->bench();
+    office.pick("Attachments");
+    office.pick("permit-0413-visiting-tender.pdf");
+    driver.chooseDestination(QString::fromStdString(office.permits()));
+    driver.click("phraseOperation");
+    CHECK(bench.request().operation == Operation::move);
+    driver.chooseFromMenu("phraseShape", "All files in one folder");
+    REQUIRE(driver.settle());
+    CHECK(bench.request().shape.flatten);
+    CHECK(driver.rowNamed("outcomeList", "berth-plan-01.png") >= 0);
+    driver.chooseFromMenu("phraseRule", "The newer one wins");
+    REQUIRE(driver.settle());
+    CHECK(office.tag("permit-0413-visiting-tender.pdf") == "overwrite");
+    driver.chooseFromMenu("phraseItems", "Show the batch as a list");
+    CHECK(office.window->outcome().model().isFlat());
+    driver.chooseFromMenu("phraseItems", "Empty the batch");
+    CHECK(bench.picked().empty());
+    CHECK_FALSE(driver.find<QPushButton>("start")->isEnabled());
+}
+
+TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    office.pick("permit-0430-crane-barge.pdf");
+    driver.type("filter", "*.csv");
+    REQUIRE(driver.settle());
+    CHECK(driver.rowNamed("folderList", "permit-0430-crane-barge.pdf") < 0);
+    driver.key("folderList", Qt::Key_Backspace);
+    REQUIRE(driver.settle());
+    CHECK(office.window->gathering().folder() == office.root() + "/Inbox");
+    driver.key("folderList", Qt::Key_Return);  // the folder that one came from is the current one
+    REQUIRE(driver.settle());
+    const int row = driver.rowNamed("folderList", "permit-0430-crane-barge.pdf");
+    REQUIRE(row >= 0);
+    CHECK(office.window->gathering().model().index(row, 0).data(FolderModel::PickedRole).toBool());
+    CHECK(office.text("pickedHere").contains("1 in the batch"));
+    driver.clickMark(row);
+    CHECK(office.window->bench().picked().empty());
+}
+
+TEST_CASE("the balance shows one share of the batch; what is not possible is said and not started", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    office.pick("permit-0409-fuel-jetty.pdf");
+    office.pick("permit-0410-slipway.pdf");
+    driver.chooseDestination(QString::fromStdString(office.permits()));
+    driver.click("share3");  // the same ones
+    CHECK(office.window->outcome().model().rowCount() == 1);
+    driver.click("share3");
+    CHECK(office.window->outcome().model().rowCount() > 10);
+    driver.click("putHere");  // the folder that they come from
+    REQUIRE(driver.settle());
+    CHECK(office.text("balanceNote").contains("onto itself"));
+    CHECK_FALSE(driver.find<QPushButton>("start")->isEnabled());
+    driver.chooseDestination(QString::fromStdString(office.root() + "/Inbox/.desk-notes"));
+    CHECK(office.text("balanceNote").contains("is not a folder"));
+}
+
+TEST_CASE("copy and paste: in hand here, put there", "[window]") {
+    Office office;
+    WindowDriver& driver = *office.driver;
+    driver.clickRow("folderList", driver.rowNamed("folderList", "permit-0410-slipway.pdf"));
+    driver.key("folderList", Qt::Key_X, Qt::ControlModifier);
+    CHECK(office.window->bench().request().operation == Operation::move);
+    CHECK(QApplication::clipboard()->mimeData()->urls().size() == 1);
+    driver.openFolder(office.root() + "/Scanner/Empty tray");
+    driver.key("folderList", Qt::Key_V, Qt::ControlModifier);
+    REQUIRE(driver.settle());
+    CHECK(office.window->bench().request().destination == office.root() + "/Scanner/Empty tray");
+    CHECK(office.tag("permit-0410-slipway.pdf") == "new");
+    CHECK(office.temp.has("office/Inbox/Harbour desk/permit-0410-slipway.pdf"));  // a paste shows, it does not run
+}
+
+TEST_CASE("models keep to their contract", "[model]") {
+    Office office;
+    FolderModel& folder = office.window->gathering().model();
+    OutcomeModel& outcome = office.window->outcome().model();
+    const QAbstractItemModelTester folder_tester(&folder, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester outcome_tester(&outcome, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    ReceiptsModel receipts;
+    ReceiptItemsModel items;
+    const QAbstractItemModelTester receipts_tester(&receipts, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester items_tester(&items, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    receipts.setHeads(std::make_shared<const std::vector<ReceiptHead>>(3));
+    items.setItems("/to", std::make_shared<const std::vector<ReceiptItem>>(5));
+    office.pick("Attachments");
+    office.driver->chooseDestination(QString::fromStdString(office.permits()));
+    const int row = office.driver->rowNamed("outcomeList", "Attachments/");
+    const int closed = outcome.rowCount();
+    office.driver->clickRow("outcomeList", row);
+    office.driver->key("outcomeList", Qt::Key_Right);
+    CHECK(outcome.rowCount() == closed + 11);
+    office.driver->key("outcomeList", Qt::Key_Left);
+    CHECK(outcome.rowCount() == closed);
+    folder.setSorting(FolderModel::SizeColumn, Qt::DescendingOrder);
+    REQUIRE(office.driver->settle());
+    CHECK(folder.row(3).status.id.size_bytes >= folder.row(4).status.id.size_bytes);
+}
+
+TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
+    const auto luminance = [](const QColor& colour) {  // WCAG 2.1, relative luminance
+        const auto part = [](double c) { return c <= 0.03928 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4); };
+        return 0.2126 * part(colour.redF()) + 0.7152 * part(colour.greenF()) + 0.0722 * part(colour.blueF());
+    };
+    const auto contrast = [&](const QColor& a, const QColor& b) {
+        const double x = luminance(a) + 0.05;
+        const double y = luminance(b) + 0.05;
+        return std::max(x, y) / std::min(x, y);
+    };
+    for (const Theme& theme : {Theme::light(), Theme::night()}) {
+        CAPTURE(theme.dark);
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash, theme.amber_wash})
+            CHECK(contrast(theme.ink, ground) >= 4.5);
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash}) CHECK(contrast(theme.muted, ground) >= 4.5);
+        for (const QColor& ground : {theme.ground, theme.paper, theme.accent_wash}) CHECK(contrast(theme.accent, ground) >= 4.5);
+        CHECK(contrast(theme.amber, theme.amber_wash) >= 4.5);
+        CHECK(contrast(theme.amber, theme.paper) >= 4.5);
+        CHECK(contrast(theme.paper, theme.amber) >= 4.5);
+        CHECK(contrast(theme.plum, theme.plum_wash) >= 4.5);
+        CHECK(contrast(theme.on_accent, theme.accent) >= 4.5);
+        CHECK(contrast(theme.muted, theme.line) >= 3.0);  // a button that is not available
+        CHECK(contrast(theme.paper, theme.ink) >= 4.5);
+    }
+}
+
+TEST_CASE("sizes, dates and differences are said in words", "[text]") {
+    CHECK(size_text(512) == "512 B");
+    CHECK(size_text(1536).startsWith("1"));
+    CHECK(size_text(250 * 1024).startsWith("250"));
+    CHECK(shown("bad\xff\n") == QString("bad\uFFFD\\n"));
+    CHECK(short_path("/srv/office/Archive/2031/Permits") == "Archive / 2031 / Permits");
+    Status incoming;
+    Status held;
+    incoming.type = held.type = FileType::file;
+    incoming.id.modified_ns = 3 * 86'400'000'000'000;
+    incoming.id.size_bytes = 12'288;
+    CHECK(difference_text(incoming, held) == QString("3 days newer, 12%1KB larger").arg(QChar(0xa0)));
+    CHECK(difference_text(held, incoming) == QString("3 days older, 12%1KB smaller").arg(QChar(0xa0)));
+    CHECK(difference_text(held, held) == "same date, same size");
+}

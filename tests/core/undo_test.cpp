@@ -1,0 +1,183 @@
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "support/jobs.h"
+#include "support/mounts.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+using namespace tavlo;
+
+TEST_CASE("undo leaves alone what was changed since, and says so", "[disk][undo]") {
+    TempFolder temp;
+    temp.write("from/kept", "one");
+    temp.write("from/edited", "two");
+    temp.write("from/over", "new");
+    temp.write("to/over", "old one");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("from/kept"), temp.path("from/edited"), temp.path("from/over")}, temp.path("to")), Decision::overwrite));
+    temp.write("to/edited", "two, and a day's work");
+    temp.write("to/over", "new, and a day's work");
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK(undone.of(Outcome::undecided) == 2);
+    CHECK(undone.of(Outcome::removed) == 1);
+    CHECK_FALSE(temp.has("to/kept"));
+    CHECK(temp.read("to/edited") == "two, and a day's work");
+    CHECK(temp.read("to/over") == "new, and a day's work");
+    CHECK(value(jobs.store->safe_entries()).size() == 2);  // the old one stays, and the copy that was taken away
+}
+
+TEST_CASE("undo of a move leaves alone what would go onto a name that was taken since", "[disk][undo]") {
+    TempFolder temp;
+    temp.write("from/a", "moved");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(move({temp.path("from/a")}, temp.path("to")));
+    temp.write("from/a", "a new one");
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK(undone.items[0].result == Outcome::undecided);
+    CHECK(temp.read("from/a") == "a new one");
+    CHECK(temp.read("to/a") == "moved");
+}
+
+TEST_CASE("what an undo takes away goes to the Safe, for the copy may be the last one by now", "[disk][undo]") {
+    TempFolder temp;
+    temp.write("from/a", "the only one");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({temp.path("from/a")}, temp.path("to")));
+    std::filesystem::remove(temp.path("from/a"));
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK_FALSE(temp.has("to/a"));
+    const Plan back = value(prepare_restore(*jobs.disk, *jobs.store, undone.items[0].set_aside, {}));
+    jobs.carry_out(back);
+    CHECK(temp.read("to/a") == "the only one");
+    CHECK(value(jobs.store->safe_entries()).empty());
+}
+
+TEST_CASE("an undo can be undone, again and again", "[disk][undo]") {
+    TempFolder temp;
+    temp.write("from/box/a", "new a");
+    temp.write("from/box/sub/b", "new b");
+    temp.write("to/box/a", "old a");
+    const auto operation = GENERATE(Operation::copy, Operation::move);
+    const TreeOptions names_and_bytes{.folder_times = false, .hard_links = true};
+    Request request = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
+    request.operation = operation;
+    Jobs jobs(temp.path("state"));
+    const Tree before_from = tree_of(temp.path("from"), names_and_bytes);
+    const Tree before_to = tree_of(temp.path("to"), names_and_bytes);
+    Ran last = jobs.run(request);
+    const Tree after_from = tree_of(temp.path("from"), names_and_bytes);
+    const Tree after_to = tree_of(temp.path("to"), names_and_bytes);
+    for (int turn = 0; turn < 4; ++turn) {
+        CAPTURE(turn);
+        const std::string id = last.head.id;
+        last = jobs.undo(id);
+        CHECK(last.of(Outcome::failed) + last.of(Outcome::undecided) == 0);
+        CHECK(tree_of(temp.path("from"), names_and_bytes) == (turn % 2 == 0 ? before_from : after_from));
+        CHECK(tree_of(temp.path("to"), names_and_bytes) == (turn % 2 == 0 ? before_to : after_to));
+        // a second undo of one receipt is refused, and names the first
+        const auto again = prepare_undo(*jobs.disk, *jobs.store, id);
+        REQUIRE_FALSE(again);
+        CHECK(again.error().step.find(last.head.id) != std::string::npos);
+    }
+}
+
+TEST_CASE("a folder that the run made stays when it holds something by then", "[disk][undo]") {
+    TempFolder temp;
+    temp.write("from/box/a", "x");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+    temp.write("to/box/later", "mine");
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK(temp.read("to/box/later") == "mine");
+    CHECK_FALSE(temp.has("to/box/a"));
+    CHECK(undone.of(Outcome::skipped) == 2);  // the folder, and the destination above it
+}
+
+TEST_CASE("check finds what differs since", "[disk][check]") {
+    TempFolder temp;
+    for (const char* name : {"fine", "edited", "gone", "mode"}) temp.write(std::string("from/") + name, name);
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({temp.path("from")}, temp.path("to")));
+    temp.write("to/from/edited", "EDITED");
+    temp.date("to/from/edited", 1'900'000'000);
+    std::filesystem::remove(temp.path("to/from/gone"));
+    std::filesystem::permissions(temp.path("to/from/mode"), std::filesystem::perms::owner_all);
+    const auto differs = [&](const char* name) { return check_item(*jobs.disk, ran.head, ran.item(temp.path("to/from/") + name)); };
+    CHECK(differs("fine") == Difference::none);
+    CHECK(differs("edited") == Difference::bytes);
+    CHECK(differs("gone") == Difference::missing);
+    CHECK(differs("mode") == Difference::attributes);
+}
+
+TEST_CASE("a version comes back from the Safe to its place or elsewhere, never onto a name that is held", "[disk][safe]") {
+    TempFolder temp;
+    temp.write("from/a", "new");
+    temp.write("to/a", "old bytes");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite));
+    const auto held = prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, {});
+    REQUIRE_FALSE(held);
+    CHECK(held.error().fault == Fault::name_taken);
+    SECTION("elsewhere") {
+        const Ran restored = jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, temp.path("not/there/yet"))));
+        CHECK(restored.items[0].result == Outcome::restored);
+        CHECK(temp.read("not/there/yet/a") == "old bytes");
+        CHECK_FALSE(jobs.store->safe_entry(ran.items[0].set_aside));
+        jobs.undo(restored.head.id);
+        CHECK_FALSE(temp.has("not"));
+    }
+    SECTION("emptied") {
+        CHECK(value(empty_safe(*jobs.disk, *jobs.store, 0)).removed.empty());  // nothing is that old
+        const SafeEntry entry = value(jobs.store->safe_entry(ran.items[0].set_aside));
+        CHECK(value(empty_safe(*jobs.disk, *jobs.store, now_ns())).removed.size() == 1);
+        CHECK_FALSE(std::filesystem::exists(entry.stored));
+        // the undo that can no longer be says so, and leaves what is there
+        const Ran undone = jobs.undo(ran.head.id);
+        CHECK(undone.items[0].result == Outcome::failed);
+        CHECK(temp.read("to/a") == "new");
+    }
+}
+
+TEST_CASE("the Safe is private, in the highest folder that may be written, and not gathered", "[disk][safe]") {
+    TempFolder temp;
+    const Mount mount = Mount::memory(temp.path("disk"));
+    NEEDS(mount)
+    temp.write("disk/office/from/a", "new");
+    temp.write("disk/office/to/a", "old one");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("disk/office/from/a")}, temp.path("disk/office/to")), Decision::overwrite));
+    const SafeEntry entry = value(jobs.store->safe_entry(ran.items[0].set_aside));
+    CHECK(entry.stored.starts_with(temp.path("disk/.tavlo-safe-")));
+    const auto safe = std::filesystem::path(entry.stored).parent_path().parent_path().parent_path();
+    CHECK(std::filesystem::status(safe).permissions() == std::filesystem::perms::owner_all);
+    Request everything = copy({temp.path("disk")}, temp.path("copy"));
+    everything.shape.contents = true;
+    for (const ReceiptItem& item : jobs.run(everything).items) CHECK(item.source.find(".tavlo-safe-") == std::string::npos);
+}
+
+TEST_CASE("receipts and the Safe's index outlive the program; a damaged or newer database is refused", "[store]") {
+    TempFolder temp;
+    temp.write("from/a\n\xff", "new");
+    temp.write("to/a\n\xff", "old one");
+    std::string id;
+    {
+        Jobs jobs(temp.path("state"));
+        id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite), {.sentence = "Copy it", .verify = Verify::none, .stop = {}}).head.id;
+    }
+    {
+        Jobs jobs(temp.path("state"));
+        const auto heads = value(jobs.store->receipts());
+        REQUIRE(heads.size() == 1);
+        CHECK(heads[0].id == id);
+        CHECK(heads[0].sentence == "Copy it");
+        CHECK(heads[0].totals.of(Outcome::overwritten) == 1);
+        CHECK(value(jobs.store->safe_entries())[0].original == temp.path("to/a\n\xff"));
+    }
+    temp.write("damaged/tavlo.sqlite", std::string(5000, 'x'));
+    const auto damaged = Store::open(temp.path("damaged"));
+    REQUIRE_FALSE(damaged);
+    CHECK(damaged.error().fault == Fault::corrupt);
+    CHECK(damaged.error().path == temp.path("damaged/tavlo.sqlite"));
+    CHECK_FALSE(Store::open(temp.write("a file", "x")));
+}

@@ -1,0 +1,279 @@
+#include <signal.h>
+#include <sys/stat.h>
+#include <sys/wait.h>
+#include <unistd.h>
+
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <nlohmann/json.hpp>
+
+#include "support/mounts.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+using Json = nlohmann::json;
+
+namespace {
+
+struct Answer {
+    int status = -1;
+    std::string out;
+    std::string err;
+    Json json() const { return Json::parse(out); }
+};
+
+/// tavloctl as a script runs it: with arguments as they are, and a state folder of the test's own.
+class Script {
+public:
+    explicit Script(const TempFolder& temp) : temp_(temp) {}
+
+    Answer run(std::vector<std::string> words) const {
+        const std::string out = temp_.path("stdout");
+        const std::string err = temp_.path("stderr");
+        const pid_t child = ::fork();
+        if (child == 0) {
+            ::setenv("XDG_STATE_HOME", temp_.path("xdg").c_str(), 1);
+            if (::freopen(out.c_str(), "w", stdout) == nullptr || ::freopen(err.c_str(), "w", stderr) == nullptr) ::_exit(126);
+            words.insert(words.begin(), TAVLOCTL);
+            std::vector<char*> argv;
+            for (auto& word : words) argv.push_back(word.data());
+            argv.push_back(nullptr);
+            ::execv(TAVLOCTL, argv.data());
+            ::_exit(127);
+        }
+        int status = 0;
+        ::waitpid(child, &status, 0);
+        Answer answer{WIFEXITED(status) ? WEXITSTATUS(status) : 128 + WTERMSIG(status), temp_.read("stdout"), temp_.read("stderr")};
+        std::filesystem::remove(out);
+        std::filesystem::remove(err);
+        return answer;
+    }
+
+private:
+    const TempFolder& temp_;
+};
+
+const Json& item_for(const Json& document, const std::string& target) {
+    for (const auto& item : document["items"])
+        if (item["target"] == target) return item;
+    FAIL("no item wants " << target);
+    return document["items"][0];
+}
+
+}  // namespace
+
+TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract says", "[ctl]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/box/new", "1");
+    temp.write("from/box/same", "22");
+    temp.write("from/box/newer", "333");
+    temp.write("from/box/older", "4444");
+    temp.write("to/box/same", "22");
+    temp.write("to/box/newer", "three");
+    temp.write("to/box/older", "four!");
+    temp.date("to/box/newer", 1'000'000'000, 5);
+    temp.date("to/box/older", 2'500'000'000, 5);
+    const Tree from = tree_of(temp.path("from"));
+    const Tree to = tree_of(temp.path("to"), {.folder_times = false});
+    const std::vector<std::string> request{"copy", temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite", "--when",
+                                           "older=rename", "--when", "same=skip", "--json"};
+    auto planned = request;
+    planned.emplace_back("--plan");
+    const Answer plan = tavloctl.run(planned);
+    CHECK(plan.status == 0);
+    CHECK(plan.json()["document"] == "plan");
+    CHECK(plan.json()["tavlo"] == 1);
+    for (const auto& item : plan.json()["items"]) CHECK(item["result"] == "planned");
+    CHECK(plan.json()["totals"]["overwritten"] == 1);
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
+    CHECK_FALSE(temp.has("xdg"));  // a plan changes nothing at all
+
+    const Answer ran = tavloctl.run(request);
+    CHECK(ran.status == 0);
+    const Json receipt = ran.json();
+    CHECK(receipt["state"] == "done");
+    CHECK(receipt["operation"] == "copy");
+    CHECK(receipt["totals"] == Json{{"items", 5}, {"bytes", 8}, {"created", 1}, {"overwritten", 1}, {"renamed", 1}, {"skipped", 1}, {"merged", 1},
+                                    {"undecided", 0}, {"failed", 0}, {"removed", 0}, {"restored", 0}});
+    const Json over = item_for(receipt, temp.path("to/box/newer"));
+    CHECK(over["result"] == "overwritten");
+    CHECK(over["collision"]["finding"] == "newer");
+    CHECK(over["collision"]["size"] == 5);
+    CHECK(over["collision"]["modified"] == "2001-09-09T01:46:40.000000005Z");
+    CHECK(item_for(receipt, temp.path("to/box/older"))["final"] == temp.path("to/box/older-2"));
+    // the receipt against the disk
+    for (const auto& item : receipt["items"]) {
+        const std::string place = item.value("final", item["target"].get<std::string>());
+        CHECK(std::filesystem::exists(place));
+        if (item["result"] == "created" || item["result"] == "overwritten" || item["result"] == "renamed")
+            CHECK(std::filesystem::file_size(place) == item["size"]);
+    }
+    const std::string id = receipt["id"];
+    CHECK(tavloctl.run({"receipt", id, "--json"}).json() == receipt);
+    CHECK(tavloctl.run({"receipts", "--json"}).json()["receipts"][0]["id"] == id);
+    const Json safe = tavloctl.run({"safe", "--json"}).json();
+    REQUIRE(safe["entries"].size() == 1);
+    CHECK(safe["entries"][0]["id"] == over["set_aside"]);
+    CHECK(safe["entries"][0]["original"] == temp.path("to/box/newer"));
+    CHECK(std::filesystem::exists(safe["entries"][0]["stored"].get<std::string>()));
+    CHECK(tavloctl.run({"check", id}).status == 0);
+    temp.write("to/box/new", "X");
+    const Answer differs = tavloctl.run({"check", id, "--json"});
+    CHECK(differs.status == 1);
+    CHECK(differs.json()["totals"] == Json{{"items", 5}, {"differs", 1}});
+    CHECK(item_for(differs.json(), temp.path("to/box/new"))["differs"] == "bytes");
+
+    CHECK(tavloctl.run({"undo", id, "--plan"}).status == 3);  // one was changed since
+    const Answer undone = tavloctl.run({"undo", id, "--json"});
+    CHECK(undone.status == 3);
+    CHECK(undone.json()["operation"] == "undo");
+    CHECK(undone.json()["totals"]["restored"] == 1);
+    CHECK(undone.json()["totals"]["removed"] == 1);
+    CHECK(undone.json()["totals"]["undecided"] == 1);
+    std::filesystem::remove(temp.path("to/box/new"));
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
+    CHECK(tree_of(temp.path("from")) == from);
+    CHECK(tavloctl.run({"undo", id}).status == 2);
+}
+
+TEST_CASE("the status says how it went", "[ctl]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/a", "new");
+    temp.write("to/a", "held");
+    CHECK(tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to")}).status == 3);
+    CHECK(tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "skip"}).status == 0);
+    REQUIRE(::mkfifo(temp.path("from/pipe").c_str(), 0600) == 0);
+    const Answer both = tavloctl.run({"copy", temp.path("from"), "--contents", "--into", temp.path("to"), "--json"});
+    CHECK(both.status == 1);
+    CHECK(both.err == "tavloctl: " + temp.path("from/pipe") + ": is a fifo, socket or device, which is left alone\n");
+    CHECK(both.json()["totals"]["undecided"] == 1);
+    CHECK(temp.read("to/a") == "held");
+    CHECK(tavloctl.run({"copy", temp.path("from"), "--into", temp.path("to"), "--plan"}).status == 1);
+}
+
+TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl][refused]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/a", "x");
+    temp.folder("to");
+    temp.write("file", "x");
+    const std::string a = temp.path("from/a");
+    const std::string to = temp.path("to");
+    const Tree before = tree_of(temp.path());
+    const std::vector<std::vector<std::string>> requests{
+        {},
+        {"frobnicate"},
+        {"copy"},
+        {"copy", a},
+        {"copy", "--into", to},
+        {"copy", "", "--into", to},
+        {"copy", temp.path("missing"), "--into", to},
+        {"copy", a, temp.path("missing"), "--into", to},
+        {"copy", a, "--into", temp.path("file")},
+        {"copy", a, "--into", temp.path("file/below")},
+        {"copy", a, "--into", temp.path("from")},
+        {"copy", temp.path("from"), "--into", temp.path("from/deeper")},
+        {"copy", a, "--into", to, "--into", to},
+        {"copy", a, "--into", to, "--flatten", "--flatten"},
+        {"copy", a, "--into", to, "--flatten", "--subfolders", "all"},
+        {"copy", a, "--into", to, "--subfolders", "some"},
+        {"copy", a, "--into", to, "--links", "maybe"},
+        {"copy", a, "--into", to, "--on-collision", "explode"},
+        {"copy", a, "--into", to, "--when", "newer"},
+        {"copy", a, "--into", to, "--when", "fresh=skip"},
+        {"copy", a, "--into", to, "--when", "newer=undecided"},
+        {"copy", a, "--into", to, "--when", "newer=skip", "--when", "newer=rename"},
+        {"copy", a, "--into", to, "--nonsense"},
+        {"copy", a, "--into", to, "--state", temp.path("file")},
+        {"copy", a, "--into", to, "--json", "--json"},
+        {"receipt", "no-such-receipt", "--json"},
+        {"check", "no-such-receipt"},
+        {"undo", "no-such-receipt"},
+        {"safe", "restore", "no-such-entry"},
+        {"safe", "burn"},
+        {"safe", "empty", "--older-than", "soon"},
+        {"run", temp.path("job.json")},
+    };
+    for (const auto& request : requests) {
+        std::string line;
+        for (const auto& word : request) line += " '" + word + "'";
+        CAPTURE(line);
+        const Answer answer = tavloctl.run(request);
+        CHECK(answer.status == 2);
+        CHECK(answer.out.empty());
+        CHECK(answer.err.starts_with("tavloctl: "));
+        CHECK(std::count(answer.err.begin(), answer.err.end(), '\n') == 1);
+        std::filesystem::remove_all(temp.path("xdg"));
+        CHECK(tree_of(temp.path()) == before);
+    }
+}
+
+TEST_CASE("words after -- and odd names are sources; bytes that are no text are given exactly", "[ctl]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/-rf", "1");
+    temp.write("from/[a,b]", "2");
+    temp.write("from/bad\xff\nname", "3");
+    std::filesystem::current_path(temp.path("from"));
+    CHECK(tavloctl.run({"copy", "--into", temp.path("to"), "--", "-rf", "[a,b]"}).status == 0);
+    CHECK(temp.read("to/-rf") == "1");
+    CHECK(temp.read("to/[a,b]") == "2");
+    const Json receipt = tavloctl.run({"copy", "bad\xff\nname", "--into", "../to", "--json"}).json();
+    CHECK(receipt["items"][0]["source"] == temp.path("from/bad") + "\uFFFD\nname");
+    CHECK(receipt["items"][0].contains("source_bytes"));
+    CHECK(receipt["destination"] == temp.path("to"));
+    const Answer missing = tavloctl.run({"copy", "no\nsuch\x01", "--into", "../to"});
+    CHECK(missing.err == "tavloctl: " + temp.path("from/no\\nsuch\\x01") + ": is not there\n");
+    std::filesystem::current_path("/");
+}
+
+TEST_CASE("versions come back from the Safe, and go for good only when asked", "[ctl][safe]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/a", "new");
+    temp.write("to/a", "old one");
+    const Json receipt = tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "overwrite", "--json"}).json();
+    const std::string entry = receipt["items"][0]["set_aside"];
+    CHECK(tavloctl.run({"safe", "restore", entry}).status == 3);
+    CHECK(temp.read("to/a") == "new");
+    CHECK(tavloctl.run({"safe", "empty", "--older-than", "30"}).status == 0);
+    CHECK(tavloctl.run({"safe", "restore", entry, "--into", temp.path("elsewhere")}).status == 0);
+    CHECK(temp.read("elsewhere/a") == "old one");
+    CHECK(tavloctl.run({"safe", "--json"}).json()["entries"].empty());
+    temp.write("from/a", "newer still");
+    tavloctl.run({"move", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "overwrite"});
+    CHECK_FALSE(temp.has("from/a"));
+    const Json entries = tavloctl.run({"safe", "--json"}).json()["entries"];
+    REQUIRE(entries.size() == 1);
+    CHECK(tavloctl.run({"safe", "empty"}).status == 0);
+    CHECK_FALSE(std::filesystem::exists(entries[0]["stored"].get<std::string>()));
+}
+
+TEST_CASE("a signal stops between two items; what is done is in the receipt", "[ctl]") {
+    TempFolder temp;
+    for (int i = 0; i < 4000; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
+    const pid_t child = ::fork();
+    if (child == 0) {
+        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
+        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
+        ::_exit(127);
+    }
+    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
+    ::kill(child, SIGTERM);
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    REQUIRE(WIFEXITED(status));
+    CHECK(WEXITSTATUS(status) == 4);
+    Script tavloctl(temp);
+    const Json heads = tavloctl.run({"receipts", "--json"}).json()["receipts"];
+    REQUIRE(heads.size() == 1);
+    CHECK(heads[0]["state"] == "stopped");
+    const Json receipt = tavloctl.run({"receipt", heads[0]["id"], "--json"}).json();
+    CHECK(receipt["items"].size() == 4001);
+    for (const auto& item : receipt["items"]) CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
+    CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
+    CHECK_FALSE(temp.has("to"));
+}

@@ -1,0 +1,55 @@
+#include "support/jobs.h"
+
+using namespace tavlo;
+
+const ReceiptItem& Ran::item(const std::string& target) const {
+    for (const ReceiptItem& item : items)
+        if (item.target == target) return item;
+    FAIL("no item wants " << target);
+    return items.front();
+}
+
+Ran Jobs::carry_out(const Plan& plan, const RunOptions& options) {
+    Ran ran;
+    ran.head = value(tavlo::carry_out(*disk, *store, plan, options));
+    const auto read = store->each_item(ran.head.id, [&](ReceiptItem&& item) { ran.items.push_back(std::move(item)); });
+    REQUIRE(read);
+    // as many items come out as went in, each with one result
+    REQUIRE(ran.items.size() == plan.items.size());
+    std::uint64_t counted = 0;
+    for (const auto outcome : ran.head.totals.by_outcome) counted += outcome;
+    REQUIRE(counted == plan.items.size());
+    return ran;
+}
+
+Ran Jobs::run(const Request& request, const RunOptions& options) {
+    const Outlook outlook = value(prepare(*disk, request));
+    for (const Error& refusal : outlook.refusals) FAIL(describe(refusal));
+    return carry_out(*outlook.plan, options);
+}
+
+Ran Jobs::run_after(const Request& request, const std::function<void()>& meanwhile) {
+    const Outlook outlook = value(prepare(*disk, request));
+    meanwhile();
+    return carry_out(*outlook.plan);
+}
+
+Ran Jobs::undo(const std::string& receipt) { return carry_out(value(prepare_undo(*disk, *store, receipt))); }
+
+Request copy(std::vector<std::string> sources, std::string destination) {
+    Request request;
+    request.sources = std::move(sources);
+    request.destination = std::move(destination);
+    return request;
+}
+
+Request move(std::vector<std::string> sources, std::string destination) {
+    Request request = copy(std::move(sources), std::move(destination));
+    request.operation = Operation::move;
+    return request;
+}
+
+Request with(Request request, Decision otherwise) {
+    request.rules.otherwise = otherwise;
+    return request;
+}

@@ -1,0 +1,14 @@
+#pragma once
+
+#include <map>
+#include <string>
+
+/// What a tree looked like: each thing's path below the top, with its type, mode, size, time of change in ns, link text,
+/// extended attributes, a sum of its bytes, and the first of its hard links within the tree.
+using Tree = std::map<std::string, std::string>;
+
+struct TreeOptions {
+    bool folder_times = true;
+    bool hard_links = true;
+};
+Tree tree_of(const std::string& top, const TreeOptions& options = {});
