@@ -187,17 +187,17 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         const std::string keep = wanted_.empty() ? head_.id : wanted_;
         wanted_.clear();
         nothing_->setVisible(heads->empty());
-        int row = -1;
+        int current = -1;
         {
             const QSignalBlocker quiet(list_->selectionModel());  // a list read again is not a choice made again
             receipts_->setHeads(heads);
-            if (!heads->empty()) row = std::max(0, receipts_->rowOf(keep));
-            list_->setCurrentIndex(receipts_->index(row));
+            if (!heads->empty()) current = std::max(0, receipts_->rowOf(keep));
+            list_->setCurrentIndex(receipts_->index(current));
         }
         list_->viewport()->update();
-        if (row < 0) return;
-        const ReceiptHead& head = receipts_->head(row);
-        if (head.id != head_.id || head.undone_by != head_.undone_by || head.finished_ns != head_.finished_ns) past_.open(head.id);
+        if (current < 0) return;
+        const ReceiptHead& listed = receipts_->head(current);
+        if (listed.id != head_.id || listed.undone_by != head_.undone_by || listed.finished_ns != head_.finished_ns) past_.open(listed.id);
     });
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });

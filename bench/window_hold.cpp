@@ -1,0 +1,120 @@
+#include <QElapsedTimer>
+#include <QTemporaryDir>
+#include <QTimer>
+#include <cstdio>
+#include <filesystem>
+#include <fstream>
+
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "theme/theme.h"
+#include "translations.h"
+#include "views/gathering_side.h"
+#include "views/outcome_side.h"
+#include "window_driver.h"
+#include "work/bench.h"
+#include "work/runs.h"
+
+// window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real window, filters it key by
+// key, picks all of it, plans and runs a copy, and prints for how long the interface's thread was held at the most in each step:
+// the longest time between two turns of its event loop, seen by a timer of 1 ms.
+
+namespace {
+
+class Holds {
+public:
+    Holds() {
+        timer_.setInterval(1);
+        timer_.setTimerType(Qt::PreciseTimer);
+        QObject::connect(&timer_, &QTimer::timeout, [this] { turn(); });
+        timer_.start();
+    }
+    void begin() {
+        longest_ = 0;
+        over_16_ = 0;
+        step_.start();
+        clock_.start();
+    }
+    void end(const char* step) {
+        turn();
+        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d times\n", step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_);
+    }
+
+private:
+    void turn() {
+        const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
+        longest_ = std::max(longest_, held);
+        if (held > 16) ++over_16_;
+        clock_.start();
+    }
+    QTimer timer_;
+    QElapsedTimer clock_;
+    QElapsedTimer step_;
+    double longest_ = 0;
+    int over_16_ = 0;
+};
+
+void make_files(const std::filesystem::path& folder, int files) {
+    std::filesystem::create_directories(folder);
+    for (int i = 0; i < files; ++i) std::ofstream(folder / ("permit-" + std::to_string(i) + ".pdf")) << i;
+}
+
+}  // namespace
+
+int main(int count, char** words) {
+    if (count < 2) {
+        std::fprintf(stderr, "usage: window_hold FOLDER [FILES]\n");
+        return 2;
+    }
+    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QTemporaryDir state;
+    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
+    QApplication application(count, words);
+    install_translations(application);
+    apply_theme(application, ThemeChoice::light);
+    const std::filesystem::path place = std::filesystem::path(words[1]) / "tavlo-window-hold";
+    const int files = count > 2 ? std::atoi(words[2]) : 100'000;
+    make_files(place / "from", files);
+    std::filesystem::create_directories(place / "start");
+    {
+        MainWindow window(place / "start", state.path().toStdString() + "/state");
+        window.show();
+        WindowDriver driver(window);
+        driver.settle();
+        Holds holds;
+
+        holds.begin();
+        window.gathering().openFolder(place / "from");
+        driver.settle();
+        holds.end("open the folder");
+
+        holds.begin();
+        driver.type("filter", QStringLiteral("99 -5 *7.pdf"));
+        driver.settle();
+        holds.end("filter it, key by key");
+        driver.type("filter", {});
+        driver.settle();
+
+        holds.begin();
+        window.gathering().pickShown();
+        driver.settle();
+        holds.end("pick all of it");
+
+        holds.begin();
+        window.bench().setDestination(place / "to");
+        driver.settle();
+        holds.end("plan a copy into a new folder");
+
+        holds.begin();
+        driver.click("start");
+        driver.settle();
+        holds.end("run it");
+
+        window.bench().replacePicks({(place / "from").string()});
+        window.bench().setShape({true, tavlo::Subfolders::all, false});
+        holds.begin();
+        driver.settle();
+        holds.end("plan it again, all names taken, read all pairs");
+    }
+    std::filesystem::remove_all(place);
+}
