@@ -172,9 +172,10 @@ int check(FileSystem& disk, Store& store, const Arguments& arguments) {
     if (!head) return refuse(head.error());
     std::optional<CheckWriter> writer;
     if (arguments.json) writer.emplace(std::cout, head->id);
+    Checker checker(disk, *head);
     std::uint64_t differing = 0;
     const auto read = store.each_item(head->id, [&](ReceiptItem&& item) {
-        const Difference difference = check_item(disk, *head, item);
+        const Difference difference = checker.check(item);
         if (difference != Difference::none) ++differing;
         if (writer)
             writer->add(item, difference == Difference::none ? std::string_view{} : to_text(difference));

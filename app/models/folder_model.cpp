@@ -144,14 +144,14 @@ QVariant FolderModel::data(const QModelIndex& index, int role) const {
         case Qt::AccessibleTextRole: {
             if (index.column() != NameColumn) return {};
             const QString name = shown(entry.name);
-            return bench_.isPicked(join(listing_->path, entry.name)) ? tr("%1, in the batch").arg(name) : name;
+            return bench_.isPicked(listing_->path, entry.name) ? tr("%1, in the batch").arg(name) : name;
         }
         case PathRole: {
             const std::string path = join(listing_->path, entry.name);
             return QByteArray(path.data(), static_cast<qsizetype>(path.size()));
         }
         case TypeRole: return static_cast<int>(entry.status.type);
-        case PickedRole: return bench_.isPicked(join(listing_->path, entry.name));
+        case PickedRole: return bench_.isPicked(listing_->path, entry.name);
         default: return {};
     }
 }

@@ -7,22 +7,6 @@
 
 using namespace tavlo;
 
-Share share_of(const Item& item) {
-    switch (item.outcome) {
-        case Outcome::overwritten: return Share::overwrite;
-        case Outcome::renamed: return Share::rename;
-        case Outcome::merged: return Share::merge;
-        case Outcome::undecided: return Share::undecided;
-        case Outcome::failed: return Share::failed;
-        case Outcome::skipped: return item.collision && item.collision->finding == Finding::same ? Share::same : Share::skip;
-        case Outcome::planned:
-        case Outcome::created:
-        case Outcome::removed:
-        case Outcome::restored: return Share::created;
-    }
-    return Share::created;
-}
-
 void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     beginResetModel();
     tree_ = std::move(tree);

@@ -10,11 +10,6 @@
 
 #include "work/outcome_tree.h"
 
-/// The parts of the balance: what an item comes to, as people count it.
-enum class Share { created, overwrite, rename, same, skip, merge, undecided, failed };
-inline constexpr int share_count = 8;
-Share share_of(const tavlo::Item& item);
-
 /// How a tag is coloured; what it means is said by its word.
 enum class Tone { plain, fresh, waiting, takes_away };
 

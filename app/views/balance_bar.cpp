@@ -89,12 +89,7 @@ void BalanceBar::choose(std::optional<Share> share) {
 void BalanceBar::refresh() {
     const auto& plan = bench_.plan();
     const auto& view = bench_.view();
-    if (plan != counted_) {
-        counted_ = plan;
-        counts_ = {};
-        if (plan)
-            for (const Item& item : plan->items) ++counts_[static_cast<std::size_t>(share_of(item))];
-    }
+    counts_ = view.outcome ? view.outcome->shares : std::array<std::uint64_t, share_count>{};
     for (int i = 0; i < share_count; ++i) {
         QPushButton* button = legend_[static_cast<std::size_t>(i)];
         const auto count = counts_[static_cast<std::size_t>(i)];
@@ -109,7 +104,7 @@ void BalanceBar::refresh() {
     const bool refused = !view.refusals.empty();
     if (refused)
         note = tr("Not possible: %1").arg(view.refusals.front());
-    else if (bench_.picked().empty())
+    else if (bench_.pickedCount() == 0)
         note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
     else if (bench_.request().destination.empty())
         note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");

@@ -33,7 +33,6 @@ private:
     std::vector<std::pair<Share, QRect>> parts() const;
 
     Bench& bench_;
-    std::shared_ptr<const tavlo::Plan> counted_;
     std::array<std::uint64_t, share_count> counts_{};
     std::array<QPushButton*, share_count> legend_{};
     QLabel* note_;

@@ -9,6 +9,7 @@
 #include <QPushButton>
 #include <QStandardPaths>
 #include <QVBoxLayout>
+#include <unordered_set>
 
 #include "files/path.h"
 #include "models/folder_model.h"
@@ -19,6 +20,10 @@
 #include "work/bench.h"
 
 using namespace tavlo;
+
+namespace {
+constexpr std::size_t most_kept_selected = 2000;  // beyond that finding them again would hold the window
+}
 
 GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("gathering"));
@@ -97,11 +102,17 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
     connect(filter_, &QLineEdit::textChanged, model_, &FolderModel::setFilter);
     connect(delegate, &FolderDelegate::pickToggled, this, [this](const QModelIndex& index) {
-        const auto path = model_->path(index);
-        bench_.isPicked(path) ? bench_.unpick({path}) : bench_.pick({path});
+        togglePick({model_->row(index.row()).name});
     });
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) { activate(index.row()); });
+    connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
+        const auto names = selectedNames();
+        selected_before_ = names.size() <= most_kept_selected ? names : std::vector<std::string>();
+        const int row = list_->currentIndex().row();
+        current_before_ = row >= 0 ? model_->row(row).name : std::string();
+    });
     connect(model_, &FolderModel::loaded, this, [this](bool another) {
+        if (!another) keepSelection();
         const int row = came_from_.empty() ? 0 : std::max(0, model_->rowOf(came_from_));
         if (another && model_->rowCount() > 0) {
             list_->setCurrentIndex(model_->index(row, 0));
@@ -112,6 +123,20 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     });
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
     connect(&bench_, &Bench::requestChanged, this, &GatheringSide::refreshTotals);
+}
+
+/// The same folder, read, sorted or filtered again: what was selected stays so, as far as it is shown.
+void GatheringSide::keepSelection() {
+    const std::unordered_set<std::string> names(selected_before_.begin(), selected_before_.end());
+    QItemSelection selection;
+    int current = -1;
+    for (int row = 0; row < model_->rowCount() && !(names.empty() && current_before_.empty()); ++row) {
+        const auto& name = model_->row(row).name;
+        if (names.contains(name)) selection.select(model_->index(row, 0), model_->index(row, FolderModel::ColumnCount - 1));
+        if (name == current_before_) current = row;
+    }
+    if (current >= 0) list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
+    list_->selectionModel()->select(selection, QItemSelectionModel::ClearAndSelect);
 }
 
 const std::string& GatheringSide::folder() const { return model_->folder(); }
@@ -160,32 +185,37 @@ void GatheringSide::focusFilter() {
     filter_->selectAll();
 }
 
-std::vector<std::string> GatheringSide::selectedPaths() const {
-    std::vector<std::string> paths;
-    for (const int row : list_->selectedRowNumbers()) paths.push_back(model_->path(model_->index(row, 0)));
-    return paths;
+std::vector<std::string> GatheringSide::selectedNames() const {
+    std::vector<std::string> names;
+    for (const int row : list_->selectedRowNumbers()) names.push_back(model_->row(row).name);
+    return names;
 }
 
 /// One key for the selected rows: all into the batch, or, where all are in it, all out of it.
 void GatheringSide::togglePickOfSelected() {
-    auto paths = selectedPaths();
-    if (paths.empty() && list_->currentIndex().isValid()) paths.push_back(model_->path(list_->currentIndex()));
-    const bool all_in = std::all_of(paths.begin(), paths.end(), [&](const auto& path) { return bench_.isPicked(path); });
-    all_in ? bench_.unpick(paths) : bench_.pick(paths);
+    auto names = selectedNames();
+    if (names.empty() && list_->currentIndex().isValid()) names.push_back(model_->row(list_->currentIndex().row()).name);
+    if (!names.empty()) togglePick(names);
+}
+
+void GatheringSide::togglePick(const std::vector<std::string>& names) {
+    const std::string& shown_folder = model_->listing().path;
+    const bool all_in = std::all_of(names.begin(), names.end(), [&](const auto& name) { return bench_.isPicked(shown_folder, name); });
+    all_in ? bench_.unpick(shown_folder, names) : bench_.pick(shown_folder, names);
 }
 
 void GatheringSide::pickShown() {
-    std::vector<std::string> paths;
+    std::vector<std::string> names;
+    names.reserve(static_cast<std::size_t>(model_->rowCount()));
     for (int row = 0; row < model_->rowCount(); ++row)
-        if (model_->row(row).status.type != FileType::folder) paths.push_back(model_->path(model_->index(row, 0)));
-    bench_.pick(paths);
+        if (model_->row(row).status.type != FileType::folder) names.push_back(model_->row(row).name);
+    bench_.pick(model_->listing().path, std::move(names));
 }
 
 void GatheringSide::activate(int row) {
     const QModelIndex index = model_->index(row, 0);
     if (model_->row(row).status.type == FileType::folder) return openFolder(model_->path(index));
-    const auto path = model_->path(index);
-    bench_.isPicked(path) ? bench_.unpick({path}) : bench_.pick({path});
+    togglePick({model_->row(row).name});
 }
 
 bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {

@@ -26,7 +26,7 @@ public:
     void focusFilter();
     void togglePickOfSelected();
     void pickShown();
-    std::vector<std::string> selectedPaths() const;
+    std::vector<std::string> selectedNames() const;
 
 signals:
     void folderChanged();
@@ -37,6 +37,7 @@ protected:
 private:
     void show_(const std::string& path, bool remember);
     void activate(int row);
+    void togglePick(const std::vector<std::string>& names);
     void refreshTotals();
     void fillPlaces();
 
@@ -52,5 +53,8 @@ private:
     QLabel* empty_;
     std::vector<std::string> back_;
     std::vector<std::string> forward_;
+    void keepSelection();
+    std::vector<std::string> selected_before_;
+    std::string current_before_;
     std::string came_from_;  ///< selected once the folder above is shown
 };

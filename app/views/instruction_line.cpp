@@ -123,20 +123,15 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
 void InstructionLine::chooseDestination() { panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2))); }
 
 void InstructionLine::fillItemsMenu() {
-    items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(!bench_.picked().empty());
-    items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(!bench_.picked().empty());
+    items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
+    items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
 }
 
 void InstructionLine::fillFoldersMenu() {
     for (const auto& folder : bench_.sourceFolders()) {
         auto* menu = folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
         menu->addAction(tr("Look into it"), this, [this, folder] { emit folderRequested(folder); });
-        menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] {
-            std::vector<std::string> from_here;
-            for (const auto& path : bench_.picked())
-                if (parent_of(path) == folder) from_here.push_back(path);
-            bench_.unpick(from_here);
-        });
+        menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] { bench_.unpickFolder(folder); });
     }
     if (folders_menu_.isEmpty()) folders_menu_.addAction(tr("Nothing is picked yet"))->setEnabled(false);
 }
@@ -183,14 +178,14 @@ void InstructionLine::refresh() {
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
     // until the batch has been gone through, what is known is how many were picked
-    const auto items = plan && fresh ? plan->totals.items : view.batch && fresh ? view.batch->entries.size() : bench_.picked().size();
+    const auto items = plan && fresh ? plan->totals.items : view.batch && fresh ? view.batch->entries.size() : bench_.pickedCount();
     const int count = static_cast<int>(items);
     const auto folders = bench_.sourceFolders();
-    const bool has_folders = view.has_folders && !bench_.picked().empty();
+    const bool has_folders = view.has_folders && bench_.pickedCount() > 0;
 
     operation_->setText(copies ? tr("Copy") : tr("Move"));
     operation_->setToolTip(copies ? tr("Change to move") : tr("Change to copy"));
-    items_->setText(bench_.picked().empty() ? tr("nothing yet") : tr("%Ln items", nullptr, count));
+    items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, count));
     from_->setText(tr(" from "));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
     into_->setText(tr(" into "));
@@ -218,7 +213,7 @@ void InstructionLine::refresh() {
     setAccessibleName(sentence());
 
     const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
-    start_->setText(bench_.picked().empty() ? (copies ? tr("Copy") : tr("Move")) : verb);
+    start_->setText(bench_.pickedCount() == 0 ? (copies ? tr("Copy") : tr("Move")) : verb);
     const auto& totals = plan ? plan->totals : Totals{};
     const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;
     start_->setEnabled(plan && fresh && something && view.refusals.empty());

@@ -13,8 +13,8 @@
 #include <QStackedWidget>
 #include <QUrl>
 #include <QVBoxLayout>
-#include <unordered_set>
 
+#include "files/path.h"
 #include "models/folder_model.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -92,19 +92,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
-    connect(runs_, &Runs::finished, this, [this](const auto& plan, const ReceiptHead& head) {
-        // what was settled leaves the batch; what is undecided or failed stays in hand
-        if (plan->operation == Operation::copy || plan->operation == Operation::move) {
-            std::unordered_set<EntryId> open;
-            for (const Item& item : plan->items)
-                if (item.outcome == Outcome::undecided || item.outcome == Outcome::failed || head.state != RunState::done)
-                    for (EntryId at = item.entry; at != no_entry; at = plan->batch->entries[at].parent) open.insert(at);
-            std::vector<std::string> done;
-            for (EntryId id = 0; id < plan->batch->entries.size(); ++id)
-                if (plan->batch->entries[id].parent == no_entry && !open.contains(id)) done.push_back(plan->batch->source_path(plan->batch->entries[id]));
-            bench_->unpick(done);
-        }
-        bench_->lookAgain();
+    connect(runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead&, const auto& settled) {
+        bench_->unpickAll(settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
     });
@@ -128,7 +117,8 @@ void MainWindow::start() {
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.
 void MainWindow::putInHand(bool cut) {
-    const auto paths = gathering_->selectedPaths();
+    std::vector<std::string> paths;
+    for (const auto& name : gathering_->selectedNames()) paths.push_back(join(gathering_->folder(), name));
     if (paths.empty()) return;
     bench_->setOperation(cut ? Operation::move : Operation::copy);
     bench_->replacePicks(paths);

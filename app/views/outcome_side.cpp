@@ -210,7 +210,7 @@ void OutcomeSide::refresh() {
     if (totals.of(Outcome::overwritten) > 0) parts << tr("%Ln replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
     if (staying > 0) parts << tr("%Ln stay as they are", nullptr, static_cast<int>(staying));
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
-    summary_->setText(bench_.picked().empty() ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
+    summary_->setText(bench_.pickedCount() == 0 ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
     const auto undecided = totals.of(Outcome::undecided);
     to_settle_->setText(undecided > 0 ? tr("<b>%Ln to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
     next_->setVisible(undecided > 0);

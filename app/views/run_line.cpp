@@ -38,7 +38,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     for (QPushButton* button : {stop_, details_, close_}) row->addWidget(button);
     hide();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
-    connect(&runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead& head) { showEnd(head); });
+    connect(&runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead& head, const auto&) { showEnd(head); });
     connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
     connect(stop_, &QPushButton::clicked, &runs_, &Runs::stop);
     connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });

@@ -1,8 +1,9 @@
 #include "work/bench.h"
 
 #include <algorithm>
-#include <chrono>
+#include <mutex>
 #include <set>
+#include <utility>
 
 #include "files/path.h"
 #include "text.h"
@@ -38,9 +39,45 @@ Rules rules_for(CollisionRule rule) {
 
 /// What the worker keeps from one plan to the next.
 struct Bench::Known {
+    struct Change {
+        std::string folder;
+        Names names;
+        bool in;
+    };
+
     std::unique_ptr<FileSystem> disk = make_disk();
     std::shared_ptr<const Batch> batch;
     KnownContents contents;
+    std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
+
+    std::mutex mutex;  ///< of what both threads touch
+    std::vector<Change> changes;
+    std::vector<BenchView> retired;  ///< views that are no longer shown: large, so they are taken down on this side
+
+    Names sources() {
+        std::vector<Change> news;
+        std::vector<BenchView> old;
+        {
+            const std::scoped_lock lock(mutex);
+            news.swap(changes);
+            old.swap(retired);
+        }
+        for (Change& change : news) {
+            auto folder = std::find_if(picked.begin(), picked.end(), [&](const auto& known) { return known.first == change.folder; });
+            if (folder == picked.end()) folder = picked.insert(picked.end(), {change.folder, {}});
+            for (std::string& name : change.names) {
+                if (change.in)
+                    folder->second.insert(std::move(name));
+                else
+                    folder->second.erase(name);
+            }
+            if (folder->second.empty()) picked.erase(folder);
+        }
+        Names paths;
+        for (const auto& [folder, names] : picked)
+            for (const auto& name : names) paths.push_back(join(folder, name));
+        return paths;
+    }
 };
 
 Bench::Bench(QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) { request_.rules = rules_for(rule_); }
@@ -50,39 +87,60 @@ const std::shared_ptr<const Plan>& Bench::plan() const {
     return view_.outcome ? view_.outcome->plan : none;
 }
 
+bool Bench::isPicked(const std::string& folder, const std::string& name) const {
+    const auto found = picked_.find(folder);
+    return found != picked_.end() && found->second.contains(name);
+}
+
 std::size_t Bench::pickedIn(const std::string& folder) const {
-    return static_cast<std::size_t>(std::count_if(picked_.begin(), picked_.end(), [&](const auto& path) { return parent_of(path) == folder; }));
+    const auto found = picked_.find(folder);
+    return found == picked_.end() ? 0 : found->second.size();
 }
 
-std::vector<std::string> Bench::sourceFolders() const {
-    std::set<std::string> folders;
-    for (const auto& path : picked_) folders.emplace(parent_of(path));
-    return {folders.begin(), folders.end()};
+Bench::Names Bench::sourceFolders() const {
+    Names folders;
+    for (const auto& [folder, names] : picked_) folders.push_back(folder);
+    return folders;
 }
 
-void Bench::pick(const std::vector<std::string>& paths) {
-    bool any = false;
-    for (const auto& path : paths)
-        if (is_picked_.insert(path).second) {
-            picked_.push_back(path);
-            any = true;
-        }
-    if (any) changed(true);
+/// Keeps the count here and hands the change to the worker, so that no list of all that is picked is ever copied.
+void Bench::note(const std::string& folder, Names names, bool in) {
+    auto& known = picked_[folder];
+    if (in) known.reserve(known.size() + names.size());
+    std::erase_if(names, [&](const std::string& name) { return in ? !known.insert(name).second : known.erase(name) == 0; });
+    if (known.empty()) picked_.erase(folder);
+    picked_count_ += in ? names.size() : 0;
+    picked_count_ -= in ? 0 : names.size();
+    if (names.empty()) return;
+    const std::scoped_lock lock(known_->mutex);
+    known_->changes.push_back({folder, std::move(names), in});
 }
 
-void Bench::unpick(const std::vector<std::string>& paths) {
-    bool any = false;
-    for (const auto& path : paths) any |= is_picked_.erase(path) > 0;
-    if (!any) return;
-    std::erase_if(picked_, [&](const auto& path) { return !is_picked_.contains(path); });
+void Bench::pick(const std::string& folder, Names names) {
+    note(folder, std::move(names), true);
     changed(true);
 }
 
-void Bench::replacePicks(const std::vector<std::string>& paths) {
-    picked_.clear();
-    is_picked_.clear();
-    for (const auto& path : paths)
-        if (is_picked_.insert(path).second) picked_.push_back(path);
+void Bench::unpick(const std::string& folder, Names names) {
+    note(folder, std::move(names), false);
+    changed(true);
+}
+
+void Bench::unpickFolder(const std::string& folder) {
+    if (const auto found = picked_.find(folder); found != picked_.end()) unpick(folder, {found->second.begin(), found->second.end()});
+}
+
+void Bench::replacePicks(const Names& paths) {
+    for (const auto& folder : sourceFolders()) {
+        const auto& names = picked_.at(folder);
+        note(folder, {names.begin(), names.end()}, false);
+    }
+    for (const auto& path : paths) note(std::string(parent_of(path)), {std::string(name_of(path))}, true);
+    changed(true);
+}
+
+void Bench::unpickAll(const std::map<std::string, Names>& by_folder) {
+    for (const auto& [folder, names] : by_folder) note(folder, names, false);
     changed(true);
 }
 
@@ -129,19 +187,23 @@ void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
 void Bench::lookAgain() { changed(true); }
 
 void Bench::show(BenchView view, bool last) {
-    view_ = std::move(view);
+    {
+        const std::scoped_lock lock(known_->mutex);
+        known_->retired.push_back(std::exchange(view_, std::move(view)));
+    }
     if (last) working_ = false;
     emit viewChanged();
 }
 
 void Bench::changed(bool gather_again) {
-    request_.sources = picked_;
     working_ = true;
     const std::uint64_t generation = ++generation_;
     // a wish that was replaced before it was served must not take the new gathering with it
     if (gather_again) gather_wanted_ = true;
     emit requestChanged();
-    worker_.post([this, known = known_, request = request_, gather_wanted = gather_wanted_, generation](const std::stop_token& stop) {
+    worker_.post([this, known = known_, wanted = request_, gather_wanted = gather_wanted_, generation](const std::stop_token& stop) {
+        Request request = wanted;
+        request.sources = known->sources();
         const auto send = [&](BenchView view, bool last) {
             QMetaObject::invokeMethod(
                 this,

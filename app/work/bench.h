@@ -2,6 +2,7 @@
 
 #include <QObject>
 #include <QString>
+#include <map>
 #include <memory>
 #include <string>
 #include <unordered_set>
@@ -32,13 +33,19 @@ class Bench final : public QObject {
 public:
     explicit Bench(QObject* parent = nullptr);
 
-    const std::vector<std::string>& picked() const { return picked_; }
-    bool isPicked(const std::string& path) const { return is_picked_.contains(path); }
+    using Names = std::vector<std::string>;
+
+    std::size_t pickedCount() const { return picked_count_; }
+    bool isPicked(const std::string& folder, const std::string& name) const;
     std::size_t pickedIn(const std::string& folder) const;
-    std::vector<std::string> sourceFolders() const;
-    void pick(const std::vector<std::string>& paths);
-    void unpick(const std::vector<std::string>& paths);
-    void replacePicks(const std::vector<std::string>& paths);
+    Names sourceFolders() const;
+    void pick(const std::string& folder, Names names);
+    void unpick(const std::string& folder, Names names);
+    void unpickFolder(const std::string& folder);
+    /// Takes these paths, and nothing else, in hand.
+    void replacePicks(const Names& paths);
+    /// What was settled by a run leaves the batch.
+    void unpickAll(const std::map<std::string, Names>& by_folder);
 
     const tavlo::Request& request() const { return request_; }
     CollisionRule collisionRule() const { return rule_; }
@@ -61,13 +68,14 @@ signals:
 
 private:
     struct Known;
+    void note(const std::string& folder, Names names, bool in);
     void changed(bool gather_again);
     void show(BenchView view, bool last);
 
     tavlo::Request request_;
     CollisionRule rule_ = CollisionRule::ask;
-    std::vector<std::string> picked_;
-    std::unordered_set<std::string> is_picked_;
+    std::map<std::string, std::unordered_set<std::string>> picked_;  ///< names by folder
+    std::size_t picked_count_ = 0;
     BenchView view_;
     bool working_ = false;
     bool gather_wanted_ = true;

@@ -8,6 +8,22 @@
 
 using namespace tavlo;
 
+Share share_of(const Item& item) {
+    switch (item.outcome) {
+        case Outcome::overwritten: return Share::overwrite;
+        case Outcome::renamed: return Share::rename;
+        case Outcome::merged: return Share::merge;
+        case Outcome::undecided: return Share::undecided;
+        case Outcome::failed: return Share::failed;
+        case Outcome::skipped: return item.collision && item.collision->finding == Finding::same ? Share::same : Share::skip;
+        case Outcome::planned:
+        case Outcome::created:
+        case Outcome::removed:
+        case Outcome::restored: return Share::created;
+    }
+    return Share::created;
+}
+
 std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan, std::shared_ptr<const Destination> destination) {
     auto tree = std::make_shared<OutcomeTree>();
     tree->folders.resize(std::max<std::size_t>(1, plan->targets.size()));
@@ -15,6 +31,7 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
     std::vector<bool> shown(tree->folders.size());
     for (ItemId id = 0; id < plan->items.size(); ++id) {
         const Item& item = plan->items[id];
+        ++tree->shares[static_cast<std::size_t>(share_of(item))];
         const bool again = item.inside != no_folder && item.outcome == Outcome::merged && shown[item.inside];
         if (item.inside != no_folder) shown[item.inside] = true;
         if (!again) tree->folders[item.folder].push_back({id, nullptr, item.inside});

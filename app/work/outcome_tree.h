@@ -1,10 +1,16 @@
 #pragma once
 
+#include <array>
 #include <memory>
 #include <vector>
 
 #include "plan/plan.h"
 #include "survey/destination.h"
+
+/// The parts of the balance: what an item comes to, as people count it.
+enum class Share { created, overwrite, rename, same, skip, merge, undecided, failed };
+inline constexpr int share_count = 8;
+Share share_of(const tavlo::Item& item);
 
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
@@ -18,6 +24,7 @@ struct OutcomeTree {
     std::shared_ptr<const tavlo::Plan> plan;
     std::shared_ptr<const tavlo::Destination> destination;
     std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
+    std::array<std::uint64_t, share_count> shares{};  ///< items, by share of the balance
     std::vector<std::uint64_t> arriving;            ///< by folder of the targets: items that arrive in it, however deep
 
     static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan, std::shared_ptr<const tavlo::Destination> destination);

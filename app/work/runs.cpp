@@ -9,7 +9,22 @@ using namespace tavlo;
 namespace {
 constexpr int report_ms = 100;
 constexpr int rate_over_ms = 3000;
+
+/// Named sources of which nothing is left to do: no item undecided, failed or not reached.
+std::map<std::string, std::vector<std::string>> settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
+    std::vector<bool> open(plan.batch->entries.size());
+    for (ItemId id = 0; id < plan.items.size(); ++id) {
+        const bool left = results[id] == Outcome::undecided || results[id] == Outcome::failed || results[id] == Outcome::planned;
+        for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at]; at = plan.batch->entries[at].parent) open[at] = true;
+    }
+    std::map<std::string, std::vector<std::string>> settled;
+    for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
+        const Entry& entry = plan.batch->entries[id];
+        if (entry.parent == no_entry && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
+    }
+    return settled;
 }
+}  // namespace
 
 Runs::Runs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {
     timer_.setInterval(report_ms);
@@ -65,9 +80,11 @@ void Runs::carryOut(const Job& job) {
             emit failed(why);
         }, Qt::QueuedConnection);
     };
+    std::vector<Outcome> results(job.plan->items.size(), Outcome::planned);
     RunEvents events;
     events.item = [&](ItemId id, const ReceiptItem& item) {
         const std::scoped_lock lock(mutex_);
+        results[id] = item.result;
         ++live_.items_done;
         live_.current = item.source;
         settled_.emplace_back(id, item.result);
@@ -85,12 +102,15 @@ void Runs::carryOut(const Job& job) {
     auto head = store ? carry_out(*disk, **store, *job.plan, {job.sentence.toStdString(), Verify::automatic, stop}, events)
                       : Result<ReceiptHead>(failure(store.error()));
     if (!head) return sorry(head.error());
+    auto settled = job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>() : settled_sources(*job.plan, results);
     QMetaObject::invokeMethod(
-        this, [this, plan = job.plan, done = *head] {
+        this,
+        [this, plan = job.plan, done = *head, settled = std::move(settled)] {
             report();
             --unreported_;
-            emit finished(plan, done);
-        }, Qt::QueuedConnection);
+            emit finished(plan, done, settled);
+        },
+        Qt::QueuedConnection);
 }
 
 void Runs::report() {

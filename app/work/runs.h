@@ -5,6 +5,7 @@
 #include <QTimer>
 #include <condition_variable>
 #include <deque>
+#include <map>
 #include <memory>
 #include <mutex>
 #include <optional>
@@ -46,7 +47,8 @@ signals:
     void progressed();
     /// Items that were settled since the last time, with what came of them.
     void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
-    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head);
+    /// settled  the names, by folder, of what was named as a source and is settled as a whole
+    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head, const std::map<std::string, std::vector<std::string>>& settled);
     void failed(const QString& why);
 
 private:

@@ -18,50 +18,6 @@ std::string_view to_text(Difference difference) noexcept {
     return {};
 }
 
-namespace {
-
-/// Looks at places below folders that people named, without following links on the way.
-class Looker {
-public:
-    Looker(FileSystem& disk, const std::vector<std::string>& roots) : disk_(disk), paths_(tree_, roots), handles_(disk, tree_, 64) {}
-
-    Result<Status> status(const std::string& path) {
-        const auto folder = folder_of(path);
-        if (!folder) return failure(folder.error());
-        return disk_.status(**folder, std::string(name_of(path)));
-    }
-
-    Result<Handle> open_file(const std::string& path) {
-        const auto folder = folder_of(path);
-        if (!folder) return failure(folder.error());
-        return disk_.open_file(**folder, std::string(name_of(path)));
-    }
-
-    Result<std::string> read_link(const std::string& path) {
-        const auto folder = folder_of(path);
-        if (!folder) return failure(folder.error());
-        return disk_.read_link(**folder, std::string(name_of(path)));
-    }
-
-    Result<Attributes> folder_attributes(const std::string& path) {
-        const auto folder = folder_of(path);
-        if (!folder) return failure(folder.error());
-        const auto opened = disk_.open_folder_in(**folder, std::string(name_of(path)));
-        if (!opened) return failure(opened.error());
-        return disk_.attributes(*opened);
-    }
-
-private:
-    Result<std::shared_ptr<const Handle>> folder_of(const std::string& path) { return handles_.open(paths_.at(std::string(parent_of(path)))); }
-
-    FileSystem& disk_;
-    FolderTree tree_;
-    FolderPaths paths_;
-    FolderHandles handles_;
-};
-
-}  // namespace
-
 Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt) {
     UndoBasis basis;
     auto head = store.receipt(receipt);
@@ -117,44 +73,43 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     return plan;
 }
 
-Difference check_item(FileSystem& disk, const ReceiptHead& head, const ReceiptItem& item, std::stop_token stop) {
+Checker::Checker(FileSystem& disk, const ReceiptHead& head, std::stop_token stop)
+    : look_(disk, head.roots), disk_(disk), stop_(std::move(stop)) {}
+
+Difference Checker::check(const ReceiptItem& item) {
     if (!arrives(item.result) && item.result != Outcome::merged) return Difference::none;
-    std::vector<std::string> roots = head.roots;
-    Looker look(disk, roots);
-    const auto status = look.status(item.place());
-    if (!status) return status.error().fault == Fault::not_found ? Difference::missing : Difference::unreadable;
-    if (status->type != item.type) return Difference::missing;
+    const auto now = look_.status(item.place());
+    if (!now) return now.error().fault == Fault::not_found ? Difference::missing : Difference::unreadable;
+    if (now->type != item.type) return Difference::missing;
     if (item.result == Outcome::merged) return Difference::none;  // its attributes were and are its own
-    const bool mode_differs = status->type != FileType::link && status->mode != item.after_mode;
-    if (item.type != FileType::file) return mode_differs ? Difference::attributes : Difference::none;
-    if (status->id.size_bytes != item.after.size_bytes) return Difference::bytes;
-    const bool dated_otherwise = status->id.modified_ns != item.after.modified_ns;
+    if (item.type == FileType::file) return check_file(item, *now);
+    return item.type == FileType::folder && now->mode != item.after_mode ? Difference::attributes : Difference::none;
+}
+
+Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
+    if (now.id.size_bytes != item.after.size_bytes) return Difference::bytes;
+    const bool dated_otherwise = now.id.modified_ns != item.after.modified_ns;
+    const auto but_for_attributes = [&] { return now.mode != item.after_mode || dated_otherwise ? Difference::attributes : Difference::none; };
     if (!item.hash.empty()) {
-        const auto file = look.open_file(item.place());
-        const auto hash = file ? hash_of(disk, *file, Meter{stop, {}}) : Result<std::string>(failure(file.error()));
+        const auto file = look_.open_file(item.place());
+        const auto hash = file ? hash_of(disk_, *file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
         if (!hash) return Difference::unreadable;
-        if (*hash != item.hash) return Difference::bytes;
-        return mode_differs || dated_otherwise ? Difference::attributes : Difference::none;
+        return *hash != item.hash ? Difference::bytes : but_for_attributes();
     }
     if (item.action == Action::copy) {
-        const auto source = look.status(item.source);
+        const auto source = look_.status(item.source);
         const bool stands = source && source->type == FileType::file && source->id.size_bytes == item.size_bytes &&
                             source->id.modified_ns == item.modified_ns;
-        if (stands) {
-            const auto a = look.open_file(item.source);
-            const auto b = look.open_file(item.place());
-            if (!b) return Difference::unreadable;
-            if (a) {
-                const auto same = same_bytes(disk, *a, *b, Meter{stop, {}});
-                if (!same) return Difference::unreadable;
-                if (!*same) return Difference::bytes;
-                return mode_differs || dated_otherwise ? Difference::attributes : Difference::none;
-            }
+        if (const auto a = stands ? look_.open_file(item.source) : Result<Handle>(failure(Fault::not_found, "", "")); a) {
+            const auto b = look_.open_file(item.place());
+            const auto same = b ? same_bytes(disk_, *a, *b, Meter{stop_, {}}) : Result<bool>(failure(b.error()));
+            if (!same) return Difference::unreadable;
+            return *same ? but_for_attributes() : Difference::bytes;
         }
     }
     if (dated_otherwise) return Difference::bytes;  // nothing to compare with: another date must count as other bytes
-    const bool status_changed = status->links == 1 && status->status_changed_ns != item.after_status_changed_ns;
-    return mode_differs || status_changed ? Difference::attributes : Difference::none;
+    const bool status_changed = now.links == 1 && now.status_changed_ns != item.after_status_changed_ns;
+    return status_changed ? Difference::attributes : but_for_attributes();
 }
 
 namespace {

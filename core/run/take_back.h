@@ -1,8 +1,10 @@
 #pragma once
 
+#include <stop_token>
 #include <string>
 
 #include "files/file_system.h"
+#include "files/looker.h"
 #include "keep/store.h"
 #include "plan/plan.h"
 
@@ -21,9 +23,19 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
 enum class Difference : std::uint8_t { none, missing, bytes, attributes, unreadable };
 std::string_view to_text(Difference difference) noexcept;
 
-/// Reads an item's thing again and compares: bytes by the hash noted at the time, or with the source where that still
-/// stands; else size, date and time of status change.
-Difference check_item(FileSystem& disk, const ReceiptHead& head, const ReceiptItem& item, std::stop_token stop = {});
+/// Reads what a receipt's items put in place again and compares: bytes by the hash noted at the time, or with the source
+/// where that still stands; else size, date and time of status change.
+class Checker {
+public:
+    Checker(FileSystem& disk, const ReceiptHead& head, std::stop_token stop = {});
+    Difference check(const ReceiptItem& item);
+
+private:
+    Difference check_file(const ReceiptItem& item, const Status& now);
+    Looker look_;
+    FileSystem& disk_;
+    std::stop_token stop_;
+};
 
 /// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when asked.
 /// set_aside_before_ns  only versions older than this

@@ -11,6 +11,7 @@
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
+#include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 #include "text.h"
@@ -36,6 +37,13 @@ struct Office {
         driver.emplace(*window);
         REQUIRE(driver->settle());
     }
+    ~Office() {
+        window.reset();
+        const auto store = Store::open(temp.path("state"));
+        if (store) (void)empty_safe(*make_disk(), **store, now_ns());
+    }
+    Office(const Office&) = delete;
+    Office& operator=(const Office&) = delete;
     std::string root() const { return temp.path("office"); }
     std::string permits() const { return root() + "/Archive/2031/Permits"; }
     QString text(const char* label) const { return driver->find<QLabel>(label)->text(); }
@@ -78,7 +86,7 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     for (const char* name : {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
                              "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
         office.pick(QLatin1String(name));
-    CHECK(office.window->bench().picked().size() == 9);
+    CHECK(office.window->bench().pickedCount() == 9);
     driver.chooseDestination(QString::fromStdString(office.permits()));
 
     // the outcome shows every finding, and the sentence is true
@@ -120,7 +128,7 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     CHECK(tree_of(office.root() + "/Inbox") == inbox);
 
     // what is undecided stays in hand; what is settled has left it
-    CHECK(office.window->bench().picked().size() == 4);
+    CHECK(office.window->bench().pickedCount() == 4);
 
     // undo, shown as a plan first
     driver.click("runReceipt");
@@ -149,7 +157,7 @@ TEST_CASE("a move of folders into a folder that does not exist yet, and back", "
     REQUIRE(driver.settle());
     CHECK_FALSE(office.temp.has("office/Inbox/Odd names"));
     CHECK(office.temp.has("office/Archive/2031/From the inbox/Odd names/two\nlines.txt"));
-    CHECK(office.window->bench().picked().empty());
+    CHECK(office.window->bench().pickedCount() == 0);
     driver.click("runReceipt");
     REQUIRE(WindowDriver::wait([&] { return office.isShown("undo") && office.text("receiptTitle").startsWith("Move "); }));
     driver.click("undo");
@@ -181,7 +189,7 @@ TEST_CASE("every underlined part of the sentence does what it says", "[window]")
     driver.chooseFromMenu("phraseItems", "Show the batch as a list");
     CHECK(office.window->outcome().model().isFlat());
     driver.chooseFromMenu("phraseItems", "Empty the batch");
-    CHECK(bench.picked().empty());
+    CHECK(bench.pickedCount() == 0);
     CHECK_FALSE(driver.find<QPushButton>("start")->isEnabled());
 }
 
@@ -202,7 +210,7 @@ TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", 
     CHECK(office.window->gathering().model().index(row, 0).data(FolderModel::PickedRole).toBool());
     CHECK(office.text("pickedHere").contains("1 in the batch"));
     driver.clickMark(row);
-    CHECK(office.window->bench().picked().empty());
+    CHECK(office.window->bench().pickedCount() == 0);
 }
 
 TEST_CASE("the balance shows one share of the batch; what is not possible is said and not started", "[window]") {

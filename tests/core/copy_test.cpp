@@ -59,7 +59,7 @@ TEST_CASE("a sparse file stays sparse, and its hash is that of its bytes", "[dis
     CHECK(s.st_blocks * 512 < 1024 * 1024);
     CHECK(temp.read("to/sparse").substr(0, 6) == std::string("begin\0", 6));
     CHECK(ran.items[0].hash.empty() == (verify == Verify::none));
-    CHECK(check_item(*jobs.disk, ran.head, ran.items[0]) == Difference::none);
+    CHECK(Checker(*jobs.disk, ran.head).check(ran.items[0]) == Difference::none);
 }
 
 TEST_CASE("names are bytes", "[disk][copy]") {

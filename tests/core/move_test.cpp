@@ -98,7 +98,7 @@ TEST_CASE("a move between file systems copies, verifies, removes; undo brings it
     CHECK(tree_of(temp.path("other/in/here")) == before);
     for (const ReceiptItem& item : ran.items) {
         CHECK(item.hash.empty() == (item.type != FileType::file));
-        CHECK(check_item(*jobs.disk, ran.head, item) == Difference::none);
+        CHECK(Checker(*jobs.disk, ran.head).check(item) == Difference::none);
     }
     const Ran undone = jobs.undo(ran.head.id);
     CHECK(undone.of(Outcome::failed) + undone.of(Outcome::undecided) == 0);

@@ -103,7 +103,7 @@ TEST_CASE("check finds what differs since", "[disk][check]") {
     temp.date("to/from/edited", 1'900'000'000);
     std::filesystem::remove(temp.path("to/from/gone"));
     std::filesystem::permissions(temp.path("to/from/mode"), std::filesystem::perms::owner_all);
-    const auto differs = [&](const char* name) { return check_item(*jobs.disk, ran.head, ran.item(temp.path("to/from/") + name)); };
+    const auto differs = [&](const char* name) { return Checker(*jobs.disk, ran.head).check(ran.item(temp.path("to/from/") + name)); };
     CHECK(differs("fine") == Difference::none);
     CHECK(differs("edited") == Difference::bytes);
     CHECK(differs("gone") == Difference::missing);
@@ -160,20 +160,15 @@ TEST_CASE("receipts and the Safe's index outlive the program; a damaged or newer
     TempFolder temp;
     temp.write("from/a\n\xff", "new");
     temp.write("to/a\n\xff", "old one");
-    std::string id;
-    {
-        Jobs jobs(temp.path("state"));
-        id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite), {.sentence = "Copy it", .verify = Verify::none, .stop = {}}).head.id;
-    }
-    {
-        Jobs jobs(temp.path("state"));
-        const auto heads = value(jobs.store->receipts());
-        REQUIRE(heads.size() == 1);
-        CHECK(heads[0].id == id);
-        CHECK(heads[0].sentence == "Copy it");
-        CHECK(heads[0].totals.of(Outcome::overwritten) == 1);
-        CHECK(value(jobs.store->safe_entries())[0].original == temp.path("to/a\n\xff"));
-    }
+    Jobs jobs(temp.path("state"));
+    const std::string id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite), {.sentence = "Copy it", .verify = Verify::none, .stop = {}}).head.id;
+    const auto second = value(Store::open(temp.path("state")));  // another program
+    const auto heads = value(second->receipts());
+    REQUIRE(heads.size() == 1);
+    CHECK(heads[0].id == id);
+    CHECK(heads[0].sentence == "Copy it");
+    CHECK(heads[0].totals.of(Outcome::overwritten) == 1);
+    CHECK(value(second->safe_entries()).at(0).original == temp.path("to/a\n\xff"));
     temp.write("damaged/tavlo.sqlite", std::string(5000, 'x'));
     const auto damaged = Store::open(temp.path("damaged"));
     REQUIRE_FALSE(damaged);

@@ -26,6 +26,9 @@ struct Answer {
 class Script {
 public:
     explicit Script(const TempFolder& temp) : temp_(temp) {}
+    ~Script() { run({"safe", "empty"}); }  // of what this test set aside
+    Script(const Script&) = delete;
+    Script& operator=(const Script&) = delete;
 
     Answer run(std::vector<std::string> words) const {
         const std::string out = temp_.path("stdout");

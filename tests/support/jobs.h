@@ -75,6 +75,10 @@ struct Ran {
 class Jobs {
 public:
     explicit Jobs(const std::string& state_folder) : store(value(tavlo::Store::open(state_folder))) {}
+    /// What a test set aside would else stay in the Safe of whoever runs the tests.
+    ~Jobs() { (void)tavlo::empty_safe(*tavlo::make_disk(), *store, tavlo::now_ns()); }
+    Jobs(const Jobs&) = delete;
+    Jobs& operator=(const Jobs&) = delete;
 
     Ran run(const tavlo::Request& request, const tavlo::RunOptions& options = {});
     /// Plans on the real disk, then lets `meanwhile` happen, then runs.
