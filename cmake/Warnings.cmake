@@ -3,6 +3,7 @@ add_library(tavlo_warnings INTERFACE)
 target_compile_options(tavlo_warnings INTERFACE -Wall -Wextra -Wpedantic -Wshadow -Wconversion -Wsign-conversion -Wnon-virtual-dtor -Wold-style-cast -Werror
   -Wno-restrict)  # g++ 12 sees an overlap in "text" + std::string that is not there (its bug 105329)
 if(TAVLO_SANITIZE)
+  target_compile_options(tavlo_warnings INTERFACE -Wno-maybe-uninitialized)  # gcc(1): the sanitizers make it see what is not there
   target_compile_options(tavlo_warnings INTERFACE -fsanitize=address,undefined -fno-sanitize-recover=undefined -fno-omit-frame-pointer)
   target_link_options(tavlo_warnings INTERFACE -fsanitize=address,undefined)
 endif()

@@ -246,6 +246,8 @@ void GatheringSide::refreshTotals() {
     QString text;
     if (model_->rowCount() == static_cast<int>(listing.rows.size()))
         text = tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()));
+    else if (filter_->text().isEmpty())
+        text = tr("%1 here, %2 hidden").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size() - static_cast<std::size_t>(model_->rowCount())));
     else
         text = tr("%1 of %2 shown").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size()));
     text += tr(" · %Ln folders", nullptr, static_cast<int>(listing.folders));

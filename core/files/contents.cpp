@@ -11,7 +11,7 @@ namespace tavlo {
 
 namespace {
 
-// below this a plain read and write costs less than the calls that avoid them (measured, see docs/engine.md)
+// below this a plain read and write costs less than the calls that avoid them (measured, see docs/safety.md)
 constexpr std::uint64_t small_file_bytes = 64 * 1024;
 constexpr std::size_t buffer_bytes = 1024 * 1024;
 constexpr std::uint64_t kernel_step_bytes = 16 * 1024 * 1024;  // so that a stop is heard inside a large file
