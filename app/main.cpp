@@ -1,6 +1,5 @@
 #include <QApplication>
 #include <QSettings>
-
 #include <cstdio>
 
 #include "files/path.h"

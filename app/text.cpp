@@ -55,7 +55,9 @@ QString date_text(std::int64_t ns) {
     return QLocale().toString(date, this_year ? QStringLiteral("d MMM hh:mm") : QStringLiteral("d MMM yyyy hh:mm"));
 }
 
-QString date_text_full(std::int64_t ns) { return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000), QStringLiteral("d MMMM yyyy, hh:mm:ss")); }
+QString date_text_full(std::int64_t ns) {
+    return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000), QStringLiteral("d MMMM yyyy, hh:mm:ss"));
+}
 
 QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held) {
     QStringList parts;

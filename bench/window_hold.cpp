@@ -37,7 +37,8 @@ public:
     }
     void end(const char* step) {
         turn();
-        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d times\n", step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_);
+        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d times\n", step,
+                    static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_);
     }
 
 private:

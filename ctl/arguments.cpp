@@ -103,7 +103,9 @@ public:
 
     CLI::App& app() { return app_; }
 
-    void flag(const std::string& name, bool& value, const std::string& help) { app_.add_flag(name, value, help)->multi_option_policy(CLI::MultiOptionPolicy::Throw); }
+    void flag(const std::string& name, bool& value, const std::string& help) {
+        app_.add_flag(name, value, help)->multi_option_policy(CLI::MultiOptionPolicy::Throw);
+    }
 
     /// A list of words, taken as they are: CLI11 would else cut "[a,b]" apart.
     CLI::Option* list(const std::string& name, std::vector<std::string>& values, const std::string& help) {
@@ -139,7 +141,9 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.app().add_option("--subfolders", subfolders, "all, filled (only those in which a file ends up) or none")->type_name("WHICH");
     line.flag("--flatten", out.request.shape.flatten, "every file directly into FOLDER");
     line.app().add_option("--links", links, "keep: a link stays a link; follow: what it points at")->type_name("keep|follow");
-    line.app().add_option("--on-collision", otherwise, "undecided, skip, overwrite or rename, where a name is taken")->type_name("DECISION");
+    line.app()
+        .add_option("--on-collision", otherwise, "undecided, skip, overwrite or rename, where a name is taken")
+        ->type_name("DECISION");
     line.list("--when", when, "the decision for one finding: same, newer, older, same-date, type or twin")->type_name("FINDING=DECISION");
     line.app().add_option("--verify", verify, "read-back: read again what was written, and compare; none")->type_name("HOW");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
@@ -155,8 +159,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     if (!subfolders.empty()) {
         if (out.request.shape.flatten) refuse("--flatten and --subfolders exclude each other");
         using tavlo::Subfolders;
-        out.request.shape.subfolders =
-            one_of<Subfolders>("--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
+        out.request.shape.subfolders = one_of<Subfolders>(
+            "--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
     }
     out.request.follow_links = one_of<bool>("--links", links, {{"keep", false}, {"follow", true}});
     out.request.rules.otherwise = decision(otherwise, true);
@@ -201,11 +205,11 @@ void read_safe(std::vector<std::string> words, Arguments& out) {
 Arguments read(const std::string& command, const std::vector<std::string>& words) {
     using Command = Arguments::Command;
     static constexpr std::array<std::pair<std::string_view, Command>, 6> commands{{{"copy", Command::copy},
-                                                                                  {"move", Command::move},
-                                                                                  {"receipts", Command::receipts},
-                                                                                  {"receipt", Command::receipt},
-                                                                                  {"check", Command::check},
-                                                                                  {"undo", Command::undo}}};
+                                                                                   {"move", Command::move},
+                                                                                   {"receipts", Command::receipts},
+                                                                                   {"receipt", Command::receipt},
+                                                                                   {"check", Command::check},
+                                                                                   {"undo", Command::undo}}};
     Arguments out;
     if (command == "safe") {
         read_safe(words, out);

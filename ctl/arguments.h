@@ -15,8 +15,8 @@ struct Arguments {
     Command command = Command::copy;
     tavlo::Request request{};
     tavlo::Verify verify = tavlo::Verify::automatic;
-    std::string id{};              ///< a receipt or a Safe entry
-    std::string into{};            ///< safe restore: another folder
+    std::string id{};    ///< a receipt or a Safe entry
+    std::string into{};  ///< safe restore: another folder
     std::optional<unsigned> older_than_days{};
     std::string state_folder{};
     bool plan_only = false;

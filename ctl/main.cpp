@@ -63,7 +63,9 @@ std::string summary(const Totals& totals) {
     return fmt::format("{} items: {}", totals.items, text.empty() ? "nothing to do" : text);
 }
 
-std::string local_time(std::int64_t ns) { return fmt::format("{:%Y-%m-%d %H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000))); }
+std::string local_time(std::int64_t ns) {
+    return fmt::format("{:%Y-%m-%d %H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000)));
+}
 
 int print_plan(const Plan& plan, bool json) {
     if (json) {
@@ -73,7 +75,8 @@ int print_plan(const Plan& plan, bool json) {
             const ReceiptItem planned = planned_item(plan, item);
             std::cout << fmt::format("{:<11} {}", to_text(item.outcome), printable(planned.place()));
             if (planned.collision)
-                std::cout << fmt::format("  ({})", planned.collision->finding ? to_text(*planned.collision->finding) : std::string_view("changed since"));
+                std::cout << fmt::format(
+                    "  ({})", planned.collision->finding ? to_text(*planned.collision->finding) : std::string_view("changed since"));
             if (!planned.error.empty()) std::cout << "  " << printable(planned.error);
             std::cout << '\n';
         }
@@ -198,7 +201,8 @@ int list_safe(Store& store, bool json) {
         write_safe(std::cout, *entries);
     } else {
         for (const SafeEntry& entry : *entries)
-            std::cout << fmt::format("{}  {}  {:>12}  {}\n", entry.id, local_time(entry.set_aside_ns), entry.identity.size_bytes, printable(entry.original));
+            std::cout << fmt::format("{}  {}  {:>12}  {}\n", entry.id, local_time(entry.set_aside_ns), entry.identity.size_bytes,
+                                     printable(entry.original));
     }
     return done;
 }

@@ -7,7 +7,7 @@
 namespace {
 constexpr std::chrono::milliseconds interval{100};
 constexpr double mebibyte = 1024.0 * 1024.0;
-}
+}  // namespace
 
 void Progress::add_item() {
     ++items_;

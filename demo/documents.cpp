@@ -15,15 +15,21 @@ namespace {
 std::string escaped(const std::string& text) {
     std::string out;
     for (const char c : text) {
-        if (c == '&') out += "&amp;";
-        else if (c == '<') out += "&lt;";
-        else if (c == '>') out += "&gt;";
-        else out += c;
+        if (c == '&')
+            out += "&amp;";
+        else if (c == '<')
+            out += "&lt;";
+        else if (c == '>')
+            out += "&gt;";
+        else
+            out += c;
     }
     return out;
 }
 
-std::string iso(const Moment& m) { return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}:{:02}", m.year, m.month, m.day, m.hour, m.minute, m.second); }
+std::string iso(const Moment& m) {
+    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}:{:02}", m.year, m.month, m.day, m.hour, m.minute, m.second);
+}
 
 /// A zip whose entries carry no dates of the day it was made.
 class Zip {
@@ -33,7 +39,8 @@ public:
         check(archive_write_open_filename(archive_.get(), path.c_str()));
     }
     void add(const std::string& name, const std::string& bytes, bool compressed = true) {
-        check(compressed ? archive_write_zip_set_compression_deflate(archive_.get()) : archive_write_zip_set_compression_store(archive_.get()));
+        check(compressed ? archive_write_zip_set_compression_deflate(archive_.get())
+                         : archive_write_zip_set_compression_store(archive_.get()));
         const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(), &archive_entry_free);
         archive_entry_set_pathname(entry.get(), name.c_str());
         archive_entry_set_size(entry.get(), static_cast<la_int64_t>(bytes.size()));
@@ -60,12 +67,13 @@ void write_odf(const std::filesystem::path& path, const std::string& type, const
                const Moment& made, const std::string& body) {
     Zip zip(path);
     zip.add("mimetype", type, false);
-    zip.add("META-INF/manifest.xml",
-            fmt::format("{}<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.2\">"
-                        "<manifest:file-entry manifest:full-path=\"/\" manifest:media-type=\"{}\"/>"
-                        "<manifest:file-entry manifest:full-path=\"content.xml\" manifest:media-type=\"text/xml\"/>"
-                        "<manifest:file-entry manifest:full-path=\"meta.xml\" manifest:media-type=\"text/xml\"/></manifest:manifest>",
-                        xml, type));
+    zip.add(
+        "META-INF/manifest.xml",
+        fmt::format("{}<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.2\">"
+                    "<manifest:file-entry manifest:full-path=\"/\" manifest:media-type=\"{}\"/>"
+                    "<manifest:file-entry manifest:full-path=\"content.xml\" manifest:media-type=\"text/xml\"/>"
+                    "<manifest:file-entry manifest:full-path=\"meta.xml\" manifest:media-type=\"text/xml\"/></manifest:manifest>",
+                    xml, type));
     zip.add("meta.xml",
             fmt::format("{}<office:document-meta xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
                         "xmlns:dc=\"http://purl.org/dc/elements/1.1/\" xmlns:meta=\"urn:oasis:names:tc:opendocument:xmlns:meta:1.0\" "
@@ -82,7 +90,8 @@ void write_odf(const std::filesystem::path& path, const std::string& type, const
 
 }  // namespace
 
-void write_odt(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made, const Page& page) {
+void write_odt(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
+               const Page& page) {
     std::string body = "<office:text><text:h text:outline-level=\"1\">" + escaped(page.heading) + "</text:h>";
     for (const auto& line : page.lines) body += "<text:p>" + escaped(line) + "</text:p>";
     write_odf(path, "application/vnd.oasis.opendocument.text", title, author, made, body + "</office:text>");
@@ -101,21 +110,24 @@ void write_ods(const std::filesystem::path& path, const std::string& title, cons
 }
 
 // Office Open XML (ECMA-376), the least that a word processor opens
-void write_docx(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made, const Page& page) {
+void write_docx(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
+                const Page& page) {
     Zip zip(path);
     zip.add("[Content_Types].xml",
-            std::string(xml) + "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
-                               "<Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
-                               "<Override PartName=\"/word/document.xml\" "
-                               "ContentType=\"application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml\"/>"
-                               "<Override PartName=\"/docProps/core.xml\" "
-                               "ContentType=\"application/vnd.openxmlformats-package.core-properties+xml\"/></Types>");
+            std::string(xml) +
+                "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
+                "<Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
+                "<Override PartName=\"/word/document.xml\" "
+                "ContentType=\"application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml\"/>"
+                "<Override PartName=\"/docProps/core.xml\" "
+                "ContentType=\"application/vnd.openxmlformats-package.core-properties+xml\"/></Types>");
     zip.add("_rels/.rels",
-            std::string(xml) + "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
-                               "<Relationship Id=\"r1\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument\" "
-                               "Target=\"word/document.xml\"/><Relationship Id=\"r2\" "
-                               "Type=\"http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties\" "
-                               "Target=\"docProps/core.xml\"/></Relationships>");
+            std::string(xml) +
+                "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
+                "<Relationship Id=\"r1\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument\" "
+                "Target=\"word/document.xml\"/><Relationship Id=\"r2\" "
+                "Type=\"http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties\" "
+                "Target=\"docProps/core.xml\"/></Relationships>");
     zip.add("docProps/core.xml",
             fmt::format("{}<cp:coreProperties xmlns:cp=\"http://schemas.openxmlformats.org/package/2006/metadata/core-properties\" "
                         "xmlns:dc=\"http://purl.org/dc/elements/1.1/\" xmlns:dcterms=\"http://purl.org/dc/terms/\" "
@@ -124,9 +136,10 @@ void write_docx(const std::filesystem::path& path, const std::string& title, con
                         xml, escaped(title), escaped(author), iso(made)));
     std::string body;
     for (const auto& line : page.lines) body += "<w:p><w:r><w:t>" + escaped(line) + "</w:t></w:r></w:p>";
-    zip.add("word/document.xml", fmt::format("{}<w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\"><w:body>"
-                                             "<w:p><w:r><w:t>{}</w:t></w:r></w:p>{}</w:body></w:document>",
-                                             xml, escaped(page.heading), body));
+    zip.add("word/document.xml",
+            fmt::format("{}<w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\"><w:body>"
+                        "<w:p><w:r><w:t>{}</w:t></w:r></w:p>{}</w:body></w:document>",
+                        xml, escaped(page.heading), body));
     zip.close();
 }
 

@@ -19,7 +19,8 @@ namespace fs = std::filesystem;
 
 namespace {
 
-constexpr std::array quays{"north-quay", "fuel-jetty", "slipway", "night-berth", "repairs-dock-2", "visiting-tender", "crane-barge", "south-mole"};
+constexpr std::array quays{"north-quay",     "fuel-jetty",      "slipway",     "night-berth",
+                           "repairs-dock-2", "visiting-tender", "crane-barge", "south-mole"};
 constexpr std::array ships{"Ostrel Star", "Little Tern", "Havnar", "Sund Trader"};
 constexpr std::array routes{"Ostrel-Havn", "Havn-Skerry", "Skerry-Sund", "Night mail"};
 
@@ -62,13 +63,17 @@ private:
     Moment moment(int year, int month, int day) { return {year, month, day, 7 + up_to(10), up_to(60), up_to(60), up_to(1'000'000'000)}; }
 
     std::vector<std::string> conditions(int lines) {
-        static constexpr std::array sentences{
-            "Mooring lines are doubled above wind force six.", "The berth is left clear for the night mail.",
-            "Fuel hoses are stowed by the holder before leaving.", "Shore power is metered and settled monthly.",
-            "The harbour desk is told two hours before arrival.", "Work with open flame needs the fire watch's consent.",
-            "The gangway is lit from dusk to dawn.", "Waste is handed over at the slipway only."};
+        static constexpr std::array sentences{"Mooring lines are doubled above wind force six.",
+                                              "The berth is left clear for the night mail.",
+                                              "Fuel hoses are stowed by the holder before leaving.",
+                                              "Shore power is metered and settled monthly.",
+                                              "The harbour desk is told two hours before arrival.",
+                                              "Work with open flame needs the fire watch's consent.",
+                                              "The gangway is lit from dusk to dawn.",
+                                              "Waste is handed over at the slipway only."};
         std::vector<std::string> out;
-        for (int i = 0; i < lines; ++i) out.push_back(fmt::format("{}. {}", i + 1, sentences[static_cast<std::size_t>(up_to(sentences.size()))]));
+        for (int i = 0; i < lines; ++i)
+            out.push_back(fmt::format("{}. {}", i + 1, sentences[static_cast<std::size_t>(up_to(sentences.size()))]));
         return out;
     }
 
@@ -84,11 +89,14 @@ private:
         set_changed(path, made);
     }
 
-    static std::string permit_name(int number) { return fmt::format("permit-{:04}-{}.pdf", number, quays[static_cast<std::size_t>(number) % quays.size()]); }
+    static std::string permit_name(int number) {
+        return fmt::format("permit-{:04}-{}.pdf", number, quays[static_cast<std::size_t>(number) % quays.size()]);
+    }
 
     void permits() {
         const fs::path inbox = folder("Inbox/Harbour desk");
-        for (int number = 405; number < 450; ++number) permit(inbox / permit_name(number), number, moment(2031, 5, 1 + (number - 405) / 4), 1 + up_to(6));
+        for (int number = 405; number < 450; ++number)
+            permit(inbox / permit_name(number), number, moment(2031, 5, 1 + (number - 405) / 4), 1 + up_to(6));
         const fs::path attachments = folder("Inbox/Harbour desk/Attachments");
         for (int i = 1; i <= 11; ++i) {
             const fs::path path = attachments / fmt::format("berth-plan-{:02}.png", i);
@@ -112,11 +120,13 @@ private:
             fs::copy_file(inbox / permit_name(number), archive / permit_name(number));
             set_changed(archive / permit_name(number), moment(2031, 4, 29));
         }
-        for (const int number : {413, 418, 424, 433}) permit(archive / permit_name(number), number, moment(2031, 4, 2 + number % 20), 2);  // incoming newer
-        for (const int number : {416, 428}) permit(archive / permit_name(number), number, moment(2031, 6, 4), 7);                         // incoming older
+        for (const int number : {413, 418, 424, 433})
+            permit(archive / permit_name(number), number, moment(2031, 4, 2 + number % 20), 2);                    // incoming newer
+        for (const int number : {416, 428}) permit(archive / permit_name(number), number, moment(2031, 6, 4), 7);  // incoming older
         const Moment noon{2031, 5, 6, 12, 0, 0, 0};
         for (const auto& place : {inbox, archive}) {  // one date, other bytes
-            write_text(place / "quay-rates.csv", place == inbox ? "quay,rate\nnorth-quay,41\nslipway,12\n" : "quay,rate\nnorth-quay,40\nslipway,12\n");
+            write_text(place / "quay-rates.csv",
+                       place == inbox ? "quay,rate\nnorth-quay,41\nslipway,12\n" : "quay,rate\nnorth-quay,40\nslipway,12\n");
             set_changed(place / "quay-rates.csv", noon);
         }
         fs::create_directories(inbox / "Stamped");  // a folder here, a file there
@@ -163,7 +173,8 @@ private:
         for (int week = 1; week <= 40; ++week) {
             std::string text = "day,ship,master,deck,engine\n";
             for (const char* day : {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"})
-                text += fmt::format("{},{},watch {},crew {},crew {}\n", day, ships[static_cast<std::size_t>(up_to(4))], up_to(3) + 1, up_to(9), up_to(9));
+                text += fmt::format("{},{},watch {},crew {},crew {}\n", day, ships[static_cast<std::size_t>(up_to(4))], up_to(3) + 1,
+                                    up_to(9), up_to(9));
             const fs::path path = place / fmt::format("roster-week-{}.csv", week);
             write_text(path, text);
             set_changed(path, moment(2031, 1 + (week - 1) / 5, 1 + week % 5 * 5));
@@ -172,7 +183,8 @@ private:
             const fs::path back = folder(fmt::format("Archive/{}/Rosters", year));
             for (int week = 1; week <= 52; ++week) {
                 const fs::path path = back / fmt::format("roster-week-{}.csv", week);
-                write_text(path, fmt::format("day,ship\nMon,{}\nThu,{}\n", ships[static_cast<std::size_t>(up_to(4))], ships[static_cast<std::size_t>(up_to(4))]));
+                write_text(path, fmt::format("day,ship\nMon,{}\nThu,{}\n", ships[static_cast<std::size_t>(up_to(4))],
+                                             ships[static_cast<std::size_t>(up_to(4))]));
                 set_changed(path, moment(year, 1 + (week - 1) / 5, 1 + week % 28));
             }
         }
@@ -184,7 +196,8 @@ private:
             for (int season = 1; season <= 6; ++season) {
                 std::vector<std::vector<std::string>> rows{{"departure", "arrival", "ship"}};
                 for (int hour = 6; hour < 20; hour += 2)
-                    rows.push_back({fmt::format("{:02}:{:02}", hour, up_to(60)), fmt::format("{:02}:{:02}", hour + 1, up_to(60)), ships[route]});
+                    rows.push_back(
+                        {fmt::format("{:02}:{:02}", hour, up_to(60)), fmt::format("{:02}:{:02}", hour + 1, up_to(60)), ships[route]});
                 const fs::path path = place / fmt::format("{} season {}.ods", routes[route], season);
                 const Moment made = moment(2031, season, 3);
                 write_ods(path, fmt::format("{}, season {}", routes[route], season), "Planning", made, rows);
@@ -225,7 +238,10 @@ private:
         const fs::path odd = folder("Inbox/Odd names");
         write_text(odd / "-leading dash.txt", "A name that looks like an option.\n");
         write_text(odd / "two\nlines.txt", "A name with a line feed in it.\n");
-        write_text(odd / "bad\xff" "byte.txt", "A name that is no valid UTF-8.\n");
+        write_text(odd /
+                       "bad\xff"
+                       "byte.txt",
+                   "A name that is no valid UTF-8.\n");
         write_text(odd / "Færgeplan Østrel – endelig.txt", "A name with letters from further north.\n");
         write_text(odd / "trailing dot.", "A name that ends in a dot.\n");
         write_text(odd / (std::string(251, 'l') + ".txt"), "A name of 255 bytes.\n");

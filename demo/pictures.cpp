@@ -1,3 +1,5 @@
+#include <fmt/format.h>
+
 #include <QColor>
 #include <QImage>
 #include <QImageWriter>
@@ -8,8 +10,6 @@
 #include <exiv2/exiv2.hpp>
 #include <random>
 #include <stdexcept>
-
-#include <fmt/format.h>
 
 #include "makers.h"
 
@@ -59,14 +59,18 @@ std::string degrees(double value) {
 
 }  // namespace
 
-void write_png(const std::filesystem::path& path, std::uint64_t seed, int width, int height) { write(quay(seed, width, height), path, "png", -1); }
+void write_png(const std::filesystem::path& path, std::uint64_t seed, int width, int height) {
+    write(quay(seed, width, height), path, "png", -1);
+}
 
-void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const Moment& taken, double latitude, double longitude) {
+void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const Moment& taken, double latitude,
+                double longitude) {
     write(quay(seed, width, height), path, "jpeg", 82);
     const auto image = Exiv2::ImageFactory::open(path.string());
     image->readMetadata();
     Exiv2::ExifData& exif = image->exifData();
-    const auto date = fmt::format("{:04}:{:02}:{:02} {:02}:{:02}:{:02}", taken.year, taken.month, taken.day, taken.hour, taken.minute, taken.second);
+    const auto date =
+        fmt::format("{:04}:{:02}:{:02} {:02}:{:02}:{:02}", taken.year, taken.month, taken.day, taken.hour, taken.minute, taken.second);
     exif["Exif.Image.Artist"] = "Ostrel Ferries, Workshop";
     exif["Exif.Photo.DateTimeOriginal"] = date;
     exif["Exif.GPSInfo.GPSLatitudeRef"] = latitude < 0 ? "S" : "N";

@@ -10,7 +10,8 @@
 
 namespace demo {
 
-void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title, const std::string& artist) {
+void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title,
+                 const std::string& artist) {
     constexpr int rate = 16000;
     std::mt19937_64 random(seed);
     const double chime = 440.0 + static_cast<double>(random() % 220);

@@ -15,7 +15,8 @@ namespace {
 /// The window worked through the main job, with a picture of each main view.
 class Tour {
 public:
-    Tour(MainWindow& window, std::string office, QString pictures) : window_(window), driver_(window), office_(std::move(office)), pictures_(std::move(pictures)) {}
+    Tour(MainWindow& window, std::string office, QString pictures)
+        : window_(window), driver_(window), office_(std::move(office)), pictures_(std::move(pictures)) {}
 
     bool run() {
         window_.show();

@@ -85,7 +85,8 @@ void WindowDriver::clickMark(int row) const {
     const QModelIndex index = view->model()->index(row, 0);
     view->scrollTo(index);
     const QRect rect = view->visualRect(index);
-    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, QPoint(rect.left() + FolderDelegate::mark_width / 2, rect.center().y()));
+    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier,
+                      QPoint(rect.left() + FolderDelegate::mark_width / 2, rect.center().y()));
 }
 
 void WindowDriver::key(const char* name, Qt::Key key, Qt::KeyboardModifiers keys) const {

@@ -61,7 +61,8 @@ std::vector<std::uint32_t> arrange(const Listing& listing, const NameFilter& fil
 
 }  // namespace
 
-FolderModel::FolderModel(Bench& bench, QObject* parent) : QAbstractTableModel(parent), bench_(bench), listing_(std::make_shared<Listing>()) {
+FolderModel::FolderModel(Bench& bench, QObject* parent)
+    : QAbstractTableModel(parent), bench_(bench), listing_(std::make_shared<Listing>()) {
     connect(&bench_, &Bench::requestChanged, this, [this] {
         if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, ColumnCount - 1), {PickedRole});
     });
@@ -95,8 +96,8 @@ void FolderModel::work(bool read_again) {
     loading_ = true;
     read_wanted_ = read_wanted_ || read_again || listing_->path != folder_;
     const auto generation = ++generation_;
-    worker_.post([this, generation, path = folder_, known = read_wanted_ ? nullptr : listing_, filter = NameFilter(filter_), hidden = hidden_shown_,
-                  column = sort_column_, order = sort_order_](const std::stop_token& stop) {
+    worker_.post([this, generation, path = folder_, known = read_wanted_ ? nullptr : listing_, filter = NameFilter(filter_),
+                  hidden = hidden_shown_, column = sort_column_, order = sort_order_](const std::stop_token& stop) {
         const auto listing = known ? known : read_listing(path, stop);
         if (!listing || stop.stop_requested()) return;
         auto visible = arrange(*listing, filter, hidden, column, order);

@@ -79,7 +79,8 @@ ItemId OutcomeModel::itemAt(int row) const {
 }
 
 int OutcomeModel::rowOfItem(ItemId item) const {
-    const auto found = std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) { return row.node.item == item && row.kind == Arriving; });
+    const auto found =
+        std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) { return row.node.item == item && row.kind == Arriving; });
     return found == rows_.end() ? -1 : static_cast<int>(found - rows_.begin());
 }
 
@@ -183,7 +184,8 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
             if (item.problem) return shown(describe(*item.problem));
             return tr("from %1\nto %2").arg(shown(plan_->source_path(item)), shown(plan_->final_path(item)));
         case Qt::AccessibleTextRole:
-            if (column == NameColumn) return tr("%1, %2 %3").arg(shown(plan_->name(item)), tagText(item, row.node.item), wordsText(item, row.node.item));
+            if (column == NameColumn)
+                return tr("%1, %2 %3").arg(shown(plan_->name(item)), tagText(item, row.node.item), wordsText(item, row.node.item));
             return {};
         case Qt::DisplayRole: break;
         default: return {};
@@ -215,7 +217,8 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
             return column == SizeColumn ? held.id.size_bytes > incoming.id.size_bytes : held.id.modified_ns > incoming.id.modified_ns;
         case Qt::AccessibleTextRole:
             if (column == NameColumn)
-                return tr("%1 there now, %2, %3").arg(shown(plan_->name(item)), size_text(held.id.size_bytes), date_text(held.id.modified_ns));
+                return tr("%1 there now, %2, %3")
+                    .arg(shown(plan_->name(item)), size_text(held.id.size_bytes), date_text(held.id.modified_ns));
             return {};
         case Qt::DisplayRole: break;
         default: return {};
@@ -226,8 +229,7 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
             switch (held.type) {
                 case FileType::folder: return tr("there now, a folder");
                 case FileType::link: return tr("there now, a link");
-                case FileType::file:
-                    return incoming.type == FileType::file ? tr("there now") : tr("there now, a file");
+                case FileType::file: return incoming.type == FileType::file ? tr("there now") : tr("there now, a file");
                 case FileType::other: return tr("there now, a special file");
             }
             return {};
@@ -252,7 +254,8 @@ QString OutcomeModel::tagText(const Item& item, ItemId id) const {
     }
     switch (item.outcome) {
         case Outcome::created:
-        case Outcome::planned: return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? tr("twin") : tr("new");
+        case Outcome::planned:
+            return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? tr("twin") : tr("new");
         case Outcome::overwritten: return tr("overwrite");
         case Outcome::renamed: return tr("rename");
         case Outcome::merged: return tr("merge");
@@ -307,7 +310,8 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
             if (!item.collision) return {};
             if (item.collision->shared) return tr("with its folder");
             if (item.collision->finding == Finding::type) return tr("one is a folder");
-            if (item.collision->finding == Finding::twin) return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
+            if (item.collision->finding == Finding::twin)
+                return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             return difference_text(plan_->entry(item).status, item.collision->held);
         case Outcome::created:
             if (item.inside != no_folder && tree_) {
@@ -325,7 +329,8 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
 QVariant OutcomeModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(section == SizeColumn || section == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignLeft | Qt::AlignVCenter);
+        return QVariant::fromValue(section == SizeColumn || section == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter
+                                                                                     : Qt::AlignLeft | Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
     switch (section) {
         case NameColumn: return tr("Name");

@@ -23,15 +23,15 @@ public:
     enum Role {
         KindRole = Qt::UserRole + 1,  ///< Kind
         DepthRole,
-        OpenableRole,                 ///< a folder that can be opened or closed
+        OpenableRole,  ///< a folder that can be opened or closed
         OpenRole,
-        TagRole,                      ///< QString
-        ToneRole,                     ///< Tone
-        WordsRole,                    ///< QString beside the tag
-        DecisionRole,                 ///< int of tavlo::Decision, of the pair's second row
-        StrongerRole,                 ///< in Size and Changed: this one of the two is larger, or later
-        ItemRole,                     ///< tavlo::ItemId, no_item for what is there already
-        WaitingRole                   ///< needs a decision
+        TagRole,       ///< QString
+        ToneRole,      ///< Tone
+        WordsRole,     ///< QString beside the tag
+        DecisionRole,  ///< int of tavlo::Decision, of the pair's second row
+        StrongerRole,  ///< in Size and Changed: this one of the two is larger, or later
+        ItemRole,      ///< tavlo::ItemId, no_item for what is there already
+        WaitingRole    ///< needs a decision
     };
     enum Kind { Existing, Arriving, HeldLine };
 

@@ -17,8 +17,8 @@ struct Receipts {
 
 QString counts(const ReceiptHead& head) {
     QStringList parts;
-    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::restored, Outcome::removed, Outcome::merged,
-                               Outcome::skipped, Outcome::undecided, Outcome::failed}) {
+    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::restored, Outcome::removed,
+                               Outcome::merged, Outcome::skipped, Outcome::undecided, Outcome::failed}) {
         const auto action = head.operation == Operation::move ? Action::move : Action::copy;
         if (head.totals.of(outcome) > 0) parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') + result_words(outcome, action);
     }
@@ -94,7 +94,9 @@ void ReceiptItemsModel::setItems(const std::string& destination, std::shared_ptr
     endResetModel();
 }
 
-int ReceiptItemsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() || !items_ ? 0 : static_cast<int>(items_->size()); }
+int ReceiptItemsModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() || !items_ ? 0 : static_cast<int>(items_->size());
+}
 int ReceiptItemsModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
@@ -135,7 +137,8 @@ QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
             if (item.result == Outcome::planned) return tr("the run was stopped before it");
             if (item.result == Outcome::renamed) return tr("as %1").arg(shown(name_of(item.place())));
             const std::string folder(parent_of(item.place()));
-            return is_within(folder, destination_) && folder != destination_ ? shown(folder.substr(destination_.size() + 1)) : short_path(folder);
+            return is_within(folder, destination_) && folder != destination_ ? shown(folder.substr(destination_.size() + 1))
+                                                                             : short_path(folder);
         }
         default: return {};
     }

@@ -1,8 +1,8 @@
 #include "theme/theme.h"
 
 #include <QApplication>
-#include <QStyle>
 #include <QPalette>
+#include <QStyle>
 #include <QStyleFactory>
 
 namespace {
@@ -34,7 +34,8 @@ QPalette palette_for(const Theme& theme) {
     palette.setColor(QPalette::ToolTipText, theme.ink);
     palette.setColor(QPalette::Link, theme.accent);
     palette.setColor(QPalette::Mid, theme.line);
-    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText}) palette.setColor(QPalette::Disabled, role, theme.muted);
+    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
+        palette.setColor(QPalette::Disabled, role, theme.muted);
     return palette;
 }
 
@@ -89,9 +90,9 @@ QString sheet_for(const Theme& theme) {
     QString text = QString::fromLatin1(sheet);
     // longer names first, so that "@accent_wash" is not taken for "@accent"
     const std::pair<const char*, QColor> names[] = {
-        {"@amber_fill", theme.amber_fill}, {"@amber", theme.amber}, {"@on_accent", theme.on_accent}, {"@selection", theme.selection}, {"@accent", theme.accent},
-        {"@ground", theme.ground},         {"@muted", theme.muted},         {"@paper", theme.paper},         {"@strip", theme.strip},
-        {"@field", theme.field},           {"@line", theme.line},           {"@ink", theme.ink}};
+        {"@amber_fill", theme.amber_fill}, {"@amber", theme.amber},   {"@on_accent", theme.on_accent}, {"@selection", theme.selection},
+        {"@accent", theme.accent},         {"@ground", theme.ground}, {"@muted", theme.muted},         {"@paper", theme.paper},
+        {"@strip", theme.strip},           {"@field", theme.field},   {"@line", theme.line},           {"@ink", theme.ink}};
     for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
     text.replace(QLatin1String("@large"), QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
     return text;

@@ -8,14 +8,14 @@ class QWidget;
 
 /// The colours by what they mean. An outcome is always said by its word too, never by colour alone.
 struct Theme {
-    QColor ground;       ///< the gathering side
-    QColor paper;        ///< the outcome side, the instruction line
-    QColor strip;        ///< the frame: menu, places, run line
-    QColor field;        ///< what can be typed into
+    QColor ground;  ///< the gathering side
+    QColor paper;   ///< the outcome side, the instruction line
+    QColor strip;   ///< the frame: menu, places, run line
+    QColor field;   ///< what can be typed into
     QColor line;
     QColor ink;
-    QColor muted;        ///< secondary text, and what is there already: at least 4.5:1 on every ground
-    QColor accent;       ///< Tavlo's own: marks, primary button, links
+    QColor muted;   ///< secondary text, and what is there already: at least 4.5:1 on every ground
+    QColor accent;  ///< Tavlo's own: marks, primary button, links
     QColor on_accent;
     QColor accent_wash;  ///< ground of marked rows
     QColor new_fill;     ///< the balance's parts
@@ -23,10 +23,10 @@ struct Theme {
     QColor overwrite_fill;
     QColor renamed_fill;
     QColor merged_fill;
-    QColor amber;        ///< needs a decision
+    QColor amber;  ///< needs a decision
     QColor amber_wash;
     QColor amber_fill;
-    QColor plum;         ///< takes something away
+    QColor plum;  ///< takes something away
     QColor plum_wash;
     QColor selection;
     bool dark = false;

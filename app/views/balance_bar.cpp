@@ -60,9 +60,11 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
         button->setObjectName(QStringLiteral("share%1").arg(i));
         button->setFlat(true);
         button->setCheckable(true);
-        button->setStyleSheet(QStringLiteral("QPushButton { border: 1px solid transparent; border-radius: 5px; padding: 2px 7px 2px 3px; background: transparent; }"
-                                             "QPushButton:focus, QPushButton:checked { border: 1px solid palette(link); }"));
-        connect(button, &QPushButton::clicked, this, [this, i](bool on) { choose(on ? std::optional(static_cast<Share>(i)) : std::nullopt); });
+        button->setStyleSheet(QStringLiteral(
+            "QPushButton { border: 1px solid transparent; border-radius: 5px; padding: 2px 7px 2px 3px; background: transparent; }"
+            "QPushButton:focus, QPushButton:checked { border: 1px solid palette(link); }"));
+        connect(button, &QPushButton::clicked, this,
+                [this, i](bool on) { choose(on ? std::optional(static_cast<Share>(i)) : std::nullopt); });
         legend_[static_cast<std::size_t>(i)] = button;
         row->addWidget(button);
     }
@@ -118,7 +120,8 @@ void BalanceBar::refresh() {
     set_tone(*note_, refused ? "amber" : "muted");
     if (plan && view.outcome->destination) {
         const auto free = size_text(view.outcome->destination->volume.free_bytes);
-        room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free) : tr("%1 free there").arg(free));
+        room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free)
+                                           : tr("%1 free there").arg(free));
     } else {
         room_->clear();
     }
@@ -137,7 +140,9 @@ std::vector<std::pair<Share, QRect>> BalanceBar::parts() const {
     for (int i = 0; i < share_count; ++i) {
         const auto count = counts_[static_cast<std::size_t>(i)];
         if (count == 0) continue;
-        const auto at = [&](std::uint64_t items) { return bar.left() + static_cast<int>(static_cast<double>(items) / static_cast<double>(all) * bar.width()); };
+        const auto at = [&](std::uint64_t items) {
+            return bar.left() + static_cast<int>(static_cast<double>(items) / static_cast<double>(all) * bar.width());
+        };
         out.emplace_back(static_cast<Share>(i), QRect(at(before), bar.top(), std::max(3, at(before + count) - at(before)), bar.height()));
         before += count;
     }
@@ -162,5 +167,6 @@ void BalanceBar::changeEvent(QEvent* event) {
 
 void BalanceBar::mousePressEvent(QMouseEvent* event) {
     for (const auto& [share, rect] : parts())
-        if (rect.adjusted(0, -4, 0, 4).contains(event->position().toPoint())) return choose(chosen_ == share ? std::nullopt : std::optional(share));
+        if (rect.adjusted(0, -4, 0, 4).contains(event->position().toPoint()))
+            return choose(chosen_ == share ? std::nullopt : std::optional(share));
 }

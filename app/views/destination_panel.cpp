@@ -84,7 +84,8 @@ void DestinationPanel::openAt(const QPoint& global) {
     fillRecent();
     adjustSize();
     QPoint at = global;
-    if (const QScreen* screen = QGuiApplication::screenAt(global)) at.setX(std::min(at.x(), screen->availableGeometry().right() - width() - 8));
+    if (const QScreen* screen = QGuiApplication::screenAt(global))
+        at.setX(std::min(at.x(), screen->availableGeometry().right() - width() - 8));
     move(at);
     show();
     path_->setFocus();
@@ -112,7 +113,8 @@ void DestinationPanel::fillRecent() {
 std::string DestinationPanel::typedPath() const {
     const QString text = path_->text().trimmed();
     if (text.isEmpty()) return {};
-    if (text == QStringLiteral("~") || text.startsWith(QStringLiteral("~/"))) return normalised(to_bytes(QDir::homePath() + text.mid(1)), "/");
+    if (text == QStringLiteral("~") || text.startsWith(QStringLiteral("~/")))
+        return normalised(to_bytes(QDir::homePath() + text.mid(1)), "/");
     // an unchanged path keeps its bytes, which text cannot always carry
     if (text == shown(bench_.request().destination)) return bench_.request().destination;
     const std::string base = bench_.request().destination.empty() ? to_bytes(QDir::homePath()) : bench_.request().destination;

@@ -101,9 +101,8 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     connect(places_, &QPushButton::clicked, this, &GatheringSide::fillPlaces);
     connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
     connect(filter_, &QLineEdit::textChanged, model_, &FolderModel::setFilter);
-    connect(delegate, &FolderDelegate::pickToggled, this, [this](const QModelIndex& index) {
-        togglePick({model_->row(index.row()).name});
-    });
+    connect(delegate, &FolderDelegate::pickToggled, this,
+            [this](const QModelIndex& index) { togglePick({model_->row(index.row()).name}); });
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) { activate(index.row()); });
     connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
         const auto names = selectedNames();
@@ -247,7 +246,9 @@ void GatheringSide::refreshTotals() {
     if (model_->rowCount() == static_cast<int>(listing.rows.size()))
         text = tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()));
     else if (filter_->text().isEmpty())
-        text = tr("%1 here, %2 hidden").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size() - static_cast<std::size_t>(model_->rowCount())));
+        text = tr("%1 here, %2 hidden")
+                   .arg(count_text(static_cast<std::uint64_t>(model_->rowCount())),
+                        count_text(listing.rows.size() - static_cast<std::size_t>(model_->rowCount())));
     else
         text = tr("%1 of %2 shown").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size()));
     text += tr(" · %Ln folders", nullptr, static_cast<int>(listing.folders));
@@ -261,7 +262,8 @@ void GatheringSide::refreshTotals() {
     else if (listing.rows.empty())
         empty_->setText(model_->isLoading() ? QString() : tr("This folder is empty."));
     else if (model_->rowCount() == 0)
-        empty_->setText(filter_->text().isEmpty() ? tr("Everything here is hidden (Ctrl+H shows it).") : tr("No name here fits “%1”.").arg(filter_->text()));
+        empty_->setText(filter_->text().isEmpty() ? tr("Everything here is hidden (Ctrl+H shows it).")
+                                                  : tr("No name here fits “%1”.").arg(filter_->text()));
     else
         empty_->clear();
 }

@@ -98,9 +98,8 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     row->addWidget(start_, 0, Qt::AlignVCenter);
     panel_ = new DestinationPanel(bench_, this);
 
-    connect(operation_, &Phrase::clicked, this, [this] {
-        bench_.setOperation(bench_.request().operation == Operation::copy ? Operation::move : Operation::copy);
-    });
+    connect(operation_, &Phrase::clicked, this,
+            [this] { bench_.setOperation(bench_.request().operation == Operation::copy ? Operation::move : Operation::copy); });
     const auto open = [this](Phrase* phrase, QMenu& menu, void (InstructionLine::*fill)()) {
         connect(phrase, &Phrase::clicked, this, [this, phrase, &menu, fill] {
             menu.clear();
@@ -129,7 +128,8 @@ void InstructionLine::fillItemsMenu() {
 
 void InstructionLine::fillFoldersMenu() {
     for (const auto& folder : bench_.sourceFolders()) {
-        auto* menu = folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
+        auto* menu =
+            folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
         menu->addAction(tr("Look into it"), this, [this, folder] { emit folderRequested(folder); });
         menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] { bench_.unpickFolder(folder); });
     }
@@ -155,7 +155,8 @@ void InstructionLine::fillShapeMenu() {
 }
 
 void InstructionLine::fillRuleMenu() {
-    for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
+    for (const auto rule :
+         {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
         auto* action = rule_menu_.addAction(rule_details(rule), this, [this, rule] { bench_.setCollisionRule(rule); });
         action->setCheckable(true);
         action->setChecked(rule == bench_.collisionRule());
@@ -215,13 +216,14 @@ void InstructionLine::refresh() {
     const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
     start_->setText(bench_.pickedCount() == 0 ? (copies ? tr("Copy") : tr("Move")) : verb);
     const auto& totals = plan ? plan->totals : Totals{};
-    const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;
+    const bool something =
+        totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;
     start_->setEnabled(plan && fresh && something && view.refusals.empty());
-    start_->setToolTip(!plan                        ? tr("Pick files and choose a destination first")
-                       : !view.refusals.empty()     ? view.refusals.front()
-                       : !something                 ? tr("Nothing would arrive")
-                       : undecided                  ? tr("What is undecided stays as it is, on both sides")
-                                                    : QString());
+    start_->setToolTip(!plan                    ? tr("Pick files and choose a destination first")
+                       : !view.refusals.empty() ? view.refusals.front()
+                       : !something             ? tr("Nothing would arrive")
+                       : undecided              ? tr("What is undecided stays as it is, on both sides")
+                                                : QString());
     if (layout() != nullptr) layout()->invalidate();
     for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
                           static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(rule_)}) {

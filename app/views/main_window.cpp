@@ -88,7 +88,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         receipts_->openReceipt(id);
         goTo(PlaceToBe::receipts);
     });
-    connect(receipts_, &ReceiptsPage::undoRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(receipts_, &ReceiptsPage::undoRequested, this,
+            [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
@@ -180,8 +181,9 @@ void MainWindow::buildMenus() {
     add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
     batch->addSeparator();
     add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] { outcome_->goToNextUndecided(); });
-    for (const auto& [words, key, decision] : {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
-                                               std::tuple{tr("Rename the incoming one"), "3", Decision::rename}, std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
+    for (const auto& [words, key, decision] :
+         {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
+          std::tuple{tr("Rename the incoming one"), "3", Decision::rename}, std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
         auto* action = batch->addAction(words + QLatin1Char('\t') + QLatin1String(key));
         connect(action, &QAction::triggered, this, [this, decision = decision] { outcome_->decideSelected(decision); });
     }
@@ -225,7 +227,8 @@ void MainWindow::buildMenus() {
                                     "Ctrl+D chooses the destination, Ctrl+Return starts."));
     });
     add(help, tr("&About Tavlo"), {}, [this] {
-        QMessageBox::about(this, tr("About Tavlo"), tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
+        QMessageBox::about(this, tr("About Tavlo"),
+                           tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
     });
 }
 

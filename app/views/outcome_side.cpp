@@ -89,7 +89,8 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
         if (model_->isFlat() != on) model_->setFlat(on);
         refresh();
     });
-    connect(delegate, &OutcomeDelegate::decided, this, [this](const QModelIndex& index, Decision decision) { decide({model_->itemAt(index.row())}, decision); });
+    connect(delegate, &OutcomeDelegate::decided, this,
+            [this](const QModelIndex& index, Decision decision) { decide({model_->itemAt(index.row())}, decision); });
     connect(delegate, &OutcomeDelegate::folderToggled, this, [this](const QModelIndex& index) { model_->toggleFolder(index.row()); });
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) {
         if (index.siblingAtColumn(0).data(OutcomeModel::OpenableRole).toBool()) model_->toggleFolder(index.row());
@@ -176,8 +177,10 @@ void OutcomeSide::refresh() {
     if (model_->plan() != plan) {
         // the rows are new, but somebody is looking at a place in them: keep it
         const ItemId current = model_->itemAt(list_->currentIndex().row());
-        const bool on_held = list_->currentIndex().isValid() && list_->currentIndex().data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
-        const std::string was = current == no_item || !model_->plan() ? std::string() : model_->plan()->source_path(model_->plan()->items[current]);
+        const bool on_held =
+            list_->currentIndex().isValid() && list_->currentIndex().data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
+        const std::string was =
+            current == no_item || !model_->plan() ? std::string() : model_->plan()->source_path(model_->plan()->items[current]);
         const int scrolled = list_->verticalScrollBar()->value();
         model_->setTree(view.outcome);
         if (!was.empty() && plan)
@@ -219,5 +222,6 @@ void OutcomeSide::refresh() {
     else if (as_batch_->isChecked())
         empty_->setText(tr("The batch is empty."));
     else
-        empty_->setText(view.outcome->destination->exists ? tr("This folder is empty.") : tr("This folder is not there yet; the run will make it."));
+        empty_->setText(view.outcome->destination->exists ? tr("This folder is empty.")
+                                                          : tr("This folder is not there yet; the run will make it."));
 }

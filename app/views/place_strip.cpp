@@ -104,7 +104,8 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 8, 0, 8);
     column->setSpacing(0);
-    for (const auto& [place, word, name] : {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
+    for (const auto& [place, word, name] :
+         {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

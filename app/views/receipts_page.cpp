@@ -27,7 +27,9 @@ class ReceiptDelegate final : public QStyledItemDelegate {
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
 
-    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex&) const override { return {200, QFontMetrics(option.font).height() * 3 + 24}; }
+    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex&) const override {
+        return {200, QFontMetrics(option.font).height() * 3 + 24};
+    }
 
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
         const Theme& theme = Theme::current();
@@ -50,7 +52,8 @@ public:
         painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
         painter->setFont(option.font);
         at.translate(0, line + 3);
-        painter->drawText(at, Qt::AlignVCenter, metrics.elidedText(index.data(ReceiptsModel::CountsRole).toString(), Qt::ElideRight, at.width()));
+        painter->drawText(at, Qt::AlignVCenter,
+                          metrics.elidedText(index.data(ReceiptsModel::CountsRole).toString(), Qt::ElideRight, at.width()));
         painter->setPen(theme.muted);
         at.translate(0, line + 2);
         painter->drawText(at, Qt::AlignVCenter, index.data(ReceiptsModel::WhenRole).toString());
@@ -224,7 +227,8 @@ void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vec
     head_ = head;
     leaveUndoPlan();
     title_->setText(receipt_title(head));
-    QString note = tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
+    QString note =
+        tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
     if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
     note_->setText(note);
     items_->setItems(head.destination, std::move(items));
@@ -238,11 +242,14 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     undo_items_->setPlanOnly(plan);
     const Totals& totals = plan->totals;
     QStringList parts;
-    if (totals.of(Outcome::removed) > 0) parts << tr("%Ln taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
+    if (totals.of(Outcome::removed) > 0)
+        parts << tr("%Ln taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
     if (totals.of(Outcome::restored) > 0) parts << tr("%Ln put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
-    if (totals.of(Outcome::undecided) > 0) parts << tr("%Ln left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
+    if (totals.of(Outcome::undecided) > 0)
+        parts << tr("%Ln left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
-    note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.") : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
+    note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.")
+                                   : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
     const auto count = totals.of(Outcome::removed) + totals.of(Outcome::restored);
     undo_now_->setText(tr("Undo %Ln items", nullptr, static_cast<int>(count)));
     undo_now_->setEnabled(count > 0);

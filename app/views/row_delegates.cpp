@@ -12,9 +12,9 @@ using tavlo::Decision;
 
 namespace {
 
-constexpr int before = 14;   // room at both ends of a cell, as in the header
+constexpr int before = 14;  // room at both ends of a cell, as in the header
 constexpr int after = 10;
-constexpr int indent = 18;   // of a line below another
+constexpr int indent = 18;  // of a line below another
 
 QFont small(const QFont& font, bool bold = false) {
     QFont out = font;
@@ -126,7 +126,9 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
         painter.setRenderHint(QPainter::Antialiasing);
         painter.setPen(QPen(theme.accent, 1.6));
         painter.setBrush(Qt::NoBrush);
-        const QPointF points[] = {{left + 1.0, open ? y - 2.0 : y - 4.0}, {left + 5.0, open ? y + 2.0 : y}, {left + (open ? 9.0 : 1.0), open ? y - 2.0 : y + 4.0}};
+        const QPointF points[] = {{left + 1.0, open ? y - 2.0 : y - 4.0},
+                                  {left + 5.0, open ? y + 2.0 : y},
+                                  {left + (open ? 9.0 : 1.0), open ? y - 2.0 : y + 4.0}};
         painter.drawPolyline(points, 3);
         left += 15;
     }
@@ -167,7 +169,8 @@ void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QMod
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
     if (kind == OutcomeModel::Existing) return;
-    if (kind == OutcomeModel::HeldLine) return paintDecisions(painter, cell, static_cast<Decision>(index.data(OutcomeModel::DecisionRole).toInt()));
+    if (kind == OutcomeModel::HeldLine)
+        return paintDecisions(painter, cell, static_cast<Decision>(index.data(OutcomeModel::DecisionRole).toInt()));
     const QFont font = painter.font();
     painter.setFont(small(font));
     const QRect inner = cell.adjusted(before, 0, -2, 0);

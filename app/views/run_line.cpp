@@ -51,8 +51,9 @@ void RunLine::refresh() {
     if (!status.plan) return;
     const Totals& planned = status.plan->totals;
     words_->setText(status.sentence);
-    const double part = planned.bytes > 0 ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
-                                          : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
+    const double part = planned.bytes > 0
+                            ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
+                            : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
     bar_->setValue(static_cast<int>(std::min(1.0, part) * 1000));
     QStringList amounts{tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))};
     if (status.bytes_per_second > 0) {
@@ -76,7 +77,8 @@ void RunLine::showEnd(const ReceiptHead& head) {
         if (totals.of(outcome) > 0) parts << words;
     };
     const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
-    add(Outcome::created, head.operation == Operation::move ? tr("%Ln moved", nullptr, number(Outcome::created)) : tr("%Ln copied", nullptr, number(Outcome::created)));
+    add(Outcome::created, head.operation == Operation::move ? tr("%Ln moved", nullptr, number(Outcome::created))
+                                                            : tr("%Ln copied", nullptr, number(Outcome::created)));
     add(Outcome::overwritten, tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
     add(Outcome::renamed, tr("%Ln renamed", nullptr, number(Outcome::renamed)));
     add(Outcome::merged, tr("%Ln folders merged", nullptr, number(Outcome::merged)));

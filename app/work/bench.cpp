@@ -223,7 +223,11 @@ void Bench::changed(bool gather_again) {
             if (!gathered) return sorry(view, gathered.error());
             known->batch = std::make_shared<const Batch>(std::move(*gathered));
             QMetaObject::invokeMethod(
-                this, [this, generation] { if (generation == generation_) gather_wanted_ = false; }, Qt::QueuedConnection);
+                this,
+                [this, generation] {
+                    if (generation == generation_) gather_wanted_ = false;
+                },
+                Qt::QueuedConnection);
         }
         view.batch = known->batch;
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),

@@ -17,7 +17,7 @@ enum class CollisionRule { ask, keep, newer_wins, incoming_wins, both_stay };
 
 /// What is known of the batch in hand, once it has been gathered and planned.
 struct BenchView {
-    std::shared_ptr<const tavlo::Batch> batch;  ///< null while nothing was gathered
+    std::shared_ptr<const tavlo::Batch> batch;   ///< null while nothing was gathered
     std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
     tavlo::Room room{};
     std::vector<QString> refusals;  ///< why this may not be run

@@ -14,8 +14,8 @@ Share share_of(const tavlo::Item& item);
 
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
-    tavlo::ItemId item = tavlo::no_item;   ///< what arrives, or wants to
-    const tavlo::Held* held = nullptr;     ///< what is there, where nothing of the batch wants the name
+    tavlo::ItemId item = tavlo::no_item;        ///< what arrives, or wants to
+    const tavlo::Held* held = nullptr;          ///< what is there, where nothing of the batch wants the name
     tavlo::FolderId folder = tavlo::no_folder;  ///< the folder of the targets that it stands for and that can be opened
 };
 
@@ -23,9 +23,10 @@ struct OutcomeNode {
 struct OutcomeTree {
     std::shared_ptr<const tavlo::Plan> plan;
     std::shared_ptr<const tavlo::Destination> destination;
-    std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
+    std::vector<std::vector<OutcomeNode>> folders;    ///< by folder of the targets; 0 is the destination
     std::array<std::uint64_t, share_count> shares{};  ///< items, by share of the balance
-    std::vector<std::uint64_t> arriving;            ///< by folder of the targets: items that arrive in it, however deep
+    std::vector<std::uint64_t> arriving;              ///< by folder of the targets: items that arrive in it, however deep
 
-    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan, std::shared_ptr<const tavlo::Destination> destination);
+    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
+                                                   std::shared_ptr<const tavlo::Destination> destination);
 };

@@ -6,7 +6,8 @@
 using namespace tavlo;
 
 void PastRuns::sorry(const Error& error) {
-    QMetaObject::invokeMethod(this, [this, why = shown(describe(error))] { emit failed(why); }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this, [this, why = shown(describe(error))] { emit failed(why); }, Qt::QueuedConnection);
 }
 
 void PastRuns::list() {
@@ -16,7 +17,8 @@ void PastRuns::list() {
         auto heads = (*store)->receipts();
         if (!heads) return sorry(heads.error());
         auto shared = std::make_shared<const std::vector<ReceiptHead>>(std::move(*heads));
-        QMetaObject::invokeMethod(this, [this, shared] { emit listed(shared); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, shared] { emit listed(shared); }, Qt::QueuedConnection);
     });
 }
 
@@ -43,6 +45,7 @@ void PastRuns::planUndo(const std::string& receipt) {
         auto plan = prepare_undo(*disk, **store, receipt);
         if (!plan) return sorry(plan.error());
         auto shared = std::make_shared<const Plan>(std::move(*plan));
-        QMetaObject::invokeMethod(this, [this, receipt, shared] { emit undoPlanned(receipt, shared); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, receipt, shared] { emit undoPlanned(receipt, shared); }, Qt::QueuedConnection);
     });
 }

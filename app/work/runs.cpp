@@ -74,11 +74,14 @@ void Runs::loop(const std::stop_token& end) {
 void Runs::carryOut(const Job& job) {
     const auto disk = make_disk();
     const auto sorry = [&](const Error& error) {
-        QMetaObject::invokeMethod(this, [this, why = shown(describe(error))] {
-            report();
-            --unreported_;
-            emit failed(why);
-        }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, why = shown(describe(error))] {
+                report();
+                --unreported_;
+                emit failed(why);
+            },
+            Qt::QueuedConnection);
     };
     std::vector<Outcome> results(job.plan->items.size(), Outcome::planned);
     RunEvents events;
@@ -102,7 +105,8 @@ void Runs::carryOut(const Job& job) {
     auto head = store ? carry_out(*disk, **store, *job.plan, {job.sentence.toStdString(), Verify::automatic, stop}, events)
                       : Result<ReceiptHead>(failure(store.error()));
     if (!head) return sorry(head.error());
-    auto settled = job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>() : settled_sources(*job.plan, results);
+    auto settled =
+        job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>() : settled_sources(*job.plan, results);
     QMetaObject::invokeMethod(
         this,
         [this, plan = job.plan, done = *head, settled = std::move(settled)] {
@@ -133,7 +137,8 @@ void Runs::report() {
     rate_.emplace_back(now, status_.bytes_done);
     while (rate_.front().first < now - rate_over_ms) rate_.pop_front();
     const auto span = now - rate_.front().first;
-    status_.bytes_per_second = span < 500 ? 0 : static_cast<double>(status_.bytes_done - rate_.front().second) * 1000.0 / static_cast<double>(span);
+    status_.bytes_per_second =
+        span < 500 ? 0 : static_cast<double>(status_.bytes_done - rate_.front().second) * 1000.0 / static_cast<double>(span);
     if (!settled.empty()) emit itemsSettled(status_.plan, settled);
     emit progressed();
 }

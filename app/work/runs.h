@@ -48,7 +48,8 @@ signals:
     /// Items that were settled since the last time, with what came of them.
     void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
     /// settled  the names, by folder, of what was named as a source and is settled as a whole
-    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head, const std::map<std::string, std::vector<std::string>>& settled);
+    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head,
+                  const std::map<std::string, std::vector<std::string>>& settled);
     void failed(const QString& why);
 
 private:
@@ -66,7 +67,7 @@ private:
     std::deque<Job> waiting_;
     std::stop_source running_;
     int unreported_ = 0;  ///< runs that were started and not reported on; the interface's thread's
-    RunStatus live_;  ///< written by the thread, under the mutex
+    RunStatus live_;      ///< written by the thread, under the mutex
     std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled_;
     RunStatus status_;
     QTimer timer_;

@@ -28,8 +28,8 @@ struct Entry {
     EntryId parent = no_entry;    ///< the folder of this batch that holds it
     std::string name;
     Status status;
-    std::string points_at{};                ///< a link's text
-    std::shared_ptr<const Place> real{};    ///< set where a link was followed to a file
+    std::string points_at{};                 ///< a link's text
+    std::shared_ptr<const Place> real{};     ///< set where a link was followed to a file
     std::shared_ptr<const Error> problem{};  ///< why it can't be taken: unreadable, a mount, …
     /// A folder: everything below it is in the batch. Only then may it move by one rename.
     bool complete = true;
@@ -43,9 +43,7 @@ struct Batch {
 
     std::string source_path(const Entry& entry) const;
     /// Where the bytes are read: the entry's own place, or where its link leads.
-    Place place_of(const Entry& entry) const {
-        return entry.real ? *entry.real : Place{entry.folder, entry.name};
-    }
+    Place place_of(const Entry& entry) const { return entry.real ? *entry.real : Place{entry.folder, entry.name}; }
 };
 
 }  // namespace tavlo

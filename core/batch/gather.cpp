@@ -10,9 +10,7 @@ namespace tavlo {
 
 std::string Batch::source_path(const Entry& entry) const { return join(folders.path(entry.folder), entry.name); }
 
-bool is_own_name(std::string_view name) {
-    return name.starts_with(".tavlo-safe-") || name.starts_with(".tavlo-part-");
-}
+bool is_own_name(std::string_view name) { return name.starts_with(".tavlo-safe-") || name.starts_with(".tavlo-part-"); }
 
 namespace {
 
@@ -20,8 +18,7 @@ constexpr std::uint64_t progress_step = 1024;
 
 class Gatherer {
 public:
-    Gatherer(FileSystem& disk, const GatherOptions& options)
-        : disk_(disk), options_(options), handles_(disk, batch_.folders) {}
+    Gatherer(FileSystem& disk, const GatherOptions& options) : disk_(disk), options_(options), handles_(disk, batch_.folders) {}
 
     Result<void> take(const std::string& source) {
         std::string path = source;

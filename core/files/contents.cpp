@@ -57,8 +57,7 @@ Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Stag
 
 }  // namespace
 
-Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size, bool hash,
-                               const Meter& meter) {
+Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size, bool hash, const Meter& meter) {
     if (!hash && size > small_file_bytes) {
         const auto done = copy_inside_kernel(disk, from, to, size, meter);
         if (!done) return failure(done.error());

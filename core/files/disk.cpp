@@ -135,9 +135,7 @@ std::vector<std::string> extended_names(int descriptor) {
 
 class Disk final : public FileSystem {
 public:
-    Result<Handle> open_folder(const std::string& path) override {
-        return open_at(AT_FDCWD, path.c_str(), path, 0);
-    }
+    Result<Handle> open_folder(const std::string& path) override { return open_at(AT_FDCWD, path.c_str(), path, 0); }
 
     Result<Handle> open_folder_in(const Handle& folder, const std::string& name) override {
         return open_at(folder.descriptor(), name.c_str(), join(folder.path(), name), O_NOFOLLOW);
@@ -254,9 +252,8 @@ public:
     Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) override {
         std::size_t total = 0;
         while (total < into.size()) {
-            const ssize_t got = uninterrupted([&] {
-                return ::pread(file.descriptor(), into.data() + total, into.size() - total, static_cast<off_t>(offset + total));
-            });
+            const ssize_t got = uninterrupted(
+                [&] { return ::pread(file.descriptor(), into.data() + total, into.size() - total, static_cast<off_t>(offset + total)); });
             if (got < 0) return failed("read", file.path());
             if (got == 0) break;
             total += static_cast<std::size_t>(got);
@@ -299,8 +296,8 @@ public:
 
     Result<void> write_at(const Staged& staged, std::uint64_t offset, std::span<const std::byte> bytes) override {
         while (!bytes.empty()) {
-            const ssize_t put = uninterrupted(
-                [&] { return ::pwrite(staged.file().descriptor(), bytes.data(), bytes.size(), static_cast<off_t>(offset)); });
+            const ssize_t put =
+                uninterrupted([&] { return ::pwrite(staged.file().descriptor(), bytes.data(), bytes.size(), static_cast<off_t>(offset)); });
             if (put < 0) return failed("write", staged.file().path());
             bytes = bytes.subspan(static_cast<std::size_t>(put));
             offset += static_cast<std::uint64_t>(put);
@@ -314,20 +311,18 @@ public:
         return failure(Fault::unsupported, "share blocks", staged.file().path());
     }
 
-    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
-                                     std::uint64_t length_bytes) override {
+    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged, std::uint64_t length_bytes) override {
         auto in = static_cast<off64_t>(offset);
         auto out = static_cast<off64_t>(offset);
-        const ssize_t copied = uninterrupted(
-            [&] { return ::copy_file_range(from.descriptor(), &in, staged.file().descriptor(), &out, length_bytes, 0); });
+        const ssize_t copied =
+            uninterrupted([&] { return ::copy_file_range(from.descriptor(), &in, staged.file().descriptor(), &out, length_bytes, 0); });
         if (copied >= 0) return static_cast<std::uint64_t>(copied);
         if (errno == EXDEV || errno == EINVAL || errno == EOPNOTSUPP || errno == ENOSYS || errno == EPERM)
             return failure(Fault::unsupported, "copy inside the kernel", from.path());
         return failed("copy", from.path());
     }
 
-    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
-                                                              std::uint64_t size_bytes) override {
+    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset, std::uint64_t size_bytes) override {
         using Range = std::pair<std::uint64_t, std::uint64_t>;
         const off_t start = ::lseek(file.descriptor(), static_cast<off_t>(offset), SEEK_DATA);
         if (start < 0 && errno == ENXIO) return Range{size_bytes, size_bytes};
@@ -339,8 +334,7 @@ public:
     }
 
     Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) override {
-        if (::ftruncate(staged.file().descriptor(), static_cast<off_t>(size_bytes)) != 0)
-            return failed("set size", staged.file().path());
+        if (::ftruncate(staged.file().descriptor(), static_cast<off_t>(size_bytes)) != 0) return failed("set size", staged.file().path());
         return {};
     }
 
@@ -412,8 +406,7 @@ public:
         return {};
     }
 
-    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
-                                   const std::string& new_name) override {
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override {
         if (::renameat2(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), RENAME_NOREPLACE) == 0) return {};
         if (errno != EINVAL && errno != ENOSYS) return failed("move to free name", to, new_name);
         return move_without_flag(from, name, to, new_name);

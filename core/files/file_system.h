@@ -103,8 +103,7 @@ public:
     virtual Result<void> make_folder(const Handle& folder, const std::string& name, std::uint32_t mode) = 0;
     /// Moves a thing to a name that must be free (renameat2(2), RENAME_NOREPLACE).
     /// errors   name_taken, other_file_system, …: the thing is where it was
-    virtual Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
-                                           const std::string& new_name) = 0;
+    virtual Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) = 0;
     /// Two names trade what they hold in one atomic step (RENAME_EXCHANGE). errors: unsupported on some file systems.
     virtual Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) = 0;
 
@@ -112,8 +111,8 @@ public:
     virtual Result<void> remove_file(const Handle& folder, const std::string& name) = 0;
     virtual Result<void> remove_empty_folder(const Handle& folder, const std::string& name) = 0;
 
-    virtual Result<void> sync(const Handle& open) = 0;             ///< fsync(2)
-    virtual Result<void> sync_volume(const Handle& folder) = 0;    ///< syncfs(2)
+    virtual Result<void> sync(const Handle& open) = 0;           ///< fsync(2)
+    virtual Result<void> sync_volume(const Handle& folder) = 0;  ///< syncfs(2)
 };
 
 /// The real one.

@@ -39,8 +39,7 @@ FolderId FolderPaths::at(const std::string& path) {
     if (const auto found = known_.find(path); found != known_.end()) return found->second;
     const bool below_root = path != "/" && std::find(roots_.begin(), roots_.end(), path) == roots_.end() &&
                             std::any_of(roots_.begin(), roots_.end(), [&](const auto& root) { return is_within(path, root); });
-    const FolderId id =
-        below_root ? tree_.add(at(std::string(parent_of(path))), std::string(name_of(path))) : tree_.add_root(path);
+    const FolderId id = below_root ? tree_.add(at(std::string(parent_of(path))), std::string(name_of(path))) : tree_.add_root(path);
     known_.emplace(path, id);
     return id;
 }

@@ -10,8 +10,7 @@ class Handle {
 public:
     Handle() = default;
     Handle(int descriptor, std::string path) : descriptor_(descriptor), path_(std::move(path)) {}
-    Handle(Handle&& other) noexcept
-        : descriptor_(std::exchange(other.descriptor_, -1)), path_(std::move(other.path_)) {}
+    Handle(Handle&& other) noexcept : descriptor_(std::exchange(other.descriptor_, -1)), path_(std::move(other.path_)) {}
     Handle& operator=(Handle&& other) noexcept;
     Handle(const Handle&) = delete;
     Handle& operator=(const Handle&) = delete;

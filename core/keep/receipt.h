@@ -26,8 +26,8 @@ struct ReceiptHead {
     std::int64_t finished_ns = 0;  ///< 0 while it has not
     RunState state = RunState::interrupted;
     std::vector<std::string> roots{};  ///< folders that people named; below them no link is followed
-    std::string undoes{};     ///< the receipt that this run took back
-    std::string undone_by{};  ///< the receipt of the run that took this one back
+    std::string undoes{};              ///< the receipt that this run took back
+    std::string undone_by{};           ///< the receipt of the run that took this one back
     Totals totals{};
 };
 
@@ -48,13 +48,13 @@ struct ReceiptItem {
     std::int64_t modified_ns = 0;
     std::optional<ReceiptCollision> collision{};
     Outcome result = Outcome::planned;
-    std::string set_aside{};      ///< the Safe entry that holds what was overwritten or removed
-    std::string brought_back{};   ///< the Safe entry that was used up
+    std::string set_aside{};     ///< the Safe entry that holds what was overwritten or removed
+    std::string brought_back{};  ///< the Safe entry that was used up
     std::string hash{};
     std::string error{};
     Action action = Action::copy;
-    bool moved_whole = false;     ///< a folder that went by one rename, itself or inside one
-    std::string not_kept{};       ///< attributes that the target could not keep, comma-separated
+    bool moved_whole = false;  ///< a folder that went by one rename, itself or inside one
+    std::string not_kept{};    ///< attributes that the target could not keep, comma-separated
     /// What the file system said of the thing once it was in place: what "changed since" is measured against.
     Identity after{};
     std::int64_t after_status_changed_ns = 0;

@@ -269,7 +269,8 @@ public:
             SQLite::Statement query(database_, "select made, path, attributes, device, inode from folders where receipt=? order by rowid");
             query.bind(1, id);
             while (query.executeStep())
-                traces.push_back({query.getColumn(0).getInt() != 0, bytes_of(query.getColumn(1)),
+                traces.push_back({query.getColumn(0).getInt() != 0,
+                                  bytes_of(query.getColumn(1)),
                                   unpack_attributes(bytes_of(query.getColumn(2))),
                                   {as_unsigned(query.getColumn(3)), as_unsigned(query.getColumn(4)), 0, 0}});
         });
@@ -292,7 +293,8 @@ public:
 
 private:
     static constexpr const char* head_query =
-        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts from receipts";
+        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts from "
+        "receipts";
 
     /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR and JSON on damaged text).
     template <class Work>

@@ -44,9 +44,9 @@ namespace {
 struct Claim {
     std::uint32_t wanted_by = 0;
     bool any_not_folder = false;
-    std::uint32_t first = UINT32_MAX;   ///< the first two arrivals that want it, to show each one its rival
+    std::uint32_t first = UINT32_MAX;  ///< the first two arrivals that want it, to show each one its rival
     std::uint32_t second = UINT32_MAX;
-    ItemId holder = no_item;            ///< the item of the batch that has it so far
+    ItemId holder = no_item;  ///< the item of the batch that has it so far
 };
 
 class Planner {
@@ -263,7 +263,8 @@ private:
             const Item& item = plan_.items[id];
             const Entry& entry = plan_.entry(item);
             const bool special = entry.status.type == FileType::other && !entry.problem && item.outcome == Outcome::failed;
-            const bool at_top = item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten;
+            const bool at_top =
+                item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten;
             const bool fed_once = item.inside == no_folder || !layout_.several_feed[item.inside];
             const bool can = whole[id] && entry.complete && !entry.real && fed_once && (special || at_top) &&
                              entry.status.id.device == destination_.volume.device;
@@ -290,8 +291,8 @@ private:
     const KnownContents& known_;
     Plan plan_;
     std::unordered_map<std::string, Claim> claims_;
-    std::vector<const HeldFolder*> held_;   ///< by folder of the targets: what stands there already
-    std::vector<ItemId> made_by_;           ///< by folder of the targets: the item that makes it
+    std::vector<const HeldFolder*> held_;  ///< by folder of the targets: what stands there already
+    std::vector<ItemId> made_by_;          ///< by folder of the targets: the item that makes it
     std::vector<std::unordered_set<std::string>> wanted_names_;
     std::vector<std::unordered_set<std::string>> new_names_;
 };

@@ -21,9 +21,9 @@ inline constexpr ItemId no_item = UINT32_MAX;
 struct Collision {
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    Status held;             ///< of what holds the name: in the destination, or another item of the batch
+    Status held;  ///< of what holds the name: in the destination, or another item of the batch
     bool held_by_batch = false;
-    bool shared = false;     ///< it is the folder's that this item comes in
+    bool shared = false;  ///< it is the folder's that this item comes in
 };
 
 /// What is done with the thing itself.
@@ -43,8 +43,8 @@ struct Item {
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
     Action action = Action::copy;
     Outcome outcome = Outcome::created;
-    bool whole = false;  ///< a folder that moves with all that is in it by one rename
-    bool along = false;  ///< comes along inside such a folder
+    bool whole = false;        ///< a folder that moves with all that is in it by one rename
+    bool along = false;        ///< comes along inside such a folder
     std::string name{};        ///< the name asked for, where it is not the entry's own
     std::string final_name{};  ///< where a decision gives it another
     std::unique_ptr<Collision> collision{};
@@ -78,8 +78,8 @@ struct Plan {
     Operation operation = Operation::copy;
     std::string destination;
     std::shared_ptr<const Batch> batch;
-    FolderTree targets;        ///< by the names asked for; 0 is the destination
-    FolderTree finals;         ///< the same folders, by the names they will have
+    FolderTree targets;  ///< by the names asked for; 0 is the destination
+    FolderTree finals;   ///< the same folders, by the names they will have
     std::vector<Item> items;
     std::vector<EntryId> dissolved{};  ///< source folders that are no items, and go when a move empties them
     Totals totals;

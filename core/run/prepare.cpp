@@ -20,7 +20,8 @@ bool holds_destination(const Entry& entry, const Destination& destination) {
 
 void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination& destination, std::vector<Error>& refusals) {
     const auto refuse = [&](const Entry& entry) {
-        refusals.push_back({Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
+        refusals.push_back(
+            {Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
     };
     for (const Item& item : plan.items) {
         const bool said_above = item.parent != no_item && holds_destination(plan.entry(plan.items[item.parent]), destination);
@@ -52,10 +53,12 @@ void refuse_without_room(const Plan& plan, const Destination& destination, std::
     const Room room = room_needed(plan, destination);
     const Volume& volume = destination.volume;
     if (room.bytes > volume.free_bytes)
-        refusals.push_back({Fault::no_space, 0, fmt::format("has too little room: {} bytes are needed, {} are free", room.bytes, volume.free_bytes),
+        refusals.push_back({Fault::no_space, 0,
+                            fmt::format("has too little room: {} bytes are needed, {} are free", room.bytes, volume.free_bytes),
                             destination.path});
     else if (room.inodes > volume.free_inodes)
-        refusals.push_back({Fault::no_space, 0, fmt::format("has too little room: {} new entries are needed, {} are free", room.inodes, volume.free_inodes),
+        refusals.push_back({Fault::no_space, 0,
+                            fmt::format("has too little room: {} new entries are needed, {} are free", room.inodes, volume.free_inodes),
                             destination.path});
 }
 

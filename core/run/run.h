@@ -34,8 +34,7 @@ struct RunEvents {
 ///
 /// Promises (docs/safety.md): nothing is replaced but what was agreed on, and that goes to the Safe; no half file gets
 /// a name; a source goes only after its copy is durable and verified; what cannot be done fails alone, with its reason.
-/// errors   only where nothing more can be recorded (the state folder is full) or the destination cannot be made;
-///          everything up to there is in the receipt
+/// errors   only where nothing more can be recorded (the state folder is full); everything up to there is in the receipt
 Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events = {});
 
 }  // namespace tavlo

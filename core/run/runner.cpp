@@ -28,14 +28,28 @@ Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, 
 }
 
 Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events)
-    : disk_(disk), store_(store), plan_(plan), options_(options), events_(events), finals_(plan.finals),
-      sources_(disk, plan.batch->folders), targets_(disk, finals_), results_(plan.items.size(), Outcome::planned),
-      carried_(plan.items.size()), copy_instead_(plan.items.size()), took_from_(plan.batch->folders.size()) {}
+    : disk_(disk),
+      store_(store),
+      plan_(plan),
+      options_(options),
+      events_(events),
+      finals_(plan.finals),
+      sources_(disk, plan.batch->folders),
+      targets_(disk, finals_),
+      results_(plan.items.size(), Outcome::planned),
+      carried_(plan.items.size()),
+      copy_instead_(plan.items.size()),
+      took_from_(plan.batch->folders.size()) {}
 
 Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
+    const auto destination = plan_.operation == Operation::undo ? Result<void>{} : make_destination();
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
         if (options_.stop.stop_requested()) break;
+        if (!destination) {
+            fail(id, destination.error());
+            continue;
+        }
         if (auto stepped = step(id); !stepped) return failure(stepped.error());
     }
     if (auto flushed = flush(); !flushed) return failure(flushed.error());
@@ -59,10 +73,9 @@ Result<void> Runner::begin() {
     if (events_.begun) events_.begun(head_);
     const bool reads_sources = plan_.operation == Operation::copy || plan_.operation == Operation::move;
     safe_ = std::make_unique<SafeFolder>(disk_, head_.id, reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
-    if (plan_.operation == Operation::undo) return {};
     if (plan_.operation == Operation::move)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
-    return make_destination();
+    return {};
 }
 
 /// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
@@ -134,7 +147,9 @@ Result<void> Runner::step(ItemId id) {
 bool Runner::follows_its_folder(ItemId id) {
     if (item(id).parent == no_item) return false;
     switch (results_[item(id).parent]) {
-        case Outcome::failed: fail(id, {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))}); return true;
+        case Outcome::failed:
+            fail(id, {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))});
+            return true;
         case Outcome::undecided: leave_undecided(id, "the folder it comes in is undecided"); return true;
         case Outcome::skipped: settle(id, Outcome::skipped); return true;
         default: return false;
@@ -152,7 +167,8 @@ Result<void> Runner::flush() {
                 const auto destination = targets_.open(item(group_.front().item).folder);
                 const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
                 for (Work& work : group_)
-                    if (work.remove_source && results_[work.item] == Outcome::planned) durable ? remove_source(work) : take_back(work, durable.error());
+                    if (work.remove_source && results_[work.item] == Outcome::planned)
+                        durable ? remove_source(work) : take_back(work, durable.error());
             }
         }
         group_.clear();
@@ -237,7 +253,8 @@ void Runner::tidy_used_slots() {
         const std::string slot = plan_.batch->folders.path(plan_.entry(it).folder);
         const std::string shelf(parent_of(slot));
         if (const auto above = disk_.open_folder(shelf)) (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));
-        if (const auto safe = disk_.open_folder(std::string(parent_of(shelf)))) (void)disk_.remove_empty_folder(*safe, std::string(name_of(shelf)));
+        if (const auto safe = disk_.open_folder(std::string(parent_of(shelf))))
+            (void)disk_.remove_empty_folder(*safe, std::string(name_of(shelf)));
     }
 }
 
@@ -334,8 +351,8 @@ void Runner::leave_undecided(ItemId id, const std::string& why) {
             Held held{name, *status, {}};
             if (status->type == FileType::link)
                 if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
-            const auto finding = item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin)
-                                                                                                    : fresh_finding(id, held);
+            const auto finding =
+                item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin) : fresh_finding(id, held);
             out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided};
         }
     }

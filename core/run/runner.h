@@ -107,17 +107,17 @@ private:
     FolderHandles targets_;
     std::unique_ptr<SafeFolder> safe_;
 
-    std::vector<Outcome> results_;       ///< by item; planned: not settled yet
-    std::vector<bool> carried_;          ///< by item: came by a folder's rename
+    std::vector<Outcome> results_;                  ///< by item; planned: not settled yet
+    std::vector<bool> carried_;                     ///< by item: came by a folder's rename
     std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet
     std::vector<Work> group_;
     std::uint64_t group_bytes_ = 0;
     std::chrono::steady_clock::time_point group_began_{};
-    std::vector<ItemId> again_;          ///< renames that met another file system: to be copied instead
-    std::vector<bool> copy_instead_;     ///< by item
+    std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead
+    std::vector<bool> copy_instead_;  ///< by item
     std::vector<FolderToFinish> to_finish_;
-    std::vector<SourceFolder> emptied_;  ///< source folders that may be empty once the run is through
-    std::vector<bool> took_from_;        ///< by folder of the batch: something moved out of it
+    std::vector<SourceFolder> emptied_;                           ///< source folders that may be empty once the run is through
+    std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode
     std::unordered_map<std::string, Identity> placed_twins_;      ///< by place
 };

@@ -140,7 +140,9 @@ Ready Runner::ready_for(Work& work) {
         case Work::Kind::link:
             return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
                         if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) return made;
-                        return disk_.set_link_attributes(folder, name, *work.link_attributes);
+                        // a link that is there without its date is there all the same
+                        if (!disk_.set_link_attributes(folder, name, *work.link_attributes)) receipt_item(id).not_kept = "times";
+                        return {};
                     },
                     unlink};
         case Work::Kind::rename:
@@ -172,9 +174,9 @@ void Runner::place(Work& work) {
     Identity expected = it.collision ? it.collision->held.id : Identity{};
     if (twin)
         if (const auto before = placed_twins_.find(place); before != placed_twins_.end()) expected = before->second;
-    const auto placed = replaces(it)
-                            ? place_over(disk_, *safe_, **into, name, expected, ready)
-                            : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed, it.inside == no_folder ? FileType::file : FileType::folder, ready);
+    const auto placed = replaces(it) ? place_over(disk_, *safe_, **into, name, expected, ready)
+                                     : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed,
+                                                          it.inside == no_folder ? FileType::file : FileType::folder, ready);
     if (!placed) {
         switch (placed.error().fault) {
             case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
@@ -236,8 +238,7 @@ void Runner::remove_source(Work& work) {
     const auto now = disk_.status(**folder, leaving);
     if (!now) return put_back(now.error());
     const Identity& read = work.copy ? work.copy->source.id : entry(work.item).status.id;
-    if (now->id != read)
-        return put_back({Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
+    if (now->id != read) return put_back({Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
     if (auto gone = disk_.remove_file(**folder, leaving); !gone) return put_back(gone.error());
     took_from_[place.folder] = true;
     settle_placed(work.item, *work.placed);
@@ -256,8 +257,8 @@ void Runner::take_back(Work& work, Error why) {
             if (slot) (void)disk_.remove_file(*slot, work.placed->name);
             if (work.placed->set_aside) {
                 const auto old = disk_.open_folder(std::string(parent_of(work.placed->set_aside->stored)));
-                const auto back = old ? disk_.move_to_free_name(*old, work.placed->name, **into, work.placed->name)
-                                      : Result<void>(failure(old.error()));
+                const auto back =
+                    old ? disk_.move_to_free_name(*old, work.placed->name, **into, work.placed->name) : Result<void>(failure(old.error()));
                 if (!back) {
                     records_.set_aside.push_back(*work.placed->set_aside);
                     receipt_item(work.item).set_aside = work.placed->set_aside->id;

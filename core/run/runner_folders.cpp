@@ -52,9 +52,8 @@ void Runner::make_folder(ItemId id, const Handle& into) {
     const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, while_filling); },
                       [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); }};
     const auto& name = plan_.final_name(it);
-    auto placed = replaces(it)
-                      ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
-                      : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    auto placed = replaces(it) ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
+                               : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
     if (!placed && placed.error().fault == Fault::name_taken) {
         const auto now = disk_.status(into, name);
         if (now && now->type == FileType::folder) return merge_folder(id, into);  // two folders never collide
@@ -83,16 +82,16 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     }
     const auto now = disk_.status(**from, entry(id).name);
     if (!now || !now->id.same_thing(entry(id).status.id)) {
-        fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)} : now.error());
+        fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)}
+                     : now.error());
         return true;
     }
     const Ready ready{
         [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(**from, entry(id).name, folder, name); },
         [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(folder, name, **from, entry(id).name); }};
     const auto& name = plan_.final_name(it);
-    const auto placed = replaces(it)
-                            ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
-                            : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    const auto placed = replaces(it) ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
+                                     : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
     // item by item then: to another file system, or merged with a folder that stands there now
     const bool can_go_by_items = it.inside != no_folder;
     if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;

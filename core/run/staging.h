@@ -14,8 +14,8 @@ namespace tavlo {
 /// A source file's bytes and attributes in a file without a name, with what was seen of the source.
 struct StagedCopy {
     Staged staged;
-    Status source;                      ///< before and after reading, which are the same
-    std::string hash{};                 ///< where the bytes passed through memory
+    Status source;                        ///< before and after reading, which are the same
+    std::string hash{};                   ///< where the bytes passed through memory
     std::vector<std::string> not_kept{};  ///< attributes that the target could not keep
 };
 

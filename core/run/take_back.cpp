@@ -89,7 +89,9 @@ Difference Checker::check(const ReceiptItem& item) {
 Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
     if (now.id.size_bytes != item.after.size_bytes) return Difference::bytes;
     const bool dated_otherwise = now.id.modified_ns != item.after.modified_ns;
-    const auto but_for_attributes = [&] { return now.mode != item.after_mode || dated_otherwise ? Difference::attributes : Difference::none; };
+    const auto but_for_attributes = [&] {
+        return now.mode != item.after_mode || dated_otherwise ? Difference::attributes : Difference::none;
+    };
     if (!item.hash.empty()) {
         const auto file = look_.open_file(item.place());
         const auto hash = file ? hash_of(disk_, *file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
@@ -145,7 +147,8 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_asid
                 continue;
             }
             if (const auto above = disk.open_folder(shelf)) (void)disk.remove_empty_folder(*above, std::string(name_of(slot)));
-            if (const auto safe = disk.open_folder(std::string(parent_of(shelf)))) (void)disk.remove_empty_folder(*safe, std::string(name_of(shelf)));
+            if (const auto safe = disk.open_folder(std::string(parent_of(shelf))))
+                (void)disk.remove_empty_folder(*safe, std::string(name_of(shelf)));
         } else if (folder.error().fault != Fault::not_found) {
             emptied.problems.push_back(folder.error());
             continue;

@@ -19,7 +19,10 @@ bool is_unchanged(const Identity& now, const Identity& then, FileType type) {
 class UndoPlanner {
 public:
     explicit UndoPlanner(const UndoBasis& basis)
-        : basis_(basis), batch_(std::make_shared<Batch>()), roots_(all_roots(basis)), sources_(batch_->folders, roots_),
+        : basis_(basis),
+          batch_(std::make_shared<Batch>()),
+          roots_(all_roots(basis)),
+          sources_(batch_->folders, roots_),
           targets_(plan_.targets, roots_) {
         plan_.operation = Operation::undo;
         plan_.destination = basis.head.destination;
@@ -87,12 +90,16 @@ private:
         const Status& incoming = batch_->entries[item.entry].status;
         const auto gap = incoming.id.modified_ns - held.id.modified_ns;
         item.collision = std::make_unique<Collision>();
-        item.collision->finding = incoming.type != held.type ? Finding::type : gap > 0 ? Finding::newer : gap < 0 ? Finding::older : Finding::same_date;
+        item.collision->finding = incoming.type != held.type ? Finding::type
+                                  : gap > 0                  ? Finding::newer
+                                  : gap < 0                  ? Finding::older
+                                                             : Finding::same_date;
         item.collision->held = held;
         item.collision->decision = decision;
     }
 
-    void leave(const ReceiptItem& was, const std::string& source, const std::string& target, const std::optional<Standing>& now, std::string why) {
+    void leave(const ReceiptItem& was, const std::string& source, const std::string& target, const std::optional<Standing>& now,
+               std::string why) {
         Status status;
         status.type = was.type;
         status.id = was.after;
@@ -114,7 +121,8 @@ private:
             Status status;
             status.type = was.type;
             Item& item = add(place, place, {status}, Action::move, Outcome::failed);
-            item.problem = std::make_shared<const Error>(Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
+            item.problem =
+                std::make_shared<const Error>(Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
             return;
         }
         Item& item = add(version->stored, place, *stored, Action::move, Outcome::restored);

@@ -62,8 +62,8 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     destination.volume = *volume;
     if (volume->read_only) return failure(Fault::no_permission, "lies on a file system that is read-only", existing);
     if (auto may = disk.may_write(*handle); !may)
-        return failure(Fault::no_permission, destination.exists ? "may not be written" : "may not be written, so the destination cannot be made",
-                       existing);
+        return failure(Fault::no_permission,
+                       destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
     // upwards by "..", so that links and mounts on the way are seen as the folders they lead to
     Handle at = std::move(*handle);
     for (;;) {

@@ -83,8 +83,9 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     driver.clickRow("folderList", 0);
     driver.key("folderList", Qt::Key_Space);
     driver.openFolder(office.root() + "/Inbox/Harbour desk");
-    for (const char* name : {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
-                             "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
+    for (const char* name :
+         {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
+          "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
         office.pick(QLatin1String(name));
     CHECK(office.window->bench().pickedCount() == 9);
     driver.chooseDestination(QString::fromStdString(office.permits()));
@@ -122,7 +123,8 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     CHECK(office.isShown("runReceipt"));
     for (const auto& [place, source] : promised) {
         CAPTURE(place);
-        CHECK(office.temp.read(place.substr(office.temp.path().size() + 1)) == office.temp.read(source.substr(office.temp.path().size() + 1)));
+        CHECK(office.temp.read(place.substr(office.temp.path().size() + 1)) ==
+              office.temp.read(source.substr(office.temp.path().size() + 1)));
     }
     CHECK(promised.contains(office.permits() + "/permit-0418-slipway-2.pdf"));
     CHECK(tree_of(office.root() + "/Inbox") == inbox);
@@ -284,9 +286,11 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
     };
     for (const Theme& theme : {Theme::light(), Theme::night()}) {
         CAPTURE(theme.dark);
-        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash, theme.amber_wash})
+        for (const QColor& ground :
+             {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash, theme.amber_wash})
             CHECK(contrast(theme.ink, ground) >= 4.5);
-        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash}) CHECK(contrast(theme.muted, ground) >= 4.5);
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash})
+            CHECK(contrast(theme.muted, ground) >= 4.5);
         for (const QColor& ground : {theme.ground, theme.paper, theme.accent_wash}) CHECK(contrast(theme.accent, ground) >= 4.5);
         CHECK(contrast(theme.amber, theme.amber_wash) >= 4.5);
         CHECK(contrast(theme.amber, theme.paper) >= 4.5);

@@ -103,7 +103,8 @@ TEST_CASE("same is proved by reading", "[disk][collision]") {
     temp.link("from/link", "x");
     temp.link("to/link", "x");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(copy({temp.path("from/alike"), temp.path("from/other"), temp.path("from/twice"), temp.path("from/link")}, temp.path("to")));
+    const Ran ran = jobs.run(
+        copy({temp.path("from/alike"), temp.path("from/other"), temp.path("from/twice"), temp.path("from/link")}, temp.path("to")));
     CHECK(ran.items[0].collision->finding == Finding::same);
     CHECK(ran.items[1].collision->finding == Finding::same_date);
     CHECK(ran.items[2].collision->finding == Finding::same);
@@ -120,7 +121,8 @@ TEST_CASE("twins that overwrite leave the last one, the others in the Safe; undo
     temp.folder("to");
     const Tree before = tree_of(temp.path("to"));
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(with(copy({temp.path("one/a"), temp.path("two/a"), temp.path("three/a")}, temp.path("to")), Decision::overwrite));
+    const Ran ran =
+        jobs.run(with(copy({temp.path("one/a"), temp.path("two/a"), temp.path("three/a")}, temp.path("to")), Decision::overwrite));
     CHECK(temp.read("to/a") == "third");
     CHECK(value(jobs.store->safe_entries()).size() == (held ? 3 : 2));
     CHECK(set_aside_bytes(jobs, ran.items[2]) == "second!");
@@ -173,9 +175,7 @@ SCENARIO("races lose nobody's bytes", "[disk][race]") {
     }
     WHEN("what was to be replaced is another one by then") {
         temp.write("to/a", "agreed on");
-        disk.before_exchange = [&] {
-            std::filesystem::rename(temp.write("other", "somebody's new work"), temp.path("to/a"));
-        };
+        disk.before_exchange = [&] { std::filesystem::rename(temp.write("other", "somebody's new work"), temp.path("to/a")); };
         const Ran ran = run(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite));
         THEN("it is swapped back and left alone") {
             CHECK(ran.items[0].result == Outcome::undecided);

@@ -14,7 +14,7 @@
 using namespace tavlo;
 
 TEST_CASE("a real tree arrives with types, bytes, modes, times, links and hard-link groups", "[disk][copy]") {
-    const std::string tree = GENERATE(as<std::string>(), "/usr/share/zoneinfo", "/usr/include/linux");
+    const std::string tree = GENERATE(as<std::string>(), "/usr/share/zoneinfo", "/usr/include");
     if (!std::filesystem::exists(tree)) {
         WARN("skipped: " << tree << " is not here");
         return;
@@ -64,8 +64,8 @@ TEST_CASE("a sparse file stays sparse, and its hash is that of its bytes", "[dis
 
 TEST_CASE("names are bytes", "[disk][copy]") {
     TempFolder temp;
-    for (const std::string& name : {std::string("two\nlines"), std::string("bad\xff\xfe"), std::string("-rf"), std::string("dot."), std::string("[a,b]"),
-                                    std::string(255, 'l'), std::string(" ")})
+    for (const std::string& name : {std::string("two\nlines"), std::string("bad\xff\xfe"), std::string("-rf"), std::string("dot."),
+                                    std::string("[a,b]"), std::string(255, 'l'), std::string(" ")})
         temp.write("from/" + name, name);
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(copy({temp.path("from")}, temp.path("to")));

@@ -88,7 +88,8 @@ TEST_CASE("a move between file systems copies, verifies, removes; undo brings it
     TempFolder temp;
     make_office(temp);
     const std::string kind = GENERATE(as<std::string>(), "tmpfs", "ext4", "xfs", "btrfs");
-    const Mount other = kind == "tmpfs" ? Mount::memory(temp.path("other")) : Mount::image(kind, temp.path("image"), temp.path("other"), kind == "xfs" ? 320 : 160);
+    const Mount other = kind == "tmpfs" ? Mount::memory(temp.path("other"))
+                                        : Mount::image(kind, temp.path("image"), temp.path("other"), kind == "xfs" ? 320 : 160);
     NEEDS(other)
     const Tree before = tree_of(temp.path("from"));
     Jobs jobs(temp.path("state"));

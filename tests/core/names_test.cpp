@@ -1,9 +1,10 @@
+#include "plan/names.h"
+
 #include <catch2/catch.hpp>
 
 #include "batch/name_filter.h"
 #include "files/natural.h"
 #include "files/path.h"
-#include "plan/names.h"
 
 using namespace tavlo;
 
@@ -80,5 +81,7 @@ TEST_CASE("a filter line lets through the names that fit all its words", "[names
     CHECK(glob_matches("a*b*c", "aXbYbZc"));
     CHECK(glob_matches("[x", "[x"));
     CHECK_FALSE(glob_matches("*a", "bab"));
-    CHECK(glob_matches("*\xff*", "bad\xff" "byte"));
+    CHECK(glob_matches("*\xff*",
+                       "bad\xff"
+                       "byte"));
 }

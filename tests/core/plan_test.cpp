@@ -1,8 +1,9 @@
+#include "plan/plan.h"
+
 #include <catch2/catch.hpp>
 #include <map>
 
 #include "files/path.h"
-#include "plan/plan.h"
 
 using namespace tavlo;
 
@@ -12,7 +13,12 @@ constexpr std::int64_t day = 86'400'000'000'000;
 
 /// Batches and destinations put together by hand: planning needs no disk.
 struct Scene {
-    Scene() { destination.path = "/to"; destination.exists = true; destination.volume.device = 9; hold_folder(""); }
+    Scene() {
+        destination.path = "/to";
+        destination.exists = true;
+        destination.volume.device = 9;
+        hold_folder("");
+    }
 
     EntryId add(const std::string& path, FileType type = FileType::file, std::uint64_t size = 10, std::int64_t modified = 10 * day) {
         Entry entry;
@@ -64,7 +70,8 @@ struct Scene {
     Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy, Shape shape = {}) {
         rules.otherwise = otherwise;
         const auto shared = std::make_shared<const Batch>(batch);
-        return make_plan(operation, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), destination, rules, known);
+        return make_plan(operation, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), destination, rules,
+                         known);
     }
 
     Batch batch;
@@ -87,7 +94,9 @@ std::string told(const Plan& plan) {
     return out;
 }
 
-std::optional<Finding> finding(const Plan& plan, ItemId id) { return plan.items.at(id).collision ? plan.items[id].collision->finding : std::nullopt; }
+std::optional<Finding> finding(const Plan& plan, ItemId id) {
+    return plan.items.at(id).collision ? plan.items[id].collision->finding : std::nullopt;
+}
 
 }  // namespace
 
@@ -214,7 +223,8 @@ TEST_CASE("the shape says which folders come along", "[plan][shape]") {
     CHECK(shaped(false, Subfolders::all, false) ==
           "created /to/top\ncreated /to/top/empty\ncreated /to/top/file\ncreated /to/top/sub\ncreated /to/top/sub/deep\n");
     CHECK(shaped(true, Subfolders::all, false) == "created /to/empty\ncreated /to/file\ncreated /to/sub\ncreated /to/sub/deep\n");
-    CHECK(shaped(false, Subfolders::filled, false) == "created /to/top\ncreated /to/top/file\ncreated /to/top/sub\ncreated /to/top/sub/deep\n");
+    CHECK(shaped(false, Subfolders::filled, false) ==
+          "created /to/top\ncreated /to/top/file\ncreated /to/top/sub\ncreated /to/top/sub/deep\n");
     CHECK(shaped(false, Subfolders::none, false) == "created /to/top\ncreated /to/top/file\n");
     CHECK(shaped(true, Subfolders::none, false) == "created /to/file\n");
     CHECK(shaped(false, Subfolders::all, true) == "created /to/file\ncreated /to/deep\n");

@@ -15,7 +15,8 @@ TEST_CASE("undo leaves alone what was changed since, and says so", "[disk][undo]
     temp.write("from/over", "new");
     temp.write("to/over", "old one");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(with(copy({temp.path("from/kept"), temp.path("from/edited"), temp.path("from/over")}, temp.path("to")), Decision::overwrite));
+    const Ran ran = jobs.run(
+        with(copy({temp.path("from/kept"), temp.path("from/edited"), temp.path("from/over")}, temp.path("to")), Decision::overwrite));
     temp.write("to/edited", "two, and a day's work");
     temp.write("to/over", "new, and a day's work");
     const Ran undone = jobs.undo(ran.head.id);
@@ -120,7 +121,8 @@ TEST_CASE("a version comes back from the Safe to its place or elsewhere, never o
     REQUIRE_FALSE(held);
     CHECK(held.error().fault == Fault::name_taken);
     SECTION("elsewhere") {
-        const Ran restored = jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, temp.path("not/there/yet"))));
+        const Ran restored =
+            jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, temp.path("not/there/yet"))));
         CHECK(restored.items[0].result == Outcome::restored);
         CHECK(temp.read("not/there/yet/a") == "old bytes");
         CHECK_FALSE(jobs.store->safe_entry(ran.items[0].set_aside));
@@ -161,7 +163,9 @@ TEST_CASE("receipts and the Safe's index outlive the program; a damaged or newer
     temp.write("from/a\n\xff", "new");
     temp.write("to/a\n\xff", "old one");
     Jobs jobs(temp.path("state"));
-    const std::string id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite), {.sentence = "Copy it", .verify = Verify::none, .stop = {}}).head.id;
+    const std::string id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite),
+                                    {.sentence = "Copy it", .verify = Verify::none, .stop = {}})
+                               .head.id;
     const auto second = value(Store::open(temp.path("state")));  // another program
     const auto heads = value(second->receipts());
     REQUIRE(heads.size() == 1);

@@ -79,8 +79,8 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     temp.date("to/box/older", 2'500'000'000, 5);
     const Tree from = tree_of(temp.path("from"));
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const std::vector<std::string> request{"copy", temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite", "--when",
-                                           "older=rename", "--when", "same=skip", "--json"};
+    const std::vector<std::string> request{"copy",   temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite",
+                                           "--when", "older=rename",        "--when", "same=skip",     "--json"};
     auto planned = request;
     planned.emplace_back("--plan");
     const Answer plan = tavloctl.run(planned);
@@ -97,8 +97,17 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     const Json receipt = ran.json();
     CHECK(receipt["state"] == "done");
     CHECK(receipt["operation"] == "copy");
-    CHECK(receipt["totals"] == Json{{"items", 5}, {"bytes", 8}, {"created", 1}, {"overwritten", 1}, {"renamed", 1}, {"skipped", 1}, {"merged", 1},
-                                    {"undecided", 0}, {"failed", 0}, {"removed", 0}, {"restored", 0}});
+    CHECK(receipt["totals"] == Json{{"items", 5},
+                                    {"bytes", 8},
+                                    {"created", 1},
+                                    {"overwritten", 1},
+                                    {"renamed", 1},
+                                    {"skipped", 1},
+                                    {"merged", 1},
+                                    {"undecided", 0},
+                                    {"failed", 0},
+                                    {"removed", 0},
+                                    {"restored", 0}});
     const Json over = item_for(receipt, temp.path("to/box/newer"));
     CHECK(over["result"] == "overwritten");
     CHECK(over["collision"]["finding"] == "newer");
@@ -237,7 +246,8 @@ TEST_CASE("versions come back from the Safe, and go for good only when asked", "
     Script tavloctl(temp);
     temp.write("from/a", "new");
     temp.write("to/a", "old one");
-    const Json receipt = tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "overwrite", "--json"}).json();
+    const Json receipt =
+        tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "overwrite", "--json"}).json();
     const std::string entry = receipt["items"][0]["set_aside"];
     CHECK(tavloctl.run({"safe", "restore", entry}).status == 3);
     CHECK(temp.read("to/a") == "new");
@@ -276,7 +286,8 @@ TEST_CASE("a signal stops between two items; what is done is in the receipt", "[
     CHECK(heads[0]["state"] == "stopped");
     const Json receipt = tavloctl.run({"receipt", heads[0]["id"], "--json"}).json();
     CHECK(receipt["items"].size() == 4001);
-    for (const auto& item : receipt["items"]) CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
+    for (const auto& item : receipt["items"])
+        CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
     CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
     CHECK_FALSE(temp.has("to"));
 }

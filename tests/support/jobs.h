@@ -35,18 +35,32 @@ public:
     Result<Staged> stage(const Handle& f) override { return disk->stage(f); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override { return disk->write_at(s, o, b); }
     Result<void> share_blocks(const Handle& f, const Staged& s) override { return disk->share_blocks(f, s); }
-    Result<std::uint64_t> copy_range(const Handle& f, std::uint64_t o, const Staged& s, std::uint64_t l) override { return disk->copy_range(f, o, s, l); }
-    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& f, std::uint64_t o, std::uint64_t s) override { return disk->next_data(f, o, s); }
+    Result<std::uint64_t> copy_range(const Handle& f, std::uint64_t o, const Staged& s, std::uint64_t l) override {
+        return disk->copy_range(f, o, s, l);
+    }
+    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& f, std::uint64_t o, std::uint64_t s) override {
+        return disk->next_data(f, o, s);
+    }
     Result<void> set_size(const Staged& s, std::uint64_t b) override { return disk->set_size(s, b); }
-    Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override { return disk->set_attributes(o, a); }
-    Result<void> set_link_attributes(const Handle& f, const std::string& n, const tavlo::Attributes& a) override { return disk->set_link_attributes(f, n, a); }
+    Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
+        return disk->set_attributes(o, a);
+    }
+    Result<void> set_link_attributes(const Handle& f, const std::string& n, const tavlo::Attributes& a) override {
+        return disk->set_link_attributes(f, n, a);
+    }
     Result<void> forget_cached(const Handle& f) override { return disk->forget_cached(f); }
     Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override { return disk->take_free_name(s, f, n); }
-    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override { return disk->link_file(a, n, b, m); }
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return disk->link_file(a, n, b, m);
+    }
     Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override { return disk->make_link(f, n, p); }
     Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override { return disk->make_folder(f, n, m); }
-    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override { return disk->move_to_free_name(a, n, b, m); }
-    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override { return disk->exchange(a, n, b, m); }
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return disk->move_to_free_name(a, n, b, m);
+    }
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return disk->exchange(a, n, b, m);
+    }
     Result<void> remove_file(const Handle& f, const std::string& n) override { return disk->remove_file(f, n); }
     Result<void> remove_empty_folder(const Handle& f, const std::string& n) override { return disk->remove_empty_folder(f, n); }
     Result<void> sync(const Handle& o) override { return disk->sync(o); }

@@ -7,7 +7,9 @@
 #include <cstring>
 #include <filesystem>
 
-Mount::Mount(Mount&& other) noexcept : mounted(other.mounted), why(std::move(other.why)), path(std::move(other.path)) { other.mounted = false; }
+Mount::Mount(Mount&& other) noexcept : mounted(other.mounted), why(std::move(other.why)), path(std::move(other.path)) {
+    other.mounted = false;
+}
 
 Mount::~Mount() {
     if (mounted) ::umount2(path.c_str(), MNT_DETACH);
@@ -27,7 +29,8 @@ Mount Mount::image(const std::string& kind, const std::string& image_path, const
     std::filesystem::create_directories(at);
     mount.path = at;
     const std::string quiet = " >/dev/null 2>&1";
-    const std::string make = "truncate -s " + std::to_string(megabytes) + "M '" + image_path + "' && mkfs." + kind + " -q '" + image_path + "'" + quiet;
+    const std::string make =
+        "truncate -s " + std::to_string(megabytes) + "M '" + image_path + "' && mkfs." + kind + " -q '" + image_path + "'" + quiet;
     const std::string put = "mount -o loop '" + image_path + "' '" + at + "'" + quiet;
     mount.mounted = std::system(make.c_str()) == 0 && std::system(put.c_str()) == 0;
     if (!mount.mounted) mount.why = "an image with " + kind + " cannot be made and mounted here";

@@ -21,8 +21,8 @@ public:
 };
 
 /// Ends a test with a message where its file system could not be mounted.
-#define NEEDS(mount)                                        \
-    if (!(mount).mounted) {                                 \
-        WARN("skipped: " << (mount).why);                   \
-        return;                                             \
+#define NEEDS(mount)                      \
+    if (!(mount).mounted) {               \
+        WARN("skipped: " << (mount).why); \
+        return;                           \
     }

@@ -19,8 +19,10 @@ TempFolder::TempFolder(const std::string& where) {
 
 TempFolder::~TempFolder() {
     std::error_code ignored;
-    for (fs::recursive_directory_iterator entry(path_, fs::directory_options::skip_permission_denied, ignored), end; entry != end; entry.increment(ignored))
-        if (entry->is_directory(ignored) && !entry->is_symlink(ignored)) fs::permissions(entry->path(), fs::perms::owner_all, fs::perm_options::add, ignored);
+    for (fs::recursive_directory_iterator entry(path_, fs::directory_options::skip_permission_denied, ignored), end; entry != end;
+         entry.increment(ignored))
+        if (entry->is_directory(ignored) && !entry->is_symlink(ignored))
+            fs::permissions(entry->path(), fs::perms::owner_all, fs::perm_options::add, ignored);
     fs::remove_all(path_, ignored);
 }
 

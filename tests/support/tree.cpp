@@ -30,7 +30,8 @@ std::string extended(const std::string& path) {
     return out;
 }
 
-std::string describe(const std::string& path, const std::string& below, const TreeOptions& options, std::map<std::pair<dev_t, ino_t>, std::string>& first) {
+std::string describe(const std::string& path, const std::string& below, const TreeOptions& options,
+                     std::map<std::pair<dev_t, ino_t>, std::string>& first) {
     struct stat s {};
     if (::lstat(path.c_str(), &s) != 0) return "(gone)";
     const bool times = options.folder_times || !S_ISDIR(s.st_mode);
