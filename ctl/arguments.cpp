@@ -22,6 +22,7 @@ constexpr const char* overview = R"(tavloctl copies and moves batches of files, 
   tavloctl receipt ID [--json]            one run, item by item
   tavloctl check ID [--json]              read again and compare with what the receipt says
   tavloctl undo ID [--plan] [--json]      put things back as they were before that run
+  tavloctl recover [--json]               finish what an interrupted run left; safe to repeat
   tavloctl safe [--json]                  the versions that were set aside
   tavloctl safe restore ENTRY [--into FOLDER]
   tavloctl safe empty [--older-than DAYS]
@@ -204,25 +205,27 @@ void read_safe(std::vector<std::string> words, Arguments& out) {
 
 Arguments read(const std::string& command, const std::vector<std::string>& words) {
     using Command = Arguments::Command;
-    static constexpr std::array<std::pair<std::string_view, Command>, 6> commands{{{"copy", Command::copy},
+    static constexpr std::array<std::pair<std::string_view, Command>, 7> commands{{{"copy", Command::copy},
                                                                                    {"move", Command::move},
                                                                                    {"receipts", Command::receipts},
                                                                                    {"receipt", Command::receipt},
                                                                                    {"check", Command::check},
-                                                                                   {"undo", Command::undo}}};
+                                                                                   {"undo", Command::undo},
+                                                                                  {"recover", Command::recover}}};
     Arguments out;
     if (command == "safe") {
         read_safe(words, out);
         return out;
     }
-    if (command == "run" || command == "recover") refuse("'" + command + "' is not there yet");
+    if (command == "run") refuse("'" + command + "' is not there yet");
     const auto* known = std::find_if(commands.begin(), commands.end(), [&](const auto& pair) { return pair.first == command; });
     if (known == commands.end()) refuse("there is no command '" + tavlo::printable(command) + "'; tavloctl --help names them");
     out.command = known->second;
     CommandLine line(command);
     if (out.command == Command::copy || out.command == Command::move) {
         read_transfer(line, words, out);
-    } else if (out.command == Command::receipts) {
+    } else if (out.command == Command::receipts || out.command == Command::recover) {
+        if (out.command == Command::recover) line.flag("--verbose", out.verbose, "a line for each item");
         line.flag("--json", out.json, "one JSON document on standard output");
         line.parse(words, out);
     } else {

@@ -10,7 +10,7 @@
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
 struct Arguments {
-    enum class Command : std::uint8_t { copy, move, receipts, receipt, check, undo, safe_list, safe_restore, safe_empty };
+    enum class Command : std::uint8_t { copy, move, receipts, receipt, check, undo, recover, safe_list, safe_restore, safe_empty };
 
     Command command = Command::copy;
     tavlo::Request request{};

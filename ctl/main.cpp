@@ -12,6 +12,7 @@
 #include "keep/documents.h"
 #include "progress.h"
 #include "run/prepare.h"
+#include "run/recover.h"
 #include "run/take_back.h"
 
 namespace {
@@ -139,6 +140,36 @@ int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
     return carry_out_and_report(disk, store, *plan, arguments, "Undo " + arguments.id);
 }
 
+int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
+    StopOnSignal signal;
+    RunEvents events;
+    events.item = [&](ItemId, const ReceiptItem& item) {
+        if (item.result == Outcome::failed) say(printable(item.source) + ": " + printable(item.error));
+        if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
+    };
+    const auto recovered = recover(disk, store, {{}, Verify::automatic, signal.token()}, events);
+    if (!recovered) return refuse(recovered.error());
+    for (const auto& id : recovered->alive) say(id + ": is still going on, and was left alone");
+    for (const Error& problem : recovered->problems) say(describe(problem));
+    int status = recovered->problems.empty() ? done : some_failed;
+    for (const ReceiptHead& head : recovered->completed) {
+        const int of_run = head.state == RunState::stopped ? stopped : exit_for(head.totals);
+        // a failure outweighs what is undecided
+        if (status == done || of_run == some_failed || of_run == stopped) status = of_run == done ? status : of_run;
+        if (!arguments.json) std::cout << head.id << "  " << summary(head.totals) << '\n';
+    }
+    if (!arguments.json) {
+        if (recovered->completed.empty()) std::cout << "nothing to recover\n";
+        return status;
+    }
+    const auto written = write_recovery(std::cout, recovered->completed, store);
+    if (!written) {
+        say(describe(written.error()));
+        return some_failed;
+    }
+    return status;
+}
+
 int list_receipts(Store& store, bool json) {
     const auto heads = store.receipts();
     if (!heads) return refuse(heads.error());
@@ -242,6 +273,7 @@ int run(const Arguments& arguments) {
         case Command::receipt: return show_receipt(**store, arguments);
         case Command::check: return check(*disk, **store, arguments);
         case Command::undo: return undo(*disk, **store, arguments);
+        case Command::recover: return recover_runs(*disk, **store, arguments);
         case Command::safe_list: return list_safe(**store, arguments.json);
         case Command::safe_restore: return restore(*disk, **store, arguments);
         case Command::safe_empty: return empty(*disk, **store, arguments);

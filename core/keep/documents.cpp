@@ -147,6 +147,16 @@ Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& st
     return read;
 }
 
+Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& completed, Store& store) {
+    out << "{\"tavlo\":1,\"document\":\"recovery\",\n\"receipts\":[";
+    for (std::size_t i = 0; i < completed.size(); ++i) {
+        out << (i == 0 ? "\n" : ",\n");
+        if (auto written = write_receipt(out, completed[i], store); !written) return written;
+    }
+    out << "]}\n";
+    return {};
+}
+
 void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads) {
     DocumentWriter document(out, "receipts", Json::object(), "receipts");
     for (const ReceiptHead& head : heads) {

@@ -18,6 +18,8 @@ ReceiptItem planned_item(const Plan& plan, const Item& item);
 void write_plan(std::ostream& out, const Plan& plan);
 /// errors   the receipt cannot be read; what was written so far is no document then
 Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store);
+/// What was completed, receipt by receipt.
+Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& completed, Store& store);
 void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads);
 void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries);
 

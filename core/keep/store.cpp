@@ -42,6 +42,15 @@ std::string default_state_folder() {
     return join(home != nullptr && home[0] == '/' ? home : "/", ".local/state/tavlo");
 }
 
+std::string new_receipt_id(std::int64_t started_ns) {
+    static constexpr char letters[] = "abcdefghijkmnpqrstuvwxyz23456789";
+    std::random_device random;
+    std::string tail;
+    for (int i = 0; i < 4; ++i) tail += letters[random() % (sizeof letters - 1)];
+    const std::time_t seconds = started_ns / 1'000'000'000;
+    return fmt::format("{:%Y%m%d-%H%M%S}-{}", fmt::gmtime(seconds), tail);
+}
+
 namespace {
 
 constexpr int schema_version = 1;
@@ -59,7 +68,21 @@ create table items(
   result text not null, set_aside text not null, brought_back text not null, hash text not null, error blob not null,
   action integer not null, moved_whole integer not null, not_kept text not null,
   device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
-  after_changed integer not null, after_mode integer not null,
+  after_changed integer not null, after_mode integer not null, linked_device integer not null, linked_inode integer not null,
+  primary key(receipt, number)) without rowid;
+create table pending(
+  receipt text not null references receipts(id), number integer not null, parent integer,
+  source blob not null, real blob not null, target blob not null, final blob not null, type integer not null,
+  device integer not null, inode integer not null, size integer not null, modified integer not null,
+  mode integer not null, links integer not null, points_at blob not null, action integer not null, outcome text not null,
+  flags integer not null, finding text, decision text not null, held_type integer not null, held_device integer not null,
+  held_inode integer not null, held_size integer not null, held_modified integer not null, entry_of_safe text not null,
+  problem blob not null, attributes blob not null, primary key(receipt, number)) without rowid;
+create table intents(
+  receipt text not null references receipts(id), number integer not null, kind integer not null,
+  device integer not null, inode integer not null, size integer not null, modified integer not null,
+  held_device integer not null, held_inode integer not null, held_size integer not null, held_modified integer not null,
+  slot blob not null, entry text not null, removes_source integer not null, hash text not null,
   primary key(receipt, number)) without rowid;
 create table folders(
   receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
@@ -127,15 +150,6 @@ Attributes unpack_attributes(const std::string& bytes) {
     return attributes;
 }
 
-std::string new_receipt_id(std::int64_t started_ns) {
-    static constexpr char letters[] = "abcdefghijkmnpqrstuvwxyz23456789";
-    std::random_device random;
-    std::string tail;
-    for (int i = 0; i < 4; ++i) tail += letters[random() % (sizeof letters - 1)];
-    const std::time_t seconds = started_ns / 1'000'000'000;
-    return fmt::format("{:%Y%m%d-%H%M%S}-{}", fmt::gmtime(seconds), tail);
-}
-
 class SqliteStore final : public Store {
 public:
     explicit SqliteStore(const std::string& path)
@@ -152,10 +166,9 @@ public:
         transaction.commit();
     }
 
-    Result<void> begin(ReceiptHead& head) override {
+    Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) override {
         return guarded("note the run", [&] {
-            head.started_ns = now_ns();
-            head.id = new_receipt_id(head.started_ns);
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement insert(database_,
                                      "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes) "
                                      "values(?,?,?,?,?,0,?,?,?)");
@@ -168,17 +181,104 @@ public:
             bind_bytes(insert, 7, pack_roots(head.roots));
             insert.bind(8, head.undoes);
             insert.exec();
+            if (!head.undoes.empty()) {
+                SQLite::Statement drop(database_, "delete from pending where receipt=?");
+                drop.bind(1, head.undoes);
+                drop.exec();
+            }
+            SQLite::Statement pending(database_, "insert into pending values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+            while (const auto item = next()) {
+                bind_pending(pending, head.id, *item);
+                pending.exec();
+                pending.reset();
+            }
+            transaction.commit();
         });
     }
+
+    Result<void> intend(const std::string& receipt, const std::vector<Intent>& intents) override {
+        return guarded("write the journal", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement insert(database_, "insert or replace into intents values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+            for (const Intent& intent : intents) {
+                int at = 0;
+                insert.bind(++at, receipt);
+                insert.bind(++at, as_signed(intent.number));
+                insert.bind(++at, static_cast<int>(intent.kind));
+                for (const Identity* id : {&intent.fresh, &intent.expected}) at = bind_identity(insert, at, *id);
+                bind_bytes(insert, ++at, intent.slot);
+                insert.bind(++at, intent.entry);
+                insert.bind(++at, intent.removes_source ? 1 : 0);
+                insert.bind(++at, intent.hash);
+                insert.exec();
+                insert.reset();
+            }
+            transaction.commit();
+        });
+    }
+
+    Result<std::vector<Intent>> intents(const std::string& receipt) override {
+        std::vector<Intent> found;
+        auto read = guarded("read the journal", [&] {
+            SQLite::Statement query(database_, "select * from intents where receipt=? order by number");
+            query.bind(1, receipt);
+            while (query.executeStep()) {
+                Intent intent;
+                intent.number = as_unsigned(query.getColumn(1));
+                intent.kind = static_cast<Intent::Kind>(query.getColumn(2).getInt());
+                intent.fresh = identity_from(query, 3);
+                intent.expected = identity_from(query, 7);
+                intent.slot = bytes_of(query.getColumn(11));
+                intent.entry = query.getColumn(12).getString();
+                intent.removes_source = query.getColumn(13).getInt() != 0;
+                intent.hash = query.getColumn(14).getString();
+                found.push_back(std::move(intent));
+            }
+        });
+        if (!read) return failure(read.error());
+        return found;
+    }
+
+    Result<std::vector<PendingItem>> pending(const std::string& receipt) override {
+        std::vector<PendingItem> found;
+        auto read = guarded("read the journal", [&] {
+            SQLite::Statement query(database_, "select * from pending where receipt=? order by number");
+            query.bind(1, receipt);
+            while (query.executeStep()) found.push_back(pending_from(query));
+        });
+        if (!read) return failure(read.error());
+        return found;
+    }
+
+    Result<std::vector<ReceiptHead>> unfinished() override {
+        std::vector<ReceiptHead> heads;
+        auto read = guarded("read the journal", [&] {
+            SQLite::Statement query(database_, std::string(head_query) + " where state <> 'done' and undone_by = '' order by started, id");
+            while (query.executeStep()) heads.push_back(head_from(query));
+        });
+        if (!read) return failure(read.error());
+        return heads;
+    }
+
+    Result<RunLock> lock(const std::string& receipt) override { return RunLock::take(std::string(parent_of(path_)), receipt); }
 
     Result<void> record(const std::string& receipt, const RunRecords& records) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_, "insert into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+            SQLite::Statement insert(database_, "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
             for (const auto& [number, item] : records.items) {
                 bind_item(insert, receipt, number, item);
                 insert.exec();
                 insert.reset();
+            }
+            for (const char* table : {"pending", "intents"}) {
+                SQLite::Statement settled(database_, fmt::format("delete from {} where receipt=? and number=?", table));
+                for (const auto& [number, item] : records.items) {
+                    settled.bind(1, receipt);
+                    settled.bind(2, as_signed(number));
+                    settled.exec();
+                    settled.reset();
+                }
             }
             SQLite::Statement folder(database_, "insert into folders values(?,?,?,?,?,?)");
             for (const FolderTrace& trace : records.folders) {
@@ -211,9 +311,11 @@ public:
         });
     }
 
-    Result<void> finish(const ReceiptHead& head) override {
-        return guarded("finish the receipt", [&] {
+    Result<ReceiptHead> finish(const ReceiptHead& given) override {
+        ReceiptHead head = given;
+        auto finished = guarded("finish the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            head.totals = totals_of(head.id);
             SQLite::Statement update(database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=? where id=?");
             update.bind(1, head.finished_ns);
             update.bind(2, std::string(to_text(head.state)));
@@ -231,6 +333,8 @@ public:
             }
             transaction.commit();
         });
+        if (!finished) return failure(finished.error());
+        return head;
     }
 
     Result<std::vector<ReceiptHead>> receipts() override {
@@ -258,8 +362,16 @@ public:
     Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) override {
         return guarded("read the receipt", [&] {
             SQLite::Statement query(database_, "select * from items where receipt=? order by number");
+            SQLite::Statement rest(database_, "select * from pending where receipt=? order by number");
             query.bind(1, id);
-            while (query.executeStep()) take(item_from(query));
+            rest.bind(1, id);
+            bool has_item = query.executeStep();
+            bool has_rest = rest.executeStep();
+            while (has_item || has_rest) {
+                const bool item_next = has_item && (!has_rest || query.getColumn(1).getInt64() < rest.getColumn(1).getInt64());
+                take(item_next ? item_from(query) : planned(pending_from(rest)));
+                (item_next ? has_item : has_rest) = (item_next ? query : rest).executeStep();
+            }
         });
     }
 
@@ -369,6 +481,119 @@ private:
         insert.bind(++at, item.after.modified_ns);
         insert.bind(++at, item.after_status_changed_ns);
         insert.bind(++at, static_cast<std::int64_t>(item.after_mode));
+        insert.bind(++at, as_signed(item.linked_source.device));
+        insert.bind(++at, as_signed(item.linked_source.inode));
+    }
+
+    static int bind_identity(SQLite::Statement& insert, int at, const Identity& id) {
+        insert.bind(++at, as_signed(id.device));
+        insert.bind(++at, as_signed(id.inode));
+        insert.bind(++at, as_signed(id.size_bytes));
+        insert.bind(++at, id.modified_ns);
+        return at;
+    }
+
+    static Identity identity_from(SQLite::Statement& query, int at) {
+        return {as_unsigned(query.getColumn(at)), as_unsigned(query.getColumn(at + 1)), as_unsigned(query.getColumn(at + 2)),
+                query.getColumn(at + 3).getInt64()};
+    }
+
+    enum Flag { is_whole = 1, is_along = 2, collides = 4, by_batch = 8, is_shared = 16 };
+
+    static void bind_pending(SQLite::Statement& insert, const std::string& receipt, const PendingItem& item) {
+        int at = 0;
+        insert.bind(++at, receipt);
+        insert.bind(++at, as_signed(item.number));
+        if (item.parent)
+            insert.bind(++at, as_signed(*item.parent));
+        else
+            insert.bind(++at);
+        for (const auto* path : {&item.source, &item.real, &item.target, &item.final_path}) bind_bytes(insert, ++at, *path);
+        insert.bind(++at, static_cast<int>(item.type));
+        at = bind_identity(insert, at, item.identity);
+        insert.bind(++at, static_cast<std::int64_t>(item.mode));
+        insert.bind(++at, static_cast<std::int64_t>(item.links));
+        bind_bytes(insert, ++at, item.points_at);
+        insert.bind(++at, static_cast<int>(item.action));
+        insert.bind(++at, std::string(to_text(item.outcome)));
+        insert.bind(++at, (item.whole ? is_whole : 0) | (item.along ? is_along : 0) | (item.collides ? collides : 0) |
+                              (item.held_by_batch ? by_batch : 0) | (item.shared ? is_shared : 0));
+        if (item.finding)
+            insert.bind(++at, std::string(to_text(*item.finding)));
+        else
+            insert.bind(++at);
+        insert.bind(++at, std::string(to_text(item.decision)));
+        insert.bind(++at, static_cast<int>(item.held_type));
+        at = bind_identity(insert, at, item.held);
+        insert.bind(++at, item.entry_of_safe);
+        bind_bytes(insert, ++at, item.problem);
+        bind_bytes(insert, ++at, item.attributes ? pack_attributes(*item.attributes) : std::string());
+    }
+
+    static PendingItem pending_from(SQLite::Statement& query) {
+        int at = 0;
+        const auto next = [&] { return query.getColumn(++at); };
+        PendingItem item;
+        item.number = as_unsigned(next());
+        if (const auto parent = next(); !parent.isNull()) item.parent = as_unsigned(parent);
+        for (auto* path : {&item.source, &item.real, &item.target, &item.final_path}) *path = bytes_of(next());
+        item.type = static_cast<FileType>(next().getInt());
+        item.identity = identity_from(query, at + 1);
+        at += 4;
+        item.mode = static_cast<std::uint32_t>(next().getInt64());
+        item.links = static_cast<std::uint32_t>(next().getInt64());
+        item.points_at = bytes_of(next());
+        item.action = static_cast<Action>(next().getInt());
+        item.outcome = known(outcome_from_text(next().getString()));
+        const int flags = next().getInt();
+        item.whole = (flags & is_whole) != 0;
+        item.along = (flags & is_along) != 0;
+        item.collides = (flags & collides) != 0;
+        item.held_by_batch = (flags & by_batch) != 0;
+        item.shared = (flags & is_shared) != 0;
+        if (const auto finding = next(); !finding.isNull()) item.finding = known(finding_from_text(finding.getString()));
+        item.decision = known(decision_from_text(next().getString()));
+        item.held_type = static_cast<FileType>(next().getInt());
+        item.held = identity_from(query, at + 1);
+        at += 4;
+        item.entry_of_safe = next().getString();
+        item.problem = bytes_of(next());
+        if (const auto packed_attributes = bytes_of(next()); !packed_attributes.empty()) item.attributes = unpack_attributes(packed_attributes);
+        return item;
+    }
+
+    static ReceiptItem planned(const PendingItem& pending) {
+        ReceiptItem item;
+        item.source = pending.source;
+        item.target = pending.target;
+        item.type = pending.type;
+        item.size_bytes = pending.identity.size_bytes;
+        item.modified_ns = pending.identity.modified_ns;
+        item.action = pending.action;
+        if (pending.collides)
+            item.collision = ReceiptCollision{pending.finding, pending.held.size_bytes, pending.held.modified_ns, pending.decision};
+        return item;
+    }
+
+    Totals totals_of(const std::string& receipt) {
+        Totals totals;
+        SQLite::Statement query(database_, "select result, type, count(*), sum(size) from items where receipt=? group by result, type");
+        query.bind(1, receipt);
+        while (query.executeStep()) {
+            const Outcome outcome = known(outcome_from_text(query.getColumn(0).getString()));
+            const auto count = as_unsigned(query.getColumn(2));
+            totals.items += count;
+            totals.by_outcome[static_cast<std::size_t>(outcome)] += count;
+            const bool is_file = static_cast<FileType>(query.getColumn(1).getInt()) == FileType::file;
+            if (is_file && arrives(outcome)) totals.bytes += as_unsigned(query.getColumn(3));
+        }
+        SQLite::Statement rest(database_, "select count(*) from pending where receipt=?");
+        rest.bind(1, receipt);
+        rest.executeStep();
+        const auto left = as_unsigned(rest.getColumn(0));
+        totals.items += left;
+        totals.by_outcome[static_cast<std::size_t>(Outcome::planned)] += left;
+        return totals;
     }
 
     static ReceiptItem item_from(SQLite::Statement& query) {
@@ -404,6 +629,8 @@ private:
         item.after.modified_ns = next().getInt64();
         item.after_status_changed_ns = next().getInt64();
         item.after_mode = static_cast<std::uint32_t>(next().getInt64());
+        item.linked_source.device = as_unsigned(next());
+        item.linked_source.inode = as_unsigned(next());
         return item;
     }
 

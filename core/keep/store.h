@@ -7,7 +7,9 @@
 #include <vector>
 
 #include "files/result.h"
+#include "keep/journal.h"
 #include "keep/receipt.h"
+#include "keep/run_lock.h"
 
 namespace tavlo {
 
@@ -28,14 +30,29 @@ public:
     static Result<std::unique_ptr<Store>> open(const std::string& state_folder);
     virtual ~Store() = default;
 
-    /// Notes that a run begins; until finish() its state is interrupted. Fills in id and start.
-    virtual Result<void> begin(ReceiptHead& head) = 0;
+    /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted.
+    /// What an undo takes back has no rest to go on with any more.
+    /// next     the items, one after the other, then nullopt
+    virtual Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) = 0;
+    /// What the next group is about to do; durable before it is done.
+    virtual Result<void> intend(const std::string& receipt, const std::vector<Intent>& intents) = 0;
+    /// What was done; those items are no longer pending.
     virtual Result<void> record(const std::string& receipt, const RunRecords& records) = 0;
-    virtual Result<void> finish(const ReceiptHead& head) = 0;
+    /// Notes the end; adds up the totals from the items. returns the head with them
+    virtual Result<ReceiptHead> finish(const ReceiptHead& head) = 0;
+
+    /// The journal of a run that did not come to its end.
+    virtual Result<std::vector<PendingItem>> pending(const std::string& receipt) = 0;
+    virtual Result<std::vector<Intent>> intents(const std::string& receipt) = 0;
+    /// Receipts that have something pending, oldest first.
+    virtual Result<std::vector<ReceiptHead>> unfinished() = 0;
+    /// See RunLock.
+    virtual Result<RunLock> lock(const std::string& receipt) = 0;
 
     virtual Result<std::vector<ReceiptHead>> receipts() = 0;  ///< newest first
     /// errors   not_found
     virtual Result<ReceiptHead> receipt(const std::string& id) = 0;
+    /// The items in their order; what has no result yet comes as planned.
     virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
 
@@ -47,6 +64,9 @@ public:
 
 /// `$XDG_STATE_HOME/tavlo`, or its default (XDG Base Directory Specification).
 std::string default_state_folder();
+
+/// An id for a receipt, which sorts by time.
+std::string new_receipt_id(std::int64_t started_ns);
 
 /// Now, in ns since 1970-01-01 UTC.
 std::int64_t now_ns();

@@ -6,49 +6,50 @@
 
 namespace tavlo {
 
-namespace {
-
-/// Renaming leaves device, inode, size and time of change as they are; a folder's size and time are its entries' affair.
 bool is_expected(const Status& found, const Identity& expected) {
     if (!found.id.same_thing(expected)) return false;
     return found.type == FileType::folder || found.id == expected;
 }
 
+namespace {
+
 Error changed(const Handle& folder, const std::string& name) {
     return {Fault::changed_meanwhile, 0, "is not the one that the decision was made about", join(folder.path(), name)};
 }
 
-SafeEntry entry_for(const Slot& slot, const Handle& folder, const std::string& name, const Status& status) {
+/// For file systems without RENAME_EXCHANGE: the old one goes first, so the name is free for an instant; should somebody
+/// take it then, that one stays, the new one goes back, and the old one is put back where it can be or stays in the Safe.
+Result<void> trade_in_two_steps(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name) {
+    const std::string kept = name.size() < 250 ? name + ".old" : name.substr(0, 250) + ".old";
+    if (auto away = disk.move_to_free_name(folder, name, slot, kept); !away) return away;
+    if (auto taken = disk.move_to_free_name(slot, name, folder, name); !taken) {
+        if (auto back = disk.move_to_free_name(slot, kept, folder, name); !back) return back;
+        return taken;
+    }
+    return disk.move_to_free_name(slot, kept, slot, name);
+}
+
+}  // namespace
+
+Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name) {
+    auto traded = disk.exchange(slot, name, folder, name);
+    if (traded || traded.error().fault != Fault::unsupported) return traded;
+    return trade_in_two_steps(disk, slot, folder, name);
+}
+
+std::string leaving_name(const std::string& receipt, std::uint64_t item) { return ".tavlo-part-" + receipt + "-" + std::to_string(item); }
+
+SafeEntry entry_for(const std::string& id, const std::string& slot_path, const Handle& folder, const std::string& name, const Status& status) {
     SafeEntry entry;
-    entry.id = slot.entry;
+    entry.id = id;
     entry.original = join(folder.path(), name);
-    entry.stored = join(slot.path, name);
-    entry.receipt = slot.entry.substr(0, slot.entry.rfind('.'));
+    entry.stored = join(slot_path, name);
+    entry.receipt = id.substr(0, id.rfind('.'));
     entry.type = status.type;
     entry.identity = status.id;
     entry.set_aside_ns = now_ns();
     return entry;
 }
-
-/// For file systems without RENAME_EXCHANGE: the old one goes first, so the name is free for an instant; should somebody
-/// take it then, that one stays, the new one goes back, and the old one is put back where it can be or stays in the Safe.
-Result<void> trade_in_two_steps(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name) {
-    const std::string kept = name.size() < 250 ? name + ".old" : name.substr(0, 250) + ".old";
-    if (auto away = disk.move_to_free_name(folder, name, slot.folder, kept); !away) return away;
-    if (auto taken = disk.move_to_free_name(slot.folder, name, folder, name); !taken) {
-        if (auto back = disk.move_to_free_name(slot.folder, kept, folder, name); !back) return back;
-        return taken;
-    }
-    return disk.move_to_free_name(slot.folder, kept, slot.folder, name);
-}
-
-Result<void> trade(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name) {
-    auto traded = disk.exchange(slot.folder, name, folder, name);
-    if (traded || traded.error().fault != Fault::unsupported) return traded;
-    return trade_in_two_steps(disk, slot, folder, name);
-}
-
-}  // namespace
 
 Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, bool numbered, FileType type,
                                   const Ready& ready) {
@@ -64,56 +65,55 @@ Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const 
     return Placed{candidate, *status};
 }
 
-Result<Placed> place_over(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected,
+Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected,
                           const Ready& ready) {
     const auto now = disk.status(folder, name);
-    if (!now && now.error().fault == Fault::not_found) return place_at_free_name(disk, folder, name, false, FileType::file, ready);
-    if (!now) return failure(now.error());
-    if (!is_expected(*now, expected)) return failure(changed(folder, name));
-    const auto slot = safe.slot(folder);
-    if (!slot) return failure(slot.error());
-    if (auto waiting = ready.appear(slot->folder, name); !waiting) {
-        safe.drop(*slot);
-        return failure(waiting.error());
-    }
-    const auto give_up = [&](Error error) -> Result<Placed> {
-        // should this fail too, the new one stays in the Safe's slot: nothing is lost, and the item says so
-        if (auto back = ready.withdraw(slot->folder, name); !back) error.step += "; what should have arrived lies in " + slot->path;
-        safe.drop(*slot);
+    const auto unused = [&](Error error) {
+        SafeFolder::drop(disk, slot);
         return failure(std::move(error));
     };
-    if (auto traded = trade(disk, *slot, folder, name); !traded) {
+    if (!now && now.error().fault == Fault::not_found) {
+        SafeFolder::drop(disk, slot);
+        return place_at_free_name(disk, folder, name, false, FileType::file, ready);
+    }
+    if (!now) return unused(now.error());
+    if (!is_expected(*now, expected)) return unused(changed(folder, name));
+    if (auto waiting = ready.appear(slot.folder, name); !waiting) return unused(waiting.error());
+    const auto give_up = [&](Error error) -> Result<Placed> {
+        // should this fail too, the new one stays in the Safe's slot: nothing is lost, and the item says so
+        if (auto back = ready.withdraw(slot.folder, name); !back) error.step += "; what should have arrived lies in " + slot.path;
+        return unused(std::move(error));
+    };
+    if (auto traded = trade(disk, slot.folder, folder, name); !traded) {
         Error error = traded.error();
         if (error.fault == Fault::not_found) error.fault = Fault::changed_meanwhile;
         return give_up(std::move(error));
     }
-    const auto out = disk.status(slot->folder, name);
+    const auto out = disk.status(slot.folder, name);
     if (!out || !is_expected(*out, expected)) {
-        if (auto back = trade(disk, *slot, folder, name); !back) return failure(back.error());
+        if (auto back = trade(disk, slot.folder, folder, name); !back) return failure(back.error());
         return give_up(out ? changed(folder, name) : out.error());
     }
     const auto placed = disk.status(folder, name);
     if (!placed) return failure(placed.error());
-    return Placed{name, *placed, entry_for(*slot, folder, name, *out)};
+    return Placed{name, *placed, entry_for(slot.entry, slot.path, folder, name, *out)};
 }
 
-Result<SafeEntry> set_aside(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected) {
+Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
     const auto now = disk.status(folder, name);
-    if (!now) return failure(now.error());
-    if (!is_expected(*now, expected)) return failure(changed(folder, name));
-    const auto slot = safe.slot(folder);
-    if (!slot) return failure(slot.error());
-    if (auto moved = disk.move_to_free_name(folder, name, slot->folder, name); !moved) {
-        safe.drop(*slot);
-        return failure(moved.error());
-    }
-    const auto out = disk.status(slot->folder, name);
+    const auto unused = [&](Error error) {
+        SafeFolder::drop(disk, slot);
+        return failure(std::move(error));
+    };
+    if (!now) return unused(now.error());
+    if (!is_expected(*now, expected)) return unused(changed(folder, name));
+    if (auto moved = disk.move_to_free_name(folder, name, slot.folder, name); !moved) return unused(moved.error());
+    const auto out = disk.status(slot.folder, name);
     if (!out || !is_expected(*out, expected)) {
-        if (auto back = disk.move_to_free_name(slot->folder, name, folder, name); !back) return failure(back.error());
-        safe.drop(*slot);
-        return failure(out ? changed(folder, name) : out.error());
+        if (auto back = disk.move_to_free_name(slot.folder, name, folder, name); !back) return failure(back.error());
+        return unused(out ? changed(folder, name) : out.error());
     }
-    return entry_for(*slot, folder, name, *out);
+    return entry_for(slot.entry, slot.path, folder, name, *out);
 }
 
 }  // namespace tavlo

@@ -36,10 +36,24 @@ Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const 
 /// Both exist at every instant: the new one takes its place in the Safe's slot, the two trade names in one atomic step
 /// (renameat2(2), RENAME_EXCHANGE), what came out is looked at, and traded back if it is not the one agreed on.
 /// Where nothing holds the name any more it is taken as a free one.
-Result<Placed> place_over(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected,
+/// slot      empty, and dropped where it is not needed after all
+Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected,
                           const Ready& ready);
 
 /// Puts a thing into the Safe. errors: changed_meanwhile: it is not the expected one and stays
-Result<SafeEntry> set_aside(FileSystem& disk, SafeFolder& safe, const Handle& folder, const std::string& name, const Identity& expected);
+Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected);
+
+/// Two names trade what they hold; where the file system cannot do that in one step, in two that are each unable to replace.
+Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name);
+
+/// Whether a thing is the expected one. Renaming leaves device, inode, size and time of change as they are; a folder's size and
+/// time are its entries' affair.
+bool is_expected(const Status& found, const Identity& expected);
+
+/// The name that the source of a move between file systems has while it leaves.
+std::string leaving_name(const std::string& receipt, std::uint64_t item);
+
+/// The Safe entry for what lies in a slot.
+SafeEntry entry_for(const std::string& entry, const std::string& slot_path, const Handle& folder, const std::string& name, const Status& status);
 
 }  // namespace tavlo

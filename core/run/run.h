@@ -37,4 +37,32 @@ struct RunEvents {
 /// errors   only where nothing more can be recorded (the state folder is full); everything up to there is in the receipt
 Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events = {});
 
+/// A folder that an interrupted run has made or taken from, and has not finished.
+struct FolderRest {
+    EntryId source = no_entry;      ///< in the batch
+    FolderId made = no_folder;      ///< in the targets: gets the source's attributes; none where it was there before
+    std::int64_t modified_ns = 0;   ///< the source's, before anything was taken from it
+};
+
+/// A file that an interrupted run has put in place, and that other names of the batch are to be linked to.
+struct PlacedLink {
+    Identity source;
+    FolderId folder = no_folder;  ///< in the targets
+    std::string name;
+    Identity placed;
+    std::string hash;
+};
+
+/// What goes on with a run under its own receipt.
+struct Resumption {
+    ReceiptHead head;
+    std::vector<std::uint64_t> numbers;  ///< of the plan's items in the receipt
+    std::vector<FolderRest> rest;
+    std::vector<PlacedLink> links;
+};
+
+/// Carries out what was left of a run, as recover() has planned it. Whoever calls holds the run's lock.
+Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption, const RunOptions& options,
+                             const RunEvents& events = {});
+
 }  // namespace tavlo

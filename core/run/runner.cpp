@@ -1,9 +1,12 @@
 #include "run/runner.h"
 
+#include <unistd.h>
+
 #include <algorithm>
 #include <set>
 
 #include "files/path.h"
+#include "run/pending_plan.h"
 
 namespace tavlo {
 
@@ -24,13 +27,20 @@ std::vector<Identity> source_folders(const Batch& batch) {
 }  // namespace
 
 Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events) {
-    return Runner(disk, store, plan, options, events).run();
+    return Runner(disk, store, plan, nullptr, options, events).run();
 }
 
-Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events)
+Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption, const RunOptions& options,
+                             const RunEvents& events) {
+    return Runner(disk, store, plan, &resumption, options, events).run();
+}
+
+Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options,
+               const RunEvents& events)
     : disk_(disk),
       store_(store),
       plan_(plan),
+      resumption_(resumption),
       options_(options),
       events_(events),
       finals_(plan.finals),
@@ -54,28 +64,66 @@ Result<ReceiptHead> Runner::run() {
     }
     if (auto flushed = flush(); !flushed) return failure(flushed.error());
     finish_folders();
-    remove_emptied_folders();
+    if (auto removed = remove_emptied_folders(); !removed) return failure(removed.error());
     if (auto ended = end(); !ended) return failure(ended.error());
     return head_;
 }
 
 Result<void> Runner::begin() {
-    head_.operation = plan_.operation;
-    head_.sentence = options_.sentence;
-    head_.destination = plan_.destination;
-    head_.undoes = plan_.undoes;
-    std::set<std::string> roots{plan_.destination};
-    for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
-        for (FolderId id = 0; id < tree->size(); ++id)
-            if (tree->parent(id) == no_folder) roots.insert(tree->name(id));
-    head_.roots.assign(roots.begin(), roots.end());
-    if (auto begun = store_.begin(head_); !begun) return begun;
+    if (resumption_ != nullptr) {
+        head_ = resumption_->head;
+    } else {
+        head_.started_ns = now_ns();
+        head_.id = new_receipt_id(head_.started_ns);
+        head_.operation = plan_.operation;
+        head_.sentence = options_.sentence;
+        head_.destination = plan_.destination;
+        head_.undoes = plan_.undoes;
+        std::set<std::string> roots{plan_.destination};
+        for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
+            for (FolderId id = 0; id < tree->size(); ++id)
+                if (tree->parent(id) == no_folder) roots.insert(tree->name(id));
+        head_.roots.assign(roots.begin(), roots.end());
+        auto locked = store_.lock(head_.id);
+        if (!locked) return failure(locked.error());
+        lock_.emplace(std::move(*locked));
+        ItemId next = 0;
+        const auto pending = [&]() -> std::optional<PendingItem> {
+            if (next == plan_.items.size()) return std::nullopt;
+            return pending_item(plan_, next++);
+        };
+        if (auto begun = store_.begin(head_, pending); !begun) return begun;
+    }
+    head_.totals = {};
     if (events_.begun) events_.begun(head_);
     const bool reads_sources = plan_.operation == Operation::copy || plan_.operation == Operation::move;
     safe_ = std::make_unique<SafeFolder>(disk_, head_.id, reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
     if (plan_.operation == Operation::move)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
+    if (resumption_ != nullptr) {
+        for (const FolderRest& rest : resumption_->rest) take_up(rest);
+        for (const PlacedLink& link : resumption_->links) first_of_links_[link_key(link.source)] = {link.folder, link.name, link.placed, link.hash};
+    }
     return {};
+}
+
+/// A folder that the run had made before it was interrupted still has to get its attributes, and its source may be empty.
+void Runner::take_up(const FolderRest& rest) {
+    const auto source = sources_.open(plan_.batch->entries[rest.source].inside);
+    auto attributes = source ? disk_.attributes(**source) : Result<Attributes>(failure(source.error()));
+    if (!attributes) return;  // gone by now: what it was like is no longer to be known
+    attributes->modified_ns = rest.modified_ns;
+    if (plan_.operation == Operation::move) {
+        emptied_.push_back({rest.source, *attributes});
+        took_from_[plan_.batch->entries[rest.source].inside] = true;
+    }
+    if (rest.made != no_folder) to_finish_.push_back({rest.made, std::move(*attributes), no_item});
+}
+
+/// Made by this run before it was interrupted: still as private as a folder is while it is filled.
+bool Runner::is_left_from_before(const Status& folder) const {
+    return resumption_ != nullptr && folder.type == FileType::folder && folder.mode == 0700 && folder.owner == ::geteuid() &&
+           folder.status_changed_ns >= head_.started_ns;
 }
 
 /// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
@@ -120,7 +168,11 @@ Result<void> Runner::step(ItemId id) {
     const bool is_folder = entry(id).status.type == FileType::folder;
     // names are taken and given up in the plan's order: what is in the group comes before a folder that needs them
     const bool needs_order = it.collision != nullptr || plan_.operation == Operation::undo;
-    if (is_folder && needs_order && !group_.empty())
+    // a source that is to go once its copy is durable still holds the name that this item wants
+    // (and in an undo, what an item takes away may have to come back first)
+    const bool waits_for_name = (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) ||
+                                (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
+    if ((waits_for_name || (is_folder && needs_order)) && !group_.empty())
         if (auto flushed = flush(); !flushed) return flushed;
     if (carried) {
         step_carried(id);
@@ -138,6 +190,10 @@ Result<void> Runner::step(ItemId id) {
             fail(id, into.error());
     }
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
+    if (!group_.empty() && group_.back().item == id) {
+        if (group_.back().remove_source) leaving_.insert(plan_.source_path(it));
+        if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
+    }
     const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= group_files ||
                       (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
     return full ? flush() : Result<void>{};
@@ -160,6 +216,7 @@ Result<void> Runner::flush() {
     // a rename that met another file system comes back as a copy, in a group of its own
     while (!group_.empty()) {
         if (sync_staged()) {
+            if (auto noted = journal_group(); !noted) return noted;
             for (Work& work : group_)
                 if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
             const bool leaving = std::any_of(group_.begin(), group_.end(), [&](const Work& work) { return work.remove_source; });
@@ -172,6 +229,8 @@ Result<void> Runner::flush() {
             }
         }
         group_.clear();
+        leaving_.clear();
+        arriving_.clear();
         group_bytes_ = 0;
         for (const ItemId id : std::exchange(again_, {})) {
             const auto into = targets_.open(item(id).folder);
@@ -182,6 +241,77 @@ Result<void> Runner::flush() {
         }
     }
     return write_records();
+}
+
+/// What a decision was made about: what holds the name, or the twin that this run has put there since.
+Identity Runner::expected_at(ItemId id, const std::string& place) const {
+    const Item& it = item(id);
+    if (!it.collision) return {};
+    if (it.collision->finding == Finding::twin)
+        if (const auto before = placed_twins_.find(place); before != placed_twins_.end()) return before->second;
+    return it.collision->held.id;
+}
+
+/// Before anything takes a name: what the group is about to do, durable in the journal. A plain rename needs no note:
+/// where the source is tells on its own whether it was done.
+Result<void> Runner::journal_group() {
+    std::vector<Intent> intents;
+    std::unordered_map<std::string, Identity> twins;  // by place: what an earlier one of this group will have put there
+    for (Work& work : group_) {
+        if (work.dropped || results_[work.item] != Outcome::planned) continue;
+        const Item& it = item(work.item);
+        Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}};
+        const bool needs_slot = replaces(it) || work.kind == Work::Kind::take_away;
+        const auto around = work.kind == Work::Kind::take_away ? sources_.open(entry(work.item).folder) : targets_.open(it.folder);
+        if (!around) {
+            fail(work.item, around.error());
+            continue;
+        }
+        const std::string place = join(finals_.path(it.folder), plan_.final_name(it));
+        switch (work.kind) {
+            case Work::Kind::staged:
+                if (const auto staged = disk_.status(work.copy->staged.file())) intent.fresh = staged->id;
+                intent.hash = work.copy->hash;
+                break;
+            case Work::Kind::hard_link: {
+                const PlacedFile first = first_of_link(work.item);
+                intent.fresh = first.id;
+                intent.hash = first.hash;
+                break;
+            }
+            case Work::Kind::link:
+                intent.kind = Intent::Kind::link;
+                intent.fresh = {};
+                break;
+            case Work::Kind::rename: intent.kind = Intent::Kind::rename; break;
+            case Work::Kind::take_away: intent.kind = Intent::Kind::take_away; break;
+        }
+        intent.expected = work.kind == Work::Kind::take_away ? entry(work.item).status.id : expected_at(work.item, place);
+        if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
+        if (it.collision && it.collision->finding == Finding::twin) twins[place] = intent.fresh;
+        if (needs_slot) {
+            auto slot = safe_->slot(**around);
+            if (!slot) {
+                fail(work.item, slot.error());
+                continue;
+            }
+            intent.slot = slot->path;
+            intent.entry = slot->entry;
+            work.slot = std::move(*slot);
+        }
+        if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
+    }
+    return intents.empty() ? Result<void>{} : store_.intend(head_.id, intents);
+}
+
+/// The same for a folder, which takes its name by itself.
+Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh) {
+    auto slot = safe_->slot(into);
+    if (!slot) return slot;
+    const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
+    if (auto noted = store_.intend(head_.id, {{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}}); !noted)
+        return failure(noted.error());
+    return slot;
 }
 
 Result<void> Runner::write_records() {
@@ -201,26 +331,35 @@ void Runner::finish_folders() {
     }
 }
 
-/// After a move the source folders that have become empty by it go, deepest first.
-void Runner::remove_emptied_folders() {
+/// After a move the source folders that have become empty by it go, deepest first. What they were like is noted first, so
+/// that an undo can make them again whatever happens in between; of one that stays the note says nothing new.
+Result<void> Runner::remove_emptied_folders() {
+    std::vector<bool> may_be_empty = took_from_;
+    for (auto source = emptied_.rbegin(); source != emptied_.rend(); ++source) {
+        const Entry& folder = plan_.batch->entries[source->entry];
+        if (!may_be_empty[folder.inside]) continue;
+        may_be_empty[folder.folder] = true;
+        records_.folders.push_back({false, plan_.batch->source_path(folder), source->attributes, {}});
+    }
+    if (auto written = write_records(); !written) return written;
     for (auto source = emptied_.rbegin(); source != emptied_.rend(); ++source) {
         const Entry& folder = plan_.batch->entries[source->entry];
         if (!took_from_[folder.inside]) continue;
         const auto parent = sources_.open(folder.folder);
         if (!parent) continue;
         const auto now = disk_.status(**parent, folder.name);
-        if (!now || !now->id.same_thing(folder.status.id)) continue;
+        const bool known = folder.status.id.inode != 0;  // not where an interrupted run is gone on with
+        if (!now || (known && !now->id.same_thing(folder.status.id))) continue;
         if (!disk_.remove_empty_folder(**parent, folder.name)) continue;  // it still holds something, and stays
         took_from_[folder.folder] = true;
         sources_.forget(folder.inside);
-        records_.folders.push_back({false, plan_.batch->source_path(folder), source->attributes, {}});
     }
+    return {};
 }
 
 Result<void> Runner::end() {
+    // what was not reached stays in the journal, and can be gone on with
     const bool complete = std::none_of(results_.begin(), results_.end(), [](Outcome result) { return result == Outcome::planned; });
-    for (ItemId id = 0; id < results_.size(); ++id)
-        if (results_[id] == Outcome::planned) settle(id, Outcome::planned);
     safe_->tidy();
     tidy_used_slots();
     // what was done is durable before the receipt says so: names taken, and names that went
@@ -229,10 +368,12 @@ Result<void> Runner::end() {
     for (const FolderId root : roots_taken_from())
         if (const auto source = sources_.open(root)) (void)disk_.sync_volume(**source);
     if (auto written = write_records(); !written) return written;
-    head_.totals.items = results_.size();
     head_.state = complete ? RunState::done : RunState::stopped;
     head_.finished_ns = now_ns();
-    return store_.finish(head_);
+    auto finished = store_.finish(head_);
+    if (!finished) return failure(finished.error());
+    head_ = std::move(*finished);
+    return {};
 }
 
 std::set<FolderId> Runner::roots_taken_from() const {
@@ -270,6 +411,7 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     out.size_bytes = source.status.id.size_bytes;
     out.modified_ns = source.status.id.modified_ns;
     out.action = it.action;
+    if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
     if (it.collision)
         out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
                                          it.collision->decision};
@@ -292,7 +434,7 @@ void Runner::settle(ItemId id, Outcome result) {
     head_.totals.count(out.result);
     if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
     if (events_.item) events_.item(id, out);
-    records_.items.emplace_back(id, std::move(out));
+    records_.items.emplace_back(number(id), std::move(out));
 }
 
 void Runner::settle_placed(ItemId id, const Placed& placed) {

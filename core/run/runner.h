@@ -3,6 +3,7 @@
 #include <chrono>
 #include <set>
 #include <unordered_map>
+#include <unordered_set>
 #include <vector>
 
 #include "run/placing.h"
@@ -17,7 +18,8 @@ namespace tavlo {
 /// for moves between file systems, do its sources go (promises 3 and 4).
 class Runner {
 public:
-    Runner(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events);
+    /// resumption  null for a run that begins
+    Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options, const RunEvents& events);
     Result<ReceiptHead> run();
 
 private:
@@ -29,6 +31,7 @@ private:
         std::optional<Attributes> link_attributes{};
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
         std::optional<Placed> placed{};
+        std::optional<Slot> slot{};  ///< where a name is taken from something, or something is taken away
         bool dropped = false;  ///< stopped while it was verified: nothing of it takes a name
     };
     struct FolderToFinish {
@@ -41,10 +44,10 @@ private:
         Attributes attributes;
     };
     struct PlacedFile {
-        FolderId folder;
-        std::string name;
-        Identity id;
-        std::string hash;
+        FolderId folder = no_folder;
+        std::string name{};
+        Identity id{};        ///< known from the staging on
+        std::string hash{};
     };
 
     // runner.cpp: the run as a whole
@@ -53,16 +56,24 @@ private:
     Result<void> step(ItemId id);
     bool follows_its_folder(ItemId id);
     Result<void> flush();
+    Result<void> journal_group();
+    Result<Slot> journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh);
+    Identity expected_at(ItemId id, const std::string& place) const;
+    void take_up(const FolderRest& rest);
+    bool is_left_from_before(const Status& folder) const;
     Result<void> write_records();
     void finish_folders();
-    void remove_emptied_folders();
+    Result<void> remove_emptied_folders();
     Result<void> end();
+    std::uint64_t number(ItemId id) const { return resumption_ != nullptr ? resumption_->numbers[id] : id; }
     std::set<FolderId> roots_taken_from() const;
     void tidy_used_slots();
 
     // runner_folders.cpp
     void step_folder(ItemId id);
     void make_folder(ItemId id, const Handle& into);
+    void finish_making(ItemId id, Placed placed, const Attributes& attributes);
+    Result<Placed> place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready);
     void merge_folder(ItemId id, const Handle& into);
     bool move_whole_folder(ItemId id, const Handle& into);
     void step_carried(ItemId id);
@@ -77,6 +88,7 @@ private:
     void take_away(Work& work);
     void remove_source(Work& work);
     void take_back(Work& work, Error why);
+    PlacedFile first_of_link(ItemId id) const;
     bool still_the_agreed_source(ItemId id, const Handle& folder, const Place& place);
     bool sync_staged();
 
@@ -88,6 +100,7 @@ private:
     /// The name is held by something that nothing was agreed about.
     void leave_undecided(ItemId id, const std::string& why);
     Outcome wording(ItemId id, Outcome result) const;
+    static std::string link_key(const Identity& id);
     std::optional<Finding> fresh_finding(ItemId id, const Held& held);
 
     const Item& item(ItemId id) const { return plan_.items[id]; }
@@ -97,9 +110,11 @@ private:
     FileSystem& disk_;
     Store& store_;
     const Plan& plan_;
+    const Resumption* resumption_;
     const RunOptions& options_;
     const RunEvents& events_;
 
+    std::optional<RunLock> lock_;
     ReceiptHead head_;
     RunRecords records_;
     FolderTree finals_;
@@ -111,6 +126,8 @@ private:
     std::vector<bool> carried_;                     ///< by item: came by a folder's rename
     std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet
     std::vector<Work> group_;
+    std::unordered_set<std::string> leaving_;  ///< places that the group's sources will have left
+    std::unordered_set<std::string> arriving_;  ///< in an undo: places that the group will have filled
     std::uint64_t group_bytes_ = 0;
     std::chrono::steady_clock::time_point group_began_{};
     std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead

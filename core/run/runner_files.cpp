@@ -10,9 +10,15 @@ namespace {
 // few files are made durable one by one; more with one call for the whole file system
 constexpr std::size_t few_files = 8;
 
-std::string link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
-
 }  // namespace
+
+std::string Runner::link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
+
+/// The name of a hard-linked file that was placed first, or is about to be; none where that failed.
+Runner::PlacedFile Runner::first_of_link(ItemId id) const {
+    const auto found = first_of_links_.find(link_key(entry(id).status.id));
+    return found == first_of_links_.end() ? PlacedFile{} : found->second;
+}
 
 /// A decision is about two things: when the incoming one is no longer the one that was compared, it does not hold.
 bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Place& place) {
@@ -82,7 +88,11 @@ void Runner::stage_file(ItemId id, const Handle& into) {
     group_bytes_ += out.size_bytes;
     // known from now on, so that its other names in the group become links to it; where it is not placed after all,
     // they are staged themselves
-    if (entry(id).status.links > 1) first_of_links_[link_key(entry(id).status.id)] = {};
+    if (entry(id).status.links > 1) {
+        PlacedFile& first = first_of_links_[link_key(entry(id).status.id)];
+        if (const auto staged = disk_.status(copy->staged.file())) first.id = staged->id;
+        first.hash = copy->hash;
+    }
     group_.push_back({id, Work::Kind::staged, std::move(*copy), {}, moves});
 }
 
@@ -128,7 +138,7 @@ Ready Runner::ready_for(Work& work) {
                     unlink};
         case Work::Kind::hard_link:
             return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
-                        const PlacedFile& first = first_of_links_.at(link_key(entry(id).status.id));
+                        const PlacedFile first = first_of_link(id);
                         if (first.name.empty()) return failure(Fault::other_file_system, "its other name did not arrive", "");
                         const auto holder = targets_.open(first.folder);
                         if (!holder) return failure(holder.error());
@@ -171,12 +181,9 @@ void Runner::place(Work& work) {
     const Ready ready = ready_for(work);
     const std::string place = join(finals_.path(it.folder), name);
     const bool twin = it.collision && it.collision->finding == Finding::twin;
-    Identity expected = it.collision ? it.collision->held.id : Identity{};
-    if (twin)
-        if (const auto before = placed_twins_.find(place); before != placed_twins_.end()) expected = before->second;
-    const auto placed = replaces(it) ? place_over(disk_, *safe_, **into, name, expected, ready)
-                                     : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed,
-                                                          it.inside == no_folder ? FileType::file : FileType::folder, ready);
+    const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
+    const auto placed = work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
+                                  : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed, type, ready);
     if (!placed) {
         switch (placed.error().fault) {
             case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
@@ -202,7 +209,7 @@ void Runner::place(Work& work) {
     }
     if (work.kind == Work::Kind::staged && entry(id).status.links > 1)
         first_of_links_[link_key(entry(id).status.id)] = {it.folder, placed->name, placed->status.id, work.copy->hash};
-    if (work.kind == Work::Kind::hard_link) receipt_item(id).hash = first_of_links_.at(link_key(entry(id).status.id)).hash;
+    if (work.kind == Work::Kind::hard_link) receipt_item(id).hash = first_of_link(id).hash;
     if (!work.remove_source) return settle_placed(id, *placed);
     // the receipt waits until the source is gone; what is known so far is kept with it
     work.placed = *placed;
@@ -212,7 +219,7 @@ void Runner::take_away(Work& work) {
     const Entry& source = entry(work.item);
     const auto folder = sources_.open(source.folder);
     if (!folder) return fail(work.item, folder.error());
-    const auto entry = set_aside(disk_, *safe_, **folder, source.name, source.status.id);
+    const auto entry = set_aside(disk_, *work.slot, **folder, source.name, source.status.id);
     if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))
         return leave_undecided(work.item, "was changed since");
     if (!entry) return fail(work.item, entry.error());
@@ -228,7 +235,7 @@ void Runner::remove_source(Work& work) {
     const Place place = plan_.batch->place_of(entry(work.item));
     const auto folder = sources_.open(place.folder);
     if (!folder) return take_back(work, folder.error());
-    const std::string leaving = ".tavlo-part-" + head_.id + "-" + std::to_string(work.item);
+    const std::string leaving = leaving_name(head_.id, number(work.item));
     if (auto away = disk_.move_to_free_name(**folder, place.name, **folder, leaving); !away) return take_back(work, away.error());
     const auto put_back = [&](Error why) {
         if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, place.name); !back)
@@ -249,12 +256,14 @@ void Runner::take_back(Work& work, Error why) {
     if (!work.placed) return fail(work.item, why);
     const auto into = targets_.open(item(work.item).folder);
     if (into) {
-        auto away = set_aside(disk_, *safe_, **into, work.placed->name, work.placed->status.id);
+        const auto own = safe_->slot(**into);
+        auto away = own ? set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id) : Result<SafeEntry>(failure(own.error()));
         if (!away) {
             why.step += "; its copy stays at " + join((*into)->path(), work.placed->name);
         } else {
             const auto slot = disk_.open_folder(std::string(parent_of(away->stored)));
             if (slot) (void)disk_.remove_file(*slot, work.placed->name);
+            SafeFolder::drop(disk_, *own);
             if (work.placed->set_aside) {
                 const auto old = disk_.open_folder(std::string(parent_of(work.placed->set_aside->stored)));
                 const auto back =

@@ -52,24 +52,39 @@ void Runner::make_folder(ItemId id, const Handle& into) {
     const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, while_filling); },
                       [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); }};
     const auto& name = plan_.final_name(it);
-    auto placed = replaces(it) ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
-                               : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    auto placed = place_folder(id, into, Intent::Kind::folder, {}, ready);
     if (!placed && placed.error().fault == Fault::name_taken) {
         const auto now = disk_.status(into, name);
+        if (now && is_left_from_before(*now)) return finish_making(id, {name, *now}, attributes);
         if (now && now->type == FileType::folder) return merge_folder(id, into);  // two folders never collide
         return leave_undecided(id, "the name was taken meanwhile");
     }
     if (!placed && placed.error().fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
     if (!placed) return fail(id, placed.error());
-    const FolderId inside = it.inside;
+    finish_making(id, std::move(*placed), attributes);
+}
+
+void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
+    const FolderId inside = item(id).inside;
     if (inside != no_folder) {
-        finals_.rename(inside, placed->name);
-        finals_.set_identity(inside, placed->status.id);
+        finals_.rename(inside, placed.name);
+        finals_.set_identity(inside, placed.status.id);
         targets_.forget(inside);
         to_finish_.push_back({inside, attributes, id});
+        // nothing else knows what a folder that is made again was like: so it has it from the start
+        if (item(id).attributes)
+            if (const auto made = targets_.open(inside)) (void)disk_.set_attributes(**made, attributes);
     }
-    placed->status.mode = attributes.mode;
-    settle_placed(id, *placed);
+    placed.status.mode = attributes.mode;
+    settle_placed(id, placed);
+}
+
+Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready) {
+    const auto& name = plan_.final_name(item(id));
+    if (!replaces(item(id))) return place_at_free_name(disk_, into, name, item(id).outcome == Outcome::renamed, FileType::folder, ready);
+    const auto slot = journal_replacement(id, into, kind, fresh);
+    if (!slot) return failure(slot.error());
+    return place_over(disk_, *slot, into, name, expected_at(id, join(finals_.path(item(id).folder), name)), ready);
 }
 
 /// One rename for a folder and all that is in it. false: another file system after all, item by item then.
@@ -89,9 +104,7 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     const Ready ready{
         [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(**from, entry(id).name, folder, name); },
         [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(folder, name, **from, entry(id).name); }};
-    const auto& name = plan_.final_name(it);
-    const auto placed = replaces(it) ? place_over(disk_, *safe_, into, name, it.collision->held.id, ready)
-                                     : place_at_free_name(disk_, into, name, it.outcome == Outcome::renamed, FileType::folder, ready);
+    const auto placed = place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready);
     // item by item then: to another file system, or merged with a folder that stands there now
     const bool can_go_by_items = it.inside != no_folder;
     if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;

@@ -71,15 +71,21 @@ Result<Slot> SafeFolder::slot(const Handle& near) {
         if (!found) return failure(found.error());
         shelf = shelves_.emplace(status->id.device, std::move(*found)).first;
     }
-    const std::string number = std::to_string(next_++);
-    auto folder = open_own(*shelf->second.folder, number);
+    std::string number = std::to_string(next_++);
+    auto made = disk_.make_folder(*shelf->second.folder, number, 0700);
+    while (!made && made.error().fault == Fault::name_taken) {  // of the same run, before it was interrupted
+        number = std::to_string(next_++);
+        made = disk_.make_folder(*shelf->second.folder, number, 0700);
+    }
+    if (!made) return failure(made.error());
+    auto folder = disk_.open_folder_in(*shelf->second.folder, number);
     if (!folder) return failure(folder.error());
     return Slot{shelf->second.folder, std::move(*folder), number, join(shelf->second.path, number), receipt_ + "." + number};
 }
 
-void SafeFolder::drop(const Slot& slot) {
+void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
     // it fails where the slot holds something, and then it must stay
-    (void)disk_.remove_empty_folder(*slot.shelf, slot.number);
+    (void)disk.remove_empty_folder(*slot.shelf, slot.number);
 }
 
 void SafeFolder::tidy() {

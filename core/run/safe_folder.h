@@ -28,8 +28,8 @@ public:
 
     /// A new slot on the file system of `near`, an open folder.
     Result<Slot> slot(const Handle& near);
-    /// Removes a slot that holds nothing any more.
-    void drop(const Slot& slot);
+    /// Removes a slot, if it holds nothing.
+    static void drop(FileSystem& disk, const Slot& slot);
     /// Removes the run's shelves that hold nothing.
     void tidy();
 

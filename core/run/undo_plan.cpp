@@ -38,8 +38,11 @@ public:
         for (const FolderTrace* trace : removed_) make_again(trace->path, trace->attributes);
         for (const ReceiptItem& item : basis_.items)
             if (item.type == FileType::folder && item.moved_whole && took_effect(item)) make_moved_folder_again(item);
+        for (const ReceiptItem& item : basis_.items)
+            if (took_effect(item)) ++wanted_[item.place()];
         for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
             if (took_effect(*item) && item->type != FileType::folder) take_back(*item);
+        for (const ReceiptItem* item : waiting_) bring_back(*item, item->set_aside, item->place(), std::nullopt);
         for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
             if (took_effect(*item) && item->type == FileType::folder) take_back_folder(*item);
         for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace)
@@ -154,7 +157,13 @@ private:
         add(place, was.source, *now, Action::move, Outcome::restored);
         expected_[place] = std::nullopt;
         expected_[was.source] = *now;
-        if (!was.set_aside.empty()) bring_back(was, was.set_aside, place, std::nullopt);
+        if (was.set_aside.empty()) return;
+        // the place is free once the file has left it: between file systems that is when its group is through, so these come
+        // after all that leave; but for twins, where the next one to leave is what comes back here
+        if (wanted_[place] > 1)
+            bring_back(was, was.set_aside, place, std::nullopt);
+        else
+            waiting_.push_back(&was);
     }
 
     void take_back_folder(const ReceiptItem& was) {
@@ -206,6 +215,8 @@ private:
     FolderPaths sources_;
     FolderPaths targets_;
     std::vector<const FolderTrace*> removed_;
+    std::unordered_map<std::string, int> wanted_;  ///< items of the receipt by the place they got
+    std::vector<const ReceiptItem*> waiting_;      ///< whose old versions come back after all files have left
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
 

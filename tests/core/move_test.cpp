@@ -107,6 +107,24 @@ TEST_CASE("a move between file systems copies, verifies, removes; undo brings it
     CHECK_FALSE(temp.has("other/in"));
 }
 
+TEST_CASE("undo of a move between file systems brings back what it had overwritten, twins too", "[disk][move][undo][mount]") {
+    TempFolder temp;
+    const Mount other = Mount::memory(temp.path("other"));
+    NEEDS(other)
+    for (const char* name : {"one/a", "one/b", "two/a"}) temp.write(name, std::string("incoming ") + name);
+    temp.write("other/to/a", "held a");
+    temp.write("other/to/b", "held b!");
+    const Tree before = tree_of(temp.path(), {.folder_times = false});
+    TempFolder state;
+    Jobs jobs(state.path());
+    const Ran ran =
+        jobs.run(with(move({temp.path("one/a"), temp.path("one/b"), temp.path("two/a")}, temp.path("other/to")), Decision::overwrite));
+    CHECK(temp.read("other/to/a") == "incoming two/a");
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK(undone.of(Outcome::restored) == undone.items.size());
+    CHECK(tree_of(temp.path(), {.folder_times = false}) == before);
+}
+
 TEST_CASE("between file systems a source goes only after what was read back is what was read", "[disk][move][mount]") {
     /// A disk that hands out other bytes than were written, once they no longer come from memory.
     class Forgetful final : public ForwardingFileSystem {

@@ -288,6 +288,45 @@ TEST_CASE("a signal stops between two items; what is done is in the receipt", "[
     CHECK(receipt["items"].size() == 4001);
     for (const auto& item : receipt["items"])
         CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
-    CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
-    CHECK_FALSE(temp.has("to"));
+    SECTION("and can be undone, after which nothing is left to go on with") {
+        CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
+        CHECK_FALSE(temp.has("to"));
+        CHECK(tavloctl.run({"recover", "--json"}).json()["receipts"].empty());
+    }
+    SECTION("and the rest can be gone on with, under the same receipt") {
+        const Answer recovered = tavloctl.run({"recover", "--json"});
+        CHECK(recovered.status == 0);
+        CHECK(recovered.json()["document"] == "recovery");
+        CHECK(recovered.json()["receipts"][0]["id"] == heads[0]["id"]);
+        CHECK(recovered.json()["receipts"][0]["state"] == "done");
+        CHECK(recovered.json()["receipts"][0]["totals"]["created"] == 4001);
+        CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
+        CHECK(tavloctl.run({"recover"}).out == "nothing to recover\n");
+    }
+}
+
+TEST_CASE("a run that is alive is left alone by recover", "[ctl]") {
+    TempFolder temp;
+    for (int i = 0; i < 3000; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
+    const pid_t child = ::fork();
+    if (child == 0) {
+        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
+        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
+        ::_exit(127);
+    }
+    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
+    ::kill(child, SIGSTOP);
+    Script tavloctl(temp);
+    const auto before = tree_of(temp.path("to")).size();
+    const Answer recovered = tavloctl.run({"recover", "--json"});
+    CHECK(recovered.status == 0);
+    CHECK(recovered.err.find("is still going on") != std::string::npos);
+    CHECK(recovered.json()["receipts"].empty());
+    CHECK(tree_of(temp.path("to")).size() == before);
+    ::kill(child, SIGCONT);
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    CHECK(WEXITSTATUS(status) == 0);
+    CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
 }

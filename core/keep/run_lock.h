@@ -1,0 +1,25 @@
+#pragma once
+
+#include <string>
+
+#include "files/handle.h"
+#include "files/result.h"
+
+namespace tavlo {
+
+/// Says to every other process that a run is alive; the kernel lets go of it when the process ends, however it ends
+/// (flock(2)).
+class RunLock {
+public:
+    /// errors   name_taken: another process holds it
+    static Result<RunLock> take(const std::string& state_folder, const std::string& receipt);
+    RunLock(RunLock&&) noexcept = default;
+    RunLock& operator=(RunLock&&) = delete;
+    ~RunLock();
+
+private:
+    explicit RunLock(Handle file) : file_(std::move(file)) {}
+    Handle file_;
+};
+
+}  // namespace tavlo

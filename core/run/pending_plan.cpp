@@ -1,0 +1,174 @@
+#include "run/pending_plan.h"
+
+#include <algorithm>
+#include <map>
+#include <unordered_map>
+
+#include "files/path.h"
+
+namespace tavlo {
+
+PendingItem pending_item(const Plan& plan, ItemId id) {
+    const Item& item = plan.items[id];
+    const Entry& entry = plan.entry(item);
+    PendingItem out;
+    out.number = id;
+    if (item.parent != no_item) out.parent = item.parent;
+    out.source = plan.source_path(item);
+    if (entry.real) out.real = join(plan.batch->folders.path(entry.real->folder), entry.real->name);
+    out.target = plan.target_path(item);
+    out.final_path = plan.final_path(item);
+    out.type = entry.status.type;
+    out.identity = entry.status.id;
+    out.mode = entry.status.mode;
+    out.links = entry.status.links;
+    out.points_at = entry.points_at;
+    out.action = item.action;
+    out.outcome = item.outcome;
+    out.whole = item.whole;
+    out.along = item.along;
+    if (item.collision) {
+        out.collides = true;
+        out.finding = item.collision->finding;
+        out.decision = item.collision->decision;
+        out.held_type = item.collision->held.type;
+        out.held = item.collision->held.id;
+        out.held_by_batch = item.collision->held_by_batch;
+        out.shared = item.collision->shared;
+    }
+    out.entry_of_safe = item.entry_of_safe;
+    if (item.problem) out.problem = reason(*item.problem);
+    if (item.attributes) out.attributes = *item.attributes;
+    return out;
+}
+
+namespace {
+
+/// The folders of the targets under the names asked for and the names they have, by one number.
+class TargetFolders {
+public:
+    TargetFolders(Plan& plan, const std::vector<std::string>& roots) : plan_(plan), roots_(roots) {}
+
+    FolderId at(const std::string& asked, const std::string& final_path) {
+        const auto known = known_.find({asked, final_path});
+        if (known != known_.end()) return known->second;
+        const auto below = [&](const std::string& path) {
+            return path != "/" && std::find(roots_.begin(), roots_.end(), path) == roots_.end() &&
+                   std::any_of(roots_.begin(), roots_.end(), [&](const auto& root) { return is_within(path, root); });
+        };
+        FolderId id = no_folder;
+        if (below(asked) && below(final_path)) {
+            const FolderId above = at(std::string(parent_of(asked)), std::string(parent_of(final_path)));
+            id = plan_.targets.add(above, std::string(name_of(asked)));
+            plan_.finals.add(above, std::string(name_of(final_path)));
+        } else {
+            id = plan_.targets.add_root(asked);
+            plan_.finals.add_root(final_path);
+        }
+        known_.emplace(std::pair(asked, final_path), id);
+        return id;
+    }
+
+private:
+    Plan& plan_;
+    const std::vector<std::string>& roots_;
+    std::map<std::pair<std::string, std::string>, FolderId> known_;
+};
+
+}  // namespace
+
+Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
+               const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled) {
+    Rest rest;
+    Plan& plan = rest.plan;
+    auto batch = std::make_shared<Batch>();
+    plan.operation = head.operation;
+    plan.destination = head.destination;
+    plan.undoes = head.undoes;
+    rest.resumption.head = head;
+    std::vector<std::string> roots = head.roots;
+    for (const PendingItem& item : pending)
+        if (!item.entry_of_safe.empty()) roots.emplace_back(parent_of(item.source));
+    FolderPaths sources(batch->folders, roots);
+    TargetFolders targets(plan, roots);
+    targets.at(head.destination, head.destination);
+
+    std::unordered_map<std::uint64_t, std::string> place_of_folder;  // where a settled folder is, whatever was planned
+    for (const auto& [number, item] : settled) {
+        if (item.type == FileType::file && arrives(item.result) && item.linked_source.inode != 0) {
+            const FolderId folder = targets.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
+            rest.resumption.links.push_back({item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
+        }
+        if (item.type != FileType::folder) continue;
+        const bool stands = arrives(item.result) || item.result == Outcome::merged;
+        if (stands) place_of_folder[number] = item.place();
+        // a folder that an undo made again is its own model: it has its attributes, but for the date
+        const bool fills = item.action == Action::copy || item.action == Action::move || item.action == Action::make_folder;
+        if (!stands || !fills || item.moved_whole || !item.brought_back.empty()) continue;
+        Entry entry;
+        entry.folder = sources.at(std::string(parent_of(item.source)));
+        entry.inside = sources.at(item.source);
+        entry.name = std::string(name_of(item.source));
+        entry.status.type = FileType::folder;
+        entry.status.id.modified_ns = item.modified_ns;
+        batch->entries.push_back(std::move(entry));
+        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns};
+        if (item.result != Outcome::merged) folder.made = targets.at(item.target, item.place());
+        rest.resumption.rest.push_back(folder);
+    }
+
+    std::unordered_map<std::uint64_t, ItemId> item_of;
+    for (const PendingItem& was : pending) {
+        Entry entry;
+        entry.folder = sources.at(std::string(parent_of(was.source)));
+        entry.name = std::string(name_of(was.source));
+        entry.status.type = was.type;
+        entry.status.id = was.identity;
+        entry.status.mode = was.mode;
+        entry.status.links = was.links;
+        entry.points_at = was.points_at;
+        if (!was.real.empty())
+            entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
+        if (was.type == FileType::folder && was.action != Action::make_folder && was.action != Action::remove_folder)
+            entry.inside = sources.at(was.source);
+        batch->entries.push_back(std::move(entry));
+
+        const auto id = static_cast<ItemId>(plan.items.size());
+        item_of[was.number] = id;
+        rest.resumption.numbers.push_back(was.number);
+        Item& item = plan.items.emplace_back();
+        item.entry = static_cast<EntryId>(batch->entries.size() - 1);
+        std::string folder(parent_of(was.final_path));
+        if (was.parent) {
+            if (const auto parent = item_of.find(*was.parent); parent != item_of.end()) item.parent = parent->second;
+            if (const auto place = place_of_folder.find(*was.parent); place != place_of_folder.end()) folder = place->second;
+        }
+        item.folder = targets.at(std::string(parent_of(was.target)), folder);
+        const std::string name(name_of(was.target));
+        if (name != batch->entries.back().name) item.name = name;
+        if (name_of(was.final_path) != name) item.final_name = std::string(name_of(was.final_path));
+        if (batch->entries.back().inside != no_folder || was.action == Action::make_folder)
+            item.inside = targets.at(was.target, join(folder, name_of(was.final_path)));
+        item.action = was.action;
+        item.outcome = was.outcome;
+        item.whole = was.whole;
+        item.along = was.along && item.parent != no_item;
+        if (was.collides) {
+            item.collision = std::make_unique<Collision>();
+            item.collision->finding = was.finding;
+            item.collision->decision = was.decision;
+            item.collision->held.type = was.held_type;
+            item.collision->held.id = was.held;
+            item.collision->held_by_batch = was.held_by_batch;
+            item.collision->shared = was.shared;
+        }
+        if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
+        if (was.attributes) item.attributes = std::make_shared<const Attributes>(*was.attributes);
+        item.entry_of_safe = was.entry_of_safe;
+    }
+    plan.batch = std::move(batch);
+    plan.totals = total(plan);
+    return rest;
+}
+
+}  // namespace tavlo

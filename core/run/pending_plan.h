@@ -1,0 +1,24 @@
+#pragma once
+
+#include <vector>
+
+#include "keep/journal.h"
+#include "keep/receipt.h"
+#include "plan/plan.h"
+#include "run/run.h"
+
+namespace tavlo {
+
+/// An item of a plan as the journal keeps it.
+PendingItem pending_item(const Plan& plan, ItemId id);
+
+/// The plan for what an interrupted run has left, and what else it takes to go on with it. Pure.
+/// pending   without those that were found done
+/// settled   the receipt's items that have a result, by number: folders among them hold what is still to come
+struct Rest {
+    Plan plan;
+    Resumption resumption;
+};
+Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending, const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled);
+
+}  // namespace tavlo

@@ -1,0 +1,163 @@
+#include <sys/stat.h>
+
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <fstream>
+#include <set>
+#include <sstream>
+
+#include "files/path.h"
+#include "run/recover.h"
+#include "support/jobs.h"
+#include "support/mounts.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// Every call that can fail on a disk is made to fail once, in turn, in several ways. Whatever happens to the run: every content
+// that existed before exists now, or in the Safe; no name shows half a file; and after recovery no litter is left.
+
+using namespace tavlo;
+
+namespace {
+
+/// The nth call fails; all others reach the disk.
+class FaultAt final : public ForwardingFileSystem {
+public:
+    FaultAt(int nth, Error error) : nth_(nth), error_(std::move(error)) {}
+    bool was_reached() const { return calls_ > nth_; }
+
+    Result<Handle> open_folder_in(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_folder_in(f, n); }
+    Result<tavlo::Status> status(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->status(f, n); }
+    Result<Handle> open_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_file(f, n); }
+    Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+        return hit() ? fail() : disk->read_at(f, o, into);
+    }
+    Result<tavlo::Attributes> attributes(const Handle& o) override { return hit() ? fail() : disk->attributes(o); }
+    Result<Staged> stage(const Handle& f) override { return hit() ? fail() : disk->stage(f); }
+    Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
+        if (!hit()) return disk->write_at(s, o, b);
+        (void)disk->write_at(s, o, b.first(b.size() / 2));  // a disk that fills up, or breaks, in the middle
+        return fail();
+    }
+    Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
+        return hit() ? fail() : disk->set_attributes(o, a);
+    }
+    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override { return hit() ? fail() : disk->take_free_name(s, f, n); }
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return hit() ? fail() : disk->link_file(a, n, b, m);
+    }
+    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override { return hit() ? fail() : disk->make_link(f, n, p); }
+    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override { return hit() ? fail() : disk->make_folder(f, n, m); }
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return hit() ? fail() : disk->move_to_free_name(a, n, b, m);
+    }
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return hit() ? fail() : disk->exchange(a, n, b, m);
+    }
+    Result<void> remove_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->remove_file(f, n); }
+    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->remove_empty_folder(f, n); }
+    Result<void> sync(const Handle& o) override { return hit() ? fail() : disk->sync(o); }
+    Result<void> sync_volume(const Handle& f) override { return hit() ? fail() : disk->sync_volume(f); }
+
+private:
+    bool hit() { return calls_++ == nth_; }
+    tl::unexpected<Error> fail() const { return failure(error_); }
+
+    int nth_;
+    int calls_ = 0;
+    Error error_;
+};
+
+/// All contents of files anywhere below a folder, the Safe included; half a content is none of those that were there.
+std::set<std::string> contents_of(const std::string& top) {
+    std::set<std::string> contents;
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(top)) {
+        if (!entry.is_regular_file() || entry.is_symlink()) continue;
+        std::ifstream in(entry.path(), std::ios::binary);
+        std::ostringstream bytes;
+        bytes << in.rdbuf();
+        contents.insert(bytes.str());
+    }
+    return contents;
+}
+
+void make_scene(const std::string& from, const std::string& to) {
+    namespace fs = std::filesystem;
+    const auto write = [](const std::string& path, const std::string& bytes) {
+        fs::create_directories(fs::path(path).parent_path());
+        std::ofstream(path) << bytes;
+    };
+    for (const char* name : {"new", "over", "second name", "sub/deep"}) write(from + "/box/" + name, std::string("incoming ") + name);
+    fs::create_symlink("new", from + "/box/link");
+    fs::create_hard_link(from + "/box/new", from + "/box/twice");
+    fs::create_directories(from + "/box/empty");
+    write(to + "/box/over", "held, and longer");
+    write(to + "/box/second name", "held too, and longer");
+}
+
+struct Kind {
+    const char* words;
+    Operation operation;
+    bool other_file_system;
+};
+
+}  // namespace
+
+TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
+    const auto kind = GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"copy across", Operation::copy, true},
+                               Kind{"move across", Operation::move, true});
+    const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""}, Error{Fault::name_taken, EEXIST, "test", ""},
+                                Error{Fault::other_file_system, EXDEV, "test", ""}, Error{Fault::changed_meanwhile, 0, "test", ""});
+    const bool undoing = GENERATE(false, true);
+    TempFolder temp("/dev/shm");
+    const Mount one = Mount::memory(temp.path("one"));
+    NEEDS(one)
+    const Mount two = Mount::memory(temp.path("two"));
+    NEEDS(two)
+    const std::string from = one.path + "/from";
+    const std::string to = (kind.other_file_system ? two.path : one.path) + "/to";
+    Request request;
+    request.operation = kind.operation;
+    request.sources = {from + "/box"};
+    request.destination = to;
+    request.rules.otherwise = Decision::overwrite;
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
+        std::filesystem::remove_all(temp.path("state"));
+        make_scene(from, to);
+        CAPTURE(kind.words, error.code, static_cast<int>(error.fault), undoing, nth);
+        const auto store = value(Store::open(temp.path("state")));
+        const auto disk = make_disk();
+        std::shared_ptr<const Plan> plan = value(prepare(*disk, request)).plan;
+        if (undoing) {
+            const auto head = value(carry_out(*disk, *store, *plan, {}));
+            plan = std::make_shared<const Plan>(value(prepare_undo(*disk, *store, head.id)));
+        }
+        auto before = contents_of(one.path);
+        before.merge(contents_of(two.path));
+
+        FaultAt faulty(nth, error);
+        const auto head = carry_out(faulty, *store, *plan, {});
+        reached = faulty.was_reached();
+        REQUIRE(head);
+        std::uint64_t items = 0;
+        REQUIRE(store->each_item(head->id, [&](ReceiptItem&&) { ++items; }));
+        CHECK(items == plan->items.size());
+        REQUIRE(recover(*disk, *store));
+
+        auto after = contents_of(one.path);
+        after.merge(contents_of(two.path));
+        CHECK(after == before);
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : std::filesystem::recursive_directory_iterator(mount))
+                CHECK(entry.path().filename().string().find(".tavlo-part-") == std::string::npos);
+        // what the receipt says arrived, is there
+        REQUIRE(store->each_item(head->id, [&](ReceiptItem&& item) {
+            const bool there = std::filesystem::exists(std::filesystem::symlink_status(item.place()));
+            if (arrives(item.result)) CHECK(there);
+        }));
+        if (!reached) CHECK(head->totals.of(Outcome::failed) + head->totals.of(Outcome::undecided) == 0);
+    }
+}
