@@ -211,7 +211,7 @@ Arguments read(const std::string& command, const std::vector<std::string>& words
                                                                                    {"receipt", Command::receipt},
                                                                                    {"check", Command::check},
                                                                                    {"undo", Command::undo},
-                                                                                  {"recover", Command::recover}}};
+                                                                                   {"recover", Command::recover}}};
     Arguments out;
     if (command == "safe") {
         read_safe(words, out);

@@ -71,7 +71,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="218" />
+        <location filename="../views/gathering_side.cpp" line="247" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -79,7 +79,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="221" />
+        <location filename="../views/gathering_side.cpp" line="254" />
         <source> · %Ln folders</source>
         <translation>
             <numerusform> · %Ln folder</numerusform>
@@ -87,7 +87,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="223" />
+        <location filename="../views/gathering_side.cpp" line="256" />
         <source> · %Ln selected</source>
         <translation>
             <numerusform> · %Ln selected</numerusform>
@@ -95,7 +95,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="226" />
+        <location filename="../views/gathering_side.cpp" line="259" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -114,7 +114,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="193" />
+        <location filename="../views/instruction_line.cpp" line="189" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -122,7 +122,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="195" />
+        <location filename="../views/instruction_line.cpp" line="191" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -130,7 +130,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="220" />
+        <location filename="../views/instruction_line.cpp" line="216" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -138,7 +138,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="220" />
+        <location filename="../views/instruction_line.cpp" line="216" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -149,7 +149,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="312" />
+        <location filename="../models/outcome_model.cpp" line="319" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -160,7 +160,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="209" />
+        <location filename="../views/outcome_side.cpp" line="212" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -168,7 +168,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="210" />
+        <location filename="../views/outcome_side.cpp" line="213" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -176,7 +176,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="211" />
+        <location filename="../views/outcome_side.cpp" line="214" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -184,7 +184,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="212" />
+        <location filename="../views/outcome_side.cpp" line="215" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -192,7 +192,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="215" />
+        <location filename="../views/outcome_side.cpp" line="218" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -203,7 +203,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="219" />
+        <location filename="../views/receipts_page.cpp" line="231" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -211,7 +211,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="233" />
+        <location filename="../views/receipts_page.cpp" line="246" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -219,7 +219,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="234" />
+        <location filename="../views/receipts_page.cpp" line="247" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -227,7 +227,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="235" />
+        <location filename="../views/receipts_page.cpp" line="249" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -235,7 +235,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="236" />
+        <location filename="../views/receipts_page.cpp" line="250" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -243,7 +243,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="239" />
+        <location filename="../views/receipts_page.cpp" line="254" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -254,7 +254,7 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="61" />
+        <location filename="../views/run_line.cpp" line="68" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -262,7 +262,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="63" />
+        <location filename="../views/run_line.cpp" line="70" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -270,7 +270,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="79" />
+        <location filename="../views/run_line.cpp" line="86" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -278,7 +278,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="79" />
+        <location filename="../views/run_line.cpp" line="87" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -286,7 +286,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="80" />
+        <location filename="../views/run_line.cpp" line="88" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -294,7 +294,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="81" />
+        <location filename="../views/run_line.cpp" line="89" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -302,7 +302,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="82" />
+        <location filename="../views/run_line.cpp" line="90" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -310,7 +310,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="83" />
+        <location filename="../views/run_line.cpp" line="91" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -318,7 +318,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="84" />
+        <location filename="../views/run_line.cpp" line="92" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -326,7 +326,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="85" />
+        <location filename="../views/run_line.cpp" line="93" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -334,7 +334,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="86" />
+        <location filename="../views/run_line.cpp" line="94" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -342,11 +342,19 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="87" />
+        <location filename="../views/run_line.cpp" line="95" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
             <numerusform>%Ln failed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="117" />
+        <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
+        <translation>
+            <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
+            <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
         </translation>
     </message>
 </context>

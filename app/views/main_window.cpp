@@ -100,6 +100,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     });
     gathering_->openFolder(folder);
     bench_->lookAgain();
+    runs_->lookForInterrupted();
 }
 
 MainWindow::~MainWindow() = default;

@@ -4,6 +4,7 @@
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
+#include <utility>
 
 #include "text.h"
 #include "work/runs.h"
@@ -31,32 +32,38 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     stop_->setToolTip(tr("Stops between two items; what is done stays done and can be undone"));
     details_ = new QPushButton(tr("Receipt"));
     details_->setObjectName(QStringLiteral("runReceipt"));
+    go_on_ = new QPushButton(tr("Go on"));
+    go_on_->setObjectName(QStringLiteral("goOn"));
     close_ = new QPushButton(tr("Close"));
+    close_->setObjectName(QStringLiteral("closeRun"));
     row->addWidget(words_);
     row->addWidget(bar_);
     row->addWidget(amounts_, 1);
-    for (QPushButton* button : {stop_, details_, close_}) row->addWidget(button);
+    for (QPushButton* button : {stop_, go_on_, details_, close_}) row->addWidget(button);
     hide();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
     connect(&runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead& head, const auto&) { showEnd(head); });
     connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
     connect(stop_, &QPushButton::clicked, &runs_, &Runs::stop);
     connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });
+    connect(&runs_, &Runs::interruptedFound, this, &RunLine::offer);
+    connect(go_on_, &QPushButton::clicked, this, &RunLine::goOn);
     connect(close_, &QPushButton::clicked, this, &QWidget::hide);
 }
 
 void RunLine::refresh() {
     if (runs_.isIdle()) return;  // what came of the last one stays on view
     const RunStatus& status = runs_.status();
-    if (!status.plan) return;
-    const Totals& planned = status.plan->totals;
+    const Totals planned = status.plan ? status.plan->totals : Totals{};
     words_->setText(status.sentence);
+    go_on_->hide();
     const double part = planned.bytes > 0
                             ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
                             : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
     bar_->setValue(static_cast<int>(std::min(1.0, part) * 1000));
-    QStringList amounts{tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))};
-    if (status.bytes_per_second > 0) {
+    QStringList amounts{status.plan ? tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))
+                                    : count_text(status.items_done)};
+    if (status.bytes_per_second > 0 && status.plan) {
         amounts << tr("%1/s").arg(size_text(static_cast<std::uint64_t>(status.bytes_per_second)));
         const auto left = static_cast<double>(planned.bytes - std::min(planned.bytes, status.bytes_done)) / status.bytes_per_second;
         amounts << tr("%Ln s left", nullptr, static_cast<int>(left) + 1);
@@ -87,7 +94,11 @@ void RunLine::showEnd(const ReceiptHead& head) {
     add(Outcome::skipped, tr("%Ln skipped", nullptr, number(Outcome::skipped)));
     add(Outcome::undecided, tr("%Ln undecided", nullptr, number(Outcome::undecided)));
     add(Outcome::failed, tr("%Ln failed", nullptr, number(Outcome::failed)));
-    const QString state = head.state == RunState::stopped ? tr("Stopped") : tr("Done");
+    const bool stopped = head.state == RunState::stopped;
+    to_go_on_.clear();
+    if (stopped) to_go_on_.emplace_back(head.id, shown(head.sentence));
+    go_on_->setVisible(stopped);
+    const QString state = stopped ? tr("Stopped") : tr("Done");
     words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
     amounts_->clear();
     bar_->hide();
@@ -97,7 +108,30 @@ void RunLine::showEnd(const ReceiptHead& head) {
     show();
 }
 
+/// What was under way when the program or the machine went down, and one click to finish it.
+void RunLine::offer(const std::vector<ReceiptHead>& heads) {
+    if (!runs_.isIdle()) return;
+    to_go_on_.clear();
+    for (const ReceiptHead& head : heads) to_go_on_.emplace_back(head.id, shown(head.sentence));
+    receipt_ = heads.front().id;
+    words_->setText(
+        heads.size() == 1
+            ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.").arg(shown(heads.front().sentence))
+            : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.", nullptr,
+                 static_cast<int>(heads.size())));
+    amounts_->clear();
+    bar_->hide();
+    stop_->hide();
+    for (QWidget* offered : {go_on_, details_, close_}) offered->show();
+    show();
+}
+
+void RunLine::goOn() {
+    for (const auto& [receipt, sentence] : std::exchange(to_go_on_, {})) runs_.resume(receipt, sentence);
+}
+
 void RunLine::showProblem(const QString& why) {
+    go_on_->hide();
     words_->setText(tr("The run could not go on: %1").arg(why));
     amounts_->clear();
     bar_->hide();

@@ -22,6 +22,8 @@ signals:
 private:
     void refresh();
     void showEnd(const tavlo::ReceiptHead& head);
+    void offer(const std::vector<tavlo::ReceiptHead>& heads);
+    void goOn();
     void showProblem(const QString& why);
 
     Runs& runs_;
@@ -30,6 +32,8 @@ private:
     QLabel* amounts_;
     QPushButton* stop_;
     QPushButton* details_;
+    QPushButton* go_on_;
     QPushButton* close_;
     std::string receipt_;
+    std::vector<std::pair<std::string, QString>> to_go_on_;  ///< receipts and sentences
 };

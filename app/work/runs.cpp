@@ -2,6 +2,7 @@
 
 #include <QDateTime>
 
+#include "run/recover.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -37,11 +38,26 @@ Runs::~Runs() {
     stop();
 }
 
-void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence) {
+void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence) { add({std::move(plan), sentence, {}}); }
+
+void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt}); }
+
+void Runs::lookForInterrupted() {
+    looker_.post([this](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return;  // the first run will say why
+        const auto heads = interrupted_runs(**store);
+        if (!heads || heads->empty()) return;
+        QMetaObject::invokeMethod(
+            this, [this, found = *heads] { emit interruptedFound(found); }, Qt::QueuedConnection);
+    });
+}
+
+void Runs::add(Job job) {
     ++unreported_;
     {
         const std::scoped_lock lock(mutex_);
-        waiting_.push_back({std::move(plan), sentence});
+        waiting_.push_back(std::move(job));
         wake_.notify_one();
     }
     timer_.start();
@@ -83,14 +99,14 @@ void Runs::carryOut(const Job& job) {
             },
             Qt::QueuedConnection);
     };
-    std::vector<Outcome> results(job.plan->items.size(), Outcome::planned);
+    std::vector<Outcome> results(job.plan ? job.plan->items.size() : 0, Outcome::planned);
     RunEvents events;
     events.item = [&](ItemId id, const ReceiptItem& item) {
         const std::scoped_lock lock(mutex_);
-        results[id] = item.result;
+        if (job.plan) results[id] = item.result;
         ++live_.items_done;
         live_.current = item.source;
-        settled_.emplace_back(id, item.result);
+        if (job.plan) settled_.emplace_back(id, item.result);
     };
     events.bytes = [&](std::uint64_t bytes) {
         const std::scoped_lock lock(mutex_);
@@ -102,11 +118,13 @@ void Runs::carryOut(const Job& job) {
         stop = running_.get_token();
     }
     auto store = Store::open(state_folder_);
-    auto head = store ? carry_out(*disk, **store, *job.plan, {job.sentence.toStdString(), Verify::automatic, stop}, events)
-                      : Result<ReceiptHead>(failure(store.error()));
+    const RunOptions options{job.sentence.toStdString(), Verify::automatic, stop};
+    auto head = !store     ? Result<ReceiptHead>(failure(store.error()))
+                : job.plan ? carry_out(*disk, **store, *job.plan, options, events)
+                           : tavlo::resume(*disk, **store, job.resumes, options, events);
     if (!head) return sorry(head.error());
-    auto settled =
-        job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>() : settled_sources(*job.plan, results);
+    auto settled = !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
+                                                                       : settled_sources(*job.plan, results);
     QMetaObject::invokeMethod(
         this,
         [this, plan = job.plan, done = *head, settled = std::move(settled)] {

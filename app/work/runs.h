@@ -16,6 +16,7 @@
 #include "keep/store.h"
 #include "plan/plan.h"
 #include "run/run.h"
+#include "work/latest_worker.h"
 
 /// How far a run is, in amounts.
 struct RunStatus {
@@ -37,6 +38,10 @@ public:
     ~Runs() override;
 
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+    /// Goes on with a run that was stopped or interrupted.
+    void resume(const std::string& receipt, const QString& sentence);
+    /// Looks for runs that were interrupted; found() tells.
+    void lookForInterrupted();
     /// Stops the run that is going on between two items; what is done stays done.
     void stop();
     /// Nothing goes on, nothing waits, and what came of the last run has been reported.
@@ -47,16 +52,20 @@ signals:
     void progressed();
     /// Items that were settled since the last time, with what came of them.
     void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
+    /// plan     null where a run was gone on with
     /// settled  the names, by folder, of what was named as a source and is settled as a whole
     void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head,
                   const std::map<std::string, std::vector<std::string>>& settled);
     void failed(const QString& why);
+    void interruptedFound(const std::vector<tavlo::ReceiptHead>& heads);
 
 private:
     struct Job {
-        std::shared_ptr<const tavlo::Plan> plan;
+        std::shared_ptr<const tavlo::Plan> plan;  ///< null where a run is gone on with
         QString sentence;
+        std::string resumes{};
     };
+    void add(Job job);
     void loop(const std::stop_token& end);
     void carryOut(const Job& job);
     void report();
@@ -72,5 +81,6 @@ private:
     RunStatus status_;
     QTimer timer_;
     std::deque<std::pair<qint64, std::uint64_t>> rate_;  ///< ms, bytes
+    LatestWorker looker_;
     std::jthread thread_;
 };

@@ -11,14 +11,14 @@ namespace tavlo {
 
 /// An item of a run that has no result yet, as it was planned: enough to carry it out in another process.
 struct PendingItem {
-    std::uint64_t number = 0;                ///< in the receipt
-    std::optional<std::uint64_t> parent{};   ///< the item of the folder that it comes in
+    std::uint64_t number = 0;               ///< in the receipt
+    std::optional<std::uint64_t> parent{};  ///< the item of the folder that it comes in
     std::string source;
-    std::string real{};                      ///< where a followed link leads
+    std::string real{};  ///< where a followed link leads
     std::string target;
     std::string final_path;
     FileType type = FileType::file;
-    Identity identity;                       ///< of the source, as it was planned
+    Identity identity;  ///< of the source, as it was planned
     std::uint32_t mode = 0;
     std::uint32_t links = 1;
     std::string points_at{};
@@ -44,10 +44,10 @@ struct Intent {
     enum class Kind : std::uint8_t { copy, link, rename, folder, take_away };
     std::uint64_t number = 0;
     Kind kind = Kind::copy;
-    Identity fresh{};            ///< of what takes the name; inode 0 where it is not known before (links, folders)
-    Identity expected{};         ///< of what is to be replaced
-    std::string slot{};          ///< the Safe's slot for what is replaced or taken away; empty: a free name is taken
-    std::string entry{};         ///< its Safe entry
+    Identity fresh{};             ///< of what takes the name; inode 0 where it is not known before (links, folders)
+    Identity expected{};          ///< of what is to be replaced
+    std::string slot{};           ///< the Safe's slot for what is replaced or taken away; empty: a free name is taken
+    std::string entry{};          ///< its Safe entry
     bool removes_source = false;  ///< a move between file systems: the source goes once the copy has its name
     std::string hash{};
 };

@@ -55,7 +55,7 @@ struct ReceiptItem {
     Action action = Action::copy;
     bool moved_whole = false;  ///< a folder that went by one rename, itself or inside one
     std::string not_kept{};    ///< attributes that the target could not keep, comma-separated
-    Identity linked_source{};     ///< of a source with several hard links; inode 0 otherwise
+    Identity linked_source{};  ///< of a source with several hard links; inode 0 otherwise
     /// What the file system said of the thing once it was in place: what "changed since" is measured against.
     Identity after{};
     std::int64_t after_status_changed_ns = 0;

@@ -265,7 +265,8 @@ public:
     Result<void> record(const std::string& receipt, const RunRecords& records) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_, "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+            SQLite::Statement insert(database_,
+                                     "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
             for (const auto& [number, item] : records.items) {
                 bind_item(insert, receipt, number, item);
                 insert.exec();
@@ -558,7 +559,8 @@ private:
         at += 4;
         item.entry_of_safe = next().getString();
         item.problem = bytes_of(next());
-        if (const auto packed_attributes = bytes_of(next()); !packed_attributes.empty()) item.attributes = unpack_attributes(packed_attributes);
+        if (const auto packed_attributes = bytes_of(next()); !packed_attributes.empty())
+            item.attributes = unpack_attributes(packed_attributes);
         return item;
     }
 

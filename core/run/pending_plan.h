@@ -19,6 +19,7 @@ struct Rest {
     Plan plan;
     Resumption resumption;
 };
-Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending, const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled);
+Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
+               const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled);
 
 }  // namespace tavlo

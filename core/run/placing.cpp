@@ -39,7 +39,8 @@ Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, c
 
 std::string leaving_name(const std::string& receipt, std::uint64_t item) { return ".tavlo-part-" + receipt + "-" + std::to_string(item); }
 
-SafeEntry entry_for(const std::string& id, const std::string& slot_path, const Handle& folder, const std::string& name, const Status& status) {
+SafeEntry entry_for(const std::string& id, const std::string& slot_path, const Handle& folder, const std::string& name,
+                    const Status& status) {
     SafeEntry entry;
     entry.id = id;
     entry.original = join(folder.path(), name);

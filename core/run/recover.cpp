@@ -64,7 +64,8 @@ private:
         const auto slot = disk_.open_folder(intent.slot);
         if (!slot) return std::nullopt;
         const auto there = disk_.status(*slot, name);
-        if (there && is_expected(*there, intent.expected)) return Placed{name, *there, entry_for(intent.entry, intent.slot, folder, name, *there)};
+        if (there && is_expected(*there, intent.expected))
+            return Placed{name, *there, entry_for(intent.entry, intent.slot, folder, name, *there)};
         drop(intent.slot);
         return std::nullopt;
     }
@@ -210,7 +211,8 @@ private:
     }
 
     void drop(const std::string& slot) {
-        if (const auto shelf = disk_.open_folder(std::string(parent_of(slot)))) (void)disk_.remove_empty_folder(*shelf, std::string(name_of(slot)));
+        if (const auto shelf = disk_.open_folder(std::string(parent_of(slot))))
+            (void)disk_.remove_empty_folder(*shelf, std::string(name_of(slot)));
     }
 
     FileSystem& disk_;
@@ -260,22 +262,31 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
 
 }  // namespace
 
+Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options, const RunEvents& events) {
+    const auto lock = store.lock(receipt);
+    if (!lock) return failure(lock.error());
+    return recover_one(disk, store, receipt, options, events);
+}
+
+Result<std::vector<ReceiptHead>> interrupted_runs(Store& store) {
+    auto unfinished = store.unfinished();
+    if (!unfinished) return unfinished;
+    std::vector<ReceiptHead> interrupted;
+    for (ReceiptHead& head : *unfinished)
+        if (head.state == RunState::interrupted && store.lock(head.id)) interrupted.push_back(std::move(head));
+    return interrupted;
+}
+
 Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options, const RunEvents& events) {
     const auto unfinished = store.unfinished();
     if (!unfinished) return failure(unfinished.error());
     Recovered recovered;
     for (const ReceiptHead& head : *unfinished) {
-        const auto lock = store.lock(head.id);
-        if (!lock) {
-            if (lock.error().fault == Fault::name_taken)
-                recovered.alive.push_back(head.id);
-            else
-                recovered.problems.push_back(lock.error());
-            continue;
-        }
-        auto completed = recover_one(disk, store, head.id, options, events);
+        auto completed = resume(disk, store, head.id, options, events);
         if (completed)
             recovered.completed.push_back(std::move(*completed));
+        else if (completed.error().fault == Fault::name_taken && completed.error().path == head.id)
+            recovered.alive.push_back(head.id);
         else
             recovered.problems.push_back(completed.error());
         if (options.stop.stop_requested()) break;

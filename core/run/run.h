@@ -39,9 +39,9 @@ Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, 
 
 /// A folder that an interrupted run has made or taken from, and has not finished.
 struct FolderRest {
-    EntryId source = no_entry;      ///< in the batch
-    FolderId made = no_folder;      ///< in the targets: gets the source's attributes; none where it was there before
-    std::int64_t modified_ns = 0;   ///< the source's, before anything was taken from it
+    EntryId source = no_entry;     ///< in the batch
+    FolderId made = no_folder;     ///< in the targets: gets the source's attributes; none where it was there before
+    std::int64_t modified_ns = 0;  ///< the source's, before anything was taken from it
 };
 
 /// A file that an interrupted run has put in place, and that other names of the batch are to be linked to.

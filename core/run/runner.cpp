@@ -102,7 +102,8 @@ Result<void> Runner::begin() {
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {
         for (const FolderRest& rest : resumption_->rest) take_up(rest);
-        for (const PlacedLink& link : resumption_->links) first_of_links_[link_key(link.source)] = {link.folder, link.name, link.placed, link.hash};
+        for (const PlacedLink& link : resumption_->links)
+            first_of_links_[link_key(link.source)] = {link.folder, link.name, link.placed, link.hash};
     }
     return {};
 }
@@ -170,8 +171,8 @@ Result<void> Runner::step(ItemId id) {
     const bool needs_order = it.collision != nullptr || plan_.operation == Operation::undo;
     // a source that is to go once its copy is durable still holds the name that this item wants
     // (and in an undo, what an item takes away may have to come back first)
-    const bool waits_for_name = (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) ||
-                                (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
+    const bool waits_for_name =
+        (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) || (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
     if ((waits_for_name || (is_folder && needs_order)) && !group_.empty())
         if (auto flushed = flush(); !flushed) return flushed;
     if (carried) {
@@ -309,7 +310,8 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
     auto slot = safe_->slot(into);
     if (!slot) return slot;
     const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
-    if (auto noted = store_.intend(head_.id, {{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}}); !noted)
+    if (auto noted = store_.intend(head_.id, {{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}});
+        !noted)
         return failure(noted.error());
     return slot;
 }

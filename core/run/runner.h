@@ -19,7 +19,8 @@ namespace tavlo {
 class Runner {
 public:
     /// resumption  null for a run that begins
-    Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options, const RunEvents& events);
+    Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options,
+           const RunEvents& events);
     Result<ReceiptHead> run();
 
 private:
@@ -32,7 +33,7 @@ private:
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
         std::optional<Placed> placed{};
         std::optional<Slot> slot{};  ///< where a name is taken from something, or something is taken away
-        bool dropped = false;  ///< stopped while it was verified: nothing of it takes a name
+        bool dropped = false;        ///< stopped while it was verified: nothing of it takes a name
     };
     struct FolderToFinish {
         FolderId folder;  ///< in finals_
@@ -46,7 +47,7 @@ private:
     struct PlacedFile {
         FolderId folder = no_folder;
         std::string name{};
-        Identity id{};        ///< known from the staging on
+        Identity id{};  ///< known from the staging on
         std::string hash{};
     };
 
@@ -126,7 +127,7 @@ private:
     std::vector<bool> carried_;                     ///< by item: came by a folder's rename
     std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet
     std::vector<Work> group_;
-    std::unordered_set<std::string> leaving_;  ///< places that the group's sources will have left
+    std::unordered_set<std::string> leaving_;   ///< places that the group's sources will have left
     std::unordered_set<std::string> arriving_;  ///< in an undo: places that the group will have filled
     std::uint64_t group_bytes_ = 0;
     std::chrono::steady_clock::time_point group_began_{};

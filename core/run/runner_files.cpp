@@ -257,7 +257,8 @@ void Runner::take_back(Work& work, Error why) {
     const auto into = targets_.open(item(work.item).folder);
     if (into) {
         const auto own = safe_->slot(**into);
-        auto away = own ? set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id) : Result<SafeEntry>(failure(own.error()));
+        auto away =
+            own ? set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id) : Result<SafeEntry>(failure(own.error()));
         if (!away) {
             why.step += "; its copy stays at " + join((*into)->path(), work.placed->name);
         } else {

@@ -11,6 +11,8 @@
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
+#include "run/pending_plan.h"
+#include "run/prepare.h"
 #include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -316,4 +318,64 @@ TEST_CASE("sizes, dates and differences are said in words", "[text]") {
     CHECK(difference_text(incoming, held) == QString("3 days newer, 12%1KB larger").arg(QChar(0xa0)));
     CHECK(difference_text(held, incoming) == QString("3 days older, 12%1KB smaller").arg(QChar(0xa0)));
     CHECK(difference_text(held, held) == "same date, same size");
+}
+
+TEST_CASE("a run that was interrupted is offered at the next start, and one click finishes it", "[window]") {
+    TempFolder temp;
+    for (int i = 0; i < 20; ++i) temp.write("from/" + std::to_string(i), std::to_string(i) + " of twenty");
+    {
+        // what a killed program leaves: everything in the journal, nothing done
+        const auto disk = make_disk();
+        const auto store = Store::open(temp.path("state"));
+        REQUIRE(store);
+        Request request;
+        request.sources = {temp.path("from")};
+        request.destination = temp.path("to");
+        const auto outlook = prepare(*disk, request);
+        REQUIRE(outlook);
+        ReceiptHead head;
+        head.id = new_receipt_id(now_ns());
+        head.started_ns = now_ns();
+        head.sentence = "Copy 21 items.";
+        head.destination = request.destination;
+        head.roots = {temp.path(), temp.path("to")};
+        ItemId next = 0;
+        REQUIRE((*store)->begin(head, [&]() -> std::optional<PendingItem> {
+            if (next == outlook->plan->items.size()) return std::nullopt;
+            return pending_item(*outlook->plan, next++);
+        }));
+    }
+    MainWindow window(temp.path("from"), temp.path("state"));
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(WindowDriver::wait([&] { return driver.find<QWidget>("goOn")->isVisible(); }));
+    CHECK(driver.find<QLabel>("runWords")->text().startsWith("Interrupted: Copy 21 items."));
+    CHECK_FALSE(temp.has("to"));
+    driver.click("goOn");
+    REQUIRE(WindowDriver::wait([&] { return driver.find<QLabel>("runWords")->text().startsWith("Done: 21 copied"); }));
+    CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("a run that is stopped can be gone on with", "[window]") {
+    TempFolder temp;
+    for (int i = 0; i < 3000; ++i) temp.write("from/" + std::to_string(i), std::string(30'000, 'x'));
+    MainWindow window(temp.path(), temp.path("state"));
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(driver.settle());
+    driver.clickMark(driver.rowNamed("folderList", "from"));
+    driver.chooseDestination(QString::fromStdString(temp.path("to")));
+    driver.click("start");
+    REQUIRE(WindowDriver::wait([&] { return temp.has("to/from"); }));
+    driver.click("stopRun");
+    REQUIRE(driver.settle());
+    if (!driver.find<QLabel>("runWords")->text().startsWith("Stopped")) {
+        WARN("the run was over before it could be stopped");
+        return;
+    }
+    CHECK(window.bench().pickedCount() == 1);
+    driver.click("goOn");
+    REQUIRE(driver.settle());
+    CHECK(driver.find<QLabel>("runWords")->text().startsWith("Done: "));
+    CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
 }

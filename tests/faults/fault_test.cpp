@@ -42,12 +42,18 @@ public:
     Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
         return hit() ? fail() : disk->set_attributes(o, a);
     }
-    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override { return hit() ? fail() : disk->take_free_name(s, f, n); }
+    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
+        return hit() ? fail() : disk->take_free_name(s, f, n);
+    }
     Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
         return hit() ? fail() : disk->link_file(a, n, b, m);
     }
-    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override { return hit() ? fail() : disk->make_link(f, n, p); }
-    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override { return hit() ? fail() : disk->make_folder(f, n, m); }
+    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override {
+        return hit() ? fail() : disk->make_link(f, n, p);
+    }
+    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
+        return hit() ? fail() : disk->make_folder(f, n, m);
+    }
     Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
         return hit() ? fail() : disk->move_to_free_name(a, n, b, m);
     }
@@ -55,7 +61,9 @@ public:
         return hit() ? fail() : disk->exchange(a, n, b, m);
     }
     Result<void> remove_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->remove_file(f, n); }
-    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->remove_empty_folder(f, n); }
+    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override {
+        return hit() ? fail() : disk->remove_empty_folder(f, n);
+    }
     Result<void> sync(const Handle& o) override { return hit() ? fail() : disk->sync(o); }
     Result<void> sync_volume(const Handle& f) override { return hit() ? fail() : disk->sync_volume(f); }
 
@@ -104,10 +112,11 @@ struct Kind {
 }  // namespace
 
 TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
-    const auto kind = GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"copy across", Operation::copy, true},
-                               Kind{"move across", Operation::move, true});
-    const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""}, Error{Fault::name_taken, EEXIST, "test", ""},
-                                Error{Fault::other_file_system, EXDEV, "test", ""}, Error{Fault::changed_meanwhile, 0, "test", ""});
+    const auto kind = GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false},
+                               Kind{"copy across", Operation::copy, true}, Kind{"move across", Operation::move, true});
+    const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""},
+                                Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
+                                Error{Fault::changed_meanwhile, 0, "test", ""});
     const bool undoing = GENERATE(false, true);
     TempFolder temp("/dev/shm");
     const Mount one = Mount::memory(temp.path("one"));

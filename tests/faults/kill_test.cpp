@@ -107,7 +107,8 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         if (other_file_system)
             for (const auto& entry : std::filesystem::directory_iterator(temp.path("mounted"))) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> request{operation, temp.path("from/box"), "--into", temp.path(to), "--when", "newer=overwrite", "--when", "older=rename"};
+    const std::vector<std::string> request{operation, temp.path("from/box"), "--into", temp.path(to),
+                                           "--when",  "newer=overwrite",     "--when", "older=rename"};
 
     make_scene(temp, to);
     const Tree from_before = tree_of(temp.path("from"), without_folder_times);
@@ -158,6 +159,6 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         CHECK(differences(tree_of(temp.path(to), without_folder_times), to_before) == "");
         check_litter(temp.path());
     }
-    WARN(operation << (other_file_system ? " between file systems" : "") << ": interrupted " << interrupted << " of " << kills() << " times, a run takes "
-                   << takes << " us");
+    WARN(operation << (other_file_system ? " between file systems" : "") << ": interrupted " << interrupted << " of " << kills()
+                   << " times, a run takes " << takes << " us");
 }
