@@ -38,11 +38,17 @@ public:
         sigaddset(&signals_, SIGTERM);
         pthread_sigmask(SIG_BLOCK, &signals_, nullptr);
         waiter_ = std::jthread([this](const std::stop_token& end) {
-            const timespec while_waiting{0, 50'000'000};
+            int signal = 0;
             while (!end.stop_requested())
-                if (sigtimedwait(&signals_, nullptr, &while_waiting) > 0) source_.request_stop();
+                if (sigwait(&signals_, &signal) == 0) source_.request_stop();
         });
     }
+    ~StopOnSignal() {
+        waiter_.request_stop();
+        pthread_kill(waiter_.native_handle(), SIGTERM);  // wakes it, and only it
+    }
+    StopOnSignal(const StopOnSignal&) = delete;
+    StopOnSignal& operator=(const StopOnSignal&) = delete;
     std::stop_token token() const { return source_.get_token(); }
 
 private:

@@ -261,10 +261,9 @@ public:
         return total;
     }
 
-    Result<Attributes> attributes(const Handle& open) override {
-        const auto looked = status(open);
-        if (!looked) return failure(looked.error());
-        Attributes attributes{looked->mode, looked->owner, looked->group, looked->accessed_ns, looked->id.modified_ns, {}};
+    using FileSystem::attributes;
+    Result<Attributes> attributes(const Handle& open, const Status& seen) override {
+        Attributes attributes{seen.mode, seen.owner, seen.group, seen.accessed_ns, seen.id.modified_ns, {}};
         for (auto& name : extended_names(open.descriptor())) {
             const ssize_t size = ::fgetxattr(open.descriptor(), name.c_str(), nullptr, 0);
             if (size < 0) continue;  // not for us to read, or gone: what cannot be read cannot be carried
@@ -349,6 +348,7 @@ public:
         }
         // an access control list that the folder's default gave, and the source never had
         for (const auto acl : {access_acl, default_acl}) {
+            if (acl == default_acl && now->type != FileType::folder) continue;
             const bool has = std::any_of(wanted.extended.begin(), wanted.extended.end(), [&](const auto& x) { return x.first == acl; });
             if (!has) ::fremovexattr(fd, std::string(acl).c_str());
         }

@@ -70,8 +70,13 @@ public:
     virtual Result<Handle> open_file(const Handle& folder, const std::string& name) = 0;
     /// returns  bytes read, less than asked for only at the end; 0 at or past it
     virtual Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) = 0;
-    /// Attributes by handle; a folder's, a file's.
-    virtual Result<Attributes> attributes(const Handle& open) = 0;
+    /// Attributes of a file or folder, with what was just seen of it.
+    virtual Result<Attributes> attributes(const Handle& open, const Status& seen) = 0;
+    Result<Attributes> attributes(const Handle& open) {
+        const auto seen = status(open);
+        if (!seen) return failure(seen.error());
+        return attributes(open, *seen);
+    }
 
     /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file.
     virtual Result<Staged> stage(const Handle& folder) = 0;

@@ -7,6 +7,7 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+#include <algorithm>
 #include <chrono>
 #include <cstdlib>
 #include <nlohmann/json.hpp>
@@ -153,7 +154,9 @@ Attributes unpack_attributes(const std::string& bytes) {
 class SqliteStore final : public Store {
 public:
     explicit SqliteStore(const std::string& path)
-        : path_(path), database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE, 10'000 /* ms to wait for another program */) {
+        : path_(path),
+          database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */,
+                    10'000 /* ms to wait for another program */) {
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
         SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
@@ -272,15 +275,11 @@ public:
                 insert.exec();
                 insert.reset();
             }
-            for (const char* table : {"pending", "intents"}) {
-                SQLite::Statement settled(database_, fmt::format("delete from {} where receipt=? and number=?", table));
-                for (const auto& [number, item] : records.items) {
-                    settled.bind(1, receipt);
-                    settled.bind(2, as_signed(number));
-                    settled.exec();
-                    settled.reset();
-                }
-            }
+            settle_pending(receipt, records.items);
+            // intentions are a group's; what it has not done by now it has not done
+            SQLite::Statement intents(database_, "delete from intents where receipt=?");
+            intents.bind(1, receipt);
+            intents.exec();
             SQLite::Statement folder(database_, "insert into folders values(?,?,?,?,?,?)");
             for (const FolderTrace& trace : records.folders) {
                 folder.bind(1, receipt);
@@ -441,6 +440,27 @@ public:
     }
 
 private:
+    void settle_pending(const std::string& receipt, const std::vector<std::pair<std::uint64_t, ReceiptItem>>& items) {
+        if (items.empty()) return;
+        const auto [least, most] =
+            std::minmax_element(items.begin(), items.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+        if (most->first - least->first + 1 == items.size()) {  // one statement for all of them, as is usual
+            SQLite::Statement all(database_, "delete from pending where receipt=? and number between ? and ?");
+            all.bind(1, receipt);
+            all.bind(2, as_signed(least->first));
+            all.bind(3, as_signed(most->first));
+            all.exec();
+            return;
+        }
+        SQLite::Statement one(database_, "delete from pending where receipt=? and number=?");
+        for (const auto& [number, item] : items) {
+            one.bind(1, receipt);
+            one.bind(2, as_signed(number));
+            one.exec();
+            one.reset();
+        }
+    }
+
     void drop_entry(const std::string& id) {
         SQLite::Statement drop(database_, "delete from safe where id=?");
         drop.bind(1, id);

@@ -16,7 +16,7 @@ Result<StagedCopy> stage_once(FileSystem& disk, const Handle& source_folder, con
     if (!before) return failure(before.error());
     auto staged = disk.stage(into);
     if (!staged) return failure(staged.error());
-    const auto attributes = disk.attributes(*from);
+    const auto attributes = disk.attributes(*from, *before);
     if (!attributes) return failure(attributes.error());
     auto copied = copy_bytes(disk, *from, *staged, before->id.size_bytes, hash || before->id.size_bytes <= hashed_anyway_bytes, meter);
     if (!copied) return failure(copied.error());

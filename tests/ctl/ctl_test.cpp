@@ -87,7 +87,8 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     CHECK(plan.status == 0);
     CHECK(plan.json()["document"] == "plan");
     CHECK(plan.json()["tavlo"] == 1);
-    for (const auto& item : plan.json()["items"]) CHECK(item["result"] == "planned");
+    const Json planned_document = plan.json();
+    for (const auto& item : planned_document["items"]) CHECK(item["result"] == "planned");
     CHECK(plan.json()["totals"]["overwritten"] == 1);
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
     CHECK_FALSE(temp.has("xdg"));  // a plan changes nothing at all

@@ -32,7 +32,9 @@ public:
     Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
         return hit() ? fail() : disk->read_at(f, o, into);
     }
-    Result<tavlo::Attributes> attributes(const Handle& o) override { return hit() ? fail() : disk->attributes(o); }
+    Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override {
+        return hit() ? fail() : disk->attributes(o, s);
+    }
     Result<Staged> stage(const Handle& f) override { return hit() ? fail() : disk->stage(f); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
         if (!hit()) return disk->write_at(s, o, b);

@@ -1,7 +1,3 @@
-#include <signal.h>
-#include <sys/wait.h>
-#include <unistd.h>
-
 #include <catch2/catch.hpp>
 #include <chrono>
 #include <cstdlib>
@@ -9,6 +5,7 @@
 #include <random>
 
 #include "support/jobs.h"
+#include "support/kill_scene.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -25,69 +22,7 @@ int kills() {
     return wanted != nullptr ? std::atoi(wanted) : 12;
 }
 
-/// Runs tavloctl, and kills it after so many microseconds. returns its status, or -1 where it was killed
-int run_for(const std::string& state, const std::vector<std::string>& words, long microseconds) {
-    const pid_t child = ::fork();
-    if (child == 0) {
-        if (::freopen("/dev/null", "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr) ::_exit(126);
-        std::vector<std::string> line(words);
-        line.emplace_back("--state");
-        line.push_back(state);
-        std::string program = TAVLOCTL;
-        std::vector<char*> argv{program.data()};
-        for (auto& word : line) argv.push_back(word.data());
-        argv.push_back(nullptr);
-        ::execv(TAVLOCTL, argv.data());
-        ::_exit(127);
-    }
-    if (microseconds >= 0) {
-        ::usleep(static_cast<useconds_t>(microseconds));
-        ::kill(child, SIGKILL);
-    }
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
-}
-
-/// Folders, collisions to overwrite, to rename and to skip, links and hard links: something of everything that takes a name.
-void make_scene(const TempFolder& temp, const std::string& to) {
-    for (int i = 0; i < 60; ++i) {
-        const std::string name = "box/" + std::to_string(i % 6) + "/file-" + std::to_string(i);
-        temp.write("from/" + name, "incoming " + std::to_string(i) + std::string(static_cast<std::size_t>(i * 700), 'x'));
-        temp.date("from/" + name, 1'900'000'000 + i);
-        if (i % 3 == 0) {
-            temp.write(to + "/" + name, "held " + std::to_string(i));
-            temp.date(to + "/" + name, i % 2 == 0 ? 1'800'000'000 : 1'950'000'000);  // older, newer
-        }
-    }
-    temp.link("from/box/link", "0/file-0");
-    temp.date("from/box/link", 1'900'000'100);
-    std::filesystem::create_hard_link(temp.path("from/box/1/file-1"), temp.path("from/box/again"));
-    temp.folder("from/box/empty");
-    temp.folder(to);
-}
-
 constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = true};
-
-/// What differs between two trees, a line each; "" where nothing does.
-std::string differences(const Tree& now, const Tree& then) {
-    std::string lines;
-    for (const auto& [path, what] : then)
-        if (const auto found = now.find(path); found == now.end())
-            lines += "gone: " + path + "\n";
-        else if (found->second != what)
-            lines += path + ": " + found->second + ", was " + what + "\n";
-    for (const auto& [path, what] : now)
-        if (!then.contains(path)) lines += "new: " + path + ": " + what + "\n";
-    return lines;
-}
-
-void check_litter(const std::string& folder) {
-    for (const auto& entry : std::filesystem::recursive_directory_iterator(folder)) {
-        CAPTURE(entry.path());
-        CHECK(entry.path().filename().string().find(".tavlo-part-") == std::string::npos);
-    }
-}
 
 }  // namespace
 
@@ -110,11 +45,11 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
     const std::vector<std::string> request{operation, temp.path("from/box"), "--into", temp.path(to),
                                            "--when",  "newer=overwrite",     "--when", "older=rename"};
 
-    make_scene(temp, to);
+    const int items = make_kill_scene(temp, "from", to);
     const Tree from_before = tree_of(temp.path("from"), without_folder_times);
     const Tree to_before = tree_of(temp.path(to), without_folder_times);
     const auto began = std::chrono::steady_clock::now();
-    REQUIRE(run_for(temp.path("state"), request, -1) == 0);
+    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), request, -1) == 0);
     const auto takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     const Tree from_after = tree_of(temp.path("from"));
     const Tree to_after = tree_of(temp.path(to), without_folder_times);
@@ -126,15 +61,15 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
     int interrupted = 0;
     for (int turn = 0; turn < kills(); ++turn) {
         clear();
-        make_scene(temp, to);
+        make_kill_scene(temp, "from", to);
         const long instant = up_to(takes * 11 / 10 + 1);
         CAPTURE(turn, instant, takes);
-        int status = run_for(temp.path("state"), request, instant);
+        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), request, instant);
         const bool begun = !value(value(Store::open(temp.path("state")))->receipts()).empty();
         if (status == -1) ++interrupted;
-        while (status == -1) status = run_for(temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
+        while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
         CHECK(status == 0);
-        check_litter(temp.path());
+        check_no_litter(temp.path());
         if (!begun) {  // killed before anything was done
             CHECK(differences(tree_of(temp.path("from"), without_folder_times), from_before) == "");
             CHECK(differences(tree_of(temp.path(to), without_folder_times), to_before) == "");
@@ -146,18 +81,19 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         const auto heads = value(jobs.store->receipts());
         REQUIRE(heads.size() == 1);
         CHECK(heads[0].state == RunState::done);
-        CHECK(heads[0].totals.items == 70);
+        CHECK(heads[0].totals.items == static_cast<std::uint64_t>(items));
         CHECK(heads[0].totals.of(Outcome::failed) + heads[0].totals.of(Outcome::undecided) + heads[0].totals.of(Outcome::planned) == 0);
         // and its undo, killed and recovered in turn, brings everything back
-        status = run_for(temp.path("state"), {"undo", heads[0].id}, up_to(2) == 0 ? up_to(takes) : -1);
+        status = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"undo", heads[0].id}, up_to(2) == 0 ? up_to(takes) : -1);
         if (status == -1) {
-            while (status == -1) status = run_for(temp.path("state"), recovery, up_to(3) == 0 ? up_to(takes) : -1);
-            if (value(jobs.store->receipts()).size() == 1) status = run_for(temp.path("state"), {"undo", heads[0].id}, -1);
+            while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(3) == 0 ? up_to(takes) : -1);
+            if (value(jobs.store->receipts()).size() == 1)
+                status = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"undo", heads[0].id}, -1);
         }
         CHECK(status == 0);
         CHECK(differences(tree_of(temp.path("from"), without_folder_times), from_before) == "");
         CHECK(differences(tree_of(temp.path(to), without_folder_times), to_before) == "");
-        check_litter(temp.path());
+        check_no_litter(temp.path());
     }
     WARN(operation << (other_file_system ? " between file systems" : "") << ": interrupted " << interrupted << " of " << kills()
                    << " times, a run takes " << takes << " us");

@@ -31,7 +31,7 @@ public:
     Result<void> may_write(const Handle& f) override { return disk->may_write(f); }
     Result<Handle> open_file(const Handle& f, const std::string& n) override { return disk->open_file(f, n); }
     Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override { return disk->read_at(f, o, into); }
-    Result<tavlo::Attributes> attributes(const Handle& o) override { return disk->attributes(o); }
+    Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override { return disk->attributes(o, s); }
     Result<Staged> stage(const Handle& f) override { return disk->stage(f); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override { return disk->write_at(s, o, b); }
     Result<void> share_blocks(const Handle& f, const Staged& s) override { return disk->share_blocks(f, s); }

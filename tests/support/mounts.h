@@ -10,6 +10,8 @@ public:
     static Mount memory(const std::string& at, const std::string& options = "size=32m");
     /// A file system made in an image file and mounted through a loop device: "ext4", "xfs", "btrfs".
     static Mount image(const std::string& kind, const std::string& image_path, const std::string& at, unsigned megabytes);
+    /// An image that was made before.
+    static Mount again(const std::string& image_path, const std::string& at);
     Mount() = default;
     Mount(Mount&& other) noexcept;
     Mount& operator=(Mount&&) = delete;

@@ -1,0 +1,109 @@
+#include <fcntl.h>
+#include <sys/ioctl.h>
+#include <sys/mount.h>
+#include <sys/wait.h>
+#include <unistd.h>
+
+#include <catch2/catch.hpp>
+#include <chrono>
+#include <cstdlib>
+#include <filesystem>
+#include <random>
+
+#include "support/jobs.h"
+#include "support/kill_scene.h"
+#include "support/mounts.h"
+
+// A power cut, as far as a program can make one: the file system that holds sources, destination and journal is shut down without
+// writing out anything more (ioctl "goingdown", flag NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again.
+
+using namespace tavlo;
+
+namespace {
+
+constexpr unsigned long going_down = _IOR('X', 125, std::uint32_t);
+constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = true};
+
+int cuts() {
+    const char* wanted = std::getenv("TAVLO_KILLS");
+    return wanted != nullptr ? std::atoi(wanted) : 8;
+}
+
+bool cut_power(const std::string& mount) {
+    const int fd = ::open(mount.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC);
+    std::uint32_t without_log_flush = 2;
+    const bool cut = fd >= 0 && ::ioctl(fd, going_down, &without_log_flush) == 0;
+    if (fd >= 0) ::close(fd);
+    return cut;
+}
+
+}  // namespace
+
+TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run", "[power]") {
+    const auto kind = GENERATE(as<std::string>(), "ext4", "xfs");
+    const auto operation = GENERATE(as<std::string>(), "copy", "move");
+    CAPTURE(kind, operation);
+    TempFolder temp("/dev/shm");
+    const std::string image = temp.path("image");
+    const std::string disk = temp.path("disk");
+    std::optional<Mount> mount = Mount::image(kind, image, disk, kind == "xfs" ? 320 : 96);
+    NEEDS(*mount)
+    const auto clear = [&] {
+        for (const auto& entry : std::filesystem::directory_iterator(disk)) std::filesystem::remove_all(entry.path());
+    };
+    const std::vector<std::string> request{operation, temp.path("disk/from/box"), "--into", temp.path("disk/to"),
+                                           "--when",  "newer=overwrite",          "--when", "older=rename"};
+    const std::vector<std::string> recovery(1, "recover");
+    Tree from_before;
+    Tree to_before;
+    long takes = 0;
+    for (int turn = 0; turn < 3; ++turn) {  // a new file system is slow at first
+        mount.reset();
+        mount.emplace(Mount::again(image, disk));
+        clear();
+        make_kill_scene(temp, "disk/from", "disk/to");
+        ::sync();
+        from_before = tree_of(temp.path("disk/from"), without_folder_times);
+        to_before = tree_of(temp.path("disk/to"), without_folder_times);
+        const auto began = std::chrono::steady_clock::now();
+        REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), request, -1) == 0);
+        takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
+    }
+    const Tree from_after = tree_of(temp.path("disk/from"), without_folder_times);
+    const Tree to_after = tree_of(temp.path("disk/to"), without_folder_times);
+
+    std::mt19937_64 random(std::random_device{}());
+    int interrupted = 0;
+    for (int turn = 0; turn < cuts(); ++turn) {
+        clear();
+        make_kill_scene(temp, "disk/from", "disk/to");
+        ::sync();
+        const long instant = static_cast<long>(random() % static_cast<unsigned long>(takes * 12 / 10 + 1));
+        CAPTURE(turn, instant, takes);
+        const pid_t child = ::fork();
+        if (child == 0) ::_exit(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), request, -1));
+        ::usleep(static_cast<useconds_t>(instant));
+        if (!cut_power(disk)) {
+            ::waitpid(child, nullptr, 0);
+            WARN("skipped: " << kind << " cannot be shut down here");
+            return;
+        }
+        int status = 0;
+        ::waitpid(child, &status, 0);
+        if (status != 0) ++interrupted;
+        mount.reset();
+        mount.emplace(Mount::again(image, disk));
+        REQUIRE(mount->mounted);
+        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), recovery, -1) == 0);
+        check_no_litter(disk);
+        const bool begun = !value(value(Store::open(temp.path("disk/state")))->receipts()).empty();
+        CHECK(differences(tree_of(temp.path("disk/from"), without_folder_times), begun ? from_after : from_before) == "");
+        CHECK(differences(tree_of(temp.path("disk/to"), without_folder_times), begun ? to_after : to_before) == "");
+        if (!begun) continue;
+        const auto heads = value(value(Store::open(temp.path("disk/state")))->receipts());
+        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), {"undo", heads.at(0).id}, -1) == 0);
+        CHECK(differences(tree_of(temp.path("disk/from"), without_folder_times), from_before) == "");
+        CHECK(differences(tree_of(temp.path("disk/to"), without_folder_times), to_before) == "");
+    }
+    WARN(kind << ", " << operation << ": cut off " << interrupted << " of " << cuts() << " times");
+}
