@@ -199,25 +199,8 @@ public:
         });
     }
 
-    Result<void> intend(const std::string& receipt, const std::vector<Intent>& intents) override {
-        return guarded("write the journal", [&] {
-            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_, "insert or replace into intents values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
-            for (const Intent& intent : intents) {
-                int at = 0;
-                insert.bind(++at, receipt);
-                insert.bind(++at, as_signed(intent.number));
-                insert.bind(++at, static_cast<int>(intent.kind));
-                for (const Identity* id : {&intent.fresh, &intent.expected}) at = bind_identity(insert, at, *id);
-                bind_bytes(insert, ++at, intent.slot);
-                insert.bind(++at, intent.entry);
-                insert.bind(++at, intent.removes_source ? 1 : 0);
-                insert.bind(++at, intent.hash);
-                insert.exec();
-                insert.reset();
-            }
-            transaction.commit();
-        });
+    Result<void> intend(const std::string& receipt, const Intent& intent) override {
+        return guarded("write the journal", [&] { insert_intents(receipt, {intent}); });
     }
 
     Result<std::vector<Intent>> intents(const std::string& receipt) override {
@@ -265,7 +248,7 @@ public:
 
     Result<RunLock> lock(const std::string& receipt) override { return RunLock::take(std::string(parent_of(path_)), receipt); }
 
-    Result<void> record(const std::string& receipt, const RunRecords& records) override {
+    Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& next) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement insert(database_,
@@ -307,6 +290,7 @@ public:
                 safe.reset();
             }
             for (const auto& id : records.used_up) drop_entry(id);
+            insert_intents(receipt, next);
             transaction.commit();
         });
     }
@@ -440,6 +424,23 @@ public:
     }
 
 private:
+    void insert_intents(const std::string& receipt, const std::vector<Intent>& intents) {
+        SQLite::Statement insert(database_, "insert or replace into intents values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+        for (const Intent& intent : intents) {
+            int at = 0;
+            insert.bind(++at, receipt);
+            insert.bind(++at, as_signed(intent.number));
+            insert.bind(++at, static_cast<int>(intent.kind));
+            for (const Identity* id : {&intent.fresh, &intent.expected}) at = bind_identity(insert, at, *id);
+            bind_bytes(insert, ++at, intent.slot);
+            insert.bind(++at, intent.entry);
+            insert.bind(++at, intent.removes_source ? 1 : 0);
+            insert.bind(++at, intent.hash);
+            insert.exec();
+            insert.reset();
+        }
+    }
+
     void settle_pending(const std::string& receipt, const std::vector<std::pair<std::uint64_t, ReceiptItem>>& items) {
         if (items.empty()) return;
         const auto [least, most] =

@@ -34,10 +34,11 @@ public:
     /// What an undo takes back has no rest to go on with any more.
     /// next     the items, one after the other, then nullopt
     virtual Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) = 0;
-    /// What the next group is about to do; durable before it is done.
-    virtual Result<void> intend(const std::string& receipt, const std::vector<Intent>& intents) = 0;
-    /// What was done; those items are no longer pending.
-    virtual Result<void> record(const std::string& receipt, const RunRecords& records) = 0;
+    /// What was done since the last time, whose items are no longer pending, and what the next group is about to do, in one
+    /// transaction that is durable when this returns.
+    virtual Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& intents = {}) = 0;
+    /// One more intention of the same group.
+    virtual Result<void> intend(const std::string& receipt, const Intent& intent) = 0;
     /// Notes the end; adds up the totals from the items. returns the head with them
     virtual Result<ReceiptHead> finish(const ReceiptHead& head) = 0;
 

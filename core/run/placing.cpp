@@ -39,12 +39,11 @@ Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, c
 
 std::string leaving_name(const std::string& receipt, std::uint64_t item) { return ".tavlo-part-" + receipt + "-" + std::to_string(item); }
 
-SafeEntry entry_for(const std::string& id, const std::string& slot_path, const Handle& folder, const std::string& name,
-                    const Status& status) {
+SafeEntry entry_for(const std::string& id, const std::string& slot_path, const std::string& original, const Status& status) {
     SafeEntry entry;
     entry.id = id;
-    entry.original = join(folder.path(), name);
-    entry.stored = join(slot_path, name);
+    entry.original = original;
+    entry.stored = join(slot_path, name_of(original));
     entry.receipt = id.substr(0, id.rfind('.'));
     entry.type = status.type;
     entry.identity = status.id;
@@ -97,7 +96,7 @@ Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& fold
     }
     const auto placed = disk.status(folder, name);
     if (!placed) return failure(placed.error());
-    return Placed{name, *placed, entry_for(slot.entry, slot.path, folder, name, *out)};
+    return Placed{name, *placed, entry_for(slot.entry, slot.path, join(folder.path(), name), *out)};
 }
 
 Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
@@ -114,7 +113,7 @@ Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& fo
         if (auto back = disk.move_to_free_name(slot.folder, name, folder, name); !back) return failure(back.error());
         return unused(out ? changed(folder, name) : out.error());
     }
-    return entry_for(slot.entry, slot.path, folder, name, *out);
+    return entry_for(slot.entry, slot.path, join(folder.path(), name), *out);
 }
 
 }  // namespace tavlo

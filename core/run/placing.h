@@ -54,7 +54,7 @@ bool is_expected(const Status& found, const Identity& expected);
 std::string leaving_name(const std::string& receipt, std::uint64_t item);
 
 /// The Safe entry for what lies in a slot.
-SafeEntry entry_for(const std::string& entry, const std::string& slot_path, const Handle& folder, const std::string& name,
-                    const Status& status);
+/// original  the place it held
+SafeEntry entry_for(const std::string& id, const std::string& slot_path, const std::string& original, const Status& status);
 
 }  // namespace tavlo

@@ -45,29 +45,28 @@ private:
 
     void settle(std::uint64_t number, const Intent& intent) {
         const PendingItem& item = pending_.at(number);
-        const bool takes_away = intent.kind == Intent::Kind::take_away;
-        const auto folder = open(takes_away ? std::string(parent_of(item.source)) : folder_of(item));
+        if (intent.kind == Intent::Kind::take_away) return settle_taken_away(number, item, intent);
+        const auto folder = open(folder_of(item));
         if (!folder) return;
-        const std::string name(name_of(takes_away ? item.source : item.final_path));
+        const std::string name(name_of(item.final_path));
         std::optional<Placed> placed;
-        if (takes_away)
-            placed = settle_taken_away(intent, **folder, name);
-        else if (intent.slot.empty())
+        if (intent.slot.empty())
             placed = find_placed(item, intent, **folder, name);
         else
             placed = settle_replacement(item, intent, **folder, name);
         if (intent.removes_source && !settle_source(item, placed.has_value())) return;
-        if (placed) done(number, item, **folder, *placed, intent.hash);
+        if (placed) done(number, item, (*folder)->path(), *placed, intent.hash);
     }
 
-    std::optional<Placed> settle_taken_away(const Intent& intent, const Handle& folder, const std::string& name) {
+    /// The slot alone tells: the folder that the thing lay in may be gone by now too.
+    void settle_taken_away(std::uint64_t number, const PendingItem& item, const Intent& intent) {
+        const std::string name(name_of(item.source));
         const auto slot = disk_.open_folder(intent.slot);
-        if (!slot) return std::nullopt;
-        const auto there = disk_.status(*slot, name);
+        const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
         if (there && is_expected(*there, intent.expected))
-            return Placed{name, *there, entry_for(intent.entry, intent.slot, folder, name, *there)};
-        drop(intent.slot);
-        return std::nullopt;
+            done(number, item, parent_of(item.source), {name, *there, entry_for(intent.entry, intent.slot, item.source, *there)}, {});
+        else
+            drop(intent.slot);
     }
 
     bool is_fresh(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& name, const Status& status) {
@@ -112,7 +111,7 @@ private:
         auto at_target = disk_.status(folder, name);
         const bool arrived = at_target && is_fresh(item, intent, folder, name, *at_target);
         if (in_slot && arrived && is_expected(*in_slot, intent.expected))
-            return Placed{name, *at_target, entry_for(intent.entry, intent.slot, folder, name, *in_slot)};
+            return Placed{name, *at_target, entry_for(intent.entry, intent.slot, join(folder.path(), name), *in_slot)};
         if (in_slot && arrived) {  // traded with something that nothing was agreed about: back with it
             if (!trade(disk_, *slot, folder, name)) return std::nullopt;
             in_slot = disk_.status(*slot, name);
@@ -170,15 +169,15 @@ private:
         const std::string path = item.real.empty() ? item.source : item.real;
         if (const auto source = open(std::string(parent_of(path))))
             if (const auto here = disk_.status(**source, std::string(name_of(path))); here && here->id.same_thing(item.identity)) return;
-        if (const auto placed = find_placed(item, intent, **folder, name)) done(number, item, **folder, *placed, {});
+        if (const auto placed = find_placed(item, intent, **folder, name)) done(number, item, (*folder)->path(), *placed, {});
     }
 
-    void done(std::uint64_t number, const PendingItem& item, const Handle& folder, const Placed& placed, const std::string& hash) {
+    void done(std::uint64_t number, const PendingItem& item, std::string_view folder, const Placed& placed, const std::string& hash) {
         ReceiptItem out;
         out.source = item.source;
         out.target = item.target;
         const bool stays = item.action == Action::take_away;
-        if (const auto place = join(folder.path(), placed.name); !stays && place != item.target) out.final_path = place;
+        if (const auto place = join(folder, placed.name); !stays && place != item.target) out.final_path = place;
         out.type = item.type;
         out.size_bytes = item.identity.size_bytes;
         out.modified_ns = item.identity.modified_ns;

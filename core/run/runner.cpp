@@ -13,7 +13,8 @@ namespace tavlo {
 namespace {
 
 // a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
-constexpr std::size_t group_files = 256;
+constexpr std::size_t group_files = 512;
+constexpr std::size_t most_unrecorded = 4096;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
 
@@ -195,7 +196,7 @@ Result<void> Runner::step(ItemId id) {
         if (group_.back().remove_source) leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
-    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= group_files ||
+    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
                       (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
     return full ? flush() : Result<void>{};
 }
@@ -241,7 +242,7 @@ Result<void> Runner::flush() {
                 fail(id, into.error());
         }
     }
-    return write_records();
+    return records_.items.size() >= most_unrecorded ? write_records() : Result<void>{};
 }
 
 /// What a decision was made about: what holds the name, or the twin that this run has put there since.
@@ -302,7 +303,8 @@ Result<void> Runner::journal_group() {
         }
         if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
     }
-    return intents.empty() ? Result<void>{} : store_.intend(head_.id, intents);
+    // together with what the group before has done: until here its own intentions stand for it
+    return intents.empty() ? Result<void>{} : store_.record(head_.id, std::exchange(records_, {}), intents);
 }
 
 /// The same for a folder, which takes its name by itself.
@@ -310,8 +312,7 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
     auto slot = safe_->slot(into);
     if (!slot) return slot;
     const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
-    if (auto noted = store_.intend(head_.id, {{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}});
-        !noted)
+    if (auto noted = store_.intend(head_.id, {number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}); !noted)
         return failure(noted.error());
     return slot;
 }

@@ -1,3 +1,5 @@
+#include <unistd.h>
+
 #include "files/path.h"
 #include "run/runner.h"
 
@@ -154,8 +156,12 @@ void Runner::remember_source_folder(EntryId entry) {
 void Runner::remove_folder(ItemId id) {
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);
-    if (!parent) return fail(id, parent.error());
-    const auto now = disk_.status(**parent, source.name);
+    const auto now = parent ? disk_.status(**parent, source.name) : Result<Status>(failure(parent.error()));
+    if (!now && now.error().fault == Fault::not_found && resumption_ != nullptr) {  // it went before the run was interrupted
+        const Attributes was{source.status.mode, ::geteuid(), ::getegid(), source.status.id.modified_ns, source.status.id.modified_ns, {}};
+        records_.folders.push_back({false, plan_.source_path(item(id)), was, {}});
+        return settle(id, Outcome::created);
+    }
     if (!now) return fail(id, now.error());
     if (now->type != FileType::folder || !now->id.same_thing(source.status.id)) return leave_undecided(id, "is another one than was made");
     Attributes attributes;
