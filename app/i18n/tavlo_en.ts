@@ -67,11 +67,19 @@
             <numerusform>%Ln cannot be done</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="109" />
+        <source>Not possible: %1 (and %Ln more)</source>
+        <translation>
+            <numerusform>Not possible: %1 (and %Ln more)</numerusform>
+            <numerusform>Not possible: %1 (and %Ln more)</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="247" />
+        <location filename="../views/gathering_side.cpp" line="248" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -79,7 +87,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="254" />
+        <location filename="../views/gathering_side.cpp" line="255" />
         <source> · %Ln folders</source>
         <translation>
             <numerusform> · %Ln folder</numerusform>
@@ -87,7 +95,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="256" />
+        <location filename="../views/gathering_side.cpp" line="257" />
         <source> · %Ln selected</source>
         <translation>
             <numerusform> · %Ln selected</numerusform>
@@ -95,7 +103,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="259" />
+        <location filename="../views/gathering_side.cpp" line="260" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -106,7 +114,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="132" />
+        <location filename="../views/instruction_line.cpp" line="134" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -114,7 +122,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="189" />
+        <location filename="../views/instruction_line.cpp" line="191" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -122,7 +130,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="191" />
+        <location filename="../views/instruction_line.cpp" line="193" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -130,7 +138,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="216" />
+        <location filename="../views/instruction_line.cpp" line="219" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -138,7 +146,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="216" />
+        <location filename="../views/instruction_line.cpp" line="219" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -160,7 +168,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="212" />
+        <location filename="../views/outcome_side.cpp" line="221" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -168,7 +176,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="213" />
+        <location filename="../views/outcome_side.cpp" line="222" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -176,7 +184,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="214" />
+        <location filename="../views/outcome_side.cpp" line="223" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -184,7 +192,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="215" />
+        <location filename="../views/outcome_side.cpp" line="224" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -192,7 +200,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="218" />
+        <location filename="../views/outcome_side.cpp" line="227" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -254,7 +262,7 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="68" />
+        <location filename="../views/run_line.cpp" line="69" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -262,7 +270,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="70" />
+        <location filename="../views/run_line.cpp" line="71" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -270,7 +278,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="86" />
+        <location filename="../views/run_line.cpp" line="87" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -278,7 +286,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="87" />
+        <location filename="../views/run_line.cpp" line="88" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -286,7 +294,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="88" />
+        <location filename="../views/run_line.cpp" line="89" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -294,7 +302,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="89" />
+        <location filename="../views/run_line.cpp" line="90" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -302,7 +310,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="90" />
+        <location filename="../views/run_line.cpp" line="91" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -310,7 +318,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="91" />
+        <location filename="../views/run_line.cpp" line="92" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -318,7 +326,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="92" />
+        <location filename="../views/run_line.cpp" line="93" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -326,7 +334,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="93" />
+        <location filename="../views/run_line.cpp" line="94" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -334,7 +342,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="94" />
+        <location filename="../views/run_line.cpp" line="95" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -342,7 +350,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="95" />
+        <location filename="../views/run_line.cpp" line="96" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -350,7 +358,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="117" />
+        <location filename="../views/run_line.cpp" line="120" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>

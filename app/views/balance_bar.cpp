@@ -105,7 +105,9 @@ void BalanceBar::refresh() {
     QString note;
     const bool refused = !view.refusals.empty();
     if (refused)
-        note = tr("Not possible: %1").arg(view.refusals.front());
+        note = view.refusals.size() == 1
+                   ? tr("Not possible: %1").arg(view.refusals.front())
+                   : tr("Not possible: %1 (and %Ln more)", nullptr, static_cast<int>(view.refusals.size()) - 1).arg(view.refusals.front());
     else if (bench_.pickedCount() == 0)
         note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
     else if (bench_.request().destination.empty())

@@ -85,6 +85,7 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     totals_->setObjectName(QStringLiteral("folderTotals"));
     in_batch_ = new QLabel;
     in_batch_->setObjectName(QStringLiteral("pickedHere"));
+    foot->setSpacing(14);
     set_tone(*in_batch_, "accent");
     set_tone(*empty_, "muted");
     foot->addWidget(totals_, 1);

@@ -87,9 +87,11 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     destination_ = add_phrase("phraseDestination");
     comma_ = add_words();
     shape_ = add_phrase("phraseShape");
+    semicolon_ = add_words();
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
     stop_ = add_words();
+    for (QLabel* mark : {comma_, semicolon_, stop_}) mark->setProperty("glued", true);
     row->addWidget(words, 1);
 
     start_ = new QPushButton;
@@ -168,7 +170,7 @@ QString InstructionLine::sentence() const {
     if (!folders_->isHidden()) text += from_->text() + folders_->text();
     text += into_->text() + destination_->text();
     if (!shape_->isHidden()) text += comma_->text() + shape_->text();
-    text += taken_->text() + rule_->text() + stop_->text();
+    text += semicolon_->text() + taken_->text() + rule_->text() + stop_->text();
     return text;
 }
 
@@ -195,7 +197,8 @@ void InstructionLine::refresh() {
     destination_->setToolTip(shown(request.destination));
     comma_->setText(tr(", "));
     shape_->setText(shape_words(request.shape));
-    taken_->setText(tr("; where a name is taken, "));
+    semicolon_->setText(tr("; "));
+    taken_->setText(tr("where a name is taken, "));
     rule_->setText(rule_words(bench_.collisionRule()));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);

@@ -40,6 +40,7 @@ private:
     Phrase* destination_;
     QLabel* comma_;
     Phrase* shape_;
+    QLabel* semicolon_;
     QLabel* taken_;
     Phrase* rule_;
     QLabel* stop_;

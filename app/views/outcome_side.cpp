@@ -8,6 +8,7 @@
 #include <QPushButton>
 #include <QScrollBar>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "files/path.h"
 #include "text.h"
@@ -143,6 +144,14 @@ void OutcomeSide::goToNextUndecided() {
 
 bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
     if (watched == list_ && event->type() == QEvent::Resize) {
+        // names come first: with little room the words beside the tag go, then the dates
+        constexpr int names = 190;
+        constexpr int dates = 134;
+        constexpr int sizes = 72;
+        const int width = list_->viewport()->width();
+        const bool has_dates = width >= names + sizes + dates + 190;
+        list_->setColumnHidden(OutcomeModel::ChangedColumn, !has_dates);
+        list_->setColumnWidth(OutcomeModel::WhatColumn, std::clamp(width - names - sizes - (has_dates ? dates : 0), 190, 236));
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == list_ && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);

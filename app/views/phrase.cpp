@@ -73,11 +73,16 @@ int SentenceLayout::arrange(const QRect& rect, bool apply) const {
     int x = rect.left();
     int y = rect.top();
     int line = 0;
-    for (QLayoutItem* item : items_) {
+    const auto is_glued = [](const QLayoutItem* item) { return const_cast<QLayoutItem*>(item)->widget()->property("glued").toBool(); };
+    for (int i = 0; i < items_.size(); ++i) {
+        QLayoutItem* item = items_[i];
         if (item->isEmpty()) continue;  // hidden
         QSize size = item->sizeHint();
         size.setWidth(std::min(size.width(), rect.width()));
-        if (x > rect.left() && x + size.width() > rect.right() + 1) {
+        int together = size.width();  // a comma stays with what it follows
+        for (int next = i + 1; next < items_.size() && is_glued(items_[next]); ++next)
+            if (!items_[next]->isEmpty()) together += items_[next]->sizeHint().width();
+        if (!is_glued(item) && x > rect.left() && x + together > rect.right() + 1) {
             x = rect.left();
             y += line + 2;
             line = 0;
