@@ -1,5 +1,7 @@
 #include "run/recover.h"
 
+#include <unistd.h>
+
 #include <algorithm>
 #include <map>
 
@@ -54,6 +56,7 @@ private:
             placed = find_placed(item, intent, **folder, name);
         else
             placed = settle_replacement(item, intent, **folder, name);
+        if (placed && intent.kind == Intent::Kind::link) finish_link(item, **folder, *placed);
         if (intent.removes_source && !settle_source(item, placed.has_value())) return;
         if (placed) done(number, item, (*folder)->path(), *placed, intent.hash);
     }
@@ -121,6 +124,14 @@ private:
         drop(intent.slot);
         if (!in_slot && arrived) return Placed{name, *at_target};  // the name was free after all
         return std::nullopt;
+    }
+
+    /// A link takes its name and then its date; it may have been interrupted between the two.
+    void finish_link(const PendingItem& item, const Handle& folder, Placed& placed) {
+        const auto modified_ns = item.identity.modified_ns;
+        if (placed.status.id.modified_ns == modified_ns) return;
+        (void)disk_.set_link_attributes(folder, placed.name, {item.mode, ::geteuid(), ::getegid(), modified_ns, modified_ns, {}});
+        if (const auto status = disk_.status(folder, placed.name)) placed.status = *status;
     }
 
     /// What waited in the slot goes back to where it was.
