@@ -7,13 +7,13 @@
 
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
+#include "tasks/bench.h"
+#include "tasks/runs.h"
 #include "theme/theme.h"
 #include "translations.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "window_driver.h"
-#include "work/bench.h"
-#include "work/runs.h"
 
 // window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real window, filters it key by
 // key, picks all of it, plans and runs a copy, and prints for how long the interface's thread was held at the most in each step:

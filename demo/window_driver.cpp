@@ -6,12 +6,12 @@
 
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
+#include "tasks/bench.h"
+#include "tasks/runs.h"
 #include "text.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "views/row_delegates.h"
-#include "work/bench.h"
-#include "work/runs.h"
 
 namespace {
 constexpr int longest_wait_ms = 20'000;

@@ -6,8 +6,8 @@
 #include "batch/gather.h"
 #include "files/natural.h"
 #include "files/path.h"
+#include "tasks/bench.h"
 #include "text.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

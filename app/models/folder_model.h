@@ -7,7 +7,7 @@
 
 #include "batch/name_filter.h"
 #include "files/file_system.h"
-#include "work/latest_worker.h"
+#include "tasks/latest_worker.h"
 
 class Bench;
 

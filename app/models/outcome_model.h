@@ -8,7 +8,7 @@
 #include <unordered_map>
 #include <vector>
 
-#include "work/outcome_tree.h"
+#include "tasks/outcome_tree.h"
 
 /// How a tag is coloured; what it means is said by its word.
 enum class Tone { plain, fresh, waiting, takes_away };

@@ -7,9 +7,9 @@
 #include <QPixmap>
 #include <QPushButton>
 
+#include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

@@ -18,8 +18,8 @@
 #include "files/file_system.h"
 #include "files/natural.h"
 #include "files/path.h"
+#include "tasks/bench.h"
 #include "text.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

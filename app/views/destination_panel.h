@@ -5,7 +5,7 @@
 #include <QStringListModel>
 #include <string>
 
-#include "work/latest_worker.h"
+#include "tasks/latest_worker.h"
 
 class Bench;
 class QCompleter;

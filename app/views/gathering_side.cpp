@@ -13,11 +13,11 @@
 
 #include "files/path.h"
 #include "models/folder_model.h"
+#include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

@@ -6,11 +6,11 @@
 #include <QPushButton>
 
 #include "files/path.h"
+#include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/destination_panel.h"
 #include "views/phrase.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

@@ -16,6 +16,9 @@
 
 #include "files/path.h"
 #include "models/folder_model.h"
+#include "tasks/bench.h"
+#include "tasks/past_runs.h"
+#include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/balance_bar.h"
@@ -24,9 +27,6 @@
 #include "views/outcome_side.h"
 #include "views/receipts_page.h"
 #include "views/run_line.h"
-#include "work/bench.h"
-#include "work/past_runs.h"
-#include "work/runs.h"
 
 using namespace tavlo;
 

@@ -11,11 +11,11 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
-#include "work/bench.h"
 
 using namespace tavlo;
 

@@ -12,11 +12,11 @@
 
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
+#include "tasks/past_runs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
-#include "work/past_runs.h"
 
 using namespace tavlo;
 

@@ -6,8 +6,8 @@
 #include <QPushButton>
 #include <utility>
 
+#include "tasks/runs.h"
 #include "text.h"
-#include "work/runs.h"
 
 using namespace tavlo;
 

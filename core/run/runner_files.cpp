@@ -14,6 +14,13 @@ constexpr std::size_t few_files = 8;
 
 std::string Runner::link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
 
+/// The next twin that wants this name is decided about against what is there by then.
+void Runner::note_twin(ItemId id, const Placed& placed) {
+    const Item& it = item(id);
+    if (it.collision && it.collision->finding == Finding::twin)
+        placed_twins_[join(finals_.path(it.folder), placed.name)] = placed.status.id;
+}
+
 /// The name of a hard-linked file that was placed first, or is about to be; none where that failed.
 Runner::PlacedFile Runner::first_of_link(ItemId id) const {
     const auto found = first_of_links_.find(link_key(entry(id).status.id));
@@ -180,7 +187,6 @@ void Runner::place(Work& work) {
     const auto& name = plan_.final_name(it);
     const Ready ready = ready_for(work);
     const std::string place = join(finals_.path(it.folder), name);
-    const bool twin = it.collision && it.collision->finding == Finding::twin;
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
     const auto placed = work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
                                   : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed, type, ready);
@@ -202,7 +208,7 @@ void Runner::place(Work& work) {
         if (auto back = ready.withdraw(**into, placed->name); !back) return fail(id, back.error());
         return fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(it)});
     }
-    if (twin) placed_twins_[place] = placed->status.id;
+    note_twin(id, *placed);
     if (work.kind == Work::Kind::rename) {
         took_from_[plan_.batch->place_of(entry(id)).folder] = true;
         if (events_.bytes && entry(id).status.type == FileType::file) events_.bytes(entry(id).status.id.size_bytes);

@@ -68,6 +68,7 @@ void Runner::make_folder(ItemId id, const Handle& into) {
 
 void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
     const FolderId inside = item(id).inside;
+    note_twin(id, placed);
     if (inside != no_folder) {
         finals_.rename(inside, placed.name);
         finals_.set_identity(inside, placed.status.id);
@@ -120,6 +121,7 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
         return true;
     }
     carried_[id] = true;
+    note_twin(id, *placed);
     took_from_[entry(id).folder] = true;
     sources_.forget(entry(id).inside);
     if (it.inside != no_folder) {

@@ -40,10 +40,19 @@ public:
             if (item.type == FileType::folder && item.moved_whole && took_effect(item)) make_moved_folder_again(item);
         for (const ReceiptItem& item : basis_.items)
             if (took_effect(item)) ++wanted_[item.place()];
-        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
-            if (took_effect(*item) && item->type != FileType::folder) take_back(*item);
+        // folders go last, in one sweep; but where one had taken its place from a twin, everything goes in reverse
+        const bool in_order = std::any_of(basis_.items.begin(), basis_.items.end(), [&](const ReceiptItem& item) {
+            return item.type == FileType::folder && took_effect(item) && wanted_[item.place()] > 1;
+        });
+        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item) {
+            if (!took_effect(*item)) continue;
+            if (item->type != FileType::folder)
+                take_back(*item);
+            else if (in_order)
+                take_back_folder(*item);
+        }
         for (const ReceiptItem* item : waiting_) bring_back(*item, item->set_aside, item->place(), std::nullopt);
-        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item)
+        for (auto item = basis_.items.rbegin(); item != basis_.items.rend() && !in_order; ++item)
             if (took_effect(*item) && item->type == FileType::folder) take_back_folder(*item);
         for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace)
             if (trace->made) remove_made(trace->path, trace->id);
@@ -134,6 +143,19 @@ private:
         if (stored->status.type == FileType::folder) item.whole = true;
         expected_[version->stored] = std::nullopt;
         expected_[place] = *stored;
+        if (stored->status.type == FileType::folder) expect_inside(was, place);
+    }
+
+    /// With a folder comes what the run had put into it before it was set aside.
+    void expect_inside(const ReceiptItem& was, const std::string& folder) {
+        for (const ReceiptItem& item : basis_.items) {
+            if (&item == &was) break;
+            if (!took_effect(item) || item.place() == folder || !is_within(item.place(), folder)) continue;
+            Status status;
+            status.type = item.type;
+            status.id = item.after;
+            expected_[item.place()] = Standing{status};
+        }
     }
 
     void take_back(const ReceiptItem& was) {
@@ -200,12 +222,23 @@ private:
 
     void make_moved_folder_again(const ReceiptItem& was) {
         if (!was.brought_back.empty()) return;
-        const auto seen = basis_.places.find(was.place());
         Attributes attributes;
         attributes.mode = was.after_mode;
-        if (seen != basis_.places.end()) attributes = seen->second.attributes;
+        if (const auto* seen = find_folder(was)) attributes = seen->attributes;
         attributes.modified_ns = was.modified_ns;
         make_again(was.source, attributes);
+    }
+
+    /// The folder that moved, as it was seen: where it went, or in the Safe, where a twin has replaced it since.
+    const UndoBasis::Seen* find_folder(const ReceiptItem& was) const {
+        const auto is_it = [&](const std::string& path) -> const UndoBasis::Seen* {
+            const auto seen = basis_.places.find(path);
+            return seen != basis_.places.end() && seen->second.status.id.same_thing(was.after) ? &seen->second : nullptr;
+        };
+        if (const auto* there = is_it(was.place())) return there;
+        for (const auto& [id, version] : basis_.entries)
+            if (const auto* in_safe = is_it(version.stored)) return in_safe;
+        return nullptr;
     }
 
     const UndoBasis& basis_;

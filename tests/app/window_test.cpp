@@ -16,13 +16,13 @@
 #include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
+#include "tasks/bench.h"
+#include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "window_driver.h"
-#include "work/bench.h"
-#include "work/runs.h"
 
 using namespace tavlo;
 

@@ -8,7 +8,7 @@
 
 #include "keep/store.h"
 #include "plan/plan.h"
-#include "work/latest_worker.h"
+#include "tasks/latest_worker.h"
 
 /// Reads what past runs left behind, off the interface's thread.
 class PastRuns final : public QObject {

@@ -1,4 +1,4 @@
-#include "work/runs.h"
+#include "tasks/runs.h"
 
 #include <QDateTime>
 

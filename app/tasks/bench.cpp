@@ -1,4 +1,4 @@
-#include "work/bench.h"
+#include "tasks/bench.h"
 
 #include <algorithm>
 #include <mutex>

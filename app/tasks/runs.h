@@ -16,7 +16,7 @@
 #include "keep/store.h"
 #include "plan/plan.h"
 #include "run/run.h"
-#include "work/latest_worker.h"
+#include "tasks/latest_worker.h"
 
 /// How far a run is, in amounts.
 struct RunStatus {

@@ -1,4 +1,4 @@
-#include "work/past_runs.h"
+#include "tasks/past_runs.h"
 
 #include "run/take_back.h"
 #include "text.h"

@@ -1,4 +1,4 @@
-#include "work/outcome_tree.h"
+#include "tasks/outcome_tree.h"
 
 #include <algorithm>
 #include <string>

@@ -9,8 +9,8 @@
 #include <vector>
 
 #include "run/prepare.h"
-#include "work/latest_worker.h"
-#include "work/outcome_tree.h"
+#include "tasks/latest_worker.h"
+#include "tasks/outcome_tree.h"
 
 /// What happens where a name is taken, as the instruction line offers it.
 enum class CollisionRule { ask, keep, newer_wins, incoming_wins, both_stay };

@@ -1,0 +1,248 @@
+#include "keep/sqlite_rows.h"
+
+#include <nlohmann/json.hpp>
+
+namespace tavlo {
+
+namespace {
+
+nlohmann::json::binary_t binary(const std::string& bytes) { return nlohmann::json::binary_t({bytes.begin(), bytes.end()}); }
+
+std::string packed(const nlohmann::json& value) {
+    const auto bytes = nlohmann::json::to_cbor(value);
+    return {bytes.begin(), bytes.end()};
+}
+
+std::string from_binary(const nlohmann::json& value) {
+    const auto& bytes = value.get_binary();
+    return {bytes.begin(), bytes.end()};
+}
+
+}  // namespace
+
+void bind_bytes(SQLite::Statement& statement, int index, const std::string& bytes) {
+    statement.bind(index, bytes.data(), static_cast<int>(bytes.size()));
+}
+
+std::string bytes_of(const SQLite::Column& column) {
+    const auto size = static_cast<std::size_t>(column.getBytes());
+    return size == 0 ? std::string() : std::string(static_cast<const char*>(column.getBlob()), size);
+}
+
+std::int64_t as_signed(std::uint64_t value) { return static_cast<std::int64_t>(value); }
+std::uint64_t as_unsigned(const SQLite::Column& column) { return static_cast<std::uint64_t>(column.getInt64()); }
+
+std::string pack_roots(const std::vector<std::string>& roots) {
+    auto list = nlohmann::json::array();
+    for (const auto& root : roots) list.push_back(nlohmann::json::binary(binary(root)));
+    return packed(list);
+}
+
+std::vector<std::string> unpack_roots(const std::string& bytes) {
+    std::vector<std::string> roots;
+    for (const auto& root : nlohmann::json::from_cbor(bytes)) roots.push_back(from_binary(root));
+    return roots;
+}
+
+std::string pack_attributes(const Attributes& attributes) {
+    auto extended = nlohmann::json::array();
+    for (const auto& [name, value] : attributes.extended) extended.push_back({name, nlohmann::json::binary(binary(value))});
+    return packed({attributes.mode, attributes.owner, attributes.group, attributes.accessed_ns, attributes.modified_ns, extended});
+}
+
+Attributes unpack_attributes(const std::string& bytes) {
+    const auto list = nlohmann::json::from_cbor(bytes);
+    Attributes attributes{list.at(0), list.at(1), list.at(2), list.at(3), list.at(4), {}};
+    for (const auto& pair : list.at(5)) attributes.extended.emplace_back(pair.at(0).get<std::string>(), from_binary(pair.at(1)));
+    return attributes;
+}
+
+int bind_identity(SQLite::Statement& insert, int at, const Identity& id) {
+    insert.bind(++at, as_signed(id.device));
+    insert.bind(++at, as_signed(id.inode));
+    insert.bind(++at, as_signed(id.size_bytes));
+    insert.bind(++at, id.modified_ns);
+    return at;
+}
+
+Identity identity_from(SQLite::Statement& query, int at) {
+    return {as_unsigned(query.getColumn(at)), as_unsigned(query.getColumn(at + 1)), as_unsigned(query.getColumn(at + 2)),
+            query.getColumn(at + 3).getInt64()};
+}
+
+namespace {
+enum Flag { is_whole = 1, is_along = 2, collides = 4, by_batch = 8, is_shared = 16 };
+}  // namespace
+
+void bind_pending(SQLite::Statement& insert, const std::string& receipt, const PendingItem& item) {
+    int at = 0;
+    insert.bind(++at, receipt);
+    insert.bind(++at, as_signed(item.number));
+    if (item.parent)
+        insert.bind(++at, as_signed(*item.parent));
+    else
+        insert.bind(++at);
+    for (const auto* path : {&item.source, &item.real, &item.target, &item.final_path}) bind_bytes(insert, ++at, *path);
+    insert.bind(++at, static_cast<int>(item.type));
+    at = bind_identity(insert, at, item.identity);
+    insert.bind(++at, static_cast<std::int64_t>(item.mode));
+    insert.bind(++at, static_cast<std::int64_t>(item.links));
+    bind_bytes(insert, ++at, item.points_at);
+    insert.bind(++at, static_cast<int>(item.action));
+    insert.bind(++at, std::string(to_text(item.outcome)));
+    insert.bind(++at, (item.whole ? is_whole : 0) | (item.along ? is_along : 0) | (item.collides ? collides : 0) |
+                          (item.held_by_batch ? by_batch : 0) | (item.shared ? is_shared : 0));
+    if (item.finding)
+        insert.bind(++at, std::string(to_text(*item.finding)));
+    else
+        insert.bind(++at);
+    insert.bind(++at, std::string(to_text(item.decision)));
+    insert.bind(++at, static_cast<int>(item.held_type));
+    at = bind_identity(insert, at, item.held);
+    insert.bind(++at, item.entry_of_safe);
+    bind_bytes(insert, ++at, item.problem);
+    bind_bytes(insert, ++at, item.attributes ? pack_attributes(*item.attributes) : std::string());
+}
+
+PendingItem pending_from(SQLite::Statement& query) {
+    int at = 0;
+    const auto next = [&] { return query.getColumn(++at); };
+    PendingItem item;
+    item.number = as_unsigned(next());
+    if (const auto parent = next(); !parent.isNull()) item.parent = as_unsigned(parent);
+    for (auto* path : {&item.source, &item.real, &item.target, &item.final_path}) *path = bytes_of(next());
+    item.type = static_cast<FileType>(next().getInt());
+    item.identity = identity_from(query, at + 1);
+    at += 4;
+    item.mode = static_cast<std::uint32_t>(next().getInt64());
+    item.links = static_cast<std::uint32_t>(next().getInt64());
+    item.points_at = bytes_of(next());
+    item.action = static_cast<Action>(next().getInt());
+    item.outcome = known(outcome_from_text(next().getString()));
+    const int flags = next().getInt();
+    item.whole = (flags & is_whole) != 0;
+    item.along = (flags & is_along) != 0;
+    item.collides = (flags & collides) != 0;
+    item.held_by_batch = (flags & by_batch) != 0;
+    item.shared = (flags & is_shared) != 0;
+    if (const auto finding = next(); !finding.isNull()) item.finding = known(finding_from_text(finding.getString()));
+    item.decision = known(decision_from_text(next().getString()));
+    item.held_type = static_cast<FileType>(next().getInt());
+    item.held = identity_from(query, at + 1);
+    at += 4;
+    item.entry_of_safe = next().getString();
+    item.problem = bytes_of(next());
+    if (const auto packed_attributes = bytes_of(next()); !packed_attributes.empty()) item.attributes = unpack_attributes(packed_attributes);
+    return item;
+}
+
+void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
+    int at = 0;
+    insert.bind(++at, receipt);
+    insert.bind(++at, as_signed(number));
+    bind_bytes(insert, ++at, item.source);
+    bind_bytes(insert, ++at, item.target);
+    bind_bytes(insert, ++at, item.final_path);
+    insert.bind(++at, static_cast<int>(item.type));
+    insert.bind(++at, as_signed(item.size_bytes));
+    insert.bind(++at, item.modified_ns);
+    if (item.collision) {
+        if (item.collision->finding)
+            insert.bind(++at, std::string(to_text(*item.collision->finding)));
+        else
+            insert.bind(++at);
+        insert.bind(++at, as_signed(item.collision->size_bytes));
+        insert.bind(++at, item.collision->modified_ns);
+        insert.bind(++at, std::string(to_text(item.collision->decision)));
+    } else {
+        for (int i = 0; i < 4; ++i) insert.bind(++at);
+    }
+    insert.bind(++at, std::string(to_text(item.result)));
+    insert.bind(++at, item.set_aside);
+    insert.bind(++at, item.brought_back);
+    insert.bind(++at, item.hash);
+    bind_bytes(insert, ++at, item.error);
+    insert.bind(++at, static_cast<int>(item.action));
+    insert.bind(++at, item.moved_whole ? 1 : 0);
+    insert.bind(++at, item.not_kept);
+    insert.bind(++at, as_signed(item.after.device));
+    insert.bind(++at, as_signed(item.after.inode));
+    insert.bind(++at, as_signed(item.after.size_bytes));
+    insert.bind(++at, item.after.modified_ns);
+    insert.bind(++at, item.after_status_changed_ns);
+    insert.bind(++at, static_cast<std::int64_t>(item.after_mode));
+    insert.bind(++at, as_signed(item.linked_source.device));
+    insert.bind(++at, as_signed(item.linked_source.inode));
+}
+
+ReceiptItem planned(const PendingItem& pending) {
+    ReceiptItem item;
+    item.source = pending.source;
+    item.target = pending.target;
+    item.type = pending.type;
+    item.size_bytes = pending.identity.size_bytes;
+    item.modified_ns = pending.identity.modified_ns;
+    item.action = pending.action;
+    if (pending.collides)
+        item.collision = ReceiptCollision{pending.finding, pending.held.size_bytes, pending.held.modified_ns, pending.decision};
+    return item;
+}
+
+ReceiptItem item_from(SQLite::Statement& query) {
+    int at = 1;  // receipt and number are known to whoever asks
+    const auto next = [&] { return query.getColumn(++at); };
+    ReceiptItem item;
+    item.source = bytes_of(next());
+    item.target = bytes_of(next());
+    item.final_path = bytes_of(next());
+    item.type = static_cast<FileType>(next().getInt());
+    item.size_bytes = as_unsigned(next());
+    item.modified_ns = next().getInt64();
+    const auto finding = next();
+    const auto held_size = next();
+    const auto held_modified = next();
+    const auto decision = next();
+    if (!decision.isNull()) {
+        item.collision = ReceiptCollision{std::nullopt, as_unsigned(held_size), held_modified.getInt64(),
+                                          known(decision_from_text(decision.getString()))};
+        if (!finding.isNull()) item.collision->finding = known(finding_from_text(finding.getString()));
+    }
+    item.result = known(outcome_from_text(next().getString()));
+    item.set_aside = next().getString();
+    item.brought_back = next().getString();
+    item.hash = next().getString();
+    item.error = bytes_of(next());
+    item.action = static_cast<Action>(next().getInt());
+    item.moved_whole = next().getInt() != 0;
+    item.not_kept = next().getString();
+    item.after.device = as_unsigned(next());
+    item.after.inode = as_unsigned(next());
+    item.after.size_bytes = as_unsigned(next());
+    item.after.modified_ns = next().getInt64();
+    item.after_status_changed_ns = next().getInt64();
+    item.after_mode = static_cast<std::uint32_t>(next().getInt64());
+    item.linked_source.device = as_unsigned(next());
+    item.linked_source.inode = as_unsigned(next());
+    return item;
+}
+
+ReceiptHead head_from(SQLite::Statement& query) {
+    ReceiptHead head;
+    head.id = query.getColumn(0).getString();
+    head.operation = known(operation_from_text(query.getColumn(1).getString()));
+    head.sentence = query.getColumn(2).getString();
+    head.destination = bytes_of(query.getColumn(3));
+    head.started_ns = query.getColumn(4).getInt64();
+    head.finished_ns = query.getColumn(5).getInt64();
+    head.state = known(run_state_from_text(query.getColumn(6).getString()));
+    head.roots = unpack_roots(bytes_of(query.getColumn(7)));
+    head.undoes = query.getColumn(8).getString();
+    head.undone_by = query.getColumn(9).getString();
+    head.totals.items = as_unsigned(query.getColumn(10));
+    head.totals.bytes = as_unsigned(query.getColumn(11));
+    const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
+    for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
+    return head;
+}
+
+}  // namespace tavlo

@@ -1,0 +1,49 @@
+#pragma once
+
+// Inside keep/ only: this header shows SQLite, which no public one does.
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <sqlite3.h>
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "keep/journal.h"
+#include "keep/receipt.h"
+
+namespace tavlo {
+
+// How the store's rows hold the core's values. Statements count their parameters from 1, columns from 0. All may throw
+// SQLite::Exception, and nlohmann::json::exception on damaged bytes; the store catches them.
+
+void bind_bytes(SQLite::Statement& statement, int index, const std::string& bytes);
+std::string bytes_of(const SQLite::Column& column);
+std::int64_t as_signed(std::uint64_t value);
+std::uint64_t as_unsigned(const SQLite::Column& column);
+
+/// A stored word that nobody knows means a damaged or a newer database: an error, never a default.
+template <class Word>
+Word known(std::optional<Word> word) {
+    if (!word) throw SQLite::Exception("holds a word that is not known", SQLITE_CORRUPT);
+    return *word;
+}
+
+std::string pack_roots(const std::vector<std::string>& roots);
+std::vector<std::string> unpack_roots(const std::string& bytes);
+std::string pack_attributes(const Attributes& attributes);
+Attributes unpack_attributes(const std::string& bytes);
+
+/// Binds four parameters after `at`. returns the index of the last
+int bind_identity(SQLite::Statement& insert, int at, const Identity& id);
+Identity identity_from(SQLite::Statement& query, int at);
+void bind_pending(SQLite::Statement& insert, const std::string& receipt, const PendingItem& item);
+PendingItem pending_from(SQLite::Statement& query);
+/// What has no result yet, as a receipt shows it.
+ReceiptItem planned(const PendingItem& pending);
+void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item);
+ReceiptItem item_from(SQLite::Statement& query);
+ReceiptHead head_from(SQLite::Statement& query);
+
+}  // namespace tavlo
