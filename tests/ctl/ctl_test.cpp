@@ -63,6 +63,20 @@ const Json& item_for(const Json& document, const std::string& target) {
     return document["items"][0];
 }
 
+/// Starts a copy of so many files from "from" into "to", and comes back once it is under way.
+pid_t start_copy(const TempFolder& temp, int files) {
+    for (int i = 0; i < files; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
+    const pid_t child = ::fork();
+    if (child == 0) {
+        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
+        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
+        ::_exit(127);
+    }
+    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
+    return child;
+}
+
 }  // namespace
 
 TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract says", "[ctl]") {
@@ -267,15 +281,7 @@ TEST_CASE("versions come back from the Safe, and go for good only when asked", "
 
 TEST_CASE("a signal stops between two items; what is done is in the receipt", "[ctl]") {
     TempFolder temp;
-    for (int i = 0; i < 4000; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
-    const pid_t child = ::fork();
-    if (child == 0) {
-        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
-        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
-        ::_exit(127);
-    }
-    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
+    const pid_t child = start_copy(temp, 4000);
     ::kill(child, SIGTERM);
     int status = 0;
     ::waitpid(child, &status, 0);
@@ -308,15 +314,7 @@ TEST_CASE("a signal stops between two items; what is done is in the receipt", "[
 
 TEST_CASE("a run that is alive is left alone by recover", "[ctl]") {
     TempFolder temp;
-    for (int i = 0; i < 3000; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
-    const pid_t child = ::fork();
-    if (child == 0) {
-        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
-        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
-        ::_exit(127);
-    }
-    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
+    const pid_t child = start_copy(temp, 3000);
     ::kill(child, SIGSTOP);
     Script tavloctl(temp);
     const auto before = tree_of(temp.path("to")).size();
