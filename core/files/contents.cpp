@@ -47,6 +47,7 @@ Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Stag
             }
             if (*copied == 0) return failure(Fault::changed_meanwhile, "became shorter while it was read", from.path());
             any = true;
+            disk.start_writing(to, offset, *copied);
             offset += *copied;
             meter.add(*copied);
         }

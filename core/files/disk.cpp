@@ -236,7 +236,7 @@ public:
         return {};
     }
 
-    Result<Handle> open_file(const Handle& folder, const std::string& name) override {
+    Result<OpenedFile> open_file(const Handle& folder, const std::string& name) override {
         // O_NONBLOCK: should a fifo have taken the name meanwhile, this must not wait for a writer
         const int flags = O_RDONLY | O_NOFOLLOW | O_NONBLOCK | O_NOCTTY | O_CLOEXEC;
         int fd = ::openat(folder.descriptor(), name.c_str(), flags | O_NOATIME);
@@ -246,7 +246,7 @@ public:
         const auto opened = status(handle);
         if (!opened) return failure(opened.error());
         if (opened->type != FileType::file) return failure(Fault::changed_meanwhile, "is no longer a regular file", handle.path());
-        return handle;
+        return OpenedFile{std::move(handle), *opened};
     }
 
     Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) override {
@@ -330,6 +330,11 @@ public:
         if (end < 0) return Range{static_cast<std::uint64_t>(start), size_bytes};
         return Range{std::min<std::uint64_t>(static_cast<std::uint64_t>(start), size_bytes),
                      std::min<std::uint64_t>(static_cast<std::uint64_t>(end), size_bytes)};
+    }
+
+    void start_writing(const Staged& staged, std::uint64_t offset, std::uint64_t length_bytes) override {
+        (void)::sync_file_range(staged.file().descriptor(), static_cast<off64_t>(offset), static_cast<off64_t>(length_bytes),
+                                SYNC_FILE_RANGE_WRITE);
     }
 
     Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) override {

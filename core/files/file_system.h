@@ -43,6 +43,12 @@ private:
     std::string part_name_;
 };
 
+/// A regular file opened for reading, with what was seen of it as it was opened.
+struct OpenedFile {
+    Handle file;
+    Status status;
+};
+
 /// The one door to the disk: every call that can fail on a disk goes through here, so that tests can make any fail.
 ///
 /// Folders are open handles; `name` is one component: 1 to 255 bytes, no '/', no NUL, need not be UTF-8.
@@ -67,7 +73,7 @@ public:
     virtual Result<void> may_write(const Handle& folder) = 0;
 
     /// Opens a regular file for reading. errors: changed_meanwhile where the name now is a link or special.
-    virtual Result<Handle> open_file(const Handle& folder, const std::string& name) = 0;
+    virtual Result<OpenedFile> open_file(const Handle& folder, const std::string& name) = 0;
     /// returns  bytes read, less than asked for only at the end; 0 at or past it
     virtual Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) = 0;
     /// Attributes of a file or folder, with what was just seen of it.
@@ -91,6 +97,8 @@ public:
     /// (lseek(2), SEEK_DATA).
     virtual Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
                                                                       std::uint64_t size_bytes) = 0;
+    /// Asks for a stretch to be written out while the work goes on (sync_file_range(2)). A hint: it says nothing of errors.
+    virtual void start_writing(const Staged& staged, std::uint64_t offset, std::uint64_t length_bytes) = 0;
     virtual Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) = 0;
     /// Gives a file or folder exactly these attributes, times last. What the target cannot keep is not an error.
     /// returns  the names of what could not be kept: "owner", or an extended attribute's name

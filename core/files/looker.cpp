@@ -16,7 +16,7 @@ Result<Status> Looker::status(const std::string& path) {
     return disk_.status(**folder, std::string(name_of(path)));
 }
 
-Result<Handle> Looker::open_file(const std::string& path) {
+Result<OpenedFile> Looker::open_file(const std::string& path) {
     const auto folder = folder_of(path);
     if (!folder) return failure(folder.error());
     return disk_.open_file(**folder, std::string(name_of(path)));

@@ -17,7 +17,7 @@ public:
     Looker& operator=(const Looker&) = delete;
 
     Result<Status> status(const std::string& path);
-    Result<Handle> open_file(const std::string& path);
+    Result<OpenedFile> open_file(const std::string& path);
     Result<std::string> read_link(const std::string& path);
     Result<Attributes> folder_attributes(const std::string& path);
 

@@ -25,6 +25,16 @@ Fault fault_from_errno(int code) noexcept {
         case EILSEQ: return Fault::name_not_possible;
         case ELOOP:
         case ESTALE: return Fault::changed_meanwhile;
+        case ENODEV:
+        case ENXIO:
+        case ENOTCONN:
+        case EHOSTDOWN:
+        case EHOSTUNREACH:
+        case ENETDOWN:
+        case ENETUNREACH:
+        case ETIMEDOUT:
+        case ESHUTDOWN:
+        case ENOMEDIUM: return Fault::unreachable;
         default: return Fault::io;
     }
 }

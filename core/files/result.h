@@ -16,6 +16,7 @@ enum class Fault {
     not_a_folder,
     unsupported,
     other_file_system,
+    unreachable,  ///< the device or server behind it has gone away
     name_not_possible,
     corrupt,
     cancelled,

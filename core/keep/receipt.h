@@ -28,6 +28,7 @@ struct ReceiptHead {
     std::vector<std::string> roots{};  ///< folders that people named; below them no link is followed
     std::string undoes{};              ///< the receipt that this run took back
     std::string undone_by{};           ///< the receipt of the run that took this one back
+    std::string waits_for{};           ///< why a stopped run stopped by itself: "PATH: the disk is full"; else empty
     Totals totals{};
 };
 

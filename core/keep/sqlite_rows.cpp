@@ -57,85 +57,6 @@ Attributes unpack_attributes(const std::string& bytes) {
     return attributes;
 }
 
-int bind_identity(SQLite::Statement& insert, int at, const Identity& id) {
-    insert.bind(++at, as_signed(id.device));
-    insert.bind(++at, as_signed(id.inode));
-    insert.bind(++at, as_signed(id.size_bytes));
-    insert.bind(++at, id.modified_ns);
-    return at;
-}
-
-Identity identity_from(SQLite::Statement& query, int at) {
-    return {as_unsigned(query.getColumn(at)), as_unsigned(query.getColumn(at + 1)), as_unsigned(query.getColumn(at + 2)),
-            query.getColumn(at + 3).getInt64()};
-}
-
-namespace {
-enum Flag { is_whole = 1, is_along = 2, collides = 4, by_batch = 8, is_shared = 16 };
-}  // namespace
-
-void bind_pending(SQLite::Statement& insert, const std::string& receipt, const PendingItem& item) {
-    int at = 0;
-    insert.bind(++at, receipt);
-    insert.bind(++at, as_signed(item.number));
-    if (item.parent)
-        insert.bind(++at, as_signed(*item.parent));
-    else
-        insert.bind(++at);
-    for (const auto* path : {&item.source, &item.real, &item.target, &item.final_path}) bind_bytes(insert, ++at, *path);
-    insert.bind(++at, static_cast<int>(item.type));
-    at = bind_identity(insert, at, item.identity);
-    insert.bind(++at, static_cast<std::int64_t>(item.mode));
-    insert.bind(++at, static_cast<std::int64_t>(item.links));
-    bind_bytes(insert, ++at, item.points_at);
-    insert.bind(++at, static_cast<int>(item.action));
-    insert.bind(++at, std::string(to_text(item.outcome)));
-    insert.bind(++at, (item.whole ? is_whole : 0) | (item.along ? is_along : 0) | (item.collides ? collides : 0) |
-                          (item.held_by_batch ? by_batch : 0) | (item.shared ? is_shared : 0));
-    if (item.finding)
-        insert.bind(++at, std::string(to_text(*item.finding)));
-    else
-        insert.bind(++at);
-    insert.bind(++at, std::string(to_text(item.decision)));
-    insert.bind(++at, static_cast<int>(item.held_type));
-    at = bind_identity(insert, at, item.held);
-    insert.bind(++at, item.entry_of_safe);
-    bind_bytes(insert, ++at, item.problem);
-    bind_bytes(insert, ++at, item.attributes ? pack_attributes(*item.attributes) : std::string());
-}
-
-PendingItem pending_from(SQLite::Statement& query) {
-    int at = 0;
-    const auto next = [&] { return query.getColumn(++at); };
-    PendingItem item;
-    item.number = as_unsigned(next());
-    if (const auto parent = next(); !parent.isNull()) item.parent = as_unsigned(parent);
-    for (auto* path : {&item.source, &item.real, &item.target, &item.final_path}) *path = bytes_of(next());
-    item.type = static_cast<FileType>(next().getInt());
-    item.identity = identity_from(query, at + 1);
-    at += 4;
-    item.mode = static_cast<std::uint32_t>(next().getInt64());
-    item.links = static_cast<std::uint32_t>(next().getInt64());
-    item.points_at = bytes_of(next());
-    item.action = static_cast<Action>(next().getInt());
-    item.outcome = known(outcome_from_text(next().getString()));
-    const int flags = next().getInt();
-    item.whole = (flags & is_whole) != 0;
-    item.along = (flags & is_along) != 0;
-    item.collides = (flags & collides) != 0;
-    item.held_by_batch = (flags & by_batch) != 0;
-    item.shared = (flags & is_shared) != 0;
-    if (const auto finding = next(); !finding.isNull()) item.finding = known(finding_from_text(finding.getString()));
-    item.decision = known(decision_from_text(next().getString()));
-    item.held_type = static_cast<FileType>(next().getInt());
-    item.held = identity_from(query, at + 1);
-    at += 4;
-    item.entry_of_safe = next().getString();
-    item.problem = bytes_of(next());
-    if (const auto packed_attributes = bytes_of(next()); !packed_attributes.empty()) item.attributes = unpack_attributes(packed_attributes);
-    return item;
-}
-
 void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
     int at = 0;
     insert.bind(++at, receipt);
@@ -240,6 +161,7 @@ ReceiptHead head_from(SQLite::Statement& query) {
     head.undone_by = query.getColumn(9).getString();
     head.totals.items = as_unsigned(query.getColumn(10));
     head.totals.bytes = as_unsigned(query.getColumn(11));
+    head.waits_for = bytes_of(query.getColumn(13));
     const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
     for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
     return head;

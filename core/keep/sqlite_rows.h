@@ -35,11 +35,6 @@ std::vector<std::string> unpack_roots(const std::string& bytes);
 std::string pack_attributes(const Attributes& attributes);
 Attributes unpack_attributes(const std::string& bytes);
 
-/// Binds four parameters after `at`. returns the index of the last
-int bind_identity(SQLite::Statement& insert, int at, const Identity& id);
-Identity identity_from(SQLite::Statement& query, int at);
-void bind_pending(SQLite::Statement& insert, const std::string& receipt, const PendingItem& item);
-PendingItem pending_from(SQLite::Statement& query);
 /// What has no result yet, as a receipt shows it.
 ReceiptItem planned(const PendingItem& pending);
 void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item);

@@ -12,6 +12,7 @@
 #include <random>
 
 #include "files/path.h"
+#include "keep/packing.h"
 #include "keep/sqlite_rows.h"
 
 namespace tavlo {
@@ -53,13 +54,13 @@ std::string new_receipt_id(std::int64_t started_ns) {
 
 namespace {
 
-constexpr int schema_version = 1;
+constexpr int schema_version = 2;
 
 constexpr const char* schema = R"(
 create table receipts(
   id text primary key, operation text not null, sentence text not null, destination blob not null,
   started integer not null, finished integer not null, state text not null, roots blob not null,
-  undoes text not null, undone_by text not null default '',
+  undoes text not null, undone_by text not null default '', waits_for blob not null default '',
   items integer not null default 0, bytes integer not null default 0, counts text not null default '[]');
 create table items(
   receipt text not null references receipts(id), number integer not null,
@@ -70,20 +71,6 @@ create table items(
   device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
   after_changed integer not null, after_mode integer not null, linked_device integer not null, linked_inode integer not null,
   primary key(receipt, number)) without rowid;
-create table pending(
-  receipt text not null references receipts(id), number integer not null, parent integer,
-  source blob not null, real blob not null, target blob not null, final blob not null, type integer not null,
-  device integer not null, inode integer not null, size integer not null, modified integer not null,
-  mode integer not null, links integer not null, points_at blob not null, action integer not null, outcome text not null,
-  flags integer not null, finding text, decision text not null, held_type integer not null, held_device integer not null,
-  held_inode integer not null, held_size integer not null, held_modified integer not null, entry_of_safe text not null,
-  problem blob not null, attributes blob not null, primary key(receipt, number)) without rowid;
-create table intents(
-  receipt text not null references receipts(id), number integer not null, kind integer not null,
-  device integer not null, inode integer not null, size integer not null, modified integer not null,
-  held_device integer not null, held_inode integer not null, held_size integer not null, held_modified integer not null,
-  slot blob not null, entry text not null, removes_source integer not null, hash text not null,
-  primary key(receipt, number)) without rowid;
 create table folders(
   receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
   device integer not null, inode integer not null);
@@ -93,6 +80,16 @@ create table safe(
   device integer not null, inode integer not null, size integer not null, modified integer not null,
   set_aside integer not null);
 )";
+
+// what a run is still to do: its items some to a row, whether they have been done since or not; and its group's intentions
+constexpr const char* journal_schema = R"(
+create table pending(
+  receipt text not null references receipts(id), first integer not null, count integer not null, items blob not null,
+  primary key(receipt, first)) without rowid;
+create table intents(receipt text primary key references receipts(id), items blob not null);
+)";
+
+constexpr std::size_t pending_in_a_row = 256;
 
 class SqliteStore final : public Store {
 public:
@@ -105,8 +102,10 @@ public:
         SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
         const int version = database_.execAndGet("pragma user_version").getInt();
         if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
-        if (version == 0) {
-            database_.exec(schema);
+        if (version == 0) database_.exec(schema);
+        if (version == 1) leave_version_1();
+        if (version < schema_version) {
+            database_.exec(journal_schema);
             database_.exec(fmt::format("pragma user_version = {}", schema_version));
         }
         transaction.commit();
@@ -128,42 +127,38 @@ public:
             insert.bind(8, head.undoes);
             insert.exec();
             if (!head.undoes.empty()) {
-                SQLite::Statement drop(database_, "delete from pending where receipt=?");
-                drop.bind(1, head.undoes);
-                drop.exec();
+                drop_journal(head.undoes);
             }
-            SQLite::Statement pending(database_, "insert into pending values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
-            while (const auto item = next()) {
-                bind_pending(pending, head.id, *item);
+            SQLite::Statement pending(database_, "insert into pending values(?,?,?,?)");
+            std::vector<PendingItem> row;
+            for (bool more = true; more;) {
+                auto item = next();
+                more = item.has_value();
+                if (more) row.push_back(std::move(*item));
+                if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
+                pending.bind(1, head.id);
+                pending.bind(2, as_signed(row.front().number));
+                pending.bind(3, as_signed(row.size()));
+                bind_bytes(pending, 4, pack(row));
                 pending.exec();
                 pending.reset();
+                row.clear();
             }
             transaction.commit();
         });
     }
 
     Result<void> intend(const std::string& receipt, const Intent& intent) override {
-        return guarded("write the journal", [&] { insert_intents(receipt, {intent}); });
+        return guarded("write the journal", [&] {
+            auto intents = intents_of(receipt);
+            intents.push_back(intent);
+            write_intents(receipt, intents);
+        });
     }
 
     Result<std::vector<Intent>> intents(const std::string& receipt) override {
         std::vector<Intent> found;
-        auto read = guarded("read the journal", [&] {
-            SQLite::Statement query(database_, "select * from intents where receipt=? order by number");
-            query.bind(1, receipt);
-            while (query.executeStep()) {
-                Intent intent;
-                intent.number = as_unsigned(query.getColumn(1));
-                intent.kind = static_cast<Intent::Kind>(query.getColumn(2).getInt());
-                intent.fresh = identity_from(query, 3);
-                intent.expected = identity_from(query, 7);
-                intent.slot = bytes_of(query.getColumn(11));
-                intent.entry = query.getColumn(12).getString();
-                intent.removes_source = query.getColumn(13).getInt() != 0;
-                intent.hash = query.getColumn(14).getString();
-                found.push_back(std::move(intent));
-            }
-        });
+        auto read = guarded("read the journal", [&] { found = intents_of(receipt); });
         if (!read) return failure(read.error());
         return found;
     }
@@ -171,9 +166,14 @@ public:
     Result<std::vector<PendingItem>> pending(const std::string& receipt) override {
         std::vector<PendingItem> found;
         auto read = guarded("read the journal", [&] {
-            SQLite::Statement query(database_, "select * from pending where receipt=? order by number");
-            query.bind(1, receipt);
-            while (query.executeStep()) found.push_back(pending_from(query));
+            SQLite::Statement settled(database_, "select number from items where receipt=? order by number");
+            settled.bind(1, receipt);
+            bool has_settled = settled.executeStep();
+            PendingRows rows(database_, receipt);
+            while (auto item = rows.next()) {
+                while (has_settled && as_unsigned(settled.getColumn(0)) < item->number) has_settled = settled.executeStep();
+                if (!has_settled || as_unsigned(settled.getColumn(0)) != item->number) found.push_back(std::move(*item));
+            }
         });
         if (!read) return failure(read.error());
         return found;
@@ -201,11 +201,6 @@ public:
                 insert.exec();
                 insert.reset();
             }
-            settle_pending(receipt, records.items);
-            // intentions are a group's; what it has not done by now it has not done
-            SQLite::Statement intents(database_, "delete from intents where receipt=?");
-            intents.bind(1, receipt);
-            intents.exec();
             SQLite::Statement folder(database_, "insert into folders values(?,?,?,?,?,?)");
             for (const FolderTrace& trace : records.folders) {
                 folder.bind(1, receipt);
@@ -216,6 +211,14 @@ public:
                 folder.bind(6, as_signed(trace.id.inode));
                 folder.exec();
                 folder.reset();
+            }
+            SQLite::Statement lost(database_, "update items set not_kept=? where receipt=? and number=?");
+            for (const auto& [number, names] : records.not_kept) {
+                lost.bind(1, names);
+                lost.bind(2, receipt);
+                lost.bind(3, as_signed(number));
+                lost.exec();
+                lost.reset();
             }
             SQLite::Statement safe(database_, "insert into safe values(?,?,?,?,?,?,?,?,?,?)");
             for (const SafeEntry& entry : records.set_aside) {
@@ -233,7 +236,7 @@ public:
                 safe.reset();
             }
             for (const auto& id : records.used_up) drop_entry(id);
-            insert_intents(receipt, next);
+            write_intents(receipt, next);  // they are a group's: what it has not done by now it has not done
             transaction.commit();
         });
     }
@@ -243,14 +246,17 @@ public:
         auto finished = guarded("finish the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             head.totals = totals_of(head.id);
-            SQLite::Statement update(database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=? where id=?");
+            SQLite::Statement update(database_,
+                                     "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=? where id=?");
             update.bind(1, head.finished_ns);
             update.bind(2, std::string(to_text(head.state)));
             update.bind(3, as_signed(head.totals.items));
             update.bind(4, as_signed(head.totals.bytes));
             update.bind(5, nlohmann::json(head.totals.by_outcome).dump());
-            update.bind(6, head.id);
+            bind_bytes(update, 6, head.waits_for);
+            update.bind(7, head.id);
             update.exec();
+            if (head.state == RunState::done) drop_journal(head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
             if (!head.undoes.empty() && took_back) {
                 SQLite::Statement undone(database_, "update receipts set undone_by=? where id=?");
@@ -289,16 +295,16 @@ public:
     Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) override {
         return guarded("read the receipt", [&] {
             SQLite::Statement query(database_, "select * from items where receipt=? order by number");
-            SQLite::Statement rest(database_, "select * from pending where receipt=? order by number");
             query.bind(1, id);
-            rest.bind(1, id);
-            bool has_item = query.executeStep();
-            bool has_rest = rest.executeStep();
-            while (has_item || has_rest) {
-                const bool item_next = has_item && (!has_rest || query.getColumn(1).getInt64() < rest.getColumn(1).getInt64());
-                take(item_next ? item_from(query) : planned(pending_from(rest)));
-                (item_next ? has_item : has_rest) = (item_next ? query : rest).executeStep();
+            PendingRows rows(database_, id);
+            auto rest = rows.next();
+            while (query.executeStep()) {
+                const auto number = as_unsigned(query.getColumn(1));
+                for (; rest && rest->number < number; rest = rows.next()) take(planned(*rest));
+                if (rest && rest->number == number) rest = rows.next();
+                take(item_from(query));
             }
+            for (; rest; rest = rows.next()) take(planned(*rest));
         });
     }
 
@@ -332,10 +338,11 @@ public:
 
 private:
     static constexpr const char* head_query =
-        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts from "
+        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for "
+        "from "
         "receipts";
 
-    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR and JSON on damaged text).
+    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
     template <class Work>
     Result<void> guarded(std::string_view step, Work work) {
         try {
@@ -343,7 +350,7 @@ private:
             return {};
         } catch (const SQLite::Exception& exception) {
             return failure(translate(exception, step));
-        } catch (const nlohmann::json::exception&) {
+        } catch (const std::exception&) {
             return failure(Fault::corrupt, std::string(step) + ": the database is damaged", path_);
         }
     }
@@ -367,41 +374,54 @@ public:
     }
 
 private:
-    void insert_intents(const std::string& receipt, const std::vector<Intent>& intents) {
-        SQLite::Statement insert(database_, "insert or replace into intents values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
-        for (const Intent& intent : intents) {
-            int at = 0;
-            insert.bind(++at, receipt);
-            insert.bind(++at, as_signed(intent.number));
-            insert.bind(++at, static_cast<int>(intent.kind));
-            for (const Identity* id : {&intent.fresh, &intent.expected}) at = bind_identity(insert, at, *id);
-            bind_bytes(insert, ++at, intent.slot);
-            insert.bind(++at, intent.entry);
-            insert.bind(++at, intent.removes_source ? 1 : 0);
-            insert.bind(++at, intent.hash);
-            insert.exec();
-            insert.reset();
-        }
+    /// Receipts and the Safe's index stay as they are; what an interrupted run has left can only be read by what wrote it.
+    void leave_version_1() {
+        if (database_.execAndGet("select count(*) from pending").getInt64() != 0)
+            throw SQLite::Exception("holds an interrupted run of an older version of Tavlo, which must recover it first", SQLITE_MISMATCH);
+        database_.exec("drop table pending; drop table intents; alter table receipts add column waits_for blob not null default ''");
     }
 
-    void settle_pending(const std::string& receipt, const std::vector<std::pair<std::uint64_t, ReceiptItem>>& items) {
-        if (items.empty()) return;
-        const auto [least, most] =
-            std::minmax_element(items.begin(), items.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
-        if (most->first - least->first + 1 == items.size()) {  // one statement for all of them, as is usual
-            SQLite::Statement all(database_, "delete from pending where receipt=? and number between ? and ?");
-            all.bind(1, receipt);
-            all.bind(2, as_signed(least->first));
-            all.bind(3, as_signed(most->first));
-            all.exec();
-            return;
+    /// What a run was to do, item by item, whether it has been done since or not.
+    class PendingRows {
+    public:
+        PendingRows(SQLite::Database& database, const std::string& receipt)
+            : query_(database, "select items from pending where receipt=? order by first") {
+            query_.bind(1, receipt);
         }
-        SQLite::Statement one(database_, "delete from pending where receipt=? and number=?");
-        for (const auto& [number, item] : items) {
-            one.bind(1, receipt);
-            one.bind(2, as_signed(number));
-            one.exec();
-            one.reset();
+        std::optional<PendingItem> next() {
+            if (at_ == row_.size()) {
+                if (!query_.executeStep()) return std::nullopt;
+                row_ = unpack_pending(bytes_of(query_.getColumn(0)));
+                at_ = 0;
+            }
+            if (row_.empty()) return std::nullopt;
+            return std::move(row_[at_++]);
+        }
+
+    private:
+        SQLite::Statement query_;
+        std::vector<PendingItem> row_;
+        std::size_t at_ = 0;
+    };
+
+    std::vector<Intent> intents_of(const std::string& receipt) {
+        SQLite::Statement query(database_, "select items from intents where receipt=?");
+        query.bind(1, receipt);
+        return query.executeStep() ? unpack_intents(bytes_of(query.getColumn(0))) : std::vector<Intent>{};
+    }
+
+    void write_intents(const std::string& receipt, const std::vector<Intent>& intents) {
+        SQLite::Statement insert(database_, "insert or replace into intents values(?,?)");
+        insert.bind(1, receipt);
+        bind_bytes(insert, 2, pack(intents));
+        insert.exec();
+    }
+
+    void drop_journal(const std::string& receipt) {
+        for (const char* statement : {"delete from pending where receipt=?", "delete from intents where receipt=?"}) {
+            SQLite::Statement drop(database_, statement);
+            drop.bind(1, receipt);
+            drop.exec();
         }
     }
 
@@ -423,10 +443,11 @@ private:
             const bool is_file = static_cast<FileType>(query.getColumn(1).getInt()) == FileType::file;
             if (is_file && arrives(outcome)) totals.bytes += as_unsigned(query.getColumn(3));
         }
-        SQLite::Statement rest(database_, "select count(*) from pending where receipt=?");
-        rest.bind(1, receipt);
-        rest.executeStep();
-        const auto left = as_unsigned(rest.getColumn(0));
+        SQLite::Statement all(database_, "select coalesce(sum(count), 0) from pending where receipt=?");
+        all.bind(1, receipt);
+        all.executeStep();
+        const auto planned = as_unsigned(all.getColumn(0));
+        const auto left = planned - std::min(planned, totals.items);
         totals.items += left;
         totals.by_outcome[static_cast<std::size_t>(Outcome::planned)] += left;
         return totals;

@@ -19,6 +19,8 @@ struct RunRecords {
     std::vector<FolderTrace> folders;
     std::vector<SafeEntry> set_aside;
     std::vector<std::string> used_up;  ///< Safe entries that were brought back
+    /// Folders settled before, that could not keep all attributes once they were filled: number, and what was lost.
+    std::vector<std::pair<std::uint64_t, std::string>> not_kept;
 };
 
 /// Receipts and the Safe's index, in one database in the state folder. Several programs may have it open at once;

@@ -112,7 +112,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.status.type = FileType::folder;
         entry.status.id.modified_ns = item.modified_ns;
         batch->entries.push_back(std::move(entry));
-        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns};
+        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number};
         if (item.result != Outcome::merged) folder.made = targets.at(item.target, item.place());
         rest.resumption.rest.push_back(folder);
     }

@@ -81,7 +81,10 @@ Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& fold
     if (auto waiting = ready.appear(slot.folder, name); !waiting) return unused(waiting.error());
     const auto give_up = [&](Error error) -> Result<Placed> {
         // should this fail too, the new one stays in the Safe's slot: nothing is lost, and the item says so
-        if (auto back = ready.withdraw(slot.folder, name); !back) error.step += "; what should have arrived lies in " + slot.path;
+        if (auto back = ready.withdraw(slot.folder, name); !back) {
+            error.fault = Fault::io;  // nothing that going on would mend
+            error.step += "; what should have arrived lies in " + slot.path;
+        }
         return unused(std::move(error));
     };
     if (auto traded = trade(disk, slot.folder, folder, name); !traded) {

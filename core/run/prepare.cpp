@@ -114,7 +114,7 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
             if (!a) return failure(a.error());
             const auto b = disk.open_file(**into, plan.name(item));
             if (!b) return failure(b.error());
-            return same_bytes(disk, *a, *b, Meter{stop, {}});
+            return same_bytes(disk, a->file, b->file, Meter{stop, {}});
         }();
         if (same)
             known.learn(pair, *same);

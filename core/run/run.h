@@ -21,9 +21,13 @@ struct RunOptions {
     std::string sentence{};  ///< what was asked for, for the receipt's head
     Verify verify = Verify::automatic;
     std::stop_token stop{};  ///< heard between items and inside large files
+    /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of failing item
+    /// by item; it can be gone on with once there is room again.
+    bool pause_when_stuck = false;
+    unsigned threads = 0;  ///< that read and write files at a time; 0: as many as are useful
 };
 
-/// What a run reports while it goes, on the thread that carries it out.
+/// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that carries it out.
 struct RunEvents {
     std::function<void(const ReceiptHead&)> begun{};
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
@@ -42,6 +46,7 @@ struct FolderRest {
     EntryId source = no_entry;     ///< in the batch
     FolderId made = no_folder;     ///< in the targets: gets the source's attributes; none where it was there before
     std::int64_t modified_ns = 0;  ///< the source's, before anything was taken from it
+    std::uint64_t number = 0;      ///< of the folder's item in the receipt
 };
 
 /// A file that an interrupted run has put in place, and that other names of the batch are to be linked to.

@@ -6,6 +6,7 @@
 #include <set>
 
 #include "files/path.h"
+#include "run/parallel.h"
 #include "run/pending_plan.h"
 
 namespace tavlo {
@@ -17,6 +18,8 @@ constexpr std::size_t group_files = 512;
 constexpr std::size_t most_unrecorded = 4096;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
+// the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that is asked for
+constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
 std::vector<Identity> source_folders(const Batch& batch) {
     std::vector<Identity> ids;
@@ -43,6 +46,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       plan_(plan),
       resumption_(resumption),
       options_(options),
+      threads_(options.threads != 0 ? options.threads : useful_threads()),
       events_(events),
       finals_(plan.finals),
       sources_(disk, plan.batch->folders),
@@ -56,7 +60,7 @@ Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
     const auto destination = plan_.operation == Operation::undo ? Result<void>{} : make_destination();
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
-        if (options_.stop.stop_requested()) break;
+        if (should_stop()) break;
         if (!destination) {
             fail(id, destination.error());
             continue;
@@ -119,13 +123,13 @@ void Runner::take_up(const FolderRest& rest) {
         emptied_.push_back({rest.source, *attributes});
         took_from_[plan_.batch->entries[rest.source].inside] = true;
     }
-    if (rest.made != no_folder) to_finish_.push_back({rest.made, std::move(*attributes), no_item});
+    if (rest.made != no_folder) to_finish_.push_back({rest.made, std::move(*attributes), rest.number});
 }
 
 /// Made by this run before it was interrupted: still as private as a folder is while it is filled.
 bool Runner::is_left_from_before(const Status& folder) const {
     return resumption_ != nullptr && folder.type == FileType::folder && folder.mode == 0700 && folder.owner == ::geteuid() &&
-           folder.status_changed_ns >= head_.started_ns;
+           folder.status_changed_ns >= head_.started_ns - kernel_tick_ns;
 }
 
 /// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
@@ -181,13 +185,13 @@ Result<void> Runner::step(ItemId id) {
     } else if (it.action == Action::remove_folder) {
         remove_folder(id);
     } else if (it.action == Action::take_away) {
-        group_.push_back({id, Work::Kind::take_away, {}, {}, false});
+        group_.push_back({id, Work::Kind::take_away});
     } else if (is_folder || it.action == Action::make_folder) {
         step_folder(id);
     } else {
         const auto into = targets_.open(it.folder);
         if (into)
-            step_file(id, **into);
+            step_file(id, *into);
         else
             fail(id, into.error());
     }
@@ -217,18 +221,17 @@ bool Runner::follows_its_folder(ItemId id) {
 Result<void> Runner::flush() {
     // a rename that met another file system comes back as a copy, in a group of its own
     while (!group_.empty()) {
-        if (sync_staged()) {
-            if (auto noted = journal_group(); !noted) return noted;
+        stage_waiting();
+        if (auto noted = make_durable_and_note(); !noted) return noted;
+        for (Work& work : group_)
+            if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
+        const bool leaving = std::any_of(group_.begin(), group_.end(), [&](const Work& work) { return work.remove_source; });
+        if (leaving) {
+            const auto destination = targets_.open(item(group_.front().item).folder);
+            const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
             for (Work& work : group_)
-                if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
-            const bool leaving = std::any_of(group_.begin(), group_.end(), [&](const Work& work) { return work.remove_source; });
-            if (leaving) {
-                const auto destination = targets_.open(item(group_.front().item).folder);
-                const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
-                for (Work& work : group_)
-                    if (work.remove_source && results_[work.item] == Outcome::planned)
-                        durable ? remove_source(work) : take_back(work, durable.error());
-            }
+                if (work.remove_source && !work.dropped && results_[work.item] == Outcome::planned)
+                    durable ? remove_source(work) : take_back(work, durable.error());
         }
         group_.clear();
         leaving_.clear();
@@ -237,7 +240,7 @@ Result<void> Runner::flush() {
         for (const ItemId id : std::exchange(again_, {})) {
             const auto into = targets_.open(item(id).folder);
             if (into)
-                step_file(id, **into);
+                step_file(id, *into);
             else
                 fail(id, into.error());
         }
@@ -272,7 +275,7 @@ Result<void> Runner::journal_group() {
         const std::string place = join(finals_.path(it.folder), plan_.final_name(it));
         switch (work.kind) {
             case Work::Kind::staged:
-                if (const auto staged = disk_.status(work.copy->staged.file())) intent.fresh = staged->id;
+                intent.fresh = work.copy->fresh;
                 intent.hash = work.copy->hash;
                 break;
             case Work::Kind::hard_link: {
@@ -318,7 +321,9 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
 }
 
 Result<void> Runner::write_records() {
-    if (records_.items.empty() && records_.folders.empty() && records_.set_aside.empty() && records_.used_up.empty()) return {};
+    if (records_.items.empty() && records_.folders.empty() && records_.set_aside.empty() && records_.used_up.empty() &&
+        records_.not_kept.empty())
+        return {};
     auto written = store_.record(head_.id, records_);
     records_ = {};
     return written;
@@ -329,7 +334,9 @@ void Runner::finish_folders() {
     for (auto folder = to_finish_.rbegin(); folder != to_finish_.rend(); ++folder) {
         const auto handle = targets_.open(folder->folder);
         if (!handle) continue;  // gone or swapped since: it is not ours to touch any more
-        (void)disk_.set_attributes(**handle, folder->attributes);
+        const auto lost = disk_.set_attributes(**handle, folder->attributes);
+        const std::string names = lost ? listed(*lost) : std::string("attributes");
+        if (folder->number && !names.empty()) records_.not_kept.emplace_back(*folder->number, names);
         (void)disk_.sync(**handle);
     }
 }
@@ -372,6 +379,7 @@ Result<void> Runner::end() {
         if (const auto source = sources_.open(root)) (void)disk_.sync_volume(**source);
     if (auto written = write_records(); !written) return written;
     head_.state = complete ? RunState::done : RunState::stopped;
+    head_.waits_for = !complete && stuck_ ? describe(*stuck_) : std::string();
     head_.finished_ns = now_ns();
     auto finished = store_.finish(head_);
     if (!finished) return failure(finished.error());
@@ -400,6 +408,13 @@ void Runner::tidy_used_slots() {
         if (const auto safe = disk_.open_folder(std::string(parent_of(shelf))))
             (void)disk_.remove_empty_folder(*safe, std::string(name_of(shelf)));
     }
+}
+
+Meter Runner::meter() {
+    return {options_.stop, [this](std::uint64_t bytes) {
+                const std::lock_guard lock(reporting_);
+                if (events_.bytes) events_.bytes(bytes);
+            }};
 }
 
 ReceiptItem& Runner::receipt_item(ItemId id) {
@@ -463,6 +478,11 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
 
 void Runner::fail(ItemId id, const Error& error) {
     if (error.fault == Fault::cancelled) return;  // it stays planned: as before
+    const bool can_wait = error.fault == Fault::no_space || error.fault == Fault::unreachable;
+    if (can_wait && options_.pause_when_stuck && item(id).outcome != Outcome::failed) {
+        if (!stuck_) stuck_ = error;
+        return;
+    }
     ReceiptItem& out = receipt_item(id);
     out.error = reason(error);
     if (!error.path.empty() && error.path != out.source) out.error += ": " + error.path;
@@ -480,7 +500,7 @@ std::optional<Finding> Runner::fresh_finding(ItemId id, const Held& held) {
     const auto a = disk_.open_file(**source, place.name);
     const auto b = disk_.open_file(**target, held.name);
     if (!a || !b) return std::nullopt;
-    const auto same = same_bytes(disk_, *a, *b, Meter{options_.stop, {}});
+    const auto same = same_bytes(disk_, a->file, b->file, Meter{options_.stop, {}});
     if (!same) return std::nullopt;
     known.learn({entry(id).status.id, held.status.id}, *same);
     return compare(entry(id), held, known, plan_.batch->time_step_ns);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <chrono>
+#include <mutex>
 #include <set>
 #include <unordered_map>
 #include <unordered_set>
@@ -28,6 +29,8 @@ private:
     struct Work {
         ItemId item = no_item;
         enum class Kind : std::uint8_t { staged, hard_link, link, rename, take_away } kind = Kind::staged;
+        std::shared_ptr<const Handle> from{};  ///< the folders of a file that waits to be staged
+        std::shared_ptr<const Handle> into{};
         std::optional<StagedCopy> copy{};
         std::optional<Attributes> link_attributes{};
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
@@ -38,7 +41,7 @@ private:
     struct FolderToFinish {
         FolderId folder;  ///< in finals_
         Attributes attributes;
-        ItemId item;
+        std::optional<std::uint64_t> number;  ///< in the receipt
     };
     struct SourceFolder {
         EntryId entry;
@@ -82,8 +85,9 @@ private:
     void remove_folder(ItemId id);
 
     // runner_files.cpp
-    void step_file(ItemId id, const Handle& into);
-    void stage_file(ItemId id, const Handle& into);
+    void step_file(ItemId id, const std::shared_ptr<const Handle>& into);
+    void stage_waiting();
+    void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
     void take_away(Work& work);
@@ -92,7 +96,10 @@ private:
     void note_twin(ItemId id, const Placed& placed);
     PlacedFile first_of_link(ItemId id) const;
     bool still_the_agreed_source(ItemId id, const Handle& folder, const Place& place);
-    bool sync_staged();
+    bool is_the_agreed_source(ItemId id, const Status& now);
+    bool reads_back(const Work& work) const;
+    Result<void> make_durable_and_note();
+    void drop(Work& work, const Error& why);
 
     // results
     ReceiptItem& receipt_item(ItemId id);
@@ -107,13 +114,16 @@ private:
 
     const Item& item(ItemId id) const { return plan_.items[id]; }
     const Entry& entry(ItemId id) const { return plan_.entry(plan_.items[id]); }
-    Meter meter() const { return {options_.stop, events_.bytes}; }
+    /// For the threads of the run.
+    Meter meter();
+    bool should_stop() const { return stuck_ || options_.stop.stop_requested(); }
 
     FileSystem& disk_;
     Store& store_;
     const Plan& plan_;
     const Resumption* resumption_;
     const RunOptions& options_;
+    const unsigned threads_;
     const RunEvents& events_;
 
     std::optional<RunLock> lock_;
@@ -131,6 +141,10 @@ private:
     std::unordered_set<std::string> leaving_;   ///< places that the group's sources will have left
     std::unordered_set<std::string> arriving_;  ///< in an undo: places that the group will have filled
     std::uint64_t group_bytes_ = 0;
+    std::size_t waiting_ = 0;  ///< of the group: files that are not staged yet
+    std::uint64_t waiting_bytes_ = 0;
+    std::mutex reporting_;
+    std::optional<Error> stuck_;  ///< why the run stops by itself
     std::chrono::steady_clock::time_point group_began_{};
     std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead
     std::vector<bool> copy_instead_;  ///< by item

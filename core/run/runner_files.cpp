@@ -1,6 +1,10 @@
 #include <unistd.h>
 
+#include <algorithm>
+#include <thread>
+
 #include "files/path.h"
+#include "run/parallel.h"
 #include "run/runner.h"
 
 namespace tavlo {
@@ -8,7 +12,10 @@ namespace tavlo {
 namespace {
 
 // few files are made durable one by one; more with one call for the whole file system
-constexpr std::size_t few_files = 8;
+constexpr std::ptrdiff_t few_files = 8;
+// so much waits until it is read and written, so that a group's time is kept
+constexpr std::size_t staged_at_once = 64;
+constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
 }  // namespace
 
@@ -28,110 +35,146 @@ Runner::PlacedFile Runner::first_of_link(ItemId id) const {
 }
 
 /// A decision is about two things: when the incoming one is no longer the one that was compared, it does not hold.
-bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Place& place) {
-    const auto now = disk_.status(folder, place.name);
-    if (!now) {
-        fail(id, now.error());
-        return false;
-    }
+bool Runner::is_the_agreed_source(ItemId id, const Status& now) {
     const Status& then = entry(id).status;
-    if (now->type != then.type || !now->id.same_thing(then.id)) {
+    if (now.type != then.type || !now.id.same_thing(then.id)) {
         fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
         return false;
     }
-    if (item(id).collision && now->id != then.id) {
+    if (item(id).collision && now.id != then.id) {
         leave_undecided(id, "changed after the decision was taken");
         return false;
     }
     return true;
 }
 
-void Runner::step_file(ItemId id, const Handle& into) {
+bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Place& place) {
+    const auto now = disk_.status(folder, place.name);
+    if (!now) {
+        fail(id, now.error());
+        return false;
+    }
+    return is_the_agreed_source(id, *now);
+}
+
+void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     const Item& it = item(id);
     const Place place = plan_.batch->place_of(entry(id));
     const auto from = sources_.open(place.folder);
     if (!from) return fail(id, from.error());
-    if (!still_the_agreed_source(id, **from, place)) return;
     const bool moves = it.action == Action::move;
     const bool taking_back = plan_.operation == Operation::undo || plan_.operation == Operation::restore;
-    if (entry(id).status.type == FileType::other && !taking_back)
-        return fail(id, {Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)});
+    const FileType type = entry(id).status.type;
+    const Error special{Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)};
+    if (type == FileType::other && !taking_back) return fail(id, special);
     if (finals_.identity(it.folder).device == 0)
-        if (const auto status = disk_.status(into)) finals_.set_identity(it.folder, status->id);
-    if (moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device) {
-        group_.push_back({id, Work::Kind::rename, {}, {}, false});
+        if (const auto status = disk_.status(*into)) finals_.set_identity(it.folder, status->id);
+    const bool renames = moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device;
+    const bool links = type == FileType::file && entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id));
+    const bool is_read = type == FileType::file && !renames && !links;  // then it is looked at as it is opened
+    if (!is_read && !still_the_agreed_source(id, **from, place)) return;
+    if (renames) {
+        group_.push_back({id, Work::Kind::rename});
         return;
     }
-    if (entry(id).status.type == FileType::other)
-        return fail(id, {Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)});
+    if (type == FileType::other) return fail(id, special);
     if (moves)
         if (auto may = disk_.may_write(**from); !may) return fail(id, may.error());
-    if (entry(id).status.type == FileType::link) {
+    Work work{id};
+    work.remove_source = moves;
+    if (type == FileType::link) {
         const Status& status = entry(id).status;
-        Attributes attributes{status.mode, status.owner, status.group, status.accessed_ns, status.id.modified_ns, {}};
-        group_.push_back({id, Work::Kind::link, {}, std::move(attributes), moves});
-        return;
+        work.kind = Work::Kind::link;
+        work.link_attributes = Attributes{status.mode, status.owner, status.group, status.accessed_ns, status.id.modified_ns, {}};
+    } else if (links) {
+        work.kind = Work::Kind::hard_link;
+    } else {
+        work.from = *from;
+        work.into = into;
+        ++waiting_;
+        waiting_bytes_ += entry(id).status.id.size_bytes;
+        group_bytes_ += entry(id).status.id.size_bytes;
+        // known from now on, so that its other names in the group become links to it; where it is not placed after all,
+        // they are staged themselves
+        if (entry(id).status.links > 1) first_of_links_[link_key(entry(id).status.id)] = {};
     }
-    if (entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id))) {
-        group_.push_back({id, Work::Kind::hard_link, {}, {}, moves});
-        return;
-    }
-    stage_file(id, into);
+    group_.push_back(std::move(work));
+    if (waiting_ >= staged_at_once || waiting_bytes_ >= staged_at_once_bytes) stage_waiting();
 }
 
-void Runner::stage_file(ItemId id, const Handle& into) {
-    const bool moves = item(id).action == Action::move;
-    const bool read_back = options_.verify == Verify::read_back || (moves && options_.verify == Verify::automatic);
-    const Place place = plan_.batch->place_of(entry(id));
-    const auto from = sources_.open(place.folder);
-    if (!from) return fail(id, from.error());
-    auto copy = stage_copy(disk_, **from, place.name, into, read_back || moves, meter());
-    if (!copy) return fail(id, copy.error());
+bool Runner::reads_back(const Work& work) const {
+    return options_.verify == Verify::read_back || (work.remove_source && options_.verify == Verify::automatic);
+}
+
+/// Reads and writes the files that wait for it, some at a time.
+void Runner::stage_waiting() {
+    std::vector<Work*> waiting;
+    for (Work& work : group_)
+        if (work.from) waiting.push_back(&work);
+    std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
+    in_parallel(threads_, waiting.size(), [&](std::size_t at) {
+        const Work& work = *waiting[at];
+        const std::string& name = entry(work.item).real ? entry(work.item).real->name : entry(work.item).name;
+        staged[at].emplace(stage_copy(disk_, *work.from, name, *work.into, reads_back(work) || work.remove_source, meter()));
+    });
+    for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
+    waiting_ = 0;
+    waiting_bytes_ = 0;
+}
+
+void Runner::take_staged(Work& work, Result<StagedCopy> staged) {
+    const ItemId id = work.item;
+    work.from.reset();
+    work.into.reset();
+    work.dropped = true;
+    if (!staged) return fail(id, staged.error());
+    if (!is_the_agreed_source(id, staged->source)) return;
+    work.dropped = false;
     ReceiptItem& out = receipt_item(id);
-    out.size_bytes = copy->source.id.size_bytes;
-    out.modified_ns = copy->source.id.modified_ns;
-    out.hash = copy->hash;
-    for (const auto& lost : copy->not_kept) out.not_kept += (out.not_kept.empty() ? "" : ",") + lost;
-    group_bytes_ += out.size_bytes;
-    // known from now on, so that its other names in the group become links to it; where it is not placed after all,
-    // they are staged themselves
+    out.size_bytes = staged->source.id.size_bytes;
+    out.modified_ns = staged->source.id.modified_ns;
+    out.hash = staged->hash;
+    out.not_kept = listed(staged->not_kept);
     if (entry(id).status.links > 1) {
         PlacedFile& first = first_of_links_[link_key(entry(id).status.id)];
-        if (const auto staged = disk_.status(copy->staged.file())) first.id = staged->id;
-        first.hash = copy->hash;
+        first.id = staged->fresh;
+        first.hash = staged->hash;
     }
-    group_.push_back({id, Work::Kind::staged, std::move(*copy), {}, moves});
+    work.copy.emplace(std::move(*staged));
 }
 
-/// Makes the group's bytes durable, and reads back those that are to be verified.
-bool Runner::sync_staged() {
-    std::size_t staged = 0;
-    const Work* any = nullptr;
-    for (const Work& work : group_)
-        if (work.copy) {
-            ++staged;
-            any = &work;
+/// Before anything takes a name: the group's bytes are durable, what is to be verified is read back, and the journal says what
+/// is about to happen. The journal is written while the disk works on the bytes.
+Result<void> Runner::make_durable_and_note() {
+    const auto staged = std::count_if(group_.begin(), group_.end(), [](const Work& work) { return work.copy.has_value(); });
+    Result<void> noted;
+    if (staged > few_files) {
+        const auto any = std::find_if(group_.begin(), group_.end(), [](const Work& work) { return work.copy.has_value(); });
+        Result<void> synced;
+        {
+            const std::jthread syncing([&] { synced = disk_.sync_volume(any->copy->staged.file()); });
+            noted = journal_group();
         }
-    if (staged > few_files)
-        if (auto synced = disk_.sync_volume(any->copy->staged.file()); !synced) {
-            for (Work& work : group_) fail(work.item, synced.error());
-            return false;
-        }
-    for (Work& work : group_) {
-        if (!work.copy) continue;
-        if (staged <= few_files)
-            if (auto synced = disk_.sync(work.copy->staged.file()); !synced) {
-                fail(work.item, synced.error());
-                continue;
-            }
-        const bool read_back = options_.verify == Verify::read_back || (work.remove_source && options_.verify == Verify::automatic);
-        if (read_back)
-            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified) {
-                work.dropped = true;
-                fail(work.item, verified.error());
-            }
+        if (!synced)
+            for (Work& work : group_) drop(work, synced.error());
+    } else {
+        for (Work& work : group_)
+            if (work.copy)
+                if (auto synced = disk_.sync(work.copy->staged.file()); !synced) drop(work, synced.error());
+        noted = journal_group();
     }
-    return true;
+    for (Work& work : group_)
+        if (work.copy && !work.dropped && reads_back(work))
+            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified) drop(work, verified.error());
+    return noted;
+}
+
+/// Nothing of it takes a name.
+void Runner::drop(Work& work, const Error& why) {
+    if (work.dropped || results_[work.item] != Outcome::planned) return;
+    work.dropped = true;
+    if (work.slot) SafeFolder::drop(disk_, *work.slot);
+    fail(work.item, why);
 }
 
 Ready Runner::ready_for(Work& work) {
@@ -244,8 +287,10 @@ void Runner::remove_source(Work& work) {
     const std::string leaving = leaving_name(head_.id, number(work.item));
     if (auto away = disk_.move_to_free_name(**folder, place.name, **folder, leaving); !away) return take_back(work, away.error());
     const auto put_back = [&](Error why) {
-        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, place.name); !back)
+        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, place.name); !back) {
+            why.fault = Fault::io;
             why.step += "; the source now has the name " + leaving;
+        }
         take_back(work, std::move(why));
     };
     const auto now = disk_.status(**folder, leaving);
@@ -266,6 +311,7 @@ void Runner::take_back(Work& work, Error why) {
         auto away =
             own ? set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id) : Result<SafeEntry>(failure(own.error()));
         if (!away) {
+            why.fault = Fault::io;
             why.step += "; its copy stays at " + join((*into)->path(), work.placed->name);
         } else {
             const auto slot = disk_.open_folder(std::string(parent_of(away->stored)));
@@ -278,6 +324,7 @@ void Runner::take_back(Work& work, Error why) {
                 if (!back) {
                     records_.set_aside.push_back(*work.placed->set_aside);
                     receipt_item(work.item).set_aside = work.placed->set_aside->id;
+                    why.fault = Fault::io;
                     why.step += "; what was there before lies in the Safe";
                 }
             }

@@ -73,7 +73,7 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
         finals_.rename(inside, placed.name);
         finals_.set_identity(inside, placed.status.id);
         targets_.forget(inside);
-        to_finish_.push_back({inside, attributes, id});
+        to_finish_.push_back({inside, attributes, number(id)});
         // nothing else knows what a folder that is made again was like: so it has it from the start
         if (item(id).attributes)
             if (const auto made = targets_.open(inside)) (void)disk_.set_attributes(**made, attributes);

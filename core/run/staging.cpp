@@ -12,20 +12,21 @@ Result<StagedCopy> stage_once(FileSystem& disk, const Handle& source_folder, con
                               const Meter& meter) {
     const auto from = disk.open_file(source_folder, name);
     if (!from) return failure(from.error());
-    const auto before = disk.status(*from);
-    if (!before) return failure(before.error());
+    const Status& before = from->status;
     auto staged = disk.stage(into);
     if (!staged) return failure(staged.error());
-    const auto attributes = disk.attributes(*from, *before);
+    const auto attributes = disk.attributes(from->file, before);
     if (!attributes) return failure(attributes.error());
-    auto copied = copy_bytes(disk, *from, *staged, before->id.size_bytes, hash || before->id.size_bytes <= hashed_anyway_bytes, meter);
+    auto copied = copy_bytes(disk, from->file, *staged, before.id.size_bytes, hash || before.id.size_bytes <= hashed_anyway_bytes, meter);
     if (!copied) return failure(copied.error());
-    const auto after = disk.status(*from);
+    const auto after = disk.status(from->file);
     if (!after) return failure(after.error());
-    if (!same_state(*before, *after)) return failure(Fault::changed_meanwhile, "changed while it was read", from->path());
+    if (!same_state(before, *after)) return failure(Fault::changed_meanwhile, "changed while it was read", from->file.path());
     auto lost = disk.set_attributes(staged->file(), *attributes);
     if (!lost) return failure(lost.error());
-    return StagedCopy{std::move(*staged), *before, std::move(*copied), std::move(*lost)};
+    const auto fresh = disk.status(staged->file());
+    if (!fresh) return failure(fresh.error());
+    return StagedCopy{std::move(*staged), before, fresh->id, std::move(*copied), std::move(*lost)};
 }
 
 }  // namespace
@@ -39,6 +40,12 @@ Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, con
     Error error = second.error();
     error.step += ", twice";
     return failure(std::move(error));
+}
+
+std::string listed(const std::vector<std::string>& attributes) {
+    std::string list;
+    for (const auto& name : attributes) list += (list.empty() ? "" : ",") + name;
+    return list;
 }
 
 Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter) {

@@ -15,9 +15,13 @@ namespace tavlo {
 struct StagedCopy {
     Staged staged;
     Status source;                        ///< before and after reading, which are the same
+    Identity fresh;                       ///< of the staged file, complete
     std::string hash{};                   ///< where the bytes passed through memory
     std::vector<std::string> not_kept{};  ///< attributes that the target could not keep
 };
+
+/// Names of attributes as a receipt holds them, parted by commas.
+std::string listed(const std::vector<std::string>& attributes);
 
 /// Reads a source file completely into a staged one in `into`.
 /// hash     compute the hash in any case

@@ -94,7 +94,7 @@ Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
     };
     if (!item.hash.empty()) {
         const auto file = look_.open_file(item.place());
-        const auto hash = file ? hash_of(disk_, *file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
+        const auto hash = file ? hash_of(disk_, file->file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
         if (!hash) return Difference::unreadable;
         return *hash != item.hash ? Difference::bytes : but_for_attributes();
     }
@@ -102,9 +102,9 @@ Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
         const auto source = look_.status(item.source);
         const bool stands = source && source->type == FileType::file && source->id.size_bytes == item.size_bytes &&
                             source->id.modified_ns == item.modified_ns;
-        if (const auto a = stands ? look_.open_file(item.source) : Result<Handle>(failure(Fault::not_found, "", "")); a) {
+        if (const auto a = stands ? look_.open_file(item.source) : Result<OpenedFile>(failure(Fault::not_found, "", "")); a) {
             const auto b = look_.open_file(item.place());
-            const auto same = b ? same_bytes(disk_, *a, *b, Meter{stop_, {}}) : Result<bool>(failure(b.error()));
+            const auto same = b ? same_bytes(disk_, a->file, b->file, Meter{stop_, {}}) : Result<bool>(failure(b.error()));
             if (!same) return Difference::unreadable;
             return *same ? but_for_attributes() : Difference::bytes;
         }

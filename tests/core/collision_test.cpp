@@ -16,7 +16,7 @@ namespace {
 std::string set_aside_bytes(Jobs& jobs, const ReceiptItem& item) {
     const SafeEntry entry = value(jobs.store->safe_entry(item.set_aside));
     const auto folder = value(jobs.disk->open_folder(std::string(parent_of(entry.stored))));
-    const auto file = value(jobs.disk->open_file(folder, std::string(name_of(entry.stored))));
+    const auto file = value(jobs.disk->open_file(folder, std::string(name_of(entry.stored)))).file;
     std::string bytes(1000, '\0');
     bytes.resize(value(jobs.disk->read_at(file, 0, std::as_writable_bytes(std::span(bytes)))));
     return bytes;

@@ -1,5 +1,6 @@
 #include <sys/stat.h>
 
+#include <atomic>
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
@@ -28,7 +29,7 @@ public:
 
     Result<Handle> open_folder_in(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_folder_in(f, n); }
     Result<tavlo::Status> status(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->status(f, n); }
-    Result<Handle> open_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_file(f, n); }
+    Result<OpenedFile> open_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_file(f, n); }
     Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
         return hit() ? fail() : disk->read_at(f, o, into);
     }
@@ -74,7 +75,7 @@ private:
     tl::unexpected<Error> fail() const { return failure(error_); }
 
     int nth_;
-    int calls_ = 0;
+    std::atomic<int> calls_ = 0;  // of several threads of a run
     Error error_;
 };
 

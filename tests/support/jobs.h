@@ -29,7 +29,7 @@ public:
     Result<std::string> read_link(const Handle& f, const std::string& n) override { return disk->read_link(f, n); }
     Result<std::string> real_path(const Handle& f) override { return disk->real_path(f); }
     Result<void> may_write(const Handle& f) override { return disk->may_write(f); }
-    Result<Handle> open_file(const Handle& f, const std::string& n) override { return disk->open_file(f, n); }
+    Result<tavlo::OpenedFile> open_file(const Handle& f, const std::string& n) override { return disk->open_file(f, n); }
     Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override { return disk->read_at(f, o, into); }
     Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override { return disk->attributes(o, s); }
     Result<Staged> stage(const Handle& f) override { return disk->stage(f); }
@@ -41,6 +41,7 @@ public:
     Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& f, std::uint64_t o, std::uint64_t s) override {
         return disk->next_data(f, o, s);
     }
+    void start_writing(const Staged& s, std::uint64_t o, std::uint64_t l) override { disk->start_writing(s, o, l); }
     Result<void> set_size(const Staged& s, std::uint64_t b) override { return disk->set_size(s, b); }
     Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
         return disk->set_attributes(o, a);
