@@ -178,12 +178,14 @@ Result<void> Runner::step(ItemId id) {
     // (and in an undo, what an item takes away may have to come back first)
     const bool waits_for_name =
         (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) || (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
-    if ((waits_for_name || (is_folder && needs_order)) && !group_.empty())
+    const bool removes = it.action == Action::remove_folder;  // in its order within the group, once sources have left it
+    const bool waits_for_group = removes ? some_source_leaves() : waits_for_name || (is_folder && needs_order);
+    if (waits_for_group && !group_.empty())
         if (auto flushed = flush(); !flushed) return flushed;
     if (carried) {
         step_carried(id);
-    } else if (it.action == Action::remove_folder) {
-        remove_folder(id);
+    } else if (removes) {
+        step_removal(id);
     } else if (it.action == Action::take_away) {
         group_.push_back({id, Work::Kind::take_away});
     } else if (is_folder || it.action == Action::make_folder) {
@@ -197,7 +199,7 @@ Result<void> Runner::step(ItemId id) {
     }
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
     if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source) leaving_.insert(plan_.source_path(it));
+        if (group_.back().remove_source || removes) leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
     const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
@@ -225,8 +227,7 @@ Result<void> Runner::flush() {
         if (auto noted = make_durable_and_note(); !noted) return noted;
         for (Work& work : group_)
             if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
-        const bool leaving = std::any_of(group_.begin(), group_.end(), [&](const Work& work) { return work.remove_source; });
-        if (leaving) {
+        if (some_source_leaves()) {
             const auto destination = targets_.open(item(group_.front().item).folder);
             const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
             for (Work& work : group_)
@@ -248,6 +249,10 @@ Result<void> Runner::flush() {
     return records_.items.size() >= most_unrecorded ? write_records() : Result<void>{};
 }
 
+bool Runner::some_source_leaves() const {
+    return std::any_of(group_.begin(), group_.end(), [](const Work& work) { return work.remove_source; });
+}
+
 /// What a decision was made about: what holds the name, or the twin that this run has put there since.
 Identity Runner::expected_at(ItemId id, const std::string& place) const {
     const Item& it = item(id);
@@ -264,6 +269,7 @@ Result<void> Runner::journal_group() {
     std::unordered_map<std::string, Identity> twins;  // by place: what an earlier one of this group will have put there
     for (Work& work : group_) {
         if (work.dropped || results_[work.item] != Outcome::planned) continue;
+        if (work.kind == Work::Kind::remove_folder) continue;
         const Item& it = item(work.item);
         Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}};
         const bool needs_slot = replaces(it) || work.kind == Work::Kind::take_away;
@@ -290,6 +296,7 @@ Result<void> Runner::journal_group() {
                 break;
             case Work::Kind::rename: intent.kind = Intent::Kind::rename; break;
             case Work::Kind::take_away: intent.kind = Intent::Kind::take_away; break;
+            case Work::Kind::remove_folder: break;
         }
         intent.expected = work.kind == Work::Kind::take_away ? entry(work.item).status.id : expected_at(work.item, place);
         if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
@@ -307,7 +314,8 @@ Result<void> Runner::journal_group() {
         if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
     }
     // together with what the group before has done: until here its own intentions stand for it
-    return intents.empty() ? Result<void>{} : store_.record(head_.id, std::exchange(records_, {}), intents);
+    const bool notes = !intents.empty() || !records_.folders.empty();
+    return notes ? store_.record(head_.id, std::exchange(records_, {}), intents) : Result<void>{};
 }
 
 /// The same for a folder, which takes its name by itself.

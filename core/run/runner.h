@@ -28,7 +28,7 @@ private:
     /// An item that waits for its group.
     struct Work {
         ItemId item = no_item;
-        enum class Kind : std::uint8_t { staged, hard_link, link, rename, take_away } kind = Kind::staged;
+        enum class Kind : std::uint8_t { staged, hard_link, link, rename, take_away, remove_folder } kind = Kind::staged;
         std::shared_ptr<const Handle> from{};  ///< the folders of a file that waits to be staged
         std::shared_ptr<const Handle> into{};
         std::optional<StagedCopy> copy{};
@@ -61,6 +61,7 @@ private:
     bool follows_its_folder(ItemId id);
     Result<void> flush();
     Result<void> journal_group();
+    bool some_source_leaves() const;
     Result<Slot> journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh);
     Identity expected_at(ItemId id, const std::string& place) const;
     void take_up(const FolderRest& rest);
@@ -82,6 +83,7 @@ private:
     bool move_whole_folder(ItemId id, const Handle& into);
     void step_carried(ItemId id);
     void remember_source_folder(EntryId entry);
+    void step_removal(ItemId id);
     void remove_folder(ItemId id);
 
     // runner_files.cpp

@@ -206,7 +206,8 @@ Ready Runner::ready_for(Work& work) {
                     },
                     unlink};
         case Work::Kind::rename:
-        case Work::Kind::take_away: break;
+        case Work::Kind::take_away:
+        case Work::Kind::remove_folder: break;
     }
     const Place place = plan_.batch->place_of(entry(id));
     return {[this, place](const Handle& folder, const std::string& name) -> Result<void> {
@@ -225,6 +226,7 @@ void Runner::place(Work& work) {
     const ItemId id = work.item;
     const Item& it = item(id);
     if (work.kind == Work::Kind::take_away) return take_away(work);
+    if (work.kind == Work::Kind::remove_folder) return remove_folder(id);
     const auto into = targets_.open(it.folder);
     if (!into) return fail(id, into.error());
     const auto& name = plan_.final_name(it);

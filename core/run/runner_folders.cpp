@@ -154,28 +154,32 @@ void Runner::remember_source_folder(EntryId entry) {
     if (attributes) emptied_.push_back({entry, std::move(*attributes)});
 }
 
-/// Undo of a folder that was made: it goes when it is empty again.
+/// Undo of a folder that was made: it goes when it is empty again. What it was like is noted before, with its group, so that
+/// an undo of the undo can make it again whatever happens in between; of one that stays the note says nothing new.
+void Runner::step_removal(ItemId id) {
+    const Entry& source = entry(id);
+    const auto parent = sources_.open(source.folder);
+    const auto handle = parent ? disk_.open_folder_in(**parent, source.name) : Result<Handle>(failure(parent.error()));
+    if (handle)
+        if (auto attributes = disk_.attributes(*handle))
+            records_.folders.push_back({false, plan_.source_path(item(id)), std::move(*attributes), {}});
+    group_.push_back({id, Work::Kind::remove_folder});
+}
+
 void Runner::remove_folder(ItemId id) {
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);
     const auto now = parent ? disk_.status(**parent, source.name) : Result<Status>(failure(parent.error()));
-    if (!now && now.error().fault == Fault::not_found && resumption_ != nullptr) {  // it went before the run was interrupted
-        const Attributes was{source.status.mode, ::geteuid(), ::getegid(), source.status.id.modified_ns, source.status.id.modified_ns, {}};
-        records_.folders.push_back({false, plan_.source_path(item(id)), was, {}});
-        return settle(id, Outcome::created);
-    }
+    // it went before the run was interrupted
+    if (!now && now.error().fault == Fault::not_found && resumption_ != nullptr) return settle(id, Outcome::created);
     if (!now) return fail(id, now.error());
     if (now->type != FileType::folder || !now->id.same_thing(source.status.id)) return leave_undecided(id, "is another one than was made");
-    Attributes attributes;
-    if (const auto handle = disk_.open_folder_in(**parent, source.name))
-        if (auto read = disk_.attributes(*handle)) attributes = std::move(*read);
     const auto removed = disk_.remove_empty_folder(**parent, source.name);
     if (!removed && removed.error().fault == Fault::name_taken) {
         receipt_item(id).error = "still holds something, and stays";
         return settle(id, Outcome::skipped);
     }
     if (!removed) return fail(id, removed.error());
-    records_.folders.push_back({false, plan_.source_path(item(id)), std::move(attributes), {}});
     settle(id, Outcome::created);
 }
 
