@@ -92,6 +92,13 @@ int print_plan(const Plan& plan, bool json) {
     return exit_for(plan.totals);
 }
 
+/// What the target could not keep is said once, not silently dropped.
+void print_not_kept(Store& store, const std::string& receipt) {
+    if (const auto lost = store.not_kept(receipt))
+        for (const auto& [attributes, items] : *lost)
+            std::cout << fmt::format("{} items could not keep: {}\n", items, printable(attributes));
+}
+
 int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, const std::string& sentence) {
     StopOnSignal signal;
     Progress progress(plan.totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose);
@@ -117,7 +124,9 @@ int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const
             return some_failed;
         }
     } else {
-        std::cout << summary(head->totals) << "\nreceipt " << head->id << '\n';
+        std::cout << summary(head->totals) << '\n';
+        print_not_kept(store, head->id);
+        std::cout << "receipt " << head->id << '\n';
     }
     return head->state == RunState::stopped ? stopped : exit_for(head->totals);
 }
@@ -203,6 +212,7 @@ int show_receipt(Store& store, const Arguments& arguments) {
             std::cout << '\n';
         });
         std::cout << summary(head->totals) << '\n';
+        print_not_kept(store, head->id);
     }
     return shown ? done : refuse(shown.error());
 }

@@ -239,7 +239,7 @@ public:
     Result<OpenedFile> open_file(const Handle& folder, const std::string& name) override {
         // O_NONBLOCK: should a fifo have taken the name meanwhile, this must not wait for a writer
         const int flags = O_RDONLY | O_NOFOLLOW | O_NONBLOCK | O_NOCTTY | O_CLOEXEC;
-        int fd = ::openat(folder.descriptor(), name.c_str(), flags | O_NOATIME);
+        int fd = uninterrupted([&] { return ::openat(folder.descriptor(), name.c_str(), flags | O_NOATIME); });
         if (fd < 0 && errno == EPERM) fd = ::openat(folder.descriptor(), name.c_str(), flags);  // not the owner
         if (fd < 0) return failed("open", folder, name);
         Handle handle(fd, join(folder.path(), name));
@@ -446,7 +446,7 @@ public:
 
 private:
     static Result<Handle> open_at(int at, const char* name, std::string path, int flags) {
-        int fd = ::openat(at, name, O_RDONLY | O_DIRECTORY | O_CLOEXEC | flags);
+        int fd = uninterrupted([&] { return ::openat(at, name, O_RDONLY | O_DIRECTORY | O_CLOEXEC | flags); });
         // a folder that may be entered and written but not listed can still be worked in
         if (fd < 0 && errno == EACCES) fd = ::openat(at, name, O_PATH | O_DIRECTORY | O_CLOEXEC | flags);
         if (fd < 0) return failed("open folder", path);

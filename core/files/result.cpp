@@ -55,6 +55,7 @@ std::string_view plain_words(int code) {
         case ENOSPC: return "the disk is full";
         case EDQUOT: return "the quota is used up";
         case EROFS: return "the file system is read-only";
+        case EFBIG: return "is larger than a file can be there";
         case ENAMETOOLONG: return "the name is too long";
         default: return {};
     }

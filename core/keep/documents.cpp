@@ -14,6 +14,9 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
+/// Never throws on bytes that are no UTF-8, as a damaged database may hold where there are words.
+std::string text(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
+
 std::string base64(std::string_view bytes) {  // RFC 4648
     static constexpr char letters[] = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
     std::string out;
@@ -87,16 +90,16 @@ class DocumentWriter {
 public:
     DocumentWriter(std::ostream& out, std::string_view document, const Json& first_members, std::string_view list) : out_(out) {
         out_ << "{\"tavlo\":1,\"document\":\"" << document << '"';
-        for (const auto& [name, value] : first_members.items()) out_ << ",\n" << Json(name).dump() << ':' << value.dump();
+        for (const auto& [name, value] : first_members.items()) out_ << ",\n" << text(name) << ':' << text(value);
         out_ << ",\n\"" << list << "\":[";
     }
     void add(const Json& item) {
-        out_ << (first_ ? "\n" : ",\n") << item.dump();
+        out_ << (first_ ? "\n" : ",\n") << text(item);
         first_ = false;
     }
     void end(const Json& last_members) {
         out_ << "]";
-        for (const auto& [name, value] : last_members.items()) out_ << ",\n" << Json(name).dump() << ':' << value.dump();
+        for (const auto& [name, value] : last_members.items()) out_ << ",\n" << text(name) << ':' << text(value);
         out_ << "}\n";
     }
 
@@ -185,7 +188,7 @@ void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries) {
 }
 
 CheckWriter::CheckWriter(std::ostream& out, const std::string& id) : out_(out) {
-    out_ << "{\"tavlo\":1,\"document\":\"check\",\n\"id\":" << Json(id).dump() << ",\n\"items\":[";
+    out_ << "{\"tavlo\":1,\"document\":\"check\",\n\"id\":" << text(id) << ",\n\"items\":[";
 }
 
 void CheckWriter::add(const ReceiptItem& item, std::string_view differs) {
@@ -198,12 +201,12 @@ void CheckWriter::add(const ReceiptItem& item, std::string_view differs) {
         json["differs"] = differs;
         ++differing_;
     }
-    out_ << (items_++ == 0 ? "\n" : ",\n") << json.dump();
+    out_ << (items_++ == 0 ? "\n" : ",\n") << text(json);
 }
 
 void CheckWriter::end() {
     const Json totals{{"items", items_}, {"differs", differing_}};
-    out_ << "],\n\"totals\":" << totals.dump() << "}\n";
+    out_ << "],\n\"totals\":" << text(totals) << "}\n";
 }
 
 }  // namespace tavlo

@@ -308,6 +308,18 @@ public:
         });
     }
 
+    Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) override {
+        std::vector<std::pair<std::string, std::uint64_t>> lost;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_,
+                                    "select not_kept, count(*) from items where receipt=? and not_kept <> '' group by not_kept order by 1");
+            query.bind(1, id);
+            while (query.executeStep()) lost.emplace_back(query.getColumn(0).getString(), as_unsigned(query.getColumn(1)));
+        });
+        if (!read) return failure(read.error());
+        return lost;
+    }
+
     Result<std::vector<FolderTrace>> folders(const std::string& id) override {
         std::vector<FolderTrace> traces;
         auto read = guarded("read the receipt", [&] {

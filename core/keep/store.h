@@ -57,6 +57,8 @@ public:
     virtual Result<ReceiptHead> receipt(const std::string& id) = 0;
     /// The items in their order; what has no result yet comes as planned.
     virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
+    /// What the target could not keep, with the number of items: {"owner", 3}.
+    virtual Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
 
     virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first

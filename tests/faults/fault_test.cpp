@@ -4,11 +4,13 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
+#include <optional>
 #include <set>
-#include <sstream>
 
 #include "files/path.h"
 #include "run/recover.h"
+#include "support/contents.h"
+#include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
@@ -22,75 +24,18 @@ using namespace tavlo;
 namespace {
 
 /// The nth call fails; all others reach the disk.
-class FaultAt final : public ForwardingFileSystem {
+class FaultAt final : public EveryCall {
 public:
     FaultAt(int nth, Error error) : nth_(nth), error_(std::move(error)) {}
     bool was_reached() const { return calls_ > nth_; }
 
-    Result<Handle> open_folder_in(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_folder_in(f, n); }
-    Result<tavlo::Status> status(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->status(f, n); }
-    Result<OpenedFile> open_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->open_file(f, n); }
-    Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
-        return hit() ? fail() : disk->read_at(f, o, into);
-    }
-    Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override {
-        return hit() ? fail() : disk->attributes(o, s);
-    }
-    Result<Staged> stage(const Handle& f) override { return hit() ? fail() : disk->stage(f); }
-    Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
-        if (!hit()) return disk->write_at(s, o, b);
-        (void)disk->write_at(s, o, b.first(b.size() / 2));  // a disk that fills up, or breaks, in the middle
-        return fail();
-    }
-    Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
-        return hit() ? fail() : disk->set_attributes(o, a);
-    }
-    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
-        return hit() ? fail() : disk->take_free_name(s, f, n);
-    }
-    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
-        return hit() ? fail() : disk->link_file(a, n, b, m);
-    }
-    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override {
-        return hit() ? fail() : disk->make_link(f, n, p);
-    }
-    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
-        return hit() ? fail() : disk->make_folder(f, n, m);
-    }
-    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
-        return hit() ? fail() : disk->move_to_free_name(a, n, b, m);
-    }
-    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
-        return hit() ? fail() : disk->exchange(a, n, b, m);
-    }
-    Result<void> remove_file(const Handle& f, const std::string& n) override { return hit() ? fail() : disk->remove_file(f, n); }
-    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override {
-        return hit() ? fail() : disk->remove_empty_folder(f, n);
-    }
-    Result<void> sync(const Handle& o) override { return hit() ? fail() : disk->sync(o); }
-    Result<void> sync_volume(const Handle& f) override { return hit() ? fail() : disk->sync_volume(f); }
-
 private:
-    bool hit() { return calls_++ == nth_; }
-    tl::unexpected<Error> fail() const { return failure(error_); }
+    std::optional<Error> before_call() override { return calls_++ == nth_ ? std::optional(error_) : std::nullopt; }
 
     int nth_;
     std::atomic<int> calls_ = 0;  // of several threads of a run
     Error error_;
 };
-
-/// All contents of files anywhere below a folder, the Safe included; half a content is none of those that were there.
-std::set<std::string> contents_of(const std::string& top) {
-    std::set<std::string> contents;
-    for (const auto& entry : std::filesystem::recursive_directory_iterator(top)) {
-        if (!entry.is_regular_file() || entry.is_symlink()) continue;
-        std::ifstream in(entry.path(), std::ios::binary);
-        std::ostringstream bytes;
-        bytes << in.rdbuf();
-        contents.insert(bytes.str());
-    }
-    return contents;
-}
 
 void make_scene(const std::string& from, const std::string& to) {
     namespace fs = std::filesystem;

@@ -1,0 +1,7 @@
+#pragma once
+
+#include <set>
+#include <string>
+
+/// All contents of files anywhere below a folder, the Safe included; half a content is none of those that were there.
+std::set<std::string> contents_of(const std::string& top);

@@ -1,0 +1,78 @@
+#pragma once
+
+#include <optional>
+
+#include "support/jobs.h"
+
+/// A FileSystem that asks before each call that can fail on a disk: nothing, and the call is made; an error, and it fails so.
+class EveryCall : public ForwardingFileSystem {
+public:
+    Result<Handle> open_folder_in(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->open_folder_in(f, n); });
+    }
+    Result<tavlo::Status> status(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->status(f, n); });
+    }
+    Result<tavlo::Status> status(const Handle& o) override { return disk->status(o); }
+    Result<tavlo::OpenedFile> open_file(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->open_file(f, n); });
+    }
+    Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+        return made([&] { return disk->read_at(f, o, into); });
+    }
+    Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override {
+        return made([&] { return disk->attributes(o, s); });
+    }
+    Result<Staged> stage(const Handle& f) override {
+        return made([&] { return disk->stage(f); });
+    }
+    Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
+        const auto error = before_call();
+        if (!error) return disk->write_at(s, o, b);
+        (void)disk->write_at(s, o, b.first(b.size() / 2));  // a disk that fills up, or breaks, in the middle
+        return tavlo::failure(*error);
+    }
+    Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
+        return made([&] { return disk->set_attributes(o, a); });
+    }
+    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
+        return made([&] { return disk->take_free_name(s, f, n); });
+    }
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return made([&] { return disk->link_file(a, n, b, m); });
+    }
+    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override {
+        return made([&] { return disk->make_link(f, n, p); });
+    }
+    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
+        return made([&] { return disk->make_folder(f, n, m); });
+    }
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return made([&] { return disk->move_to_free_name(a, n, b, m); });
+    }
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return made([&] { return disk->exchange(a, n, b, m); });
+    }
+    Result<void> remove_file(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->remove_file(f, n); });
+    }
+    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->remove_empty_folder(f, n); });
+    }
+    Result<void> sync(const Handle& o) override {
+        return made([&] { return disk->sync(o); });
+    }
+    Result<void> sync_volume(const Handle& f) override {
+        return made([&] { return disk->sync_volume(f); });
+    }
+
+private:
+    /// On the thread that makes the call.
+    virtual std::optional<tavlo::Error> before_call() = 0;
+
+    template <class Call>
+    auto made(Call call) -> decltype(call()) {
+        if (const auto error = before_call()) return tavlo::failure(*error);
+        return call();
+    }
+};
