@@ -1,4 +1,7 @@
+#include <dirent.h>
 #include <fcntl.h>
+#include <linux/fs.h>
+#include <sys/ioctl.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -10,6 +13,7 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -17,8 +21,9 @@
 #include "run/prepare.h"
 #include "run/run.h"
 
-// engine FOLDER [FILES]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
-// promise, paired in one run, the median of several rounds. FOLDER should lie on a file system in memory.
+// engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
+// promise, paired in one run, the median of several rounds. FOLDER should lie on a file system in memory,
+// SHARING_FOLDER on one that shares extents.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -86,6 +91,53 @@ void bare_move(const fs::path& from, const fs::path& to) {
     }
 }
 
+/// getdents64 and statx over a tree. returns entries; closes the folder
+std::uint64_t bare_walk(int folder) {
+    std::uint64_t entries = 0;
+    DIR* stream = ::fdopendir(folder);
+    check(stream != nullptr, "list");
+    while (const dirent* entry = ::readdir(stream)) {
+        const std::string_view name = entry->d_name;
+        if (name == "." || name == "..") continue;
+        struct statx s {};
+        check(::statx(folder, entry->d_name, AT_SYMLINK_NOFOLLOW, STATX_BASIC_STATS, &s) == 0, "statx");
+        ++entries;
+        if (S_ISDIR(s.stx_mode)) entries += bare_walk(::openat(folder, entry->d_name, O_RDONLY | O_DIRECTORY));
+    }
+    ::closedir(stream);
+    return entries;
+}
+
+/// Reads the files of one tree and those of the same names in another, and compares.
+void bare_read(const fs::path& from, const fs::path& to) {
+    std::vector<char> one(1 << 20);
+    std::vector<char> two(1 << 20);
+    for (const auto& folder : fs::directory_iterator(from))
+        for (const auto& entry : fs::directory_iterator(folder.path())) {
+            const int a = ::open(entry.path().c_str(), O_RDONLY);
+            const int b = ::open((to / folder.path().filename() / entry.path().filename()).c_str(), O_RDONLY);
+            for (ssize_t got = 0; (got = ::read(a, one.data(), one.size())) > 0;)
+                check(::read(b, two.data(), two.size()) == got && std::memcmp(one.data(), two.data(), static_cast<std::size_t>(got)) == 0,
+                      "read");
+            ::close(a);
+            ::close(b);
+        }
+}
+
+void write_large(const fs::path& path, std::uint64_t bytes) {
+    std::ofstream out(path);
+    const std::string piece(1 << 20, 'y');
+    for (std::uint64_t done = 0; done < bytes; done += piece.size()) out << piece;
+}
+
+/// What this process has in memory (proc(5), statm).
+std::uint64_t memory_bytes() {
+    std::ifstream statm("/proc/self/statm");
+    std::uint64_t pages = 0;
+    statm >> pages >> pages;
+    return pages * static_cast<std::uint64_t>(::sysconf(_SC_PAGESIZE));
+}
+
 class Bench {
 public:
     explicit Bench(fs::path place) : place_(std::move(place)) {
@@ -103,7 +155,8 @@ public:
         request.sources = {from};
         request.destination = to;
         request.shape = {true, subfolders, false};
-        const auto outlook = prepare(*disk, request);
+        request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        const auto outlook = prepare(*disk, request, store->get());
         check(outlook && outlook->refusals.empty(), "prepare");
         const auto head = carry_out(*disk, **store, *outlook->plan, {});
         check(head && head->totals.of(Outcome::failed) == 0, "run");
@@ -148,11 +201,7 @@ public:
 
     void large_copy(std::uint64_t bytes) {
         fs::create_directories(place_ / "from");
-        {
-            std::ofstream out(place_ / "from" / "large");
-            const std::string piece(1 << 20, 'y');
-            for (std::uint64_t done = 0; done < bytes; done += piece.size()) out << piece;
-        }
+        write_large(place_ / "from" / "large", bytes);
         std::vector<double> bare;
         std::vector<double> ours;
         for (int round = 0; round < rounds; ++round) {
@@ -176,6 +225,111 @@ public:
         fs::remove_all(place_ / "from");
     }
 
+    /// The plan alone: no collisions, nothing is carried out.
+    void plans(int files) {
+        for (int folder = 0; folder < files / 1000; ++folder) {
+            const fs::path place = place_ / "from" / std::to_string(folder / 100) / std::to_string(folder);
+            fs::create_directories(place);
+            for (int i = 0; i < 1000; ++i)
+                ::close(::open((place / ("invoice-" + std::to_string(folder) + "-" + std::to_string(i) + ".pdf")).c_str(),
+                               O_CREAT | O_WRONLY, 0644));
+        }
+        Request request;
+        request.sources = {place_ / "from"};
+        request.destination = place_ / "to";
+        std::vector<double> bare;
+        std::vector<double> ours;
+        std::uint64_t entries = 0;
+        std::uint64_t bytes = 0;
+        for (int round = 0; round < rounds; ++round) {
+            bare.push_back(seconds([&] { entries = bare_walk(::open(place_.c_str(), O_RDONLY | O_DIRECTORY)); }));
+            const std::uint64_t before = memory_bytes();
+            const auto disk = make_disk();
+            std::optional<Outlook> outlook;
+            ours.push_back(seconds([&] {
+                auto planned = prepare(*disk, request);
+                check(planned.has_value(), "plan");
+                outlook = std::move(*planned);
+            }));
+            if (round == 0) bytes = (memory_bytes() - before) / outlook->plan->items.size();
+        }
+        row("plan " + std::to_string(entries) + " entries", median(bare), median(ours));
+        std::printf("%-48s %llu bytes of memory for each entry\n", "", static_cast<unsigned long long>(bytes));
+        fs::remove_all(place_ / "from");
+    }
+
+    /// Pairs of one size: read the first time, remembered the second.
+    void same(int files, std::size_t bytes) {
+        make_files(place_ / "from", files, bytes);
+        fs::copy(place_ / "from", place_ / "to", fs::copy_options::recursive);
+        for (const auto& entry : fs::recursive_directory_iterator(place_ / "from"))
+            if (entry.is_regular_file())
+                fs::last_write_time(place_ / "to" / fs::relative(entry.path(), place_ / "from"), entry.last_write_time());
+        std::vector<double> reading;
+        std::vector<double> comparing;
+        std::vector<double> looking;
+        std::vector<double> remembering;
+        const auto disk = make_disk();
+        Request request;
+        request.sources = {place_ / "from"};
+        request.destination = place_ / "to";
+        request.shape.contents = true;
+        request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        for (int round = 0; round < rounds; ++round) {
+            reading.push_back(seconds([&] { bare_read(place_ / "from", place_ / "to"); }));
+            KnownContents known;
+            const auto batch = gather(*disk, request.sources);
+            check(batch.has_value(), "gather");
+            const auto outlook = look_ahead(*disk, request, std::make_shared<const Batch>(std::move(*batch)), known);
+            check(outlook.has_value(), "plan");
+            comparing.push_back(seconds([&] { check(compare_pairs(*disk, *outlook->plan, known, nullptr).has_value(), "compare"); }));
+        }
+        engine(Operation::copy, place_ / "from", place_ / "to");
+        for (int round = 0; round < rounds; ++round) {
+            looking.push_back(seconds([&] {
+                bare_walk(::open((place_ / "from").c_str(), O_RDONLY | O_DIRECTORY));
+                bare_walk(::open((place_ / "to").c_str(), O_RDONLY | O_DIRECTORY));
+            }));
+            const auto store = Store::open(place_ / "state");
+            remembering.push_back(seconds([&] {
+                const auto outlook = prepare(*disk, request, store->get());
+                check(outlook && outlook->plan->totals.of(Outcome::skipped) == static_cast<std::uint64_t>(files), "all the same");
+            }));
+        }
+        row("compare " + std::to_string(files) + " pairs of " + std::to_string(bytes) + " bytes", median(reading), median(comparing));
+        row("plan " + std::to_string(files) + " that are the same already", median(looking), median(remembering));
+        fs::remove_all(place_ / "from");
+        fs::remove_all(place_ / "to");
+    }
+
+    /// On a file system that shares extents.
+    void shared_copy(std::uint64_t bytes) {
+        fs::create_directories(place_ / "from");
+        write_large(place_ / "from" / "large", bytes);
+        std::vector<double> bare;
+        std::vector<double> ours;
+        std::uint64_t used = 0;
+        for (int round = 0; round < rounds; ++round) {
+            bare.push_back(seconds([&] {
+                const int in = ::open((place_ / "from/large").c_str(), O_RDONLY);
+                const int out = ::open((place_ / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
+                check(::ioctl(out, FICLONE, in) == 0 && ::fsync(out) == 0, "FICLONE");
+                ::close(in);
+                ::close(out);
+            }));
+            fs::remove(place_ / "copy");
+            ::sync();
+            const auto before = fs::space(place_).free;
+            ours.push_back(seconds([&] { engine(Operation::copy, place_ / "from", place_ / "to"); }));
+            ::sync();
+            used = before - std::min(before, fs::space(place_).free);
+            fs::remove_all(place_ / "to");
+        }
+        row("copy " + std::to_string(bytes >> 20) + " MiB by sharing extents", median(bare), median(ours));
+        std::printf("%-48s %llu KiB used, of them data of the file: none\n", "", static_cast<unsigned long long>(used >> 10));
+        fs::remove_all(place_ / "from");
+    }
+
 private:
     static void row(const std::string& work, double bare, double ours) {
         std::printf("%-48s bare %7.3f s   ours %7.3f s   %5.2f times\n", work.c_str(), bare, ours, ours / bare);
@@ -187,13 +341,20 @@ private:
 }  // namespace
 
 int main(int count, char** words) {
-    if (count < 2) {
-        std::fprintf(stderr, "usage: engine FOLDER [FILES]\n");
+    if (count < 2 || count > 3) {
+        std::fprintf(stderr, "usage: engine FOLDER [SHARING_FOLDER]\n");
         return 2;
     }
-    const int files = count > 2 ? std::atoi(words[2]) : 20'000;
-    Bench bench(fs::path(words[1]) / "tavlo-bench");
-    bench.small_copies(files);
-    bench.moves(files);
-    bench.large_copy(std::uint64_t{512} << 20);
+    {
+        Bench bench(fs::path(words[1]) / "tavlo-bench");
+        bench.plans(1'000'000);  // first, while this process holds little memory
+        bench.small_copies(20'000);
+        bench.moves(20'000);
+        bench.large_copy(std::uint64_t{1} << 30);
+        bench.same(10'000, 16 * 1024);
+        bench.same(100'000, 100);
+    }
+    if (count < 3) return 0;
+    Bench sharing(fs::path(words[2]) / "tavlo-bench");
+    sharing.shared_copy(std::uint64_t{1} << 30);
 }

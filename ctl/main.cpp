@@ -138,7 +138,7 @@ std::string sentence_for(const Request& request) {
 }
 
 int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
-    const auto outlook = prepare(disk, arguments.request);
+    const auto outlook = prepare(disk, arguments.request, store);
     if (!outlook) return refuse(outlook.error());
     if (!outlook->refusals.empty()) {
         for (const Error& refusal : outlook->refusals) refuse(refusal);

@@ -6,6 +6,7 @@
 #include <utility>
 
 #include "files/path.h"
+#include "keep/store.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -48,6 +49,8 @@ struct Bench::Known {
     std::unique_ptr<FileSystem> disk = make_disk();
     std::shared_ptr<const Batch> batch;
     KnownContents contents;
+    std::string state_folder;
+    std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
 
     std::mutex mutex;  ///< of what both threads touch
@@ -80,7 +83,10 @@ struct Bench::Known {
     }
 };
 
-Bench::Bench(QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) { request_.rules = rules_for(rule_); }
+Bench::Bench(std::string state_folder, QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) {
+    known_->state_folder = std::move(state_folder);
+    request_.rules = rules_for(rule_);
+}
 
 const std::shared_ptr<const Plan>& Bench::plan() const {
     static const std::shared_ptr<const Plan> none;
@@ -175,11 +181,10 @@ void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
     for (const ItemId id : items) {
         const Item& item = plan()->items[id];
         if (!item.collision || item.collision->shared) continue;
-        const Pair pair{plan()->entry(item).status.id, item.collision->held_by_batch ? Identity{} : item.collision->held.id};
         if (decision == Decision::undecided)
             request_.rules.single.erase(plan()->source_path(item));
         else
-            request_.rules.single[plan()->source_path(item)] = {pair, decision};
+            request_.rules.single[plan()->source_path(item)] = {pair_of(*plan(), item), decision};
     }
     changed(false);
 }
@@ -233,23 +238,22 @@ void Bench::changed(bool gather_again) {
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),
                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
         if (request.destination.empty()) return send(view, true);
-        const auto look = [&]() -> Result<std::shared_ptr<const Plan>> {
-            auto outlook = look_ahead(*known->disk, request, known->batch, known->contents, stop);
-            if (!outlook) return failure(outlook.error());
-            view.room = room_needed(*outlook->plan, *outlook->destination);
+        const auto see = [&](const Outlook& outlook) {
+            view.room = room_needed(*outlook.plan, *outlook.destination);
             view.refusals.clear();
-            for (const Error& refusal : outlook->refusals) view.refusals.push_back(shown(describe(refusal)));
-            view.outcome = OutcomeTree::make(outlook->plan, outlook->destination);
-            view.comparing = !outlook->plan->not_compared.empty();
-            return outlook->plan;
+            for (const Error& refusal : outlook.refusals) view.refusals.push_back(shown(describe(refusal)));
+            view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
+            view.comparing = !outlook.plan->not_compared.empty();
         };
-        auto plan = look();
-        if (!plan) return sorry(view, plan.error());
+        auto outlook = look_ahead(*known->disk, request, known->batch, known->contents, stop);
+        if (!outlook) return sorry(view, outlook.error());
+        see(*outlook);
         send(view, !view.comparing);
         if (!view.comparing) return;
-        if (auto compared = compare_pairs(*known->disk, **plan, known->contents, stop); !compared) return;
-        plan = look();
-        if (!plan) return sorry(view, plan.error());
+        if (!known->store)
+            if (auto opened = Store::open(known->state_folder)) known->store = std::move(*opened);
+        if (auto compared = compare_pairs(*known->disk, *outlook->plan, known->contents, known->store.get(), stop); !compared) return;
+        see(plan_again(request, *outlook, known->contents));
         send(view, true);
     });
 }

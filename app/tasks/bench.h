@@ -31,7 +31,7 @@ class Bench final : public QObject {
     Q_OBJECT
 
 public:
-    explicit Bench(QObject* parent = nullptr);
+    explicit Bench(std::string state_folder, QObject* parent = nullptr);
 
     using Names = std::vector<std::string>;
 

@@ -118,7 +118,10 @@ void Runs::carryOut(const Job& job) {
         stop = running_.get_token();
     }
     auto store = Store::open(state_folder_);
-    const RunOptions options{job.sentence.toStdString(), Verify::automatic, stop};
+    RunOptions options;
+    options.sentence = job.sentence.toStdString();
+    options.stop = stop;
+    options.pause_when_stuck = true;  // somebody is there to make room
     auto head = !store     ? Result<ReceiptHead>(failure(store.error()))
                 : job.plan ? carry_out(*disk, **store, *job.plan, options, events)
                            : tavlo::resume(*disk, **store, job.resumes, options, events);

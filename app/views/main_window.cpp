@@ -33,7 +33,7 @@ using namespace tavlo;
 MainWindow::MainWindow(const std::string& folder, const std::string& state_folder) {
     setWindowTitle(tr("Tavlo"));
     resize(1280, 800);
-    bench_ = new Bench(this);
+    bench_ = new Bench(state_folder, this);
     runs_ = new Runs(state_folder, this);
     past_ = new PastRuns(state_folder, this);
 

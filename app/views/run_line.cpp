@@ -98,7 +98,8 @@ void RunLine::showEnd(const ReceiptHead& head) {
     to_go_on_.clear();
     if (stopped) to_go_on_.emplace_back(head.id, shown(head.sentence));
     go_on_->setVisible(stopped);
-    const QString state = stopped ? tr("Stopped") : tr("Done");
+    QString state = stopped ? tr("Stopped") : tr("Done");
+    if (!head.waits_for.empty()) state = tr("Paused, %1").arg(shown(head.waits_for));
     words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
     amounts_->clear();
     bar_->hide();

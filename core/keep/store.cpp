@@ -89,7 +89,14 @@ create table pending(
 create table intents(receipt text primary key references receipts(id), items blob not null);
 )";
 
+// what reading pairs has found out; the key is a hash of the pair, which is beside it in full
+constexpr const char* contents_schema = R"(
+create table if not exists contents(
+  key integer primary key, pair blob not null, same integer not null, used integer not null);
+)";
+
 constexpr std::size_t pending_in_a_row = 256;
+constexpr std::int64_t most_remembered = 2'000'000;  // pairs; the oldest go first
 
 class SqliteStore final : public Store {
 public:
@@ -106,6 +113,7 @@ public:
         if (version == 1) leave_version_1();
         if (version < schema_version) {
             database_.exec(journal_schema);
+            database_.exec(contents_schema);
             database_.exec(fmt::format("pragma user_version = {}", schema_version));
         }
         transaction.commit();
@@ -335,6 +343,39 @@ public:
         return traces;
     }
 
+    Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) override {
+        return guarded("read what was compared", [&] {
+            SQLite::Transaction reading(database_);
+            SQLite::Statement query(database_, "select pair, same from contents where key=?");
+            for (const Pair& pair : pairs) {
+                query.bind(1, key_of(pair));
+                if (query.executeStep() && bytes_of(query.getColumn(0)) == packed(pair))
+                    known.learn(pair, query.getColumn(1).getInt() != 0);
+                query.reset();
+            }
+        });
+    }
+
+    Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) override {
+        return guarded("note what was compared", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement insert(database_, "insert or replace into contents values(?,?,?,?)");
+            for (const auto& [pair, same] : found) {
+                insert.bind(1, key_of(pair));
+                bind_bytes(insert, 2, packed(pair));
+                insert.bind(3, same ? 1 : 0);
+                insert.bind(4, now_ns());
+                insert.exec();
+                insert.reset();
+            }
+            const auto count = database_.execAndGet("select count(*) from contents").getInt64();
+            if (count > most_remembered)
+                database_.exec(fmt::format("delete from contents where key in (select key from contents order by used limit {})",
+                                           count - most_remembered));
+            transaction.commit();
+        });
+    }
+
     Result<std::vector<SafeEntry>> safe_entries() override { return entries_where("order by set_aside desc, id desc", nullptr); }
 
     Result<SafeEntry> safe_entry(const std::string& id) override {
@@ -415,6 +456,15 @@ private:
         std::vector<PendingItem> row_;
         std::size_t at_ = 0;
     };
+
+    static std::string packed(const Pair& pair) {
+        std::string bytes;
+        for (const Identity* id : {&pair.incoming, &pair.held})
+            fmt::format_to(std::back_inserter(bytes), "{:x} {:x} {:x} {:x} ", id->device, id->inode, id->size_bytes, id->modified_ns);
+        fmt::format_to(std::back_inserter(bytes), "{:x} {:x}", pair.incoming_changed_ns, pair.held_changed_ns);
+        return bytes;
+    }
+    static std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
 
     std::vector<Intent> intents_of(const std::string& receipt) {
         SQLite::Statement query(database_, "select items from intents where receipt=?");

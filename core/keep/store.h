@@ -10,6 +10,7 @@
 #include "keep/journal.h"
 #include "keep/receipt.h"
 #include "keep/run_lock.h"
+#include "survey/contents.h"
 
 namespace tavlo {
 
@@ -23,14 +24,14 @@ struct RunRecords {
     std::vector<std::pair<std::uint64_t, std::string>> not_kept;
 };
 
-/// Receipts and the Safe's index, in one database in the state folder. Several programs may have it open at once;
-/// one Store is used by one thread at a time.
-class Store {
+/// Receipts, the Safe's index and what comparing has found out, in one database in the state folder. Several programs may have it open at
+/// once; one Store is used by one thread at a time.
+class Store : public ContentsMemory {
 public:
     /// Opens, and makes where missing, the state folder and its database.
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
     static Result<std::unique_ptr<Store>> open(const std::string& state_folder);
-    virtual ~Store() = default;
+    ~Store() override = default;
 
     /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted.
     /// What an undo takes back has no rest to go on with any more.

@@ -11,6 +11,10 @@ namespace tavlo {
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
 std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
 
+Pair pair_of(const Plan& plan, const Item& item) {
+    return pair_of(plan.entry(item).status, item.collision->held_by_batch ? Status{} : item.collision->held);
+}
+
 Totals total(const Plan& plan) {
     Totals totals;
     totals.items = plan.items.size();
@@ -29,7 +33,7 @@ std::optional<Finding> compare(const Entry& incoming, const Held& held, const Kn
     if (a.id.same_thing(b.id)) return Finding::same;  // two names of one file
     if (a.type == FileType::link && incoming.points_at == held.points_at) return Finding::same;
     if (a.type == FileType::file && a.id.size_bytes == b.id.size_bytes) {
-        const auto same = a.id.size_bytes == 0 ? std::optional(true) : known.same({a.id, b.id});
+        const auto same = a.id.size_bytes == 0 ? std::optional(true) : known.same(pair_of(a, b));
         if (!same) return std::nullopt;
         if (*same) return Finding::same;
     }
@@ -118,7 +122,8 @@ private:
         const Held* held = folder == nullptr ? nullptr : folder->find(entry.name);
         if (is_folder(arrival) && made_by_[item.inside] != no_item) {
             item.outcome = Outcome::merged;  // with the one that another folder of the batch makes
-            item.final_name = plan_.items[made_by_[item.inside]].final_name;
+            if (const auto& name = plan_.items[made_by_[item.inside]].extras().final_name; !name.empty())
+                item.add_extras().final_name = name;
         } else if (Claim* claim = twin_claim(arrival)) {
             settle_twin(item, id, *claim, held);
         } else if (is_folder(arrival) && (held == nullptr || held->status.type == FileType::folder)) {
@@ -126,7 +131,7 @@ private:
         } else if (held != nullptr) {
             const auto step = std::max(destination_.volume.time_step_ns, plan_.batch->time_step_ns);
             const auto finding = compare(entry, *held, known_, step);
-            const auto unread = finding ? nullptr : known_.problem({entry.status.id, held->status.id});
+            const auto unread = finding ? nullptr : known_.problem(pair_of(entry.status, held->status));
             if (unread) {
                 item.outcome = Outcome::failed;
                 item.problem = unread;
@@ -181,8 +186,7 @@ private:
         item.collision->finding = finding;
         item.collision->held = held;
         item.collision->held_by_batch = held_by_batch;
-        const Pair pair{plan_.entry(item).status.id, held_by_batch ? Identity{} : held.id};
-        item.collision->decision = rules_.decide(plan_.source_path(item), pair, finding);
+        item.collision->decision = rules_.decide(plan_.source_path(item), pair_of(plan_, item), finding);
         if (!finding) plan_.not_compared.push_back(id);
     }
 
@@ -194,10 +198,10 @@ private:
             case Decision::overwrite: item.outcome = Outcome::overwritten; break;
             case Decision::rename:
                 item.outcome = Outcome::renamed;
-                item.final_name = free_name(
+                item.add_extras().final_name = free_name(
                     entry.name, entry.status.type, [&](const std::string& name) { return is_taken(item.folder, name); },
                     destination_.volume.max_name_bytes);
-                new_names_[item.folder].insert(fold(item.final_name));
+                new_names_[item.folder].insert(fold(item.extras().final_name));
                 break;
         }
     }

@@ -35,22 +35,39 @@ enum class Action : std::uint8_t {
     make_folder,    ///< a folder that a run removed, with the attributes it had (undo of a move)
 };
 
+/// What few items have, and a million can do without.
+struct ItemExtras {
+    std::string name{};                              ///< the name asked for, where it is not the entry's own
+    std::string final_name{};                        ///< where a decision gives it another
+    std::string entry_of_safe{};                     ///< the Safe entry that this brings back
+    std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
+};
+
 /// One thing of the batch and what is to come of it. Immutable once the plan stands.
-struct Item {
+class Item {
+public:
     EntryId entry = no_entry;
     ItemId parent = no_item;      ///< the item of the folder that it comes in
     FolderId folder = no_folder;  ///< in Plan::targets
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
     Action action = Action::copy;
     Outcome outcome = Outcome::created;
-    bool whole = false;        ///< a folder that moves with all that is in it by one rename
-    bool along = false;        ///< comes along inside such a folder
-    std::string name{};        ///< the name asked for, where it is not the entry's own
-    std::string final_name{};  ///< where a decision gives it another
+    bool whole = false;  ///< a folder that moves with all that is in it by one rename
+    bool along = false;  ///< comes along inside such a folder
     std::unique_ptr<Collision> collision{};
     std::shared_ptr<const Error> problem{};
-    std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
-    std::string entry_of_safe{};                     ///< the Safe entry that this brings back
+
+    const ItemExtras& extras() const {
+        static const ItemExtras none;
+        return extras_ ? *extras_ : none;
+    }
+    ItemExtras& add_extras() {
+        if (!extras_) extras_ = std::make_unique<ItemExtras>();
+        return *extras_;
+    }
+
+private:
+    std::unique_ptr<ItemExtras> extras_{};
 };
 
 /// Whether the item takes a name that is held, and puts what holds it into the Safe.
@@ -87,12 +104,17 @@ struct Plan {
     std::string undoes{};              ///< the receipt that this undoes
 
     const Entry& entry(const Item& item) const { return batch->entries[item.entry]; }
-    const std::string& name(const Item& item) const { return item.name.empty() ? entry(item).name : item.name; }
-    const std::string& final_name(const Item& item) const { return item.final_name.empty() ? name(item) : item.final_name; }
+    const std::string& name(const Item& item) const { return item.extras().name.empty() ? entry(item).name : item.extras().name; }
+    const std::string& final_name(const Item& item) const {
+        return item.extras().final_name.empty() ? name(item) : item.extras().final_name;
+    }
     std::string source_path(const Item& item) const { return batch->source_path(entry(item)); }
     std::string target_path(const Item& item) const;  ///< the place first asked for
     std::string final_path(const Item& item) const;   ///< the place it gets
 };
+
+/// The two that collide; the held one is empty where it is of the same batch. The item has a collision.
+Pair pair_of(const Plan& plan, const Item& item);
 
 /// Adds up what came of the items.
 Totals total(const Plan& plan);

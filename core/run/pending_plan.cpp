@@ -36,9 +36,9 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
         out.held_by_batch = item.collision->held_by_batch;
         out.shared = item.collision->shared;
     }
-    out.entry_of_safe = item.entry_of_safe;
+    out.entry_of_safe = item.extras().entry_of_safe;
     if (item.problem) out.problem = reason(*item.problem);
-    if (item.attributes) out.attributes = *item.attributes;
+    if (item.extras().attributes) out.attributes = *item.extras().attributes;
     return out;
 }
 
@@ -145,8 +145,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         }
         item.folder = targets.at(std::string(parent_of(was.target)), folder);
         const std::string name(name_of(was.target));
-        if (name != batch->entries.back().name) item.name = name;
-        if (name_of(was.final_path) != name) item.final_name = std::string(name_of(was.final_path));
+        if (name != batch->entries.back().name) item.add_extras().name = name;
+        if (name_of(was.final_path) != name) item.add_extras().final_name = std::string(name_of(was.final_path));
         if (batch->entries.back().inside != no_folder || was.action == Action::make_folder)
             item.inside = targets.at(was.target, join(folder, name_of(was.final_path)));
         item.action = was.action;
@@ -163,8 +163,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
             item.collision->shared = was.shared;
         }
         if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
-        if (was.attributes) item.attributes = std::make_shared<const Attributes>(*was.attributes);
-        item.entry_of_safe = was.entry_of_safe;
+        if (was.attributes) item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
+        if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
     }
     plan.batch = std::move(batch);
     plan.totals = total(plan);

@@ -78,32 +78,43 @@ Room room_needed(const Plan& plan, const Destination& destination) {
     return room;
 }
 
+Outlook plan_again(const Request& request, const Outlook& before, const KnownContents& known) {
+    Outlook outlook = before;
+    auto plan =
+        std::make_shared<const Plan>(make_plan(request.operation, before.batch, *before.layout, *before.destination, request.rules, known));
+    outlook.refusals.clear();
+    refuse_into_itself(*plan, request.shape, *before.destination, outlook.refusals);
+    refuse_onto_itself(*plan, outlook.refusals);
+    refuse_without_room(*plan, *before.destination, outlook.refusals);
+    outlook.plan = std::move(plan);
+    return outlook;
+}
+
 Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop) {
     auto looked = look_at_destination(disk, request.destination);
     if (!looked) return failure(looked.error());
-    const Layout layout = lay_out(*batch, request.destination, request.shape, looked->volume.folds_case);
-    auto surveyed = survey(disk, std::move(*looked), layout.targets, stop);
+    Outlook seen;
+    seen.layout = std::make_shared<const Layout>(lay_out(*batch, request.destination, request.shape, looked->volume.folds_case));
+    auto surveyed = survey(disk, std::move(*looked), seen.layout->targets, stop);
     if (!surveyed) return failure(surveyed.error());
-    Outlook outlook;
-    auto destination = std::make_shared<const Destination>(std::move(*surveyed));
-    auto plan = std::make_shared<const Plan>(make_plan(request.operation, std::move(batch), layout, *destination, request.rules, known));
-    refuse_into_itself(*plan, request.shape, *destination, outlook.refusals);
-    refuse_onto_itself(*plan, outlook.refusals);
-    refuse_without_room(*plan, *destination, outlook.refusals);
-    outlook.plan = std::move(plan);
-    outlook.destination = std::move(destination);
-    return outlook;
+    seen.batch = std::move(batch);
+    seen.destination = std::make_shared<const Destination>(std::move(*surveyed));
+    return plan_again(request, seen, known);
 }
 
-Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, std::stop_token stop,
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop,
                            const std::function<void(std::size_t)>& compared) {
+    std::vector<Pair> pairs;
+    for (const ItemId id : plan.not_compared) pairs.push_back(pair_of(plan, plan.items[id]));
+    if (memory != nullptr)  // what cannot be recalled is read again
+        (void)memory->recall(pairs, known);
+    std::vector<std::pair<Pair, bool>> found;
     FolderHandles sources(disk, plan.batch->folders);
     FolderHandles targets(disk, plan.targets);
-    std::size_t done = 0;
-    for (const ItemId id : plan.not_compared) {
-        const Item& item = plan.items[id];
-        const Pair pair{plan.entry(item).status.id, item.collision->held.id};
+    Result<void> ended;
+    for (std::size_t at = 0; at < pairs.size() && ended; ++at) {
+        const Item& item = plan.items[plan.not_compared[at]];
         const auto same = [&]() -> Result<bool> {
             const Place place = plan.batch->place_of(plan.entry(item));
             const auto from = sources.open(place.folder);
@@ -115,27 +126,33 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
             const auto b = disk.open_file(**into, plan.name(item));
             if (!b) return failure(b.error());
             return same_bytes(disk, a->file, b->file, Meter{stop, {}});
-        }();
-        if (same)
-            known.learn(pair, *same);
-        else if (same.error().fault == Fault::cancelled)
-            return failure(same.error());
-        else
-            known.learn_problem(pair, same.error());
-        if (compared) compared(++done);
+        };
+        if (!known.same(pairs[at])) {
+            const auto answer = same();
+            if (answer) {
+                known.learn(pairs[at], *answer);
+                found.emplace_back(pairs[at], *answer);
+            } else if (answer.error().fault == Fault::cancelled) {
+                ended = failure(answer.error());
+            } else {
+                known.learn_problem(pairs[at], answer.error());
+            }
+        }
+        if (compared && ended) compared(at + 1);
     }
-    return {};
+    if (memory != nullptr && !found.empty()) (void)memory->remember(found);  // a help for next time, no more
+    return ended;
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Request& request, std::stop_token stop) {
+Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory, std::stop_token stop) {
     auto gathered = gather(disk, request.sources, {request.follow_links, stop, {}});
     if (!gathered) return failure(gathered.error());
     const auto batch = std::make_shared<const Batch>(std::move(*gathered));
     KnownContents known;
     auto outlook = look_ahead(disk, request, batch, known, stop);
     if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
-    if (auto compared = compare_pairs(disk, *outlook->plan, known, stop); !compared) return failure(compared.error());
-    return look_ahead(disk, request, batch, known, stop);
+    if (auto compared = compare_pairs(disk, *outlook->plan, known, memory, stop); !compared) return failure(compared.error());
+    return plan_again(request, *outlook, known);
 }
 
 }  // namespace tavlo

@@ -26,20 +26,27 @@ struct Request {
 /// errors   the destination cannot be used, cancelled
 struct Outlook {
     std::shared_ptr<const Plan> plan;
+    std::shared_ptr<const Batch> batch;
+    std::shared_ptr<const Layout> layout;
     std::shared_ptr<const Destination> destination;
     std::vector<Error> refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room
 };
 Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop = {});
 
+/// The same without looking at the disk again: where only the rules have changed, or what is known of the pairs.
+/// request  as it was for `before`, but for the operation and the rules
+Outlook plan_again(const Request& request, const Outlook& before, const KnownContents& known);
+
 /// Reads the pairs that a plan could not judge by size and date, and learns whether they are the same.
+/// memory    what was found out before, and where what is found out goes; may be null
 /// compared  called after each pair, with the number done
 /// A pair that cannot be read is learnt as a problem of its item.
-Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, std::stop_token stop = {},
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop = {},
                            const std::function<void(std::size_t)>& compared = {});
 
 /// Everything before a run: gathers, looks ahead, compares, plans again.
-Result<Outlook> prepare(FileSystem& disk, const Request& request, std::stop_token stop = {});
+Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory = nullptr, std::stop_token stop = {});
 
 /// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.
 struct Room {

@@ -409,7 +409,7 @@ std::set<FolderId> Runner::roots_taken_from() const {
 /// The slots that versions were brought back from hold nothing any more.
 void Runner::tidy_used_slots() {
     for (const Item& it : plan_.items) {
-        if (it.entry_of_safe.empty()) continue;
+        if (it.extras().entry_of_safe.empty()) continue;
         const std::string slot = plan_.batch->folders.path(plan_.entry(it).folder);
         const std::string shelf(parent_of(slot));
         if (const auto above = disk_.open_folder(shelf)) (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));
@@ -475,9 +475,9 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
         out.set_aside = placed.set_aside->id;
         records_.set_aside.push_back(*placed.set_aside);
     }
-    if (!it.entry_of_safe.empty()) {
-        out.brought_back = it.entry_of_safe;
-        records_.used_up.push_back(it.entry_of_safe);
+    if (!it.extras().entry_of_safe.empty()) {
+        out.brought_back = it.extras().entry_of_safe;
+        records_.used_up.push_back(it.extras().entry_of_safe);
     }
     Outcome result = placed.name == plan_.name(it) ? Outcome::created : Outcome::renamed;
     if (placed.set_aside) result = Outcome::overwritten;
@@ -510,7 +510,7 @@ std::optional<Finding> Runner::fresh_finding(ItemId id, const Held& held) {
     if (!a || !b) return std::nullopt;
     const auto same = same_bytes(disk_, a->file, b->file, Meter{options_.stop, {}});
     if (!same) return std::nullopt;
-    known.learn({entry(id).status.id, held.status.id}, *same);
+    known.learn(pair_of(entry(id).status, held.status), *same);
     return compare(entry(id), held, known, plan_.batch->time_step_ns);
 }
 

@@ -42,8 +42,8 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
 void Runner::make_folder(ItemId id, const Handle& into) {
     const Item& it = item(id);
     Attributes attributes;
-    if (it.attributes) {
-        attributes = *it.attributes;
+    if (const auto& wanted = it.extras().attributes) {
+        attributes = *wanted;
     } else {
         const auto source = sources_.open(entry(id).inside);
         if (!source) return fail(id, source.error());
@@ -75,7 +75,7 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
         targets_.forget(inside);
         to_finish_.push_back({inside, attributes, number(id)});
         // nothing else knows what a folder that is made again was like: so it has it from the start
-        if (item(id).attributes)
+        if (item(id).extras().attributes)
             if (const auto made = targets_.open(inside)) (void)disk_.set_attributes(**made, attributes);
     }
     placed.status.mode = attributes.mode;

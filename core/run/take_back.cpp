@@ -66,7 +66,7 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     if (folder != nullptr && folder->find(name_of(target)) != nullptr) return failure(Fault::name_taken, "the name is held", target);
     Plan plan = make_plan(Operation::move, batch, layout, *surveyed, Rules{}, KnownContents{});
     plan.operation = Operation::restore;
-    plan.items.front().entry_of_safe = id;
+    plan.items.front().add_extras().entry_of_safe = id;
     for (Item& item : plan.items)
         if (item.outcome == Outcome::created) item.outcome = Outcome::restored;
     plan.totals = total(plan);

@@ -92,7 +92,7 @@ private:
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
         item.folder = targets_.at(std::string(parent_of(target)));
-        if (name_of(target) != batch_->entries.back().name) item.name = std::string(name_of(target));
+        if (name_of(target) != batch_->entries.back().name) item.add_extras().name = std::string(name_of(target));
         item.action = action;
         item.outcome = outcome;
         return item;
@@ -138,7 +138,7 @@ private:
             return;
         }
         Item& item = add(version->stored, place, *stored, Action::move, Outcome::restored);
-        item.entry_of_safe = id;
+        item.add_extras().entry_of_safe = id;
         if (over) collide(item, over->status, Decision::overwrite);
         if (stored->status.type == FileType::folder) item.whole = true;
         expected_[version->stored] = std::nullopt;
@@ -216,7 +216,7 @@ private:
         status.id.modified_ns = attributes.modified_ns;
         Item& item = add(path, path, {status}, Action::make_folder, Outcome::restored);
         item.inside = targets_.at(path);
-        item.attributes = std::make_shared<const Attributes>(attributes);
+        item.add_extras().attributes = std::make_shared<const Attributes>(attributes);
         expected_[path] = Standing{status};
     }
 

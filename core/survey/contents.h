@@ -4,18 +4,27 @@
 #include <memory>
 #include <optional>
 #include <unordered_map>
+#include <utility>
+#include <vector>
 
 #include "files/result.h"
 #include "files/types.h"
 
 namespace tavlo {
 
-/// The two of a pair that want one name.
+/// The two of a pair that want one name. Their times of status change are part of it: a date of change can be set back by
+/// anybody, that one cannot.
 struct Pair {
     Identity incoming;
     Identity held;
+    std::int64_t incoming_changed_ns = 0;
+    std::int64_t held_changed_ns = 0;
     bool operator==(const Pair&) const = default;
 };
+
+inline Pair pair_of(const Status& incoming, const Status& held) {
+    return {incoming.id, held.id, incoming.status_changed_ns, held.status_changed_ns};
+}
 
 struct PairHash {
     std::size_t operator()(const Pair& pair) const noexcept {
@@ -26,12 +35,14 @@ struct PairHash {
         for (const Identity* id : {&pair.incoming, &pair.held})
             for (const std::uint64_t value : {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
                 seed = mix(seed, value);
+        for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns})
+            seed = mix(seed, static_cast<std::uint64_t>(value));
         return seed;
     }
 };
 
 /// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode, size and
-/// time of change of both, so that a pair that changed is a pair not read yet.
+/// times of change of both, so that a pair that changed is a pair not read yet.
 class KnownContents {
 public:
     void learn(const Pair& pair, bool same) { known_[pair] = same; }
@@ -49,6 +60,15 @@ public:
 private:
     std::unordered_map<Pair, bool, PairHash> known_;
     std::unordered_map<Pair, std::shared_ptr<const Error>, PairHash> problems_;
+};
+
+/// What was found out by reading, kept from one run to the next.
+class ContentsMemory {
+public:
+    virtual ~ContentsMemory() = default;
+    /// Learns what is remembered of these pairs.
+    virtual Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) = 0;
+    virtual Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) = 0;
 };
 
 }  // namespace tavlo

@@ -14,6 +14,7 @@
 #include "run/pending_plan.h"
 #include "run/prepare.h"
 #include "run/take_back.h"
+#include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 #include "tasks/bench.h"
@@ -378,4 +379,26 @@ TEST_CASE("a run that is stopped can be gone on with", "[window]") {
     REQUIRE(driver.settle());
     CHECK(driver.find<QLabel>("runWords")->text().startsWith("Done: "));
     CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("a full disk pauses the run, says what it waits for, and one click goes on", "[window]") {
+    Office office;
+    auto& driver = *office.driver;
+    const Mount small = Mount::memory(office.temp.path("small"), "size=3m");
+    NEEDS(small)
+    for (const char* name : {"a", "b", "c"}) office.temp.write(std::string("large/") + name, std::string(700'000, *name));
+    office.window->bench().replacePicks({office.temp.path("large")});
+    office.window->bench().setDestination(small.path);
+    REQUIRE(driver.settle());
+    const std::string ballast = office.temp.write("small/ballast", std::string(2'000'000, 'b'));  // after the plan
+    driver.click("start");
+    REQUIRE(driver.settle());
+    CHECK(office.text("runWords").contains(QStringLiteral("Paused")));
+    CHECK(office.text("runWords").contains(QStringLiteral("the disk is full")));
+    REQUIRE(office.isShown("goOn"));
+    std::filesystem::remove(ballast);
+    driver.click("goOn");
+    REQUIRE(driver.settle());
+    CHECK(office.text("runWords").contains(QStringLiteral("Done")));
+    CHECK(tree_of(small.path).size() == 4);
 }

@@ -249,3 +249,32 @@ TEST_CASE("a decision holds only for the pair it was made about", "[disk][collis
     CHECK(ran.items[0].result == Outcome::undecided);
     CHECK(temp.read("to/a") == (change_source ? "held" : "somebody went on writing"));
 }
+
+TEST_CASE("what reading found out is remembered, until one of the two is touched", "[disk][same]") {
+    class Counting final : public ForwardingFileSystem {
+    public:
+        Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+            ++reads;
+            return disk->read_at(f, o, into);
+        }
+        int reads = 0;
+    };
+    TempFolder temp;
+    temp.write("from/a", "equal");
+    temp.write("to/a", "equal");
+    temp.date("from/a", 1'900'000'000);
+    const auto request = with(copy({temp.path("from/a")}, temp.path("to")), Decision::skip);
+    const auto store = value(Store::open(temp.path("state")));
+    const auto finding_after_reads = [&] {
+        Counting disk;
+        const Outlook outlook = value(prepare(disk, request, store.get()));
+        return std::pair(*outlook.plan->items[0].collision->finding, disk.reads > 0);
+    };
+    CHECK(finding_after_reads() == std::pair(Finding::same, true));
+    CHECK(finding_after_reads() == std::pair(Finding::same, false));
+    // other bytes of the same size and date: what was remembered does not hold
+    temp.write("from/a", "other");
+    temp.date("from/a", 1'900'000'000);
+    CHECK(finding_after_reads().second);
+    CHECK(finding_after_reads().first != Finding::same);
+}

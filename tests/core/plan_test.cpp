@@ -64,7 +64,7 @@ struct Scene {
     void know(const std::string& source, const std::string& below, bool same) {
         const Held* held = destination.folders.at(std::string(parent_of(below))).find(name_of(below));
         for (const Entry& entry : batch.entries)
-            if (batch.source_path(entry) == source) known.learn({entry.status.id, held->status.id}, same);
+            if (batch.source_path(entry) == source) known.learn(pair_of(entry.status, held->status), same);
     }
 
     Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy, Shape shape = {}) {
@@ -131,7 +131,7 @@ TEST_CASE("an unread pair is not decided by a rule, only by a person", "[plan]")
     const EntryId id = scene.add("/from/a");
     scene.hold("a");
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::undecided);
-    const Pair pair{scene.batch.entries[id].status.id, scene.destination.folders.at("").find("a")->status.id};
+    const Pair pair = pair_of(scene.batch.entries[id].status, scene.destination.folders.at("").find("a")->status);
     scene.rules.single["/from/a"] = {pair, Decision::skip};
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::skipped);
     scene.batch.entries[id].status.id.modified_ns += 1;  // another pair now: the decision does not hold
