@@ -6,8 +6,11 @@
 #include <functional>
 #include <memory>
 #include <string_view>
+#include <tuple>
 
 #include "files/path.h"
+#include "keep/store.h"
+#include "select/amounts.h"
 
 using tavlo::Decision;
 using tavlo::Finding;
@@ -126,6 +129,63 @@ private:
     std::string state_;
 };
 
+/// The options that choose files, as words; what they mean is worked out once the line is read.
+class SelectionOptions {
+public:
+    explicit SelectionOptions(CommandLine& line) {
+        line.list("--name", names_, "only files whose whole name fits: * ? […]")->type_name("GLOB");
+        line.list("--not-name", not_names_, "no files whose whole name fits")->type_name("GLOB");
+        line.list("--kind", kinds_, "only files of a kind: documents, sheets, pictures, audio, video, archives, …")->type_name("KIND");
+        const std::tuple<const char*, std::optional<std::string>*, const char*, const char*> single[] = {
+            {"--larger", &larger_, "SIZE", "only files of more than SIZE: 500, 20K, 1.5M, 2G"},
+            {"--smaller", &smaller_, "SIZE", "only files of less than SIZE"},
+            {"--changed-after", &after_, "WHEN", "only files changed after: 2031-05-02, 2031-05-02T09:00, 30d for 30 days ago"},
+            {"--changed-before", &before_, "WHEN", "only files changed before"},
+            {"--regex", &regex_, "RE", "only files with this RE2 expression anywhere in the name"},
+            {"--number", &number_, "FROM-TO", "only files with a number in the name that lies in the range"},
+            {"--list", &list_, "FILE", "only files named in FILE"}};
+        for (const auto& [name, value, type, help] : single) line.app().add_option(name, *value, help)->type_name(type);
+    }
+
+    void read(Arguments& out) const {
+        using namespace tavlo;
+        const auto value = [](const char* option, const std::optional<std::string>& text, auto parse, const char* wanted) {
+            using Value = decltype(parse(*text));
+            if (!text) return Value{};
+            const auto parsed = parse(*text);
+            if (!parsed) refuse(std::string(option) + " wants " + wanted + ", not '" + printable(*text) + "'");
+            return Value{parsed};
+        };
+        const auto size = [](const std::string& text) { return size_from_text(text); };
+        const auto when = [now = now_ns()](const std::string& text) { return time_from_text(text, now); };
+        const auto range = [](const std::string& text) { return range_from_text(text); };
+        Criteria& wanted = out.criteria;
+        wanted.names = names_;
+        wanted.not_names = not_names_;
+        wanted.kinds = kinds_;
+        wanted.larger_than = value("--larger", larger_, size, "a SIZE as 500, 20K, 1.5M");
+        wanted.smaller_than = value("--smaller", smaller_, size, "a SIZE as 500, 20K, 1.5M");
+        wanted.changed_from_ns = value("--changed-after", after_, when, "a date as 2031-05-02 or 2031-05-02T09:00, or 30d");
+        wanted.changed_before_ns = value("--changed-before", before_, when, "a date as 2031-05-02 or 2031-05-02T09:00, or 30d");
+        wanted.number = value("--number", number_, range, "a range as 120-135");
+        if (regex_ && regex_->empty()) refuse("--regex wants an expression");
+        wanted.regex = regex_.value_or("");
+        if (list_) out.list_file = absolute(*list_);
+    }
+
+private:
+    std::vector<std::string> names_;
+    std::vector<std::string> not_names_;
+    std::vector<std::string> kinds_;
+    std::optional<std::string> larger_;
+    std::optional<std::string> smaller_;
+    std::optional<std::string> after_;
+    std::optional<std::string> before_;
+    std::optional<std::string> regex_;
+    std::optional<std::string> number_;
+    std::optional<std::string> list_;
+};
+
 void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     std::vector<std::string> sources;
     std::vector<std::string> when;
@@ -146,6 +206,7 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
         .add_option("--on-collision", otherwise, "undecided, skip, overwrite or rename, where a name is taken")
         ->type_name("DECISION");
     line.list("--when", when, "the decision for one finding: same, newer, older, same-date, type or twin")->type_name("FINDING=DECISION");
+    const SelectionOptions selection(line);
     line.app().add_option("--verify", verify, "read-back: read again what was written, and compare; none")->type_name("HOW");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.flag("--json", out.json, "one JSON document on standard output");
@@ -163,6 +224,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
         out.request.shape.subfolders = one_of<Subfolders>(
             "--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
     }
+    selection.read(out);
+    out.keep_empty_folders = subfolders == "all";
     out.request.follow_links = one_of<bool>("--links", links, {{"keep", false}, {"follow", true}});
     out.request.rules.otherwise = decision(otherwise, true);
     read_when(when, out.request.rules);

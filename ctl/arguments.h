@@ -7,6 +7,7 @@
 
 #include "run/prepare.h"
 #include "run/run.h"
+#include "select/criteria.h"
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
 struct Arguments {
@@ -14,6 +15,9 @@ struct Arguments {
 
     Command command = Command::copy;
     tavlo::Request request{};
+    tavlo::Criteria criteria{};              ///< which files; folders as choose() says
+    std::optional<std::string> list_file{};  ///< only files named in it
+    bool keep_empty_folders = false;         ///< --subfolders all, said outright
     tavlo::Verify verify = tavlo::Verify::automatic;
     std::string id{};    ///< a receipt or a Safe entry
     std::string into{};  ///< safe restore: another folder

@@ -8,7 +8,9 @@
 #include <thread>
 
 #include "arguments.h"
+#include "batch/choose.h"
 #include "files/path.h"
+#include "files/small_file.h"
 #include "keep/documents.h"
 #include "progress.h"
 #include "run/prepare.h"
@@ -137,15 +139,48 @@ std::string sentence_for(const Request& request) {
                        printable(request.destination));
 }
 
+/// Gathers, and leaves what was not asked for. What a list names in vain goes into `misses`.
+Result<Batch> gather_chosen(FileSystem& disk, const Arguments& arguments, std::vector<Error>& misses) {
+    Selector selector;
+    if (!arguments.criteria.lets_all_through()) {
+        const auto kinds = load_kinds();
+        if (!kinds) return failure(kinds.error());
+        auto made = Selector::make(arguments.criteria, *kinds);
+        if (!made) return failure(made.error());
+        selector = std::move(*made);
+    }
+    std::string list;
+    if (arguments.list_file) {
+        auto read = read_small_file(*arguments.list_file);
+        if (!read) return failure(read.error());
+        list = std::move(*read);
+    }
+    auto batch = gather(disk, arguments.request.sources, {arguments.request.follow_links, {}, {}});
+    if (!batch) return batch;
+    if (!selector.lets_all_through()) batch = choose(*batch, selector, arguments.keep_empty_folders);
+    if (!arguments.list_file) return batch;
+    auto chosen = choose(*batch, list, arguments.keep_empty_folders);
+    for (const ListedName& listed : chosen.listed)
+        if (listed.fits.empty())
+            misses.push_back(
+                {Fault::not_found, 0, fmt::format("line {}: nothing fits '{}'", listed.line, listed.text), *arguments.list_file});
+    return std::move(chosen.batch);
+}
+
 int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
-    const auto outlook = prepare(disk, arguments.request, store);
+    std::vector<Error> misses;
+    auto batch = gather_chosen(disk, arguments, misses);
+    if (!batch) return refuse(batch.error());
+    const auto outlook = prepare(disk, arguments.request, std::make_shared<const Batch>(std::move(*batch)), store);
     if (!outlook) return refuse(outlook.error());
     if (!outlook->refusals.empty()) {
         for (const Error& refusal : outlook->refusals) refuse(refusal);
         return refused;
     }
-    if (arguments.plan_only) return print_plan(*outlook->plan, arguments.json);
-    return carry_out_and_report(disk, *store, *outlook->plan, arguments, sentence_for(arguments.request));
+    for (const Error& miss : misses) say(describe(miss));
+    const int status = arguments.plan_only ? print_plan(*outlook->plan, arguments.json)
+                                           : carry_out_and_report(disk, *store, *outlook->plan, arguments, sentence_for(arguments.request));
+    return misses.empty() || status == stopped ? status : some_failed;
 }
 
 int undo(FileSystem& disk, Store& store, const Arguments& arguments) {

@@ -5,7 +5,7 @@
 #include <string>
 #include <vector>
 
-#include "batch/name_filter.h"
+#include "select/name_filter.h"
 #include "files/file_system.h"
 #include "tasks/latest_worker.h"
 

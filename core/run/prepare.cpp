@@ -144,15 +144,19 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     return ended;
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory, std::stop_token stop) {
-    auto gathered = gather(disk, request.sources, {request.follow_links, stop, {}});
-    if (!gathered) return failure(gathered.error());
-    const auto batch = std::make_shared<const Batch>(std::move(*gathered));
+Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory,
+                        std::stop_token stop) {
     KnownContents known;
-    auto outlook = look_ahead(disk, request, batch, known, stop);
+    auto outlook = look_ahead(disk, request, std::move(batch), known, stop);
     if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
     if (auto compared = compare_pairs(disk, *outlook->plan, known, memory, stop); !compared) return failure(compared.error());
     return plan_again(request, *outlook, known);
+}
+
+Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory, std::stop_token stop) {
+    auto gathered = gather(disk, request.sources, {request.follow_links, stop, {}});
+    if (!gathered) return failure(gathered.error());
+    return prepare(disk, request, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);
 }
 
 }  // namespace tavlo

@@ -45,7 +45,11 @@ Outlook plan_again(const Request& request, const Outlook& before, const KnownCon
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop = {},
                            const std::function<void(std::size_t)>& compared = {});
 
-/// Everything before a run: gathers, looks ahead, compares, plans again.
+/// Everything before a run of a batch: looks ahead, compares, plans again.
+Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory = nullptr,
+                        std::stop_token stop = {});
+
+/// The same, gathering the batch first.
 Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory = nullptr, std::stop_token stop = {});
 
 /// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.

@@ -2,9 +2,9 @@
 
 #include <catch2/catch.hpp>
 
-#include "batch/name_filter.h"
 #include "files/natural.h"
 #include "files/path.h"
+#include "select/name_filter.h"
 
 using namespace tavlo;
 

@@ -329,3 +329,59 @@ TEST_CASE("a run that is alive is left alone by recover", "[ctl]") {
     CHECK(WEXITSTATUS(status) == 0);
     CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
 }
+
+TEST_CASE("files are chosen by name, size, date, kind, number, expression and list", "[ctl][select]") {
+    TempFolder temp;
+    temp.write("from/permit-0120.pdf", std::string(3000, 'a'));
+    temp.write("from/permit-0121.pdf", "b");
+    temp.write("from/sub/photo-0121.JPG", "c");
+    temp.write("from/sub/notes.txt", "d");
+    temp.write("from/drafts/permit-0122-draft.pdf", "e");
+    temp.folder("from/empty");
+    temp.date("from/permit-0121.pdf", 1'700'000'000);
+    const Script script(temp);
+    const auto arriving = [&](std::vector<std::string> options, int status = 0) {
+        options.insert(options.begin(), {"copy", temp.path("from"), "--into", temp.path("to"), "--plan", "--json"});
+        const Answer answer = script.run(options);
+        CAPTURE(answer.err);
+        CHECK(answer.status == status);
+        std::string names;
+        const Json document = answer.json();
+        for (const auto& item : document["items"])
+            names += item["target"].get<std::string>().substr(temp.path("to/").size()) + (item["type"] == "folder" ? "/ " : " ");
+        return names;
+    };
+    CHECK(arriving({"--name", "*.pdf", "--not-name", "*draft*"}) == "from/ from/permit-0120.pdf from/permit-0121.pdf ");
+    CHECK(arriving({"--larger", "2K"}) == "from/ from/permit-0120.pdf ");
+    CHECK(arriving({"--changed-before", "2024-01-01"}) == "from/ from/permit-0121.pdf ");
+    CHECK(arriving({"--kind", "pictures"}) == "from/ from/sub/ from/sub/photo-0121.JPG ");
+    CHECK(arriving({"--number", "121-121", "--subfolders", "all"}) ==
+          "from/ from/drafts/ from/empty/ from/permit-0121.pdf from/sub/ from/sub/photo-0121.JPG ");
+    CHECK(arriving({"--regex", "^n.*s\\.", "--flatten"}) == "notes.txt ");
+    CHECK(arriving({"--name", "nothing*"}).empty());
+    temp.write("list.txt", "120\npermit-0121.pdf, NOTES\n\nmissing.pdf\n");
+    CHECK(arriving({"--list", temp.path("list.txt")}, 1) ==
+          "from/ from/permit-0120.pdf from/permit-0121.pdf from/sub/ from/sub/notes.txt ");
+    // and the run, which says what nothing fitted
+    const Answer moved = script.run({"move", temp.path("from"), "--into", temp.path("to"), "--list", temp.path("list.txt")});
+    CHECK(moved.status == 1);
+    CHECK(moved.err.find("line 4: nothing fits 'missing.pdf'") != std::string::npos);
+    CHECK(temp.read("to/from/sub/notes.txt") == "d");
+    CHECK(temp.has("from/sub/photo-0121.JPG"));
+    for (const std::vector<std::string>& wrong : {std::vector<std::string>{"--larger", "big"},
+                                                  {"--changed-after", "2031-02-30"},
+                                                  {"--kind", "furniture"},
+                                                  {"--regex", "("},
+                                                  {"--number", "9-1"},
+                                                  {"--list", temp.path("no list")},
+                                                  {"--larger", "1", "--larger", "2"}}) {
+        std::vector<std::string> words{"copy", temp.path("from"), "--into", temp.path("other")};
+        words.insert(words.end(), wrong.begin(), wrong.end());
+        const Answer refused = script.run(words);
+        CAPTURE(wrong);
+        CHECK(refused.status == 2);
+        CHECK(refused.out.empty());
+        CHECK(std::count(refused.err.begin(), refused.err.end(), '\n') == 1);
+    }
+    CHECK_FALSE(temp.has("other"));
+}

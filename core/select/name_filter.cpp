@@ -1,4 +1,4 @@
-#include "batch/name_filter.h"
+#include "select/name_filter.h"
 
 #include "files/path.h"
 
@@ -70,7 +70,7 @@ bool glob_matches(std::string_view pattern, std::string_view name) {
     return p == pattern.size();
 }
 
-NameFilter::NameFilter(std::string_view text) {
+NameFilter::NameFilter(std::string_view text, bool match_case) : match_case_(match_case) {
     while (!text.empty()) {
         const auto space = text.find(' ');
         auto word = text.substr(0, space);
@@ -78,18 +78,25 @@ NameFilter::NameFilter(std::string_view text) {
         const bool excluded = word.size() > 1 && (word.front() == '-' || word.front() == '!');
         if (excluded) word.remove_prefix(1);
         if (word.empty()) continue;
-        words_.push_back({folded(word), word.find_first_of("*?[") != std::string_view::npos, excluded});
+        words_.push_back({match_case ? std::string(word) : folded(word), word.find_first_of("*?[") != std::string_view::npos, excluded});
     }
 }
 
 bool NameFilter::fits(std::string_view name) const {
     if (words_.empty()) return true;
-    const std::string key = folded(name);
+    const std::string key = match_case_ ? std::string(name) : folded(name);
+    bool any_pattern = false;
+    bool pattern_fits = false;
     for (const Word& word : words_) {
         const bool fits = word.pattern ? glob_matches(word.text, key) : key.find(word.text) != std::string::npos;
-        if (fits == word.excluded) return false;
+        if (word.pattern && !word.excluded) {  // "*.pdf *.odt": either
+            any_pattern = true;
+            pattern_fits = pattern_fits || fits;
+        } else if (fits == word.excluded) {
+            return false;
+        }
     }
-    return true;
+    return pattern_fits || !any_pattern;
 }
 
 }  // namespace tavlo

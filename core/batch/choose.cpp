@@ -1,0 +1,63 @@
+#include "batch/choose.h"
+
+namespace tavlo {
+
+namespace {
+
+bool is_folder(const Entry& entry) { return entry.status.type == FileType::folder; }
+
+/// keep     by entry; what it says of folders is worked out here
+Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) {
+    std::vector<bool> thinned(batch.entries.size());  // folders that something below was left out of
+    for (auto id = batch.entries.size(); id-- > 0;) {
+        const Entry& entry = batch.entries[id];
+        if (is_folder(entry) && (keep_empty_folders || entry.problem)) keep[id] = true;
+        if (entry.parent == no_entry) continue;
+        if (keep[id]) keep[entry.parent] = true;
+        if (!keep[id] || thinned[id]) thinned[entry.parent] = true;
+    }
+    Batch chosen;
+    chosen.folders = batch.folders;
+    chosen.time_step_ns = batch.time_step_ns;
+    std::vector<EntryId> now(batch.entries.size(), no_entry);
+    for (std::size_t id = 0; id < batch.entries.size(); ++id) {
+        if (!keep[id]) continue;
+        now[id] = static_cast<EntryId>(chosen.entries.size());
+        Entry& entry = chosen.entries.emplace_back(batch.entries[id]);
+        if (entry.parent != no_entry) entry.parent = now[entry.parent];
+        entry.complete = entry.complete && !thinned[id];
+    }
+    return chosen;
+}
+
+}  // namespace
+
+Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders) {
+    std::vector<bool> keep(batch.entries.size());
+    for (std::size_t id = 0; id < keep.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        keep[id] = !is_folder(entry) && selector.fits(entry.name, entry.status);
+    }
+    return only(batch, std::move(keep), keep_empty_folders);
+}
+
+ChosenByList choose(const Batch& batch, std::string_view list, bool keep_empty_folders) {
+    std::vector<std::string> names;
+    std::vector<std::size_t> entries;
+    for (std::size_t id = 0; id < batch.entries.size(); ++id) {
+        if (is_folder(batch.entries[id])) continue;
+        names.push_back(batch.entries[id].name);
+        entries.push_back(id);
+    }
+    ChosenByList chosen{{}, match_list(list, names)};
+    std::vector<bool> keep(batch.entries.size());
+    for (ListedName& one : chosen.listed)
+        for (std::size_t& fit : one.fits) {
+            fit = entries[fit];
+            keep[fit] = true;
+        }
+    chosen.batch = only(batch, std::move(keep), keep_empty_folders);
+    return chosen;
+}
+
+}  // namespace tavlo
