@@ -1,13 +1,19 @@
+#include <QAction>
 #include <QDir>
 #include <QFontDatabase>
+#include <QLabel>
 #include <QPainter>
+#include <QPlainTextEdit>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTemporaryDir>
 #include <cstdio>
 
+#include "tasks/bench.h"
 #include "theme/theme.h"
 #include "translations.h"
+#include "views/filter_bar.h"
+#include "views/gathering_side.h"
 #include "window_driver.h"
 
 namespace {
@@ -22,12 +28,14 @@ public:
         window_.show();
         driver_.settle();
         take("bench-empty");
+        find();
         gather();
         take("bench");
         decide();
         take("bench-decided");
-        driver_.click("asBatch");
-        take("batch-list");
+        driver_.click("asInHand");
+        QTest::qWait(150);
+        takeBoth("in-hand");
         driver_.click("asDestination");
         for (const auto choice : {ThemeChoice::dark, ThemeChoice::light}) {
             apply_theme(*qApp, choice);
@@ -54,6 +62,50 @@ public:
     }
 
 private:
+    /// The gathering side at work: filter, pick box, a pasted list, a look at a file.
+    void find() {
+        driver_.type("filter", QStringLiteral("*.pdf"));
+        auto filter = window_.gathering().filter().state();
+        filter.changed = FilterState::Changed::between;
+        filter.changed_from = QStringLiteral("2031-05-02");
+        filter.larger = QStringLiteral("2K");
+        window_.gathering().filter().setState(filter);
+        driver_.settle();
+        driver_.type("pickBox", QStringLiteral("413"));
+        driver_.key("pickBox", Qt::Key_Return);
+        driver_.type("pickBox", QStringLiteral("999"));
+        driver_.key("pickBox", Qt::Key_Return);
+        driver_.type("pickBox", QStringLiteral("42"));
+        driver_.settle();
+        takeBoth("gathering-filter");
+        driver_.key("pickBox", Qt::Key_Escape);
+        window_.gathering().filter().clear();
+        driver_.settle();
+        driver_.click("pasteList");
+        driver_.find<QPlainTextEdit>("listText")
+            ->setPlainText(QStringLiteral("permit-0411\n\"quay-rates.csv\"\n415, 416\n418-420\nslipway\npermit-0700.pdf\n"));
+        QTest::qWait(200);
+        takeBoth("gathering-list");
+        driver_.click("listClose");
+        driver_.openFolder(office_ + "/Desks/Workshop/Hull inspection/Little Tern");
+        window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(true);
+        driver_.clickRow("folderList", 3);
+        WindowDriver::wait([this] { return !driver_.find<QLabel>("lookPicture")->pixmap().isNull(); });
+        takeBoth("gathering-look");
+        window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(false);
+        window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
+    void takeBoth(const char* name) {
+        take(name);
+        apply_theme(*qApp, ThemeChoice::dark);
+        QTest::qWait(50);
+        take((std::string(name) + "-dark").c_str());
+        apply_theme(*qApp, ThemeChoice::light);
+        QTest::qWait(50);
+    }
+
     void gather() {
         driver_.openFolder(office_ + "/Scanner/Permits");
         pickWhatFits("042");

@@ -61,6 +61,7 @@ void WindowDriver::type(const char* name, const QString& text) const {
 }
 
 void WindowDriver::openFolder(const std::string& path) const {
+    window_.gathering().editLocation();
     type("location", shown(path));
     key("location", Qt::Key_Return);
     settle();

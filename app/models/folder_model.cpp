@@ -1,11 +1,10 @@
 #include "models/folder_model.h"
 
 #include <algorithm>
-#include <numeric>
+#include <set>
 
-#include "batch/gather.h"
-#include "files/natural.h"
 #include "files/path.h"
+#include "select/walk.h"
 #include "tasks/bench.h"
 #include "text.h"
 
@@ -13,112 +12,210 @@ using namespace tavlo;
 
 namespace {
 
-std::shared_ptr<const Listing> read_listing(const std::string& path, const std::stop_token& stop) {
-    auto listing = std::make_shared<Listing>();
-    listing->path = path;
-    const auto disk = make_disk();
-    const auto folder = disk->open_folder(path);
-    auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
-    if (!names) {
-        listing->problem = shown(reason(names.error()));
-        return listing;
-    }
-    listing->rows.reserve(names->size());
-    for (Name& name : *names) {
-        if (stop.stop_requested()) return nullptr;
-        if (is_own_name(name.bytes)) continue;
-        const auto status = disk->status(*folder, name.bytes);
-        if (!status) continue;  // went away meanwhile
-        if (status->type == FileType::folder) ++listing->folders;
-        if (status->type == FileType::file) listing->bytes += status->id.size_bytes;
-        listing->rows.push_back({std::move(name.bytes), *status});
-    }
-    return listing;
-}
+constexpr int settle_ms = 300;                    // after a change by another program, before the folder is read again
+constexpr std::size_t most_measured = 2000;       // folders of one listing
+constexpr std::size_t most_files_each = 200'000;  // then a folder's figures are left open
 
-std::vector<std::uint32_t> arrange(const Listing& listing, const NameFilter& filter, bool hidden, int column, Qt::SortOrder order) {
-    std::vector<std::uint32_t> rows;
-    for (std::uint32_t i = 0; i < listing.rows.size(); ++i) {
-        const auto& name = listing.rows[i].name;
-        if ((hidden || name.front() != '.') && filter.fits(name)) rows.push_back(i);
-    }
-    const auto before = [&](std::uint32_t a, std::uint32_t b) {
-        const Listing::Row& left = listing.rows[a];
-        const Listing::Row& right = listing.rows[b];
-        const bool left_folder = left.status.type == FileType::folder;
-        if (left_folder != (right.status.type == FileType::folder)) return left_folder;
-        const Listing::Row& x = order == Qt::AscendingOrder ? left : right;
-        const Listing::Row& y = order == Qt::AscendingOrder ? right : left;
-        if (column == FolderModel::SizeColumn && x.status.id.size_bytes != y.status.id.size_bytes)
-            return x.status.id.size_bytes < y.status.id.size_bytes;
-        if (column == FolderModel::ChangedColumn && x.status.id.modified_ns != y.status.id.modified_ns)
-            return x.status.id.modified_ns < y.status.id.modified_ns;
-        return natural_less(x.name, y.name);
-    };
-    std::sort(rows.begin(), rows.end(), before);
-    return rows;
+bool is_figure(int column) {
+    const auto which = static_cast<FolderColumn>(column);
+    return which == FolderColumn::size || which == FolderColumn::changed;
 }
 
 }  // namespace
 
 FolderModel::FolderModel(Bench& bench, QObject* parent)
-    : QAbstractTableModel(parent), bench_(bench), listing_(std::make_shared<Listing>()) {
+    : QAbstractTableModel(parent), bench_(bench), listing_(std::make_shared<Listing>()), kinds_(std::make_shared<const Kinds>()) {
+    order_.criteria.match_case = false;
+    changed_.setSingleShot(true);
+    changed_.setInterval(settle_ms);
+    connect(&changed_, &QTimer::timeout, this, &FolderModel::refresh);
     connect(&bench_, &Bench::requestChanged, this, [this] {
-        if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, ColumnCount - 1), {PickedRole});
+        if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
     });
 }
 
+FolderModel::~FolderModel() = default;
+
 void FolderModel::openFolder(const std::string& path) {
-    folder_ = path;
-    filter_.clear();
+    folder_ = path;  // which begins unfiltered
+    order_.criteria = {};
+    order_.criteria.match_case = false;
+    order_.selector = {};
+    criteria_problem_.clear();
+    below_ = false;
+    notifier_.reset();
+    watch_.reset();
+    folder_sizes_.clear();
     work(true);
 }
 
 void FolderModel::refresh() { work(true); }
 
-void FolderModel::setFilter(const QString& text) {
-    filter_ = to_bytes(text);
-    work(false);
+void FolderModel::setCriteria(const Criteria& criteria) {
+    auto made = Selector::make(criteria, *kinds_);
+    criteria_problem_ = made ? QString() : shown(describe(made.error()));
+    if (!made) {  // what was shown stays while an expression is being typed
+        emit loaded(false);
+        return;
+    }
+    order_.criteria = criteria;
+    order_.selector = std::move(*made);
+    work(below_);
+}
+
+void FolderModel::setBelow(bool below) {
+    if (below_ == below) return;
+    below_ = below;
+    work(true);
 }
 
 void FolderModel::setHiddenShown(bool shown) {
-    hidden_shown_ = shown;
-    work(false);
+    order_.hidden = shown;
+    work(below_);
 }
 
 void FolderModel::setSorting(int column, Qt::SortOrder order) {
-    sort_column_ = column;
-    sort_order_ = order;
+    order_.column = column;
+    order_.order = order;
     work(false);
 }
 
 void FolderModel::work(bool read_again) {
     loading_ = true;
-    read_wanted_ = read_wanted_ || read_again || listing_->path != folder_;
+    read_wanted_ = read_wanted_ || read_again || listing_->path != folder_ || listing_->below != below_;
     const auto generation = ++generation_;
-    worker_.post([this, generation, path = folder_, known = read_wanted_ ? nullptr : listing_, filter = NameFilter(filter_),
-                  hidden = hidden_shown_, column = sort_column_, order = sort_order_](const std::stop_token& stop) {
-        const auto listing = known ? known : read_listing(path, stop);
-        if (!listing || stop.stop_requested()) return;
-        auto visible = arrange(*listing, filter, hidden, column, order);
-        QMetaObject::invokeMethod(
-            this,
-            [this, generation, listing, visible = std::move(visible)]() mutable {
-                if (generation != generation_) return;
-                const bool another = listing_->path != listing->path;
-                beginResetModel();
-                listing_ = listing;
-                visible_ = std::move(visible);
-                endResetModel();
-                loading_ = false;
-                read_wanted_ = false;
-                emit loaded(another);
-            },
-            Qt::QueuedConnection);
+    const bool watched = watch_ != nullptr;
+    worker_.post([this, generation, watched, path = folder_, below = below_, known = read_wanted_ ? nullptr : listing_, order = order_,
+                  kinds = kinds_, sizes = folder_sizes_](const std::stop_token& stop) {
+        const auto later = [&](auto work) {
+            QMetaObject::invokeMethod(
+                this,
+                [this, generation, work = std::move(work)]() mutable {
+                    if (generation == generation_) work();
+                },
+                Qt::QueuedConnection);
+        };
+        const auto folder_bytes = [&](const std::string& folder) {
+            const auto found = sizes.find(folder);
+            return found == sizes.end() ? std::nullopt : std::optional(found->second.bytes);
+        };
+        const auto send = [&](std::shared_ptr<const Listing> listing) {
+            if (!listing || stop.stop_requested()) return;
+            auto visible = arrange(*listing, order, *kinds, folder_bytes);
+            std::vector<std::uint32_t> files;
+            std::vector<std::string> names;
+            const bool last = listing->complete;
+            later([this, listing, visible, last]() mutable { take(listing, std::move(visible), last); });
+            if (!last) return;
+            for (const auto row : visible)
+                if (listing->rows[row].status.type != FileType::folder) {
+                    files.push_back(row);
+                    names.push_back(listing->rows[row].name);
+                }
+            later([this, index = PickIndex(names), files = std::move(files)]() mutable { takeIndex(std::move(index), std::move(files)); });
+        };
+        if (known) return send(known);
+        if (!watched)  // before it is read, so that nothing is missed
+            if (auto opened = FolderWatch::on(path))
+                later([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watch(opened); });
+        if (below)
+            search_listing(path, order.selector, order.hidden, stop, send);
+        else
+            send(read_listing(path, stop));
     });
 }
 
-std::string FolderModel::path(const QModelIndex& index) const { return join(listing_->path, row(index.row()).name); }
+void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible, bool last) {
+    const bool another = listing_->path != listing->path;
+    index_ready_ = false;
+    beginResetModel();
+    listing_ = std::move(listing);
+    arranged_ = std::move(visible);
+    visible_ = arranged_;
+    endResetModel();
+    loading_ = !last;
+    read_wanted_ = read_wanted_ && !last;
+    emit loaded(another);
+    if (last && !listing_->below) measureFolders();
+}
+
+void FolderModel::takeIndex(PickIndex index, std::vector<std::uint32_t> rows) {
+    index_ = std::move(index);
+    indexed_ = std::move(rows);
+    index_ready_ = true;
+    const QString typed = std::exchange(typed_, QString());
+    fitting_.clear();
+    if (!typed.isEmpty()) narrow(typed);
+    emit narrowed();
+}
+
+std::optional<std::size_t> FolderModel::narrow(const QString& typed) {
+    if (!index_ready_) {
+        typed_ = typed;
+        return std::nullopt;
+    }
+    const std::string text = to_bytes(typed);
+    // a blank begins a new word, and a digit after a zero can make the same number: only then a longer text could find more
+    const bool continues = !typed_.isEmpty() && typed.startsWith(typed_) && !typed_.endsWith(QLatin1Char('0'));
+    auto fits = continues ? index_.fitting(text, fitting_) : index_.fitting(text);
+    const bool was_narrow = !typed_.isEmpty();
+    typed_ = typed;
+    if (typed.isEmpty() && !was_narrow) return arranged_.size();
+    beginResetModel();
+    if (typed.isEmpty()) {
+        visible_ = arranged_;
+    } else {
+        visible_.clear();
+        for (const auto fit : fits) visible_.push_back(indexed_[fit]);
+    }
+    fitting_ = std::move(fits);
+    endResetModel();
+    emit loaded(false);
+    return visible_.size();
+}
+
+void FolderModel::watch(std::shared_ptr<FolderWatch> watch) {
+    watch_ = std::move(watch);
+    notifier_ = std::make_unique<QSocketNotifier>(watch_->descriptor(), QSocketNotifier::Read);
+    connect(notifier_.get(), &QSocketNotifier::activated, this, [this] {
+        if (watch_->drain() && !changed_.isActive()) changed_.start();
+    });
+}
+
+/// Folder rows fill in their number of files and their size as those become known.
+void FolderModel::measureFolders() {
+    std::vector<std::string> paths;
+    for (const auto i : arranged_) {
+        const Listing::Row& row = listing_->rows[i];
+        if (row.status.type != FileType::folder || paths.size() == most_measured) break;  // folders come first
+        paths.push_back(listing_->path_of(row));
+    }
+    if (paths.empty()) return;
+    measurer_.post([this, paths = std::move(paths), folder = folder_](const std::stop_token& stop) {
+        const auto disk = make_disk();
+        for (const auto& path : paths) {
+            FolderSize size;
+            const auto walked = walk_below(*disk, path, stop, [&](const Met& met) {
+                if (met.status.type == FileType::folder) return size.files < most_files_each;
+                ++size.files;
+                if (met.status.type == FileType::file) size.bytes += met.status.id.size_bytes;
+                return true;
+            });
+            if (stop.stop_requested()) return;
+            if (!walked || size.files >= most_files_each) continue;
+            QMetaObject::invokeMethod(
+                this,
+                [this, folder, path, size] {
+                    if (folder != folder_) return;
+                    folder_sizes_[path] = size;
+                    const int row = rowOf(std::string(name_of(path)));
+                    if (row >= 0) emit dataChanged(index(row, 0), index(row, columnCount() - 1), {Qt::DisplayRole});
+                    emit folderFactsChanged();
+                },
+                Qt::QueuedConnection);
+        }
+    });
+}
 
 int FolderModel::rowOf(const std::string& name) const {
     const auto found = std::find_if(visible_.begin(), visible_.end(), [&](auto i) { return listing_->rows[i].name == name; });
@@ -126,46 +223,66 @@ int FolderModel::rowOf(const std::string& name) const {
 }
 
 int FolderModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(visible_.size()); }
-int FolderModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
+int FolderModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : folder_column_count; }
+
+QVariant FolderModel::text(const Listing::Row& row, int column) const {
+    switch (static_cast<FolderColumn>(column)) {
+        case FolderColumn::name: return shown(row.name);
+        case FolderColumn::kind: return kind_text(row, *kinds_);
+        case FolderColumn::size: {
+            if (row.status.type == FileType::file) return size_text(row.status.id.size_bytes);
+            const auto known = folder_sizes_.find(listing_->path_of(row));
+            if (row.status.type != FileType::folder || known == folder_sizes_.end()) return {};
+            if (known->second.files == 0) return tr("no files");
+            return tr("%Ln files, %1", nullptr, static_cast<int>(known->second.files)).arg(size_text(known->second.bytes));
+        }
+        case FolderColumn::changed: return date_text(row.status.id.modified_ns);
+        case FolderColumn::owner: {
+            const auto owner = listing_->owners.find(row.status.owner);
+            return owner == listing_->owners.end() ? QString::number(row.status.owner) : owner->second;
+        }
+        case FolderColumn::permissions: return permissions_text(row.status.mode);
+        case FolderColumn::folder: return row.folder == 0 ? tr("here") : shown(listing_->folders[row.folder]);
+    }
+    return {};
+}
 
 QVariant FolderModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Listing::Row& entry = row(index.row());
+    const bool is_name = index.column() == static_cast<int>(FolderColumn::name);
     switch (role) {
-        case Qt::DisplayRole:
-            switch (index.column()) {
-                case NameColumn: return shown(entry.name);
-                case SizeColumn: return entry.status.type == FileType::file ? size_text(entry.status.id.size_bytes) : QString();
-                case ChangedColumn: return date_text(entry.status.id.modified_ns);
-                default: return {};
-            }
-        case Qt::ToolTipRole: return shown(join(listing_->path, entry.name));
+        case Qt::DisplayRole: return text(entry, index.column());
+        case Qt::ToolTipRole: return shown(listing_->path_of(entry));
         case Qt::TextAlignmentRole:
-            return QVariant::fromValue(index.column() == NameColumn ? Qt::AlignLeft | Qt::AlignVCenter : Qt::AlignRight | Qt::AlignVCenter);
+            return QVariant::fromValue((is_figure(index.column()) ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
         case Qt::AccessibleTextRole: {
-            if (index.column() != NameColumn) return {};
+            if (!is_name) return {};
             const QString name = shown(entry.name);
-            return bench_.isPicked(listing_->path, entry.name) ? tr("%1, in the batch").arg(name) : name;
+            return bench_.isPicked(listing_->folder_of(entry), entry.name) ? tr("%1, in the batch").arg(name) : name;
         }
         case PathRole: {
-            const std::string path = join(listing_->path, entry.name);
+            const std::string path = listing_->path_of(entry);
             return QByteArray(path.data(), static_cast<qsizetype>(path.size()));
         }
         case TypeRole: return static_cast<int>(entry.status.type);
-        case PickedRole: return bench_.isPicked(listing_->path, entry.name);
+        case PickedRole: return bench_.isPicked(listing_->folder_of(entry), entry.name);
         default: return {};
     }
 }
 
 QVariant FolderModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
-    if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(section == NameColumn ? Qt::AlignLeft | Qt::AlignVCenter : Qt::AlignRight | Qt::AlignVCenter);
+    if (role == Qt::TextAlignmentRole) return QVariant::fromValue((is_figure(section) ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
-    switch (section) {
-        case NameColumn: return tr("Name");
-        case SizeColumn: return tr("Size");
-        case ChangedColumn: return tr("Changed");
-        default: return {};
+    switch (static_cast<FolderColumn>(section)) {
+        case FolderColumn::name: return tr("Name");
+        case FolderColumn::kind: return tr("Kind");
+        case FolderColumn::size: return tr("Size");
+        case FolderColumn::changed: return tr("Changed");
+        case FolderColumn::owner: return tr("Owner");
+        case FolderColumn::permissions: return tr("Permissions");
+        case FolderColumn::folder: return tr("Folder");
     }
+    return {};
 }

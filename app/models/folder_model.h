@@ -1,51 +1,52 @@
 #pragma once
 
 #include <QAbstractTableModel>
+#include <QSocketNotifier>
+#include <QTimer>
 #include <memory>
 #include <string>
+#include <unordered_map>
 #include <vector>
 
-#include "select/name_filter.h"
-#include "files/file_system.h"
+#include "models/listing.h"
 #include "tasks/latest_worker.h"
 
 class Bench;
 
-/// One folder's entries, sorted, as they were read.
-struct Listing {
-    struct Row {
-        std::string name;
-        tavlo::Status status;
-    };
-    std::string path;
-    std::vector<Row> rows;
-    std::uint64_t bytes = 0;  ///< of the files directly in it
-    std::size_t folders = 0;
-    QString problem;  ///< why it could not be read
-};
-
-/// The gathering side's list: one folder at a time, filtered by name, with a mark on what is in the batch. Reading,
-/// sorting and filtering go on another thread; what is shown is an immutable listing and the rows of it that fit.
+/// The gathering side's list: one folder at a time, or all that fits below it, filtered, with a mark on what is in the batch.
+/// Reading, searching, sorting and filtering go on another thread; what is shown is an immutable listing and the rows of it
+/// that fit. What another program changes in the folder appears by itself.
 class FolderModel final : public QAbstractTableModel {
     Q_OBJECT
 
 public:
-    enum Column { NameColumn, SizeColumn, ChangedColumn, ColumnCount };
     enum Role { PathRole = Qt::UserRole + 1, TypeRole, PickedRole };
 
     explicit FolderModel(Bench& bench, QObject* parent = nullptr);
+    ~FolderModel() override;
 
     const std::string& folder() const { return folder_; }
     void openFolder(const std::string& path);
     void refresh();
-    void setFilter(const QString& text);
+    void setCriteria(const tavlo::Criteria& criteria);
+    const tavlo::Criteria& criteria() const { return order_.criteria; }
+    /// Why the criteria cannot be used, as an expression that is not complete; empty where they can.
+    const QString& criteriaProblem() const { return criteria_problem_; }
+    void setBelow(bool below);
+    bool isBelow() const { return below_; }
     void setHiddenShown(bool shown);
     void setSorting(int column, Qt::SortOrder order);
 
+    /// Shows only those of the files that fit what is typed into the pick box; an empty text: all again. At once.
+    /// returns  how many do; nullopt while the names are still being read
+    std::optional<std::size_t> narrow(const QString& typed);
+
     const Listing& listing() const { return *listing_; }
+    const tavlo::Kinds& kinds() const { return *kinds_; }
     bool isLoading() const { return loading_; }
-    std::string path(const QModelIndex& index) const;
+    std::string path(const QModelIndex& index) const { return listing_->path_of(row(index.row())); }
     const Listing::Row& row(int row) const { return listing_->rows[visible_[static_cast<std::size_t>(row)]]; }
+    std::string folderOf(int row) const { return listing_->folder_of(this->row(row)); }
     /// The row of a name, or -1 where it is not shown.
     int rowOf(const std::string& name) const;
 
@@ -57,20 +58,42 @@ public:
 
 signals:
     void loaded(bool another_folder);
+    void narrowed();
+    void folderFactsChanged();
 
 private:
+    struct FolderSize {
+        std::uint64_t files = 0;
+        std::uint64_t bytes = 0;
+    };
     void work(bool read_again);
+    void take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible, bool last);
+    void takeIndex(tavlo::PickIndex index, std::vector<std::uint32_t> rows);
+    void watch(std::shared_ptr<tavlo::FolderWatch> watch);
+    void measureFolders();
+    QVariant text(const Listing::Row& row, int column) const;
 
     Bench& bench_;
     std::string folder_;
-    std::string filter_;
-    bool hidden_shown_ = false;
-    int sort_column_ = NameColumn;
-    Qt::SortOrder sort_order_ = Qt::AscendingOrder;
+    ListOrder order_;
+    QString criteria_problem_;
+    bool below_ = false;
     bool loading_ = false;
     bool read_wanted_ = true;
     std::uint64_t generation_ = 0;
     std::shared_ptr<const Listing> listing_;
-    std::vector<std::uint32_t> visible_;
+    std::shared_ptr<const tavlo::Kinds> kinds_;
+    std::vector<std::uint32_t> arranged_;  ///< rows that fit the filter
+    std::vector<std::uint32_t> visible_;   ///< of them, those that fit the pick box
+    tavlo::PickIndex index_;
+    std::vector<std::uint32_t> indexed_;  ///< the rows that the index is of
+    bool index_ready_ = false;
+    QString typed_;
+    std::vector<std::uint32_t> fitting_;
+    std::unordered_map<std::string, FolderSize> folder_sizes_;  ///< by path
+    std::shared_ptr<tavlo::FolderWatch> watch_;
+    std::unique_ptr<QSocketNotifier> notifier_;
+    QTimer changed_;
+    LatestWorker measurer_;
     LatestWorker worker_;
 };

@@ -7,6 +7,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
+#include "tasks/batch_file.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -36,22 +37,37 @@ Rules rules_for(CollisionRule rule) {
     return rules;
 }
 
+std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
+    auto rows = std::make_shared<std::vector<PickedRow>>();
+    std::vector<std::uint32_t> row_of(batch.entries.size());  // parents come before children
+    for (EntryId id = 0; id < batch.entries.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        if (entry.parent == no_entry) {
+            row_of[id] = static_cast<std::uint32_t>(rows->size());
+            rows->push_back({batch.folders.path(entry.folder), entry.name, entry.status.type, 0, 0, entry.status.id.modified_ns});
+        } else {
+            row_of[id] = row_of[entry.parent];
+        }
+        if (entry.status.type == FileType::folder) continue;
+        PickedRow& row = (*rows)[row_of[id]];
+        ++row.files;
+        if (entry.status.type == FileType::file) row.bytes += entry.status.id.size_bytes;
+    }
+    return rows;
+}
+
 }  // namespace
 
 /// What the worker keeps from one plan to the next.
 struct Bench::Known {
-    struct Change {
-        std::string folder;
-        Names names;
-        bool in;
-    };
-
     std::unique_ptr<FileSystem> disk = make_disk();
     std::shared_ptr<const Batch> batch;
+    std::shared_ptr<const std::vector<PickedRow>> rows;
     KnownContents contents;
     std::string state_folder;
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
+    bool saved = true;                                                  ///< what is picked is in its file
 
     std::mutex mutex;  ///< of what both threads touch
     std::vector<Change> changes;
@@ -75,6 +91,7 @@ struct Bench::Known {
                     folder->second.erase(name);
             }
             if (folder->second.empty()) picked.erase(folder);
+            saved = false;
         }
         Names paths;
         for (const auto& [folder, names] : picked)
@@ -85,6 +102,7 @@ struct Bench::Known {
 
 Bench::Bench(std::string state_folder, QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) {
     known_->state_folder = std::move(state_folder);
+    history_.setUndoLimit(200);
     request_.rules = rules_for(rule_);
 }
 
@@ -109,27 +127,62 @@ Bench::Names Bench::sourceFolders() const {
     return folders;
 }
 
+/// A change of the batch that was made, to be undone and done again.
+class Bench::Picking final : public QUndoCommand {
+public:
+    Picking(Bench& bench, std::vector<Change> changes, const QString& words)
+        : QUndoCommand(words), bench_(bench), changes_(std::move(changes)) {}
+
+    void undo() override {
+        for (auto change = changes_.rbegin(); change != changes_.rend(); ++change) bench_.note(change->folder, change->names, !change->in);
+        bench_.changed(true);
+    }
+    void redo() override {
+        if (std::exchange(done_, true) == false) return;  // when it was made
+        for (const Change& change : changes_) bench_.note(change.folder, change.names, change.in);
+        bench_.changed(true);
+    }
+
+private:
+    Bench& bench_;
+    std::vector<Change> changes_;
+    bool done_ = false;
+};
+
 /// Keeps the count here and hands the change to the worker, so that no list of all that is picked is ever copied.
-void Bench::note(const std::string& folder, Names names, bool in) {
+/// returns  what really changed
+Bench::Change Bench::note(const std::string& folder, Names names, bool in) {
     auto& known = picked_[folder];
     if (in) known.reserve(known.size() + names.size());
     std::erase_if(names, [&](const std::string& name) { return in ? !known.insert(name).second : known.erase(name) == 0; });
     if (known.empty()) picked_.erase(folder);
     picked_count_ += in ? names.size() : 0;
     picked_count_ -= in ? 0 : names.size();
-    if (names.empty()) return;
+    Change change{folder, std::move(names), in};
+    if (change.names.empty()) return change;
     const std::scoped_lock lock(known_->mutex);
-    known_->changes.push_back({folder, std::move(names), in});
+    known_->changes.push_back(change);
+    return change;
 }
 
-void Bench::pick(const std::string& folder, Names names) {
-    note(folder, std::move(names), true);
+void Bench::apply(std::vector<Change> wanted, const QString& words) {
+    std::vector<Change> made;
+    for (Change& change : wanted)
+        if (auto real = note(change.folder, std::move(change.names), change.in); !real.names.empty()) made.push_back(std::move(real));
+    if (!made.empty()) history_.push(new Picking(*this, std::move(made), words));
     changed(true);
 }
 
-void Bench::unpick(const std::string& folder, Names names) {
-    note(folder, std::move(names), false);
-    changed(true);
+void Bench::pickAll(const ByFolder& by_folder, const QString& words) {
+    std::vector<Change> wanted;
+    for (const auto& [folder, names] : by_folder) wanted.push_back({folder, names, true});
+    apply(std::move(wanted), words);
+}
+
+void Bench::unpickAll(const ByFolder& by_folder, const QString& words) {
+    std::vector<Change> wanted;
+    for (const auto& [folder, names] : by_folder) wanted.push_back({folder, names, false});
+    apply(std::move(wanted), words);
 }
 
 void Bench::unpickFolder(const std::string& folder) {
@@ -137,17 +190,34 @@ void Bench::unpickFolder(const std::string& folder) {
 }
 
 void Bench::replacePicks(const Names& paths) {
-    for (const auto& folder : sourceFolders()) {
-        const auto& names = picked_.at(folder);
-        note(folder, {names.begin(), names.end()}, false);
-    }
-    for (const auto& path : paths) note(std::string(parent_of(path)), {std::string(name_of(path))}, true);
+    ByFolder wanted;
+    for (const auto& path : paths) wanted[std::string(parent_of(path))].emplace_back(name_of(path));
+    std::vector<Change> changes;
+    for (const auto& [folder, names] : picked_) changes.push_back({folder, {names.begin(), names.end()}, false});
+    for (auto& [folder, names] : wanted) changes.push_back({folder, std::move(names), true});
+    apply(std::move(changes), paths.empty() ? tr("Empty the batch") : tr("Take in hand"));
+}
+
+void Bench::forget(const ByFolder& by_folder) {
+    for (const auto& [folder, names] : by_folder) note(folder, names, false);
     changed(true);
 }
 
-void Bench::unpickAll(const std::map<std::string, Names>& by_folder) {
-    for (const auto& [folder, names] : by_folder) note(folder, names, false);
-    changed(true);
+void Bench::restore() {
+    working_ = true;
+    worker_.post([this, state_folder = known_->state_folder](const std::stop_token&) {
+        auto saved = load_batch(state_folder);
+        QMetaObject::invokeMethod(
+            this,
+            [this, saved = saved ? std::move(*saved) : SavedBatch{}] {
+                ByFolder by_folder;
+                for (const auto& path : saved.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
+                for (auto& [folder, names] : by_folder) note(folder, std::move(names), true);
+                changed(true);
+                if (saved.missing > 0) emit missingAtStart(static_cast<int>(saved.missing));
+            },
+            Qt::QueuedConnection);
+    });
 }
 
 void Bench::setOperation(Operation operation) {
@@ -209,6 +279,7 @@ void Bench::changed(bool gather_again) {
     worker_.post([this, known = known_, wanted = request_, gather_wanted = gather_wanted_, generation](const std::stop_token& stop) {
         Request request = wanted;
         request.sources = known->sources();
+        if (!known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
         const auto send = [&](BenchView view, bool last) {
             QMetaObject::invokeMethod(
                 this,
@@ -227,6 +298,7 @@ void Bench::changed(bool gather_again) {
             auto gathered = gather(*known->disk, request.sources, {request.follow_links, stop, {}});
             if (!gathered) return sorry(view, gathered.error());
             known->batch = std::make_shared<const Batch>(std::move(*gathered));
+            known->rows = picked_rows(*known->batch);
             QMetaObject::invokeMethod(
                 this,
                 [this, generation] {
@@ -235,6 +307,7 @@ void Bench::changed(bool gather_again) {
                 Qt::QueuedConnection);
         }
         view.batch = known->batch;
+        view.picks = known->rows;
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),
                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
         if (request.destination.empty()) return send(view, true);

@@ -2,6 +2,7 @@
 
 #include <QObject>
 #include <QString>
+#include <QUndoStack>
 #include <map>
 #include <memory>
 #include <string>
@@ -15,10 +16,21 @@
 /// What happens where a name is taken, as the instruction line offers it.
 enum class CollisionRule { ask, keep, newer_wins, incoming_wins, both_stay };
 
+/// One thing that was picked.
+struct PickedRow {
+    std::string folder;
+    std::string name;
+    tavlo::FileType type = tavlo::FileType::file;
+    std::uint64_t bytes = 0;  ///< of a folder: of all files below it
+    std::uint64_t files = 0;
+    std::int64_t modified_ns = 0;
+};
+
 /// What is known of the batch in hand, once it has been gathered and planned.
 struct BenchView {
     std::shared_ptr<const tavlo::Batch> batch;   ///< null while nothing was gathered
     std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
+    std::shared_ptr<const std::vector<PickedRow>> picks;
     tavlo::Room room{};
     std::vector<QString> refusals;  ///< why this may not be run
     bool has_folders = false;       ///< a folder is in the batch, so subfolders matter
@@ -39,13 +51,20 @@ public:
     bool isPicked(const std::string& folder, const std::string& name) const;
     std::size_t pickedIn(const std::string& folder) const;
     Names sourceFolders() const;
-    void pick(const std::string& folder, Names names);
-    void unpick(const std::string& folder, Names names);
+    using ByFolder = std::map<std::string, Names>;
+    // Each of these can be undone, and done again.
+    void pick(const std::string& folder, Names names) { pickAll({{folder, std::move(names)}}, tr("Pick")); }
+    void unpick(const std::string& folder, Names names) { unpickAll({{folder, std::move(names)}}, tr("Take out of the batch")); }
+    void pickAll(const ByFolder& by_folder, const QString& words);
+    void unpickAll(const ByFolder& by_folder, const QString& words);
     void unpickFolder(const std::string& folder);
     /// Takes these paths, and nothing else, in hand.
     void replacePicks(const Names& paths);
-    /// What was settled by a run leaves the batch.
-    void unpickAll(const std::map<std::string, Names>& by_folder);
+    QUndoStack& history() { return history_; }
+    /// What was settled by a run leaves the batch, and so does what is no longer there; that is not undone.
+    void forget(const ByFolder& by_folder);
+    /// Takes up the batch as it was when the program ended.
+    void restore();
 
     const tavlo::Request& request() const { return request_; }
     CollisionRule collisionRule() const { return rule_; }
@@ -63,12 +82,20 @@ public:
     const std::shared_ptr<const tavlo::Plan>& plan() const;
 
 signals:
-    void requestChanged();  ///< at once
-    void viewChanged();     ///< when the plan for it is there
+    void requestChanged();           ///< at once
+    void viewChanged();              ///< when the plan for it is there
+    void missingAtStart(int count);  ///< of the batch as it was: no longer there
 
 private:
     struct Known;
-    void note(const std::string& folder, Names names, bool in);
+    struct Change {
+        std::string folder;
+        Names names;
+        bool in;
+    };
+    class Picking;
+    Change note(const std::string& folder, Names names, bool in);
+    void apply(std::vector<Change> wanted, const QString& words);
     void changed(bool gather_again);
     void show(BenchView view, bool last);
 
@@ -81,5 +108,6 @@ private:
     bool gather_wanted_ = true;
     std::uint64_t generation_ = 0;
     std::shared_ptr<Known> known_;  ///< the worker's alone
+    QUndoStack history_;
     LatestWorker worker_;
 };

@@ -56,10 +56,24 @@ QWidget#gathering, QWidget#receiptList { background: @ground; }
 QWidget#runLine { border-top: 1px solid @line; }
 QLineEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:focus { border: 1px solid @accent; }
+QLineEdit[own="true"] { border: 1px solid @new_fill; font-weight: 600; }
 QPushButton { background: @field; color: @ink; border: 1px solid @line; border-radius: 12px; padding: 4px 12px; }
 QPushButton:hover { background: @selection; }
 QPushButton:focus { border: 1px solid @accent; }
 QPushButton:disabled { color: @muted; background: transparent; }
+QPushButton[chip="true"][set="true"] { background: @accent_wash; color: @accent; border: 1px solid @accent; }
+QPushButton:checked { background: @accent_wash; color: @accent; border: 1px solid @accent; }
+QPushButton[plain="true"] { background: transparent; border: 1px solid transparent; border-radius: 6px; text-align: left; padding: 4px 8px; }
+QPushButton[plain="true"]:hover { background: @selection; }
+QPushButton[plain="true"]:focus { border: 1px solid @accent; }
+QWidget#locationSteps { background: @field; border: 1px solid @line; border-radius: 6px; }
+QPushButton[role="step"] { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 1px 5px; }
+QPushButton[role="step"]:hover { background: @selection; }
+QPushButton[role="step"]:focus { border: 1px solid @accent; }
+QPlainTextEdit, QComboBox { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
+QPlainTextEdit:focus, QComboBox:focus { border: 1px solid @accent; }
+QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @line; }
+QFrame#listPanel, QFrame#lookPanel { background: @ground; }
 QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2px solid @accent; border-radius: 8px; padding: 9px 18px; font-weight: 600; }
 QPushButton[role="primary"]:focus { border: 2px solid @ink; }
 QPushButton[role="primary"]:disabled { background: @line; color: @muted; border: 2px solid @line; }
@@ -89,10 +103,20 @@ QFrame#popover { background: @paper; border: 1px solid @accent; border-radius: 8
 QString sheet_for(const Theme& theme) {
     QString text = QString::fromLatin1(sheet);
     // longer names first, so that "@accent_wash" is not taken for "@accent"
-    const std::pair<const char*, QColor> names[] = {
-        {"@amber_fill", theme.amber_fill}, {"@amber", theme.amber},   {"@on_accent", theme.on_accent}, {"@selection", theme.selection},
-        {"@accent", theme.accent},         {"@ground", theme.ground}, {"@muted", theme.muted},         {"@paper", theme.paper},
-        {"@strip", theme.strip},           {"@field", theme.field},   {"@line", theme.line},           {"@ink", theme.ink}};
+    const std::pair<const char*, QColor> names[] = {{"@amber_fill", theme.amber_fill},
+                                                    {"@amber", theme.amber},
+                                                    {"@on_accent", theme.on_accent},
+                                                    {"@selection", theme.selection},
+                                                    {"@accent_wash", theme.accent_wash},
+                                                    {"@accent", theme.accent},
+                                                    {"@new_fill", theme.new_fill},
+                                                    {"@ground", theme.ground},
+                                                    {"@muted", theme.muted},
+                                                    {"@paper", theme.paper},
+                                                    {"@strip", theme.strip},
+                                                    {"@field", theme.field},
+                                                    {"@line", theme.line},
+                                                    {"@ink", theme.ink}};
     for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
     text.replace(QLatin1String("@large"), QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
     return text;

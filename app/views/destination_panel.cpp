@@ -1,6 +1,5 @@
 #include "views/destination_panel.h"
 
-#include <QCompleter>
 #include <QDir>
 #include <QFileDialog>
 #include <QGuiApplication>
@@ -14,12 +13,9 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "batch/gather.h"
-#include "files/file_system.h"
-#include "files/natural.h"
-#include "files/path.h"
 #include "tasks/bench.h"
 #include "text.h"
+#include "views/folder_completer.h"
 
 using namespace tavlo;
 
@@ -48,10 +44,6 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     path_->setAccessibleName(tr("Destination folder"));
     path_->setPlaceholderText(tr("Type a folder; one that is not there yet will be made"));
     path_->setMinimumWidth(460);
-    completer_ = new QCompleter(&folders_, this);
-    completer_->setCompletionMode(QCompleter::PopupCompletion);
-    completer_->setCaseSensitivity(Qt::CaseSensitive);
-    path_->setCompleter(completer_);
     auto* use = new QPushButton(tr("Put here"));
     use->setObjectName(QStringLiteral("destinationUse"));
     row->addWidget(path_, 1);
@@ -66,7 +58,12 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     auto* choose = new QPushButton(tr("Choose in a dialog…"));
     column->addWidget(choose, 0, Qt::AlignLeft);
 
-    connect(path_, &QLineEdit::textEdited, this, &DestinationPanel::complete);
+    auto* completer = new FolderCompleter(*path_, [this] { return typedPath(); });
+    connect(completer, &FolderCompleter::looked, this, [this](bool exists) {
+        note_->setVisible(!exists);
+        note_->setText(exists ? QString() : tr("This folder is not there yet; the run will make it."));
+        adjustSize();
+    });
     connect(path_, &QLineEdit::returnPressed, this, &DestinationPanel::accept);
     connect(use, &QPushButton::clicked, this, &DestinationPanel::accept);
     connect(choose, &QPushButton::clicked, this, [this] {
@@ -111,14 +108,10 @@ void DestinationPanel::fillRecent() {
 }
 
 std::string DestinationPanel::typedPath() const {
-    const QString text = path_->text().trimmed();
-    if (text.isEmpty()) return {};
-    if (text == QStringLiteral("~") || text.startsWith(QStringLiteral("~/")))
-        return normalised(to_bytes(QDir::homePath() + text.mid(1)), "/");
     // an unchanged path keeps its bytes, which text cannot always carry
-    if (text == shown(bench_.request().destination)) return bench_.request().destination;
-    const std::string base = bench_.request().destination.empty() ? to_bytes(QDir::homePath()) : bench_.request().destination;
-    return normalised(to_bytes(text), base);
+    const auto& now = bench_.request().destination;
+    if (path_->text() == shown(now)) return now;
+    return typed_path(path_->text(), now.empty() ? to_bytes(QDir::homePath()) : now);
 }
 
 void DestinationPanel::accept() {
@@ -127,44 +120,6 @@ void DestinationPanel::accept() {
     remember_destination(shown(path));
     bench_.setDestination(path);
     hide();
-}
-
-/// Offers the folders that begin with what was typed; read on another thread.
-void DestinationPanel::complete(const QString& text) {
-    const std::string path = typedPath();
-    const bool inside = text.endsWith(QLatin1Char('/'));
-    worker_.post([this, text, path, inside](const std::stop_token& stop) {
-        const auto disk = make_disk();
-        const std::string folder = inside ? path : std::string(parent_of(path));
-        const std::string begin = inside ? std::string() : std::string(name_of(path));
-        std::vector<std::string> found;
-        bool exists = false;
-        if (const auto handle = disk->open_folder(folder)) {
-            if (const auto names = disk->list(*handle))
-                for (const Name& name : *names) {
-                    if (stop.stop_requested()) return;
-                    if (name.hint != FileType::folder || is_own_name(name.bytes)) continue;
-                    exists |= name.bytes == begin;
-                    if (name.bytes.starts_with(begin)) found.push_back(name.bytes);
-                }
-            exists |= inside;
-        }
-        std::sort(found.begin(), found.end(), natural_less);
-        QStringList list;
-        const QString head = inside ? text : text.left(text.lastIndexOf(QLatin1Char('/')) + 1);
-        for (const auto& name : found) list << head + shown(name);
-        QMetaObject::invokeMethod(
-            this,
-            [this, text, list, exists] {
-                if (path_->text() != text) return;
-                folders_.setStringList(list);
-                note_->setVisible(!exists);
-                note_->setText(exists ? QString() : tr("This folder is not there yet; the run will make it."));
-                adjustSize();
-                if (isVisible() && !list.isEmpty()) completer_->complete();
-            },
-            Qt::QueuedConnection);
-    });
 }
 
 void DestinationPanel::keyPressEvent(QKeyEvent* event) {

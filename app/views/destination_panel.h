@@ -2,13 +2,9 @@
 
 #include <QFrame>
 #include <QStringList>
-#include <QStringListModel>
 #include <string>
 
-#include "tasks/latest_worker.h"
-
 class Bench;
-class QCompleter;
 class QLabel;
 class QLineEdit;
 class QVBoxLayout;
@@ -27,7 +23,6 @@ protected:
 
 private:
     void accept();
-    void complete(const QString& text);
     std::string typedPath() const;
     void fillRecent();
 
@@ -35,9 +30,6 @@ private:
     QLineEdit* path_;
     QLabel* note_;
     QVBoxLayout* recent_;
-    QStringListModel folders_;
-    QCompleter* completer_;
-    LatestWorker worker_;
 };
 
 /// The destinations used last, newest first.

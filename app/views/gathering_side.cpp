@@ -1,14 +1,15 @@
 #include "views/gathering_side.h"
 
-#include <QDir>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QLineEdit>
 #include <QMenu>
 #include <QPushButton>
-#include <QStandardPaths>
+#include <QScrollBar>
+#include <QSettings>
+#include <QStackedWidget>
 #include <QVBoxLayout>
+#include <map>
 #include <unordered_set>
 
 #include "files/path.h"
@@ -16,51 +17,132 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/filter_bar.h"
+#include "views/list_panel.h"
+#include "views/location_bar.h"
+#include "views/look_panel.h"
+#include "views/pick_box.h"
+#include "views/places_menu.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
 
 using namespace tavlo;
 
 namespace {
+
 constexpr std::size_t most_kept_selected = 2000;  // beyond that finding them again would hold the window
-}
+const auto columns_key = QStringLiteral("folderColumns");
+
+int number(FolderColumn column) { return static_cast<int>(column); }
+
+}  // namespace
 
 GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("gathering"));
     setAttribute(Qt::WA_StyledBackground);
     model_ = new FolderModel(bench_, this);
+    buildList();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
+    buildHead(*column);
+    list_panel_ = new ListPanel(*model_);
+    pages_ = new QStackedWidget;
+    pages_->addWidget(list_);
+    pages_->addWidget(list_panel_);
+    column->addWidget(pages_, 1);
+    look_ = new LookPanel;
+    column->addWidget(look_);
+    look_->hide();
 
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(14, 7, 14, 7);
+    foot->setSpacing(14);
+    totals_ = new QLabel;
+    totals_->setObjectName(QStringLiteral("folderTotals"));
+    in_batch_ = new QLabel;
+    in_batch_->setObjectName(QStringLiteral("pickedHere"));
+    set_tone(*in_batch_, "accent");
+    foot->addWidget(totals_, 1);
+    foot->addWidget(in_batch_);
+    column->addLayout(foot);
+
+    connect(list_panel_, &ListPanel::closed, this, [this] {
+        pages_->setCurrentWidget(list_);
+        list_->setFocus();
+    });
+    connect(list_panel_, &ListPanel::confirmed, this, [this](const auto& picks) {
+        std::map<std::string, std::vector<std::string>> by_folder;
+        for (const auto& [folder, name] : picks) by_folder[folder].push_back(name);
+        bench_.pickAll(by_folder, tr("Pick what a list names"));
+    });
+    connect(pick_box_, &PickBox::picked, this, [this](const auto& folder, const auto& name) { bench_.pick(folder, {name}); });
+    connect(pick_box_, &PickBox::taken, this, [this](const auto& folder, const auto& name) { bench_.unpick(folder, {name}); });
+    connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
+        const auto paths = selectedPaths();
+        selected_before_ = paths.size() <= most_kept_selected ? paths : std::vector<std::string>();
+        const int row = list_->currentIndex().row();
+        current_before_ = row >= 0 ? model_->path(list_->currentIndex()) : std::string();
+        scrolled_ = list_->verticalScrollBar()->value();
+    });
+    connect(model_, &FolderModel::loaded, this, &GatheringSide::afterLoading);
+    connect(model_, &FolderModel::folderFactsChanged, this, &GatheringSide::refreshTotals);
+    connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
+    connect(&bench_, &Bench::requestChanged, this, &GatheringSide::refreshTotals);
+}
+
+void GatheringSide::buildHead(QVBoxLayout& column) {
     auto* head = new QVBoxLayout;
     head->setContentsMargins(14, 10, 14, 8);
-    head->setSpacing(8);
+    head->setSpacing(7);
     auto* where = new QHBoxLayout;
-    location_ = new QLineEdit;
-    location_->setObjectName(QStringLiteral("location"));
-    location_->setAccessibleName(tr("Folder shown"));
-    up_ = new QPushButton(tr("Up"));
-    up_->setObjectName(QStringLiteral("up"));
-    up_->setToolTip(tr("The folder above (Alt+Up)"));
+    where->setSpacing(6);
+    location_ = new LocationBar;
+    auto* up = new QPushButton(tr("Up"));
+    up->setObjectName(QStringLiteral("up"));
+    up->setToolTip(tr("The folder above (Alt+Up)"));
     places_ = new QPushButton(tr("Places"));
     places_->setObjectName(QStringLiteral("places"));
     auto* here = new QPushButton(tr("Put here"));
     here->setObjectName(QStringLiteral("putHere"));
     here->setToolTip(tr("Make the folder shown the destination"));
     where->addWidget(location_, 1);
-    where->addWidget(up_);
-    where->addWidget(places_);
-    where->addWidget(here);
+    for (auto* button : {up, places_, here}) where->addWidget(button);
     head->addLayout(where);
-    filter_ = new QLineEdit;
-    filter_->setObjectName(QStringLiteral("filter"));
-    filter_->setAccessibleName(tr("Name filter"));
-    filter_->setPlaceholderText(tr("Show names with… (words, *.pdf, -draft leaves out)"));
-    filter_->setClearButtonEnabled(true);
+    filter_ = new FilterBar;
     head->addWidget(filter_);
-    column->addLayout(head);
+    auto* picking = new QHBoxLayout;
+    picking->setSpacing(8);
+    pick_box_ = new PickBox(*model_, *list_);
+    auto* paste = new QPushButton(tr("Paste a list…"));
+    paste->setObjectName(QStringLiteral("pasteList"));
+    paste->setToolTip(tr("Pick what a list from a mail, a sheet or a file names (Ctrl+Shift+V)"));
+    picking->addWidget(pick_box_, 1);
+    picking->addWidget(paste, 0, Qt::AlignTop);
+    head->addLayout(picking);
+    column.addLayout(head);
 
+    connect(location_, &LocationBar::folderChosen, this, [this](const std::string& path) {
+        openFolder(path);
+        list_->setFocus();
+    });
+    connect(up, &QPushButton::clicked, this, &GatheringSide::goUp);
+    connect(places_, &QPushButton::clicked, this, &GatheringSide::openPlaces);
+    connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
+    connect(paste, &QPushButton::clicked, this, &GatheringSide::pasteList);
+    connect(filter_, &FilterBar::stateChanged, this, [this] { model_->setCriteria(filter_->state().criteria(QDate::currentDate())); });
+    connect(filter_, &FilterBar::belowChanged, this, [this](bool below) {
+        list_->setColumnHidden(number(FolderColumn::folder), !below);
+        model_->setBelow(below);
+    });
+    connect(filter_, &FilterBar::leftDownwards, this, [this] { list_->setFocus(); });
+    QStringList kinds;
+    for (const Kind& kind : model_->kinds().all()) kinds << shown(kind.name);
+    filter_->setKinds(kinds);
+}
+
+void GatheringSide::buildList() {
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("folderList"));
     list_->setAccessibleName(tr("Files in this folder"));
@@ -69,71 +151,54 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     list_->setItemDelegate(delegate);
     list_->setRowHeight(26);
     list_->setSortingEnabled(true);
-    list_->sortByColumn(FolderModel::NameColumn, Qt::AscendingOrder);
-    list_->horizontalHeader()->setSectionResizeMode(FolderModel::NameColumn, QHeaderView::Stretch);
-    list_->setColumnWidth(FolderModel::SizeColumn, 80);
-    list_->setColumnWidth(FolderModel::ChangedColumn, 138);
+    list_->sortByColumn(number(FolderColumn::name), Qt::AscendingOrder);
+    list_->horizontalHeader()->setSectionResizeMode(number(FolderColumn::name), QHeaderView::Stretch);
+    list_->setColumnWidth(number(FolderColumn::kind), 130);
+    list_->setColumnWidth(number(FolderColumn::size), 112);
+    list_->setColumnWidth(number(FolderColumn::changed), 134);
+    list_->setColumnWidth(number(FolderColumn::folder), 140);
+    const QStringList wanted = QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
+    for (int column = 1; column < folder_column_count; ++column) list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
+    list_->setColumnHidden(number(FolderColumn::folder), true);
     list_->installEventFilter(this);
-    column->addWidget(list_, 1);
+    list_->setContextMenuPolicy(Qt::CustomContextMenu);
+    list_->horizontalHeader()->setContextMenuPolicy(Qt::CustomContextMenu);
     empty_ = new QLabel(list_->viewport());
+    empty_->setObjectName(QStringLiteral("folderEmpty"));
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
-
-    auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 7, 14, 7);
-    totals_ = new QLabel;
-    totals_->setObjectName(QStringLiteral("folderTotals"));
-    in_batch_ = new QLabel;
-    in_batch_->setObjectName(QStringLiteral("pickedHere"));
-    foot->setSpacing(14);
-    set_tone(*in_batch_, "accent");
     set_tone(*empty_, "muted");
-    foot->addWidget(totals_, 1);
-    foot->addWidget(in_batch_);
-    column->addLayout(foot);
-
-    connect(location_, &QLineEdit::returnPressed, this, [this] {
-        QString text = location_->text();
-        if (text == QStringLiteral("~") || text.startsWith(QStringLiteral("~/"))) text = QDir::homePath() + text.mid(1);
-        openFolder(normalised(to_bytes(text), folder()));
-        list_->setFocus();
-    });
-    connect(up_, &QPushButton::clicked, this, &GatheringSide::goUp);
-    connect(places_, &QPushButton::clicked, this, &GatheringSide::fillPlaces);
-    connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
-    connect(filter_, &QLineEdit::textChanged, model_, &FolderModel::setFilter);
-    connect(delegate, &FolderDelegate::pickToggled, this,
-            [this](const QModelIndex& index) { togglePick({model_->row(index.row()).name}); });
+    connect(delegate, &FolderDelegate::pickToggled, this, [this](const QModelIndex& index) { togglePick({index.row()}); });
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) { activate(index.row()); });
-    connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
-        const auto names = selectedNames();
-        selected_before_ = names.size() <= most_kept_selected ? names : std::vector<std::string>();
-        const int row = list_->currentIndex().row();
-        current_before_ = row >= 0 ? model_->row(row).name : std::string();
-    });
-    connect(model_, &FolderModel::loaded, this, [this](bool another) {
-        if (!another) keepSelection();
-        const int row = came_from_.empty() ? 0 : std::max(0, model_->rowOf(came_from_));
-        if (another && model_->rowCount() > 0) {
-            list_->setCurrentIndex(model_->index(row, 0));
-            list_->clearSelection();
-        }
-        came_from_.clear();
-        refreshTotals();
-    });
-    connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
-    connect(&bench_, &Bench::requestChanged, this, &GatheringSide::refreshTotals);
+    connect(list_, &QWidget::customContextMenuRequested, this, &GatheringSide::openMenu);
+    connect(list_->horizontalHeader(), &QWidget::customContextMenuRequested, this, &GatheringSide::chooseColumns);
+}
+
+void GatheringSide::afterLoading(bool another) {
+    if (!another) {
+        keepSelection();
+        list_->verticalScrollBar()->setValue(scrolled_);
+    }
+    const int row = came_from_.empty() ? 0 : std::max(0, model_->rowOf(came_from_));
+    if (another && model_->rowCount() > 0) {
+        list_->setCurrentIndex(model_->index(row, 0));
+        list_->clearSelection();
+    }
+    if (!model_->isLoading()) came_from_.clear();
+    filter_->setProblem(model_->criteriaProblem());
+    refreshTotals();
 }
 
 /// The same folder, read, sorted or filtered again: what was selected stays so, as far as it is shown.
 void GatheringSide::keepSelection() {
-    const std::unordered_set<std::string> names(selected_before_.begin(), selected_before_.end());
+    const std::unordered_set<std::string> paths(selected_before_.begin(), selected_before_.end());
     QItemSelection selection;
     int current = -1;
-    for (int row = 0; row < model_->rowCount() && !(names.empty() && current_before_.empty()); ++row) {
-        const auto& name = model_->row(row).name;
-        if (names.contains(name)) selection.select(model_->index(row, 0), model_->index(row, FolderModel::ColumnCount - 1));
-        if (name == current_before_) current = row;
+    for (int row = 0; row < model_->rowCount() && !(paths.empty() && current_before_.empty()); ++row) {
+        const std::string path = model_->path(model_->index(row, 0));
+        if (paths.contains(path)) selection.select(model_->index(row, 0), model_->index(row, folder_column_count - 1));
+        if (path == current_before_) current = row;
+        if (current >= 0 && selection.size() == static_cast<qsizetype>(paths.size())) break;
     }
     if (current >= 0) list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
     list_->selectionModel()->select(selection, QItemSelectionModel::ClearAndSelect);
@@ -148,11 +213,16 @@ void GatheringSide::show_(const std::string& path, bool remember) {
         back_.push_back(folder());
         forward_.clear();
     }
-    location_->setText(shown(path));
+    remember_folder(path);
+    location_->setPath(path);
     {
         const QSignalBlocker quiet(filter_);  // another folder begins unfiltered
         filter_->clear();
+        filter_->setBelow(false);
     }
+    list_->setColumnHidden(number(FolderColumn::folder), true);
+    pick_box_->reset();
+    (void)model_->narrow({});
     model_->openFolder(path);
     emit folderChanged();
 }
@@ -180,42 +250,56 @@ void GatheringSide::goForward() {
     show_(path, false);
 }
 
-void GatheringSide::focusFilter() {
-    filter_->setFocus();
-    filter_->selectAll();
+void GatheringSide::editLocation() { location_->edit(); }
+void GatheringSide::focusFilter() { filter_->focusLine(); }
+void GatheringSide::focusPickBox() { pick_box_->focusBox(); }
+
+void GatheringSide::pasteList() {
+    pages_->setCurrentWidget(list_panel_);
+    list_panel_->open();
 }
 
-std::vector<std::string> GatheringSide::selectedNames() const {
-    std::vector<std::string> names;
-    for (const int row : list_->selectedRowNumbers()) names.push_back(model_->row(row).name);
-    return names;
+std::vector<std::string> GatheringSide::selectedPaths() const {
+    std::vector<std::string> paths;
+    for (const int row : list_->selectedRowNumbers()) paths.push_back(model_->path(model_->index(row, 0)));
+    return paths;
 }
 
 /// One key for the selected rows: all into the batch, or, where all are in it, all out of it.
 void GatheringSide::togglePickOfSelected() {
-    auto names = selectedNames();
-    if (names.empty() && list_->currentIndex().isValid()) names.push_back(model_->row(list_->currentIndex().row()).name);
-    if (!names.empty()) togglePick(names);
+    auto rows = list_->selectedRowNumbers();
+    if (rows.empty() && list_->currentIndex().isValid()) rows.push_back(list_->currentIndex().row());
+    if (!rows.empty()) togglePick(rows);
 }
 
-void GatheringSide::togglePick(const std::vector<std::string>& names) {
-    const std::string& shown_folder = model_->listing().path;
-    const bool all_in = std::all_of(names.begin(), names.end(), [&](const auto& name) { return bench_.isPicked(shown_folder, name); });
-    all_in ? bench_.unpick(shown_folder, names) : bench_.pick(shown_folder, names);
+void GatheringSide::togglePick(const std::vector<int>& rows) {
+    std::map<std::string, std::vector<std::string>> by_folder;
+    bool all_in = true;
+    for (const int row : rows) {
+        std::string folder = model_->folderOf(row);
+        const std::string& name = model_->row(row).name;
+        all_in = all_in && bench_.isPicked(folder, name);
+        by_folder[std::move(folder)].push_back(name);
+    }
+    all_in ? bench_.unpickAll(by_folder, tr("Take out of the batch")) : bench_.pickAll(by_folder, tr("Pick"));
 }
 
 void GatheringSide::pickShown() {
-    std::vector<std::string> names;
-    names.reserve(static_cast<std::size_t>(model_->rowCount()));
+    std::map<std::string, std::vector<std::string>> by_folder;
     for (int row = 0; row < model_->rowCount(); ++row)
-        if (model_->row(row).status.type != FileType::folder) names.push_back(model_->row(row).name);
-    bench_.pick(model_->listing().path, std::move(names));
+        if (model_->row(row).status.type != FileType::folder) by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
+    bench_.pickAll(by_folder, tr("Pick all files shown"));
+}
+
+void GatheringSide::invertSelection() {
+    QItemSelection all(model_->index(0, 0), model_->index(model_->rowCount() - 1, folder_column_count - 1));
+    if (model_->rowCount() > 0) list_->selectionModel()->select(all, QItemSelectionModel::Toggle);
 }
 
 void GatheringSide::activate(int row) {
     const QModelIndex index = model_->index(row, 0);
     if (model_->row(row).status.type == FileType::folder) return openFolder(model_->path(index));
-    togglePick({model_->row(row).name});
+    togglePick({row});
 }
 
 bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
@@ -228,12 +312,16 @@ bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
             togglePickOfSelected();
             return true;
         }
-        if ((key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) && row >= 0) {
+        if ((key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) && key->modifiers() == Qt::NoModifier && row >= 0) {
             activate(row);
             return true;
         }
         if (key->key() == Qt::Key_Backspace) {
             goUp();
+            return true;
+        }
+        if (key->key() == Qt::Key_Escape && !filter_->state().isEmpty()) {
+            filter_->clear();
             return true;
         }
     }
@@ -242,47 +330,105 @@ bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
 
 void GatheringSide::refreshTotals() {
     const Listing& listing = model_->listing();
+    const auto shown_rows = static_cast<std::uint64_t>(model_->rowCount());
     const auto selected = list_->selectionModel()->selectedRows().size();
-    QString text;
-    if (model_->rowCount() == static_cast<int>(listing.rows.size()))
-        text = tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()));
-    else if (filter_->text().isEmpty())
-        text = tr("%1 here, %2 hidden")
-                   .arg(count_text(static_cast<std::uint64_t>(model_->rowCount())),
-                        count_text(listing.rows.size() - static_cast<std::size_t>(model_->rowCount())));
-    else
-        text = tr("%1 of %2 shown").arg(count_text(static_cast<std::uint64_t>(model_->rowCount())), count_text(listing.rows.size()));
-    text += tr(" · %Ln folders", nullptr, static_cast<int>(listing.folders));
-    text += tr(" · %1").arg(size_text(listing.bytes));
-    if (selected > 0) text += tr(" · %Ln selected", nullptr, static_cast<int>(selected));
-    totals_->setText(text);
+    QStringList parts;
+    if (listing.below) {
+        parts << (listing.complete ? tr("%Ln fit, here and below", nullptr, static_cast<int>(listing.rows.size()))
+                                   : tr("%Ln fit so far, looking on…", nullptr, static_cast<int>(listing.rows.size())));
+    } else {
+        parts << (shown_rows == listing.rows.size() ? tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()))
+                  : filter_->state().isEmpty()
+                      ? tr("%1 here, %2 hidden").arg(count_text(shown_rows), count_text(listing.rows.size() - shown_rows))
+                      : tr("%1 of %2 shown").arg(count_text(shown_rows), count_text(listing.rows.size())));
+        parts << tr("%Ln folders", nullptr, static_cast<int>(listing.folder_count));
+    }
+    parts << size_text(listing.bytes);
+    if (selected > 0) parts << tr("%Ln selected", nullptr, static_cast<int>(selected));
+    totals_->setText(parts.join(QStringLiteral(" · ")));
     const auto here = bench_.pickedIn(listing.path);
-    in_batch_->setText(here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here)) : QString());
-    if (!listing.problem.isEmpty())
-        empty_->setText(tr("This folder cannot be read: %1").arg(listing.problem));
-    else if (listing.rows.empty())
-        empty_->setText(model_->isLoading() ? QString() : tr("This folder is empty."));
-    else if (model_->rowCount() == 0)
-        empty_->setText(filter_->text().isEmpty() ? tr("Everything here is hidden (Ctrl+H shows it).")
-                                                  : tr("No name here fits “%1”.").arg(filter_->text()));
-    else
-        empty_->clear();
+    const auto all = bench_.pickedCount();
+    in_batch_->setText(all == 0   ? QString()
+                       : here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here))
+                                  : tr("<b>%Ln in the batch</b>", nullptr, static_cast<int>(all)));
+    refreshEmpty();
 }
 
-void GatheringSide::fillPlaces() {
+void GatheringSide::refreshEmpty() {
+    const Listing& listing = model_->listing();
+    if (!listing.problem.isEmpty() && listing.rows.empty())
+        empty_->setText(tr("This folder cannot be read: %1").arg(listing.problem));
+    else if (model_->rowCount() > 0)
+        empty_->clear();
+    else if (model_->isLoading() && (listing.rows.empty() || listing.below))
+        empty_->setText(listing.below ? tr("Looking…") : QString());
+    else if (listing.rows.empty() && !listing.below)
+        empty_->setText(tr("This folder is empty."));
+    else if (!filter_->state().isEmpty() || listing.below)
+        empty_->setText(tr("Nothing here fits the filter (Esc clears it)."));
+    else
+        empty_->setText(tr("Everything here is hidden (Ctrl+H shows it)."));
+}
+
+void GatheringSide::openPlaces() {
+    auto* menu = new PlacesMenu(folder(), bench_.request().destination, this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    connect(menu, &PlacesMenu::chosen, this, &GatheringSide::openFolder);
+    menu->popup(places_->mapToGlobal(QPoint(0, places_->height() + 4)));
+}
+
+void GatheringSide::chooseColumns(const QPoint& at) {
     QMenu menu(this);
-    const auto add = [&](const QString& words, const QString& path) {
-        if (!path.isEmpty()) menu.addAction(words, this, [this, path] { openFolder(to_bytes(path)); });
-    };
-    add(tr("Home"), QDir::homePath());
-    add(tr("Desktop"), QStandardPaths::writableLocation(QStandardPaths::DesktopLocation));
-    add(tr("Documents"), QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation));
-    add(tr("Downloads"), QStandardPaths::writableLocation(QStandardPaths::DownloadLocation));
-    add(tr("Pictures"), QStandardPaths::writableLocation(QStandardPaths::PicturesLocation));
-    add(tr("File system"), QStringLiteral("/"));
-    if (!bench_.request().destination.empty()) {
-        menu.addSeparator();
-        add(tr("Destination: %1").arg(short_path(bench_.request().destination)), shown(bench_.request().destination));
+    for (int column = 1; column < number(FolderColumn::folder); ++column) {
+        auto* action = menu.addAction(model_->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString());
+        action->setCheckable(true);
+        action->setChecked(!list_->isColumnHidden(column));
+        connect(action, &QAction::toggled, this, [this, column](bool on) {
+            list_->setColumnHidden(column, !on);
+            QStringList wanted;
+            for (int i = 1; i < number(FolderColumn::folder); ++i)
+                if (!list_->isColumnHidden(i)) wanted << QString::number(i);
+            QSettings().setValue(columns_key, wanted);
+        });
     }
-    menu.exec(places_->mapToGlobal(QPoint(0, places_->height())));
+    menu.exec(list_->horizontalHeader()->mapToGlobal(at));
+}
+
+void GatheringSide::openMenu(const QPoint& at) {
+    const QModelIndex index = list_->indexAt(at);
+    QMenu menu(this);
+    if (index.isValid()) {
+        const auto& row = model_->row(index.row());
+        const std::string path = model_->path(index);
+        const bool is_folder = row.status.type == FileType::folder;
+        menu.addAction(tr("Pick or drop\tSpace"), this, &GatheringSide::togglePickOfSelected);
+        if (is_folder) {
+            menu.addAction(tr("Open"), this, [this, path] { openFolder(path); });
+            menu.addAction(tr("Open in another window"), this, [this, path] { emit otherWindowRequested(path); });
+            menu.addAction(tr("Make it the destination"), this, [this, path] { bench_.setDestination(path); });
+            menu.addAction(tr("What is in it, in figures…"), this, [this, path] { emit factsRequested(path); });
+        } else if (model_->isBelow()) {
+            menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
+        }
+        menu.addSeparator();
+        menu.addAction(tr("Rename…\tF2"), this,
+                       [this, index, name = row.name] { emit renameRequested(model_->folderOf(index.row()), name); });
+        menu.addAction(tr("Move to the trash\tDel"), this, [this] { emit trashRequested(selectedPaths()); });
+        menu.addSeparator();
+    }
+    menu.addAction(tr("New folder…\tCtrl+Shift+N"), this, &GatheringSide::newFolderRequested);
+    menu.addAction(tr("This folder in figures…"), this, [this] { emit factsRequested(folder()); });
+    menu.exec(list_->viewport()->mapToGlobal(at));
+}
+
+void GatheringSide::setLookShown(bool shown) {
+    look_->setVisible(shown);
+    lookAtCurrent();
+}
+
+void GatheringSide::lookAtCurrent() {
+    if (!look_->isVisibleTo(this)) return;
+    const QModelIndex index = list_->currentIndex();
+    if (!index.isValid()) return look_->clear();
+    look_->lookAt(model_->path(index), model_->row(index.row()).status, kind_text(model_->row(index.row()), model_->kinds()));
 }

@@ -5,13 +5,19 @@
 #include <vector>
 
 class Bench;
+class FilterBar;
 class FolderModel;
+class ListPanel;
+class LocationBar;
+class LookPanel;
+class PickBox;
 class QLabel;
-class QLineEdit;
 class QPushButton;
+class QStackedWidget;
 class RowView;
 
-/// Where files are picked: one folder at a time, its location, a name filter, its list with marks on what is in the batch.
+/// Where files are picked: one folder at a time (or all below it), its location, the filter, the pick box, its list with
+/// marks on what is in the batch, and a look at a file.
 class GatheringSide final : public QWidget {
     Q_OBJECT
 
@@ -20,32 +26,54 @@ public:
     void openFolder(const std::string& path);
     const std::string& folder() const;
     FolderModel& model() { return *model_; }
+    FilterBar& filter() { return *filter_; }
     void goUp();
     void goBack();
     void goForward();
+    void editLocation();
     void focusFilter();
+    void focusPickBox();
+    void pasteList();
+    void setLookShown(bool shown);
     void togglePickOfSelected();
     void pickShown();
-    std::vector<std::string> selectedNames() const;
+    void invertSelection();
+    std::vector<std::string> selectedPaths() const;
 
 signals:
     void folderChanged();
+    void newFolderRequested();
+    void renameRequested(const std::string& folder, const std::string& name);
+    void trashRequested(const std::vector<std::string>& paths);
+    void factsRequested(const std::string& folder);
+    void otherWindowRequested(const std::string& folder);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    void buildHead(class QVBoxLayout& column);
+    void buildList();
     void show_(const std::string& path, bool remember);
     void activate(int row);
-    void togglePick(const std::vector<std::string>& names);
+    void togglePick(const std::vector<int>& rows);
+    void afterLoading(bool another);
     void refreshTotals();
-    void fillPlaces();
+    void refreshEmpty();
+    void openPlaces();
+    void openMenu(const QPoint& at);
+    void chooseColumns(const QPoint& at);
+    void lookAtCurrent();
+    void keepSelection();
 
     Bench& bench_;
     FolderModel* model_;
-    QLineEdit* location_;
-    QLineEdit* filter_;
-    QPushButton* up_;
+    LocationBar* location_;
+    FilterBar* filter_;
+    PickBox* pick_box_;
+    ListPanel* list_panel_;
+    LookPanel* look_;
+    QStackedWidget* pages_;
     QPushButton* places_;
     RowView* list_;
     QLabel* totals_;
@@ -53,8 +81,8 @@ private:
     QLabel* empty_;
     std::vector<std::string> back_;
     std::vector<std::string> forward_;
-    void keepSelection();
-    std::vector<std::string> selected_before_;
+    std::vector<std::string> selected_before_;  ///< paths
     std::string current_before_;
     std::string came_from_;  ///< selected once the folder above is shown
+    int scrolled_ = 0;
 };

@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QClipboard>
 #include <QCloseEvent>
+#include <QInputDialog>
 #include <QLineEdit>
 #include <QMenuBar>
 #include <QMessageBox>
@@ -11,6 +12,7 @@
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
+#include <QTimer>
 #include <QUrl>
 #include <QVBoxLayout>
 
@@ -19,9 +21,12 @@
 #include "tasks/bench.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
+#include "tasks/small_changes.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/balance_bar.h"
+#include "views/batch_view.h"
+#include "views/facts_dialog.h"
 #include "views/gathering_side.h"
 #include "views/instruction_line.h"
 #include "views/outcome_side.h"
@@ -30,12 +35,13 @@
 
 using namespace tavlo;
 
-MainWindow::MainWindow(const std::string& folder, const std::string& state_folder) {
+MainWindow::MainWindow(const std::string& folder, const std::string& state_folder, bool take_up) : state_folder_(state_folder) {
     setWindowTitle(tr("Tavlo"));
     resize(1280, 800);
     bench_ = new Bench(state_folder, this);
     runs_ = new Runs(state_folder, this);
     past_ = new PastRuns(state_folder, this);
+    small_changes_ = new SmallChanges(bench_->history(), this);
 
     auto* middle = new QWidget;
     auto* across = new QHBoxLayout;
@@ -78,7 +84,9 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
     connect(instruction_, &InstructionLine::startRequested, this, &MainWindow::start);
     connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
-    connect(instruction_, &InstructionLine::batchRequested, outcome_, [this] { outcome_->showBatch(true); });
+    connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);
+    connect(&outcome_->batchView(), &BatchView::said, run_line_, &RunLine::say);
+    connect(&outcome_->batchView(), &BatchView::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(balance_, &BalanceBar::shareChosen, outcome_, &OutcomeSide::showShare);
     connect(bench_, &Bench::viewChanged, this, [this] {
         const auto& plan = bench_->plan();
@@ -94,12 +102,40 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
     connect(runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead&, const auto& settled) {
-        bench_->unpickAll(settled);  // what is undecided or failed stays in hand
+        bench_->forget(settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
     });
     gathering_->openFolder(folder);
-    bench_->lookAgain();
+    connect(gathering_, &GatheringSide::newFolderRequested, this, &MainWindow::askNewFolder);
+    connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
+    connect(gathering_, &GatheringSide::trashRequested, small_changes_, &SmallChanges::trash);
+    connect(gathering_, &GatheringSide::otherWindowRequested, this, &MainWindow::openOther);
+    connect(gathering_, &GatheringSide::factsRequested, this, [this](const std::string& path) {
+        auto* facts = new FactsDialog(path, this);
+        connect(facts, &FactsDialog::folderRequested, gathering_, &GatheringSide::openFolder);
+        connect(facts, &FactsDialog::pickRequested, this, [this](const std::vector<std::string>& paths) {
+            Bench::ByFolder by_folder;
+            for (const auto& one : paths) by_folder[std::string(parent_of(one))].emplace_back(name_of(one));
+            bench_->pickAll(by_folder, tr("Pick"));
+        });
+        facts->show();
+    });
+    connect(small_changes_, &SmallChanges::changed, this, [this](const QString& words) {
+        run_line_->say(words);
+        gathering_->model().refresh();
+        bench_->lookAgain();
+    });
+    connect(small_changes_, &SmallChanges::problem, this, [this](const QString& why) {
+        run_line_->say(tr("Not done: %1").arg(why));
+        gathering_->model().refresh();
+    });
+    connect(bench_, &Bench::missingAtStart, this,
+            [this](int count) { run_line_->say(tr("%Ln of the batch are no longer there, and were left out.", nullptr, count)); });
+    if (take_up)
+        bench_->restore();
+    else
+        bench_->lookAgain();
     runs_->lookForInterrupted();
 }
 
@@ -119,8 +155,7 @@ void MainWindow::start() {
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.
 void MainWindow::putInHand(bool cut) {
-    std::vector<std::string> paths;
-    for (const auto& name : gathering_->selectedNames()) paths.push_back(join(gathering_->folder(), name));
+    const auto paths = gathering_->selectedPaths();
     if (paths.empty()) return;
     bench_->setOperation(cut ? Operation::move : Operation::copy);
     bench_->replacePicks(paths);
@@ -143,13 +178,22 @@ void MainWindow::paste() {
     bench_->setDestination(gathering_->folder());
 }
 
-void MainWindow::buildMenus() {
-    const auto add = [this](QMenu* menu, const QString& text, const QKeySequence& keys, auto work) {
+namespace {
+
+/// Adds an entry with its keys and its work to a menu.
+auto adder(QMainWindow& window) {
+    return [&window](QMenu* menu, const QString& text, const QKeySequence& keys, auto work) {
         auto* action = menu->addAction(text);
         action->setShortcut(keys);
-        connect(action, &QAction::triggered, this, work);
+        QObject::connect(action, &QAction::triggered, &window, work);
         return action;
     };
+}
+
+}  // namespace
+
+void MainWindow::buildMenus() {
+    const auto add = adder(*this);
     // in a line of text these keys are the text's own
     const auto unless_typing = [](auto work, auto instead) {
         return [work, instead] {
@@ -169,16 +213,52 @@ void MainWindow::buildMenus() {
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 
     QMenu* edit = menuBar()->addMenu(tr("&Edit"));
+    auto* undo = bench_->history().createUndoAction(this, tr("Undo"));
+    undo->setShortcut(QKeySequence::Undo);
+    auto* redo = bench_->history().createRedoAction(this, tr("Do again"));
+    redo->setShortcut(QKeySequence::Redo);
+    edit->addAction(undo);
+    edit->addAction(redo);
+    edit->addSeparator();
     add(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut, unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
     add(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy, unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
     add(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste, unless_typing([this] { paste(); }, &QLineEdit::paste));
     edit->addSeparator();
-    add(edit, tr("&Find names here"), QKeySequence::Find, [this] { gathering_->focusFilter(); });
+    add(edit, tr("&Select the others instead"), QKeySequence(Qt::CTRL | Qt::Key_I), [this] { gathering_->invertSelection(); });
+    add(edit, tr("&Filter names here"), QKeySequence::Find, [this] { gathering_->focusFilter(); });
+    edit->addSeparator();
+    add(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
+    add(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
+        const auto paths = gathering_->selectedPaths();
+        if (paths.size() == 1) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
+    });
+    add(edit, tr("Move to the &trash"), QKeySequence::Delete,
+        unless_typing([this] { small_changes_->trash(gathering_->selectedPaths()); }, &QLineEdit::del));
+    buildBatchMenu();
+    buildViewMenu();
 
+    QMenu* help = menuBar()->addMenu(tr("&Help"));
+    add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
+        QMessageBox::information(this, tr("Keys"),
+                                 tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
+                                    "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
+                                    "Ctrl+Z takes back what was picked, renamed or put into the trash.\n"
+                                    "Ctrl+D chooses the destination, Ctrl+Return starts."));
+    });
+    add(help, tr("&About Tavlo"), {}, [this] {
+        QMessageBox::about(this, tr("About Tavlo"),
+                           tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
+    });
+}
+
+void MainWindow::buildBatchMenu() {
+    const auto add = adder(*this);
     QMenu* batch = menuBar()->addMenu(tr("&Batch"));
     auto* pick = add(batch, tr("&Pick or drop the selected rows"), {}, [this] { gathering_->togglePickOfSelected(); });
     pick->setText(pick->text() + QStringLiteral("\tSpace"));
     add(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A), [this] { gathering_->pickShown(); });
+    add(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T), [this] { gathering_->focusPickBox(); });
+    add(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
     add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
     batch->addSeparator();
     add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] { outcome_->goToNextUndecided(); });
@@ -188,7 +268,10 @@ void MainWindow::buildMenus() {
         auto* action = batch->addAction(words + QLatin1Char('\t') + QLatin1String(key));
         connect(action, &QAction::triggered, this, [this, decision = decision] { outcome_->decideSelected(decision); });
     }
+}
 
+void MainWindow::buildViewMenu() {
+    const auto add = adder(*this);
     QMenu* view = menuBar()->addMenu(tr("&View"));
     add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::receipts); });
@@ -200,6 +283,12 @@ void MainWindow::buildMenus() {
         gathering_->model().refresh();
         bench_->lookAgain();
     });
+    add(view, tr("&Type a folder's path"), QKeySequence(Qt::CTRL | Qt::Key_L), [this] { gathering_->editLocation(); });
+    add(view, tr("Another &window"), QKeySequence::New, [this] { openOther(gathering_->folder()); });
+    auto* look = add(view, tr("L&ook at the current file"), QKeySequence(Qt::Key_F6), [] {});
+    look->setObjectName(QStringLiteral("lookAction"));
+    look->setCheckable(true);
+    connect(look, &QAction::toggled, gathering_, &GatheringSide::setLookShown);
     auto* hidden = add(view, tr("&Hidden files"), QKeySequence(Qt::CTRL | Qt::Key_H), [] {});
     hidden->setCheckable(true);
     connect(hidden, &QAction::toggled, this, [this](bool on) { gathering_->model().setHiddenShown(on); });
@@ -219,18 +308,30 @@ void MainWindow::buildMenus() {
         });
         ++number;
     }
+}
 
-    QMenu* help = menuBar()->addMenu(tr("&Help"));
-    add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
-        QMessageBox::information(this, tr("Keys"),
-                                 tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters.\n"
-                                    "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
-                                    "Ctrl+D chooses the destination, Ctrl+Return starts."));
-    });
-    add(help, tr("&About Tavlo"), {}, [this] {
-        QMessageBox::about(this, tr("About Tavlo"),
-                           tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
-    });
+void MainWindow::askNewFolder() {
+    const QString name = QInputDialog::getText(this, tr("New folder"), tr("Name; a/b/c makes one in the other:")).trimmed();
+    if (!name.isEmpty()) small_changes_->newFolder(gathering_->folder(), to_bytes(name));
+}
+
+/// The extension is left unselected: it is seldom what is meant.
+void MainWindow::askRename(const std::string& folder, const std::string& name) {
+    QInputDialog dialog(this);
+    dialog.setWindowTitle(tr("Rename"));
+    dialog.setLabelText(tr("New name of %1:").arg(shown(name)));
+    dialog.setTextValue(shown(name));
+    auto* line = dialog.findChild<QLineEdit*>();
+    const auto dot = shown(name).lastIndexOf(QLatin1Char('.'));
+    if (line != nullptr && dot > 0) QTimer::singleShot(0, line, [line, dot] { line->setSelection(0, static_cast<int>(dot)); });
+    if (dialog.exec() != QDialog::Accepted || dialog.textValue() == shown(name)) return;
+    small_changes_->rename(folder, name, to_bytes(dialog.textValue()));
+}
+
+void MainWindow::openOther(const std::string& folder) {
+    auto* other = new MainWindow(folder, state_folder_, false);
+    other->setAttribute(Qt::WA_DeleteOnClose);
+    other->show();
 }
 
 void MainWindow::changeEvent(QEvent* event) {

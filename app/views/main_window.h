@@ -15,6 +15,7 @@ class QStackedWidget;
 class ReceiptsPage;
 class RunLine;
 class Runs;
+class SmallChanges;
 
 /// The window: layout and wiring of its parts, no decisions of its own.
 class MainWindow final : public QMainWindow {
@@ -23,7 +24,8 @@ class MainWindow final : public QMainWindow {
 public:
     /// folder         where the gathering side opens
     /// state_folder   where receipts and the Safe's index are kept
-    MainWindow(const std::string& folder, const std::string& state_folder);
+    /// take_up        begins with the batch as it was when the last window was closed
+    MainWindow(const std::string& folder, const std::string& state_folder, bool take_up = true);
     ~MainWindow() override;
 
     Bench& bench() { return *bench_; }
@@ -39,12 +41,19 @@ private:
     void buildMenus();
     void goTo(PlaceToBe place);
     void start();
+    void buildBatchMenu();
+    void buildViewMenu();
+    void askNewFolder();
+    void askRename(const std::string& folder, const std::string& name);
+    void openOther(const std::string& folder);
     void putInHand(bool cut);
     void paste();
 
     Bench* bench_;
     Runs* runs_;
     PastRuns* past_;
+    SmallChanges* small_changes_;
+    std::string state_folder_;
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;

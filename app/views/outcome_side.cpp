@@ -7,6 +7,7 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QScrollBar>
+#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -14,6 +15,7 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/batch_view.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
 
@@ -37,10 +39,13 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     title_->setFont(bold);
     as_destination_ = new QPushButton(tr("Destination"));
     as_destination_->setObjectName(QStringLiteral("asDestination"));
-    as_batch_ = new QPushButton(tr("Batch list"));
+    as_batch_ = new QPushButton(tr("Item by item"));
     as_batch_->setObjectName(QStringLiteral("asBatch"));
+    in_hand_ = new QPushButton(tr("In hand"));
+    in_hand_->setObjectName(QStringLiteral("asInHand"));
+    in_hand_->setToolTip(tr("What was picked, and where it comes from"));
     auto* group = new QButtonGroup(this);
-    for (QPushButton* button : {as_destination_, as_batch_}) {
+    for (QPushButton* button : {as_destination_, as_batch_, in_hand_}) {
         button->setCheckable(true);
         button->setProperty("role", "segment");
         group->addButton(button);
@@ -49,7 +54,17 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     head->addWidget(title_, 1);
     head->addWidget(as_destination_);
     head->addWidget(as_batch_);
+    head->addWidget(in_hand_);
     column->addLayout(head);
+    pages_ = new QStackedWidget;
+    column->addWidget(pages_, 1);
+    auto* as_it_will_be = new QWidget;
+    column = new QVBoxLayout(as_it_will_be);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    batch_view_ = new BatchView(bench_);
+    pages_->addWidget(as_it_will_be);
+    pages_->addWidget(batch_view_);
 
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("outcomeList"));
@@ -86,6 +101,10 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     foot->addWidget(next_);
     column->addLayout(foot);
 
+    connect(in_hand_, &QPushButton::toggled, this, [this](bool on) {
+        pages_->setCurrentIndex(on ? 1 : 0);
+        refresh();
+    });
     connect(as_batch_, &QPushButton::toggled, this, [this](bool on) {
         if (model_->isFlat() != on) model_->setFlat(on);
         refresh();
@@ -112,7 +131,10 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
 
 void OutcomeSide::showBatch(bool batch) { (batch ? as_batch_ : as_destination_)->setChecked(true); }
 
+void OutcomeSide::showInHand() { in_hand_->setChecked(true); }
+
 void OutcomeSide::showShare(std::optional<Share> share) {
+    if (in_hand_->isChecked()) as_destination_->setChecked(true);
     model_->setShare(share);
     refresh();
 }
@@ -202,7 +224,9 @@ void OutcomeSide::refresh() {
         list_->verticalScrollBar()->setValue(scrolled);
     }
     const auto& destination = bench_.request().destination;
-    if (destination.empty())
+    if (in_hand_->isChecked())
+        title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.pickedCount())));
+    else if (destination.empty())
         title_->setText(tr("No destination yet"));
     else if (model_->share())
         title_->setText(tr("Only these of the batch"));

@@ -6,9 +6,11 @@
 #include "models/outcome_model.h"
 #include "plan/words.h"
 
+class BatchView;
 class Bench;
 class QLabel;
 class QPushButton;
+class QStackedWidget;
 class RowView;
 
 /// The destination as it will be: what is there already, what arrives, and where they meet both, with the decision beside
@@ -19,7 +21,9 @@ class OutcomeSide final : public QWidget {
 public:
     explicit OutcomeSide(Bench& bench, QWidget* parent = nullptr);
     OutcomeModel& model() { return *model_; }
+    BatchView& batchView() { return *batch_view_; }
     void showBatch(bool batch);
+    void showInHand();
     void showShare(std::optional<Share> share);
     void decideSelected(tavlo::Decision decision);
     void goToNextUndecided();
@@ -41,5 +45,8 @@ private:
     QLabel* empty_;
     QPushButton* as_destination_;
     QPushButton* as_batch_;
+    QPushButton* in_hand_;
+    BatchView* batch_view_;
+    QStackedWidget* pages_;
     QPushButton* next_;
 };

@@ -67,6 +67,20 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
     return width;
 }
 
+void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    painter->save();
+    paint_ground(*painter, option, QColor());
+    const QRect cell = option.rect.adjusted(before, 0, -after, 0);
+    painter->setFont(option.font);
+    painter->setPen(index.column() == 0 ? Theme::current().ink : Theme::current().muted);
+    const QString text = index.data().toString();
+    if (index.data(Qt::TextAlignmentRole).value<Qt::Alignment>() & Qt::AlignRight)
+        draw_tabular(*painter, cell, Qt::AlignRight, text);
+    else
+        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+    painter->restore();
+}
+
 void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const bool picked = index.data(FolderModel::PickedRole).toBool();
@@ -74,7 +88,8 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
     paint_ground(*painter, option, picked ? theme.accent_wash : QColor());
     QRect cell = option.rect.adjusted(before, 0, -after, 0);
     painter->setFont(option.font);
-    if (index.column() == FolderModel::NameColumn) {
+    const auto column = static_cast<FolderColumn>(index.column());
+    if (column == FolderColumn::name) {
         if (picked) painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
         cell.setLeft(option.rect.left() + mark_width + 2);
         const bool folder = index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
@@ -86,13 +101,18 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
         painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
     } else {
         painter->setPen(picked ? theme.ink : theme.muted);
-        draw_tabular(*painter, cell, Qt::AlignRight, index.data().toString());
+        const QString text = index.data().toString();
+        if (column == FolderColumn::size || column == FolderColumn::changed)
+            draw_tabular(*painter, cell, Qt::AlignRight, text);
+        else
+            painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
+                              painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
     }
     painter->restore();
 }
 
 bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
-    if (event->type() == QEvent::MouseButtonPress && index.column() == FolderModel::NameColumn) {
+    if (event->type() == QEvent::MouseButtonPress && index.column() == static_cast<int>(FolderColumn::name)) {
         const auto* mouse = static_cast<QMouseEvent*>(event);
         if (mouse->button() == Qt::LeftButton && mouse->position().x() - option.rect.left() < mark_width) {
             emit pickToggled(index);

@@ -20,6 +20,15 @@ protected:
     bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
 };
 
+/// Rows of plain text, figures of one width where a column is aligned to the right.
+class PlainRowDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+};
+
 /// The outcome side's rows: what is there pale, what arrives in ink, tags, and the decision of a pair beside it.
 class OutcomeDelegate final : public QStyledItemDelegate {
     Q_OBJECT

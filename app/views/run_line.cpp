@@ -131,9 +131,12 @@ void RunLine::goOn() {
     for (const auto& [receipt, sentence] : std::exchange(to_go_on_, {})) runs_.resume(receipt, sentence);
 }
 
-void RunLine::showProblem(const QString& why) {
+void RunLine::showProblem(const QString& why) { say(tr("The run could not go on: %1").arg(why)); }
+
+void RunLine::say(const QString& words) {
+    if (!runs_.isIdle() || !to_go_on_.empty()) return;  // what is on offer there matters more
     go_on_->hide();
-    words_->setText(tr("The run could not go on: %1").arg(why));
+    words_->setText(words);
     amounts_->clear();
     bar_->hide();
     stop_->hide();

@@ -15,6 +15,8 @@ class RunLine final : public QWidget {
 
 public:
     explicit RunLine(Runs& runs, QWidget* parent = nullptr);
+    /// One line about something small that was done; not while a run is going on.
+    void say(const QString& words);
 
 signals:
     void receiptRequested(const std::string& receipt);

@@ -192,7 +192,7 @@ TEST_CASE("every underlined part of the sentence does what it says", "[window]")
     REQUIRE(driver.settle());
     CHECK(office.tag("permit-0413-visiting-tender.pdf") == "overwrite");
     driver.chooseFromMenu("phraseItems", "Show the batch as a list");
-    CHECK(office.window->outcome().model().isFlat());
+    CHECK(office.isShown("batchList"));
     driver.chooseFromMenu("phraseItems", "Empty the batch");
     CHECK(bench.pickedCount() == 0);
     CHECK_FALSE(driver.find<QPushButton>("start")->isEnabled());
@@ -272,7 +272,7 @@ TEST_CASE("models keep to their contract", "[model]") {
     CHECK(outcome.rowCount() == closed + 11);
     office.driver->key("outcomeList", Qt::Key_Left);
     CHECK(outcome.rowCount() == closed);
-    folder.setSorting(FolderModel::SizeColumn, Qt::DescendingOrder);
+    folder.setSorting(static_cast<int>(FolderColumn::size), Qt::DescendingOrder);
     REQUIRE(office.driver->settle());
     CHECK(folder.row(3).status.id.size_bytes >= folder.row(4).status.id.size_bytes);
 }

@@ -1,0 +1,35 @@
+#pragma once
+
+#include <QObject>
+#include <QStringListModel>
+#include <functional>
+#include <string>
+
+#include "tasks/latest_worker.h"
+
+class QCompleter;
+class QLineEdit;
+
+/// Offers, while a path is typed into a line, the folders that begin so; read on another thread.
+class FolderCompleter final : public QObject {
+    Q_OBJECT
+
+public:
+    /// path_of   what the text of the line means: an absolute path, or "" for none
+    FolderCompleter(QLineEdit& line, std::function<std::string()> path_of);
+
+signals:
+    void looked(bool exists);  ///< whether the folder typed so far stands
+
+private:
+    void complete(const QString& text);
+
+    QLineEdit& line_;
+    std::function<std::string()> path_of_;
+    QStringListModel folders_;
+    QCompleter* completer_;
+    LatestWorker worker_;
+};
+
+/// What a person typed as a path: "~" is home, a relative one begins at `base`. "" stays "".
+std::string typed_path(const QString& text, const std::string& base);

@@ -1,0 +1,40 @@
+#pragma once
+
+#include <QFrame>
+#include <string>
+
+#include "files/types.h"
+#include "tasks/looker_process.h"
+
+class QLabel;
+class QPlainTextEdit;
+class QStackedWidget;
+
+/// A look at the file that is current in the list, without leaving it: picture, text, first page, and its facts.
+class LookPanel final : public QFrame {
+    Q_OBJECT
+
+public:
+    explicit LookPanel(QWidget* parent = nullptr);
+    void lookAt(const std::string& path, const tavlo::Status& status, const QString& kind);
+    void clear();
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    void show_(const Look& look);
+    void fitPicture();
+
+    LookerProcess looker_;
+    QTimer wait_;  ///< for the arrow keys to come to rest
+    std::string path_;
+    QString title_;
+    std::vector<std::pair<QString, QString>> own_facts_;
+    QImage image_;
+    QStackedWidget* pages_;
+    QLabel* picture_;
+    QPlainTextEdit* text_;
+    QLabel* note_;
+    QLabel* facts_;
+};

@@ -1,0 +1,33 @@
+#pragma once
+
+#include <cstdint>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace tavlo {
+
+/// Finds names by a few characters of them, as fast as they can be typed: made once for a list of names, asked at each key.
+///
+/// What is typed is words parted by blanks, each to be found anywhere in the name, without regard to case. Numbers match
+/// with or without leading zeros: "0412" and "412" both find "permit-412" and "permit-0412"; leading zeros that were typed
+/// say that the number begins there. An empty text finds everything.
+class PickIndex {
+public:
+    PickIndex() = default;
+    explicit PickIndex(const std::vector<std::string>& names);
+    std::size_t size() const noexcept { return keys_.size(); }
+    /// The numbers of the names that fit, ascending.
+    std::vector<std::uint32_t> fitting(std::string_view typed) const;
+    /// The same among those that fitted less text, of which this one is a continuation.
+    std::vector<std::uint32_t> fitting(std::string_view typed, const std::vector<std::uint32_t>& among) const;
+
+private:
+    struct Key {
+        std::string folded;
+        std::string plain;  ///< without leading zeros; empty where that is the same
+    };
+    std::vector<Key> keys_;
+};
+
+}  // namespace tavlo

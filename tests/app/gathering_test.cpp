@@ -1,0 +1,301 @@
+#include <QAction>
+#include <QClipboard>
+#include <QComboBox>
+#include <QLabel>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QProcess>
+#include <QPushButton>
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <map>
+#include <random>
+#include <set>
+
+#include "models/folder_model.h"
+#include "support/temp_folder.h"
+#include "tasks/batch_file.h"
+#include "tasks/bench.h"
+#include "tasks/looker_process.h"
+#include "tasks/small_changes.h"
+#include "views/filter_bar.h"
+#include "views/gathering_side.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+namespace {
+
+/// A window on a folder of numbered files.
+struct Desk {
+    explicit Desk(int files = 0) {
+        for (int i = 0; i < files; ++i) {
+            char name[40];
+            std::snprintf(name, sizeof name, "desk/permit-%04d-quay.pdf", 200 + i);
+            temp.write(name, "permit");
+        }
+        temp.folder("desk");
+        open();
+    }
+    void open() {
+        window.reset();
+        window.emplace(temp.path("desk"), temp.path("state"));
+        window->show();
+        REQUIRE(QTest::qWaitForWindowExposed(&*window));
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+        REQUIRE(WindowDriver::wait([&] { return model().narrow({}).has_value(); }));
+    }
+    FolderModel& model() const { return const_cast<MainWindow&>(*window).gathering().model(); }
+    QString label(const char* name) const { return driver->find<QLabel>(name)->text(); }
+    bool picked(const std::string& name) const { return window->bench().isPicked(temp.path("desk"), name); }
+    std::size_t picks() const { return window->bench().pickedCount(); }
+
+    TempFolder temp;
+    mutable std::optional<MainWindow> window;
+    std::optional<WindowDriver> driver;
+};
+
+std::string name_of_number(int number) {
+    char name[40];
+    std::snprintf(name, sizeof name, "permit-%04d-quay.pdf", number);
+    return name;
+}
+
+}  // namespace
+
+TEST_CASE("sixty of five hundred, typed as numbers at full speed: few keys, no wrong pick", "[window][pick]") {
+    Desk desk(500);
+    std::mt19937 random(7);
+    std::set<int> wanted;
+    while (wanted.size() < 60) wanted.insert(200 + static_cast<int>(random() % 500));
+    auto* box = desk.driver->find<QLineEdit>("pickBox");
+    box->setFocus();
+    int strokes = 0;
+    for (const int number : wanted) {  // read off paper, three digits and Return, nothing waited for
+        QTest::keyClicks(box, QString::number(number));
+        QTest::keyClick(box, Qt::Key_Return);
+        strokes += 4;
+    }
+    CHECK(strokes == 240);
+    CHECK(desk.picks() == 60);
+    for (const int number : wanted) CHECK(desk.picked(name_of_number(number)));
+    CHECK(box->text().isEmpty());
+    CHECK(desk.model().rowCount() == 500);
+}
+
+TEST_CASE("the pick box adds nothing by a key that came too early", "[window][pick]") {
+    Desk desk(100);  // 0200 to 0299
+    auto* box = desk.driver->find<QLineEdit>("pickBox");
+    QTest::keyClicks(box, QStringLiteral("24"));
+    CHECK(desk.model().rowCount() == 11);  // 0224 and 0240 to 0249
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picks() == 0);
+    CHECK(desk.label("pickState").contains(QStringLiteral("nothing added")));
+    QTest::keyClicks(box, QStringLiteral("7"));  // typed on: one is left
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picked("permit-0247-quay.pdf"));
+    // leading zeros or not; among several the arrows choose
+    QTest::keyClicks(box, QStringLiteral("0299"));
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picked("permit-0299-quay.pdf"));
+    QTest::keyClicks(box, QStringLiteral("25"));
+    QTest::keyClick(box, Qt::Key_Down);
+    QTest::keyClick(box, Qt::Key_Down);
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picks() == 3);
+    // none: what was typed stays, and is said; the next name replaces it
+    QTest::keyClicks(box, QStringLiteral("999"));
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picks() == 3);
+    CHECK(box->text() == QStringLiteral("999"));
+    CHECK(desk.label("pickState").contains(QStringLiteral("999")));
+    QTest::keyClicks(box, QStringLiteral("211"));
+    QTest::keyClick(box, Qt::Key_Return);
+    CHECK(desk.picked("permit-0211-quay.pdf"));
+    CHECK(desk.label("pickMissing").contains(QStringLiteral("999")));
+    // the last one can be taken back beside the box
+    QTest::qWait(20);
+    desk.driver->click("pickTakeBack");
+    CHECK_FALSE(desk.picked("permit-0211-quay.pdf"));
+}
+
+TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it is confirmed", "[window][pick]") {
+    Desk desk(500);
+    QString list;
+    for (int i = 0; i < 57; ++i) list += QString::number(200 + 7 * i) + QLatin1Char('\n');
+    list += QStringLiteral("690-691\n\"permit-0699-quay.pdf\", 1200\nquay\n");
+    QApplication::clipboard()->setText(list);
+    desk.driver->click("pasteList");
+    REQUIRE(WindowDriver::wait([&] { return desk.label("listCounts").contains(QStringLiteral("60 found")); }));
+    CHECK(desk.label("listCounts").contains(QStringLiteral("1 not found")));
+    CHECK(desk.label("listCounts").contains(QStringLiteral("1 still to choose")));
+    CHECK(desk.picks() == 0);
+    desk.driver->click("listCopy");
+    CHECK(QApplication::clipboard()->text().contains(QStringLiteral("1200\tnot found")));
+    desk.driver->click("listAdd");
+    CHECK(desk.picks() == 60);
+    CHECK(desk.picked("permit-0699-quay.pdf"));
+    REQUIRE(desk.driver->settle());
+    // taken back as one
+    desk.window->bench().history().undo();
+    CHECK(desk.picks() == 0);
+}
+
+TEST_CASE("changes of the batch are undone and done again, and the batch outlasts the window", "[window][batch]") {
+    Desk desk(20);
+    const auto& driver = *desk.driver;
+    driver.clickMark(3);
+    driver.clickMark(5);
+    desk.window->gathering().pickShown();
+    CHECK(desk.picks() == 20);
+    auto& history = desk.window->bench().history();
+    history.undo();
+    CHECK(desk.picks() == 2);
+    history.undo();
+    CHECK(desk.picks() == 1);
+    history.redo();
+    CHECK(desk.picks() == 2);
+    REQUIRE(driver.settle());
+    desk.temp.write("desk/permit-9999-gone.pdf", "x");
+    desk.window->bench().pick(desk.temp.path("desk"), {"permit-9999-gone.pdf"});
+    REQUIRE(driver.settle());
+    std::filesystem::remove(desk.temp.path("desk/permit-9999-gone.pdf"));
+    desk.open();  // as after a restart
+    CHECK(desk.picks() == 2);
+    CHECK(desk.picked("permit-0203-quay.pdf"));
+    CHECK(desk.label("runWords").contains(QStringLiteral("no longer there")));
+    // what is in hand, as a list, and out of it again
+    desk.driver->click("asInHand");
+    REQUIRE(WindowDriver::wait([&] { return desk.driver->find<RowView>("batchList")->model()->rowCount() == 2; }));
+    desk.driver->clickRow("batchList", 0);
+    desk.driver->key("batchList", Qt::Key_Delete);
+    CHECK(desk.picks() == 1);
+    CHECK(desk.temp.has("desk/permit-0203-quay.pdf"));  // out of the batch, not into the trash
+}
+
+TEST_CASE("what another program adds or removes appears by itself, and the place one looks at stays", "[window][watch]") {
+    Desk desk(200);
+    desk.driver->clickRow("folderList", 150);
+    const QString current = desk.driver->find<RowView>("folderList")->currentIndex().data().toString();
+    desk.temp.write("desk/aaa.txt", "new");
+    REQUIRE(WindowDriver::wait([&] { return desk.driver->rowNamed("folderList", "aaa.txt") >= 0; }));
+    CHECK(desk.driver->find<RowView>("folderList")->currentIndex().data().toString() == current);
+    std::filesystem::remove(desk.temp.path("desk/aaa.txt"));
+    REQUIRE(WindowDriver::wait([&] { return desk.driver->rowNamed("folderList", "aaa.txt") < 0; }));
+}
+
+TEST_CASE("chips narrow the list, say what they do, and go by one key", "[window][filter]") {
+    Desk desk(30);
+    desk.temp.write("desk/photo-0205.jpg", std::string(5000, 'p'));
+    desk.temp.write("desk/sub/photo-0206.jpg", std::string(6000, 'p'));
+    auto& filter = desk.window->gathering().filter();
+    REQUIRE(WindowDriver::wait([&] { return desk.driver->rowNamed("folderList", "sub") >= 0; }));
+    FilterState state;
+    state.larger = QStringLiteral("4K");
+    filter.setState(state);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.model().rowCount() == 1);
+    CHECK(desk.driver->find<QPushButton>("chipSize")->text() == QStringLiteral("Size: over 4K"));
+    CHECK(desk.driver->find<QPushButton>("filterClear")->isVisible());
+    desk.driver->click("filterBelow");
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.model().rowCount() == 2);
+    desk.driver->clickMark(desk.driver->rowNamed("folderList", "photo-0206.jpg"));
+    CHECK(desk.window->bench().isPicked(desk.temp.path("desk/sub"), "photo-0206.jpg"));
+    desk.driver->click("filterBelow");
+    desk.driver->key("folderList", Qt::Key_Escape);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.model().rowCount() == 32);
+    state = {};
+    state.number_from = QStringLiteral("205");
+    state.number_to = QStringLiteral("210");
+    state.parity = Parity::odd;
+    filter.setState(state);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.driver->find<QPushButton>("chipNumber")->text() == QStringLiteral("Number: 205 to 210, odd"));
+    CHECK(desk.model().rowCount() == 4);  // 205, 207, 209, and the photo
+    state = {};
+    state.words = QStringLiteral("(quay");
+    state.regex = true;
+    filter.setState(state);
+    CHECK(desk.driver->find<QLabel>("filterProblem")->isVisible());
+    CHECK(FilterState::fromText(state.toText()) == state);
+    CHECK(FilterState::fromText(QStringLiteral("{damaged")).isEmpty());
+}
+
+TEST_CASE("last month is last month", "[filter]") {
+    FilterState state;
+    state.changed = FilterState::Changed::last_month;
+    const Criteria wanted = state.criteria(QDate(2031, 1, 15));
+    CHECK(*wanted.changed_from_ns == QDate(2030, 12, 1).startOfDay().toMSecsSinceEpoch() * 1'000'000);
+    CHECK(*wanted.changed_before_ns == QDate(2031, 1, 1).startOfDay().toMSecsSinceEpoch() * 1'000'000);
+    state.changed = FilterState::Changed::between;
+    state.changed_until = QStringLiteral("2031-05-02");  // that day is in it
+    CHECK(*state.criteria(QDate(2031, 6, 1)).changed_before_ns == QDate(2031, 5, 3).startOfDay().toMSecsSinceEpoch() * 1'000'000);
+    state.changed_until = QStringLiteral("soon");
+    CHECK(state.mistakes() == QStringList{QStringLiteral("changed_until")});
+}
+
+TEST_CASE("renamed, trashed, made new: each is undone by one key", "[window][in_place]") {
+    Desk desk(3);
+    qputenv("XDG_DATA_HOME", desk.temp.path("data").c_str());
+    QUndoStack& history = desk.window->bench().history();
+    SmallChanges changes(history);
+    QString problem;
+    QObject::connect(&changes, &SmallChanges::problem, [&](const QString& why) { problem = why; });
+    changes.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "renamed.pdf");
+    REQUIRE(WindowDriver::wait([&] { return history.count() == 1; }));
+    changes.trash({desk.temp.path("desk/renamed.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});
+    REQUIRE(WindowDriver::wait([&] { return history.count() == 2; }));
+    changes.newFolder(desk.temp.path("desk"), "a/b");
+    REQUIRE(WindowDriver::wait([&] { return desk.temp.has("desk/a/b") && history.count() == 3; }));
+    CHECK_FALSE(desk.temp.has("desk/renamed.pdf"));
+    for (int i = 0; i < 3; ++i) history.undo();
+    REQUIRE(WindowDriver::wait([&] { return desk.temp.has("desk/permit-0200-quay.pdf"); }));
+    CHECK(desk.temp.has("desk/permit-0201-quay.pdf"));
+    CHECK_FALSE(desk.temp.has("desk/a"));
+    changes.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "permit-0201-quay.pdf");
+    REQUIRE(WindowDriver::wait([&] { return !problem.isEmpty(); }));
+    CHECK(desk.temp.read("desk/permit-0201-quay.pdf") == "permit");
+    qunsetenv("XDG_DATA_HOME");
+}
+
+TEST_CASE("a look at a file, and hostile files harm nothing but their own look", "[look]") {
+    TempFolder temp;
+    REQUIRE(QProcess::execute(QStringLiteral(DEMO_DATA), {QString::fromStdString(temp.path("office"))}) == 0);
+    LookerProcess looker;
+    std::optional<Look> look;
+    QObject::connect(&looker, &LookerProcess::looked, [&](const std::string&, const Look& seen) { look = seen; });
+    const auto look_at = [&](const std::string& path) {
+        look.reset();
+        looker.lookAt(path);
+        REQUIRE(WindowDriver::wait([&] { return look.has_value(); }));
+        return *look;
+    };
+    std::map<std::string, std::string> samples;  // one of each extension
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(temp.path("office")))
+        if (entry.is_regular_file()) samples.emplace(entry.path().extension().string(), entry.path().string());
+    CHECK_FALSE(look_at(samples.at(".jpg")).picture.isNull());
+    const Look pdf = look_at(samples.at(".pdf"));
+    CHECK_FALSE(pdf.picture.isNull());
+    CHECK(std::any_of(pdf.facts.begin(), pdf.facts.end(), [](const auto& fact) { return fact.first == QStringLiteral("Pages"); }));
+    CHECK_FALSE(look_at(samples.at(".csv")).text.isEmpty());
+    CHECK_FALSE(look_at(temp.path("nothing")).problem.isEmpty());
+    const Look utf16 = look_at(temp.write("utf16.txt", std::string("\xff\xfe"
+                                                                   "h\0i\0",
+                                                                   6)));
+    CHECK(utf16.text == QStringLiteral("hi"));
+    // damaged in the middle, cut short: each look ends, with something or with a word about it
+    std::mt19937 random(11);
+    for (const auto& [extension, path] : samples) {
+        if (extension != ".jpg" && extension != ".pdf" && extension != ".flac" && extension != ".wav" && extension != ".ogg") continue;
+        for (int round = 0; round < 3; ++round) {
+            std::string bytes = temp.read(path.substr(temp.path().size() + 1));
+            for (int hit = 0; hit < 40 && !bytes.empty(); ++hit) bytes[random() % bytes.size()] = static_cast<char>(random());
+            if (round == 2) bytes.resize(bytes.size() / 2);
+            const Look seen = look_at(temp.write("hostile" + extension, bytes));
+            CHECK((!seen.problem.isEmpty() || !seen.picture.isNull() || !seen.text.isEmpty() || !seen.facts.empty()));
+        }
+    }
+}
