@@ -85,9 +85,20 @@ int main(int count, char** words) {
         Holds holds;
 
         holds.begin();
+        QElapsedTimer first;
+        first.start();
         window.gathering().openFolder(place / "from");
+        WindowDriver::wait([&] { return window.gathering().model().rowCount() > 0; });
+        const auto first_rows = first.nsecsElapsed();
         driver.settle();
         holds.end("open the folder");
+        std::printf("%-44s %9.1f ms\n", "  until its first rows are there", static_cast<double>(first_rows) / 1e6);
+        WindowDriver::wait([&] { return window.gathering().model().narrow({}).has_value(); });
+
+        holds.begin();
+        driver.type("pickBox", QStringLiteral("permit 9987"));
+        holds.end("eleven keys in the pick box");
+        driver.key("pickBox", Qt::Key_Escape);
 
         holds.begin();
         driver.type("filter", QStringLiteral("99 -5 *7.pdf"));

@@ -68,7 +68,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="109" />
+        <location filename="../views/balance_bar.cpp" line="110" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
@@ -77,9 +77,101 @@
     </message>
 </context>
 <context>
+    <name>BatchModel</name>
+    <message numerus="yes">
+        <location filename="../models/batch_model.cpp" line="70" />
+        <source>%Ln files, %1</source>
+        <translation>
+            <numerusform>%Ln file, %1</numerusform>
+            <numerusform>%Ln files, %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>BatchView</name>
+    <message numerus="yes">
+        <location filename="../views/batch_view.cpp" line="126" />
+        <source>%Ln files</source>
+        <translation>
+            <numerusform>%Ln file</numerusform>
+            <numerusform>%Ln files</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/batch_view.cpp" line="127" />
+        <source>from %Ln folders</source>
+        <translation>
+            <numerusform>from %Ln folder</numerusform>
+            <numerusform>from %Ln folders</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/batch_view.cpp" line="179" />
+        <source>%Ln of the paths in the file are not there, and were left out.</source>
+        <translation>
+            <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
+            <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>FactsDialog</name>
+    <message numerus="yes">
+        <location filename="../views/facts_dialog.cpp" line="91" />
+        <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files</source>
+        <translation>
+            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file</numerusform>
+            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln files</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/facts_dialog.cpp" line="92" />
+        <source> and %Ln folders</source>
+        <translation>
+            <numerusform> and %Ln folder</numerusform>
+            <numerusform> and %Ln folders</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/facts_dialog.cpp" line="95" />
+        <source>%Ln folders could not be read; the figures are without them.</source>
+        <translation>
+            <numerusform>%Ln folder could not be read; the figures are without them.</numerusform>
+            <numerusform>%Ln folders could not be read; the figures are without them.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>FolderModel</name>
+    <message numerus="yes">
+        <location filename="../models/folder_model.cpp" line="278" />
+        <source>%Ln files, %1</source>
+        <translation>
+            <numerusform>%Ln file, %1</numerusform>
+            <numerusform>%Ln files, %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="248" />
+        <location filename="../views/gathering_side.cpp" line="349" />
+        <source>%Ln fit, here and below</source>
+        <translation>
+            <numerusform>%Ln fit, here and below</numerusform>
+            <numerusform>%Ln fit, here and below</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="350" />
+        <source>%Ln fit so far, looking on…</source>
+        <translation>
+            <numerusform>%Ln fit so far, looking on…</numerusform>
+            <numerusform>%Ln fit so far, looking on…</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="352" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -87,23 +179,31 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="255" />
-        <source> · %Ln folders</source>
+        <location filename="../views/gathering_side.cpp" line="356" />
+        <source>%Ln folders</source>
         <translation>
-            <numerusform> · %Ln folder</numerusform>
-            <numerusform> · %Ln folders</numerusform>
+            <numerusform>%Ln folder</numerusform>
+            <numerusform>%Ln folders</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="257" />
-        <source> · %Ln selected</source>
+        <location filename="../views/gathering_side.cpp" line="359" />
+        <source>%Ln selected</source>
         <translation>
-            <numerusform> · %Ln selected</numerusform>
-            <numerusform> · %Ln selected</numerusform>
+            <numerusform>%Ln selected</numerusform>
+            <numerusform>%Ln selected</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="260" />
+        <location filename="../views/gathering_side.cpp" line="365" />
+        <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
+        <translation>
+            <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
+            <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/gathering_side.cpp" line="364" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -155,6 +255,71 @@
     </message>
 </context>
 <context>
+    <name>ListPanel</name>
+    <message numerus="yes">
+        <location filename="../views/list_panel.cpp" line="164" />
+        <source>%Ln fit</source>
+        <translation>
+            <numerusform>%Ln fit</numerusform>
+            <numerusform>%Ln fit</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/list_panel.cpp" line="210" />
+        <source>%Ln found</source>
+        <translation>
+            <numerusform>%Ln found</numerusform>
+            <numerusform>%Ln found</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/list_panel.cpp" line="211" />
+        <source>%Ln fit several, %1 still to choose</source>
+        <translation>
+            <numerusform>%Ln fit several, %1 still to choose</numerusform>
+            <numerusform>%Ln fit several, %1 still to choose</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/list_panel.cpp" line="212" />
+        <source>%Ln not found</source>
+        <translation>
+            <numerusform>%Ln not found</numerusform>
+            <numerusform>%Ln not found</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/list_panel.cpp" line="216" />
+        <source>Add %Ln files to the batch</source>
+        <translation>
+            <numerusform>Add %Ln file to the batch</numerusform>
+            <numerusform>Add %Ln files to the batch</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>Listing</name>
+    <message numerus="yes">
+        <location filename="../models/listing.cpp" line="127" />
+        <source>%Ln folders could not be read</source>
+        <translation>
+            <numerusform>%Ln folder could not be read</numerusform>
+            <numerusform>%Ln folders could not be read</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>MainWindow</name>
+    <message numerus="yes">
+        <location filename="../views/main_window.cpp" line="134" />
+        <source>%Ln of the batch are no longer there, and were left out.</source>
+        <translation>
+            <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
+            <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>OutcomeModel</name>
     <message numerus="yes">
         <location filename="../models/outcome_model.cpp" line="319" />
@@ -168,7 +333,15 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="221" />
+        <location filename="../views/outcome_side.cpp" line="228" />
+        <source>%Ln in hand</source>
+        <translation>
+            <numerusform>%Ln in hand</numerusform>
+            <numerusform>%Ln in hand</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="245" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -176,7 +349,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="222" />
+        <location filename="../views/outcome_side.cpp" line="246" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -184,7 +357,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="223" />
+        <location filename="../views/outcome_side.cpp" line="247" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -192,7 +365,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="224" />
+        <location filename="../views/outcome_side.cpp" line="248" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -200,11 +373,30 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="227" />
+        <location filename="../views/outcome_side.cpp" line="251" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>PickBox</name>
+    <message numerus="yes">
+        <location filename="../views/pick_box.cpp" line="73" />
+        <source>%Ln left: type on, or choose with the arrows</source>
+        <translation>
+            <numerusform>%Ln left: type on, or choose with the arrows</numerusform>
+            <numerusform>%Ln left: type on, or choose with the arrows</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/pick_box.cpp" line="86" />
+        <source>%Ln left, nothing added: type on, or choose with the arrows</source>
+        <translation>
+            <numerusform>%Ln left, nothing added: type on, or choose with the arrows</numerusform>
+            <numerusform>%Ln left, nothing added: type on, or choose with the arrows</numerusform>
         </translation>
     </message>
 </context>
@@ -358,11 +550,22 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="120" />
+        <location filename="../views/run_line.cpp" line="121" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>SmallChanges</name>
+    <message numerus="yes">
+        <location filename="../tasks/small_changes.cpp" line="79" />
+        <source>%Ln to the trash</source>
+        <translation>
+            <numerusform>%Ln to the trash</numerusform>
+            <numerusform>%Ln to the trash</numerusform>
         </translation>
     </message>
 </context>

@@ -1,7 +1,8 @@
 #include "models/folder_model.h"
 
 #include <algorithm>
-#include <set>
+#include <mutex>
+#include <utility>
 
 #include "files/path.h"
 #include "select/walk.h"
@@ -23,12 +24,30 @@ bool is_figure(int column) {
 
 }  // namespace
 
+/// What is no longer shown, and large: taken down on the worker's side, not while the window waits.
+struct FolderModel::Retired {
+    std::mutex mutex;
+    std::vector<std::shared_ptr<const void>> large;
+    void clear() {
+        std::vector<std::shared_ptr<const void>> gone;
+        {
+            const std::scoped_lock lock(mutex);
+            gone.swap(large);
+        }
+    }
+};
+
 FolderModel::FolderModel(Bench& bench, QObject* parent)
-    : QAbstractTableModel(parent), bench_(bench), listing_(std::make_shared<Listing>()), kinds_(std::make_shared<const Kinds>()) {
+    : QAbstractTableModel(parent),
+      bench_(bench),
+      listing_(std::make_shared<Listing>()),
+      kinds_(std::make_shared<const Kinds>()),
+      retired_(std::make_shared<Retired>()) {
     order_.criteria.match_case = false;
     changed_.setSingleShot(true);
     changed_.setInterval(settle_ms);
     connect(&changed_, &QTimer::timeout, this, &FolderModel::refresh);
+    loadKinds();
     connect(&bench_, &Bench::requestChanged, this, [this] {
         if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
     });
@@ -51,7 +70,24 @@ void FolderModel::openFolder(const std::string& path) {
 
 void FolderModel::refresh() { work(true); }
 
+void FolderModel::loadKinds() {
+    kinds_reader_.post([this](const std::stop_token&) {
+        auto kinds = load_kinds();
+        const QString problem = kinds ? QString() : shown(describe(kinds.error()));
+        auto known = std::make_shared<const Kinds>(kinds ? std::move(*kinds) : Kinds());
+        QMetaObject::invokeMethod(
+            this,
+            [this, known, problem] {
+                kinds_ = known;
+                setCriteria(order_.criteria);  // which may name one that has changed
+                emit kindsLoaded(problem);
+            },
+            Qt::QueuedConnection);
+    });
+}
+
 void FolderModel::setCriteria(const Criteria& criteria) {
+    if (folder_.empty()) return;
     auto made = Selector::make(criteria, *kinds_);
     criteria_problem_ = made ? QString() : shown(describe(made.error()));
     if (!made) {  // what was shown stays while an expression is being typed
@@ -86,7 +122,8 @@ void FolderModel::work(bool read_again) {
     const auto generation = ++generation_;
     const bool watched = watch_ != nullptr;
     worker_.post([this, generation, watched, path = folder_, below = below_, known = read_wanted_ ? nullptr : listing_, order = order_,
-                  kinds = kinds_, sizes = folder_sizes_](const std::stop_token& stop) {
+                  kinds = kinds_, sizes = folder_sizes_, retired = retired_](const std::stop_token& stop) {
+        retired->clear();
         const auto later = [&](auto work) {
             QMetaObject::invokeMethod(
                 this,
@@ -102,17 +139,18 @@ void FolderModel::work(bool read_again) {
         const auto send = [&](std::shared_ptr<const Listing> listing) {
             if (!listing || stop.stop_requested()) return;
             auto visible = arrange(*listing, order, *kinds, folder_bytes);
-            std::vector<std::uint32_t> files;
+            auto indexed = std::make_shared<Indexed>();
             std::vector<std::string> names;
             const bool last = listing->complete;
             later([this, listing, visible, last]() mutable { take(listing, std::move(visible), last); });
             if (!last) return;
             for (const auto row : visible)
                 if (listing->rows[row].status.type != FileType::folder) {
-                    files.push_back(row);
+                    indexed->rows.push_back(row);
                     names.push_back(listing->rows[row].name);
                 }
-            later([this, index = PickIndex(names), files = std::move(files)]() mutable { takeIndex(std::move(index), std::move(files)); });
+            indexed->names = PickIndex(names);
+            later([this, indexed] { takeIndex(indexed); });
         };
         if (known) return send(known);
         if (!watched)  // before it is read, so that nothing is missed
@@ -121,15 +159,15 @@ void FolderModel::work(bool read_again) {
         if (below)
             search_listing(path, order.selector, order.hidden, stop, send);
         else
-            send(read_listing(path, stop));
+            read_listing(path, stop, send);
     });
 }
 
 void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible, bool last) {
     const bool another = listing_->path != listing->path;
-    index_ready_ = false;
+    retire(std::exchange(indexed_, nullptr));
     beginResetModel();
-    listing_ = std::move(listing);
+    retire(std::exchange(listing_, std::move(listing)));
     arranged_ = std::move(visible);
     visible_ = arranged_;
     endResetModel();
@@ -139,10 +177,13 @@ void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::
     if (last && !listing_->below) measureFolders();
 }
 
-void FolderModel::takeIndex(PickIndex index, std::vector<std::uint32_t> rows) {
-    index_ = std::move(index);
-    indexed_ = std::move(rows);
-    index_ready_ = true;
+void FolderModel::retire(std::shared_ptr<const void> large) {
+    const std::scoped_lock lock(retired_->mutex);
+    retired_->large.push_back(std::move(large));
+}
+
+void FolderModel::takeIndex(std::shared_ptr<const Indexed> indexed) {
+    indexed_ = std::move(indexed);
     const QString typed = std::exchange(typed_, QString());
     fitting_.clear();
     if (!typed.isEmpty()) narrow(typed);
@@ -150,14 +191,14 @@ void FolderModel::takeIndex(PickIndex index, std::vector<std::uint32_t> rows) {
 }
 
 std::optional<std::size_t> FolderModel::narrow(const QString& typed) {
-    if (!index_ready_) {
+    if (!indexed_) {
         typed_ = typed;
         return std::nullopt;
     }
     const std::string text = to_bytes(typed);
     // a blank begins a new word, and a digit after a zero can make the same number: only then a longer text could find more
     const bool continues = !typed_.isEmpty() && typed.startsWith(typed_) && !typed_.endsWith(QLatin1Char('0'));
-    auto fits = continues ? index_.fitting(text, fitting_) : index_.fitting(text);
+    auto fits = continues ? indexed_->names.fitting(text, fitting_) : indexed_->names.fitting(text);
     const bool was_narrow = !typed_.isEmpty();
     typed_ = typed;
     if (typed.isEmpty() && !was_narrow) return arranged_.size();
@@ -166,7 +207,7 @@ std::optional<std::size_t> FolderModel::narrow(const QString& typed) {
         visible_ = arranged_;
     } else {
         visible_.clear();
-        for (const auto fit : fits) visible_.push_back(indexed_[fit]);
+        for (const auto fit : fits) visible_.push_back(indexed_->rows[fit]);
     }
     fitting_ = std::move(fits);
     endResetModel();

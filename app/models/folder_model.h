@@ -43,6 +43,8 @@ public:
 
     const Listing& listing() const { return *listing_; }
     const tavlo::Kinds& kinds() const { return *kinds_; }
+    /// Reads them again from where a person may have changed them.
+    void loadKinds();
     bool isLoading() const { return loading_; }
     std::string path(const QModelIndex& index) const { return listing_->path_of(row(index.row())); }
     const Listing::Row& row(int row) const { return listing_->rows[visible_[static_cast<std::size_t>(row)]]; }
@@ -59,6 +61,7 @@ public:
 signals:
     void loaded(bool another_folder);
     void narrowed();
+    void kindsLoaded(const QString& problem);
     void folderFactsChanged();
 
 private:
@@ -68,7 +71,13 @@ private:
     };
     void work(bool read_again);
     void take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible, bool last);
-    void takeIndex(tavlo::PickIndex index, std::vector<std::uint32_t> rows);
+    struct Indexed {
+        tavlo::PickIndex names;
+        std::vector<std::uint32_t> rows;  ///< that the index is of
+    };
+    struct Retired;
+    void takeIndex(std::shared_ptr<const Indexed> indexed);
+    void retire(std::shared_ptr<const void> large);
     void watch(std::shared_ptr<tavlo::FolderWatch> watch);
     void measureFolders();
     QVariant text(const Listing::Row& row, int column) const;
@@ -83,17 +92,17 @@ private:
     std::uint64_t generation_ = 0;
     std::shared_ptr<const Listing> listing_;
     std::shared_ptr<const tavlo::Kinds> kinds_;
-    std::vector<std::uint32_t> arranged_;  ///< rows that fit the filter
-    std::vector<std::uint32_t> visible_;   ///< of them, those that fit the pick box
-    tavlo::PickIndex index_;
-    std::vector<std::uint32_t> indexed_;  ///< the rows that the index is of
-    bool index_ready_ = false;
+    std::vector<std::uint32_t> arranged_;     ///< rows that fit the filter
+    std::vector<std::uint32_t> visible_;      ///< of them, those that fit the pick box
+    std::shared_ptr<const Indexed> indexed_;  ///< null while it is being made
+    std::shared_ptr<Retired> retired_;
     QString typed_;
     std::vector<std::uint32_t> fitting_;
     std::unordered_map<std::string, FolderSize> folder_sizes_;  ///< by path
     std::shared_ptr<tavlo::FolderWatch> watch_;
     std::unique_ptr<QSocketNotifier> notifier_;
     QTimer changed_;
+    LatestWorker kinds_reader_;
     LatestWorker measurer_;
     LatestWorker worker_;
 };

@@ -24,6 +24,7 @@ struct Words {
 };
 
 constexpr std::chrono::milliseconds first_sign{100};  // of a search
+constexpr std::chrono::milliseconds first_rows{30};   // of a folder that takes long to read
 constexpr double growth = 1.5;                        // from one listing that is sent to the next, so that copying stays cheap
 
 QString owner_name(std::uint32_t id) {
@@ -69,24 +70,31 @@ QString kind_text(const Listing::Row& row, const Kinds& kinds) {
     return QStringLiteral("%1 · %2").arg(QString::fromStdString(kind->name), extension);
 }
 
-std::shared_ptr<const Listing> read_listing(const std::string& path, const std::stop_token& stop) {
+void read_listing(const std::string& path, const std::stop_token& stop, const std::function<void(std::shared_ptr<const Listing>)>& send) {
     auto listing = std::make_shared<Listing>();
     listing->path = path;
     const auto disk = make_disk();
+    const auto began = std::chrono::steady_clock::now();
     const auto folder = disk->open_folder(path);
     auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
     if (!names) {
         listing->problem = shown(reason(names.error()));
-        return listing;
+        return send(listing);
     }
     listing->rows.reserve(names->size());
+    bool sent = false;
     for (Name& name : *names) {
-        if (stop.stop_requested()) return nullptr;
+        if (stop.stop_requested()) return;
         if (is_own_name(name.bytes)) continue;
         const auto status = disk->status(*folder, name.bytes);
         if (status) add(*listing, std::move(name.bytes), *status, 0);  // else it went away meanwhile
+        if (sent || listing->rows.size() % 256 != 0 || std::chrono::steady_clock::now() - began < first_rows) continue;
+        sent = true;
+        auto first = std::make_shared<Listing>(*listing);
+        first->complete = false;
+        send(first);
     }
-    return listing;
+    send(listing);
 }
 
 void search_listing(const std::string& path, const Selector& selector, bool hidden, const std::stop_token& stop,

@@ -55,7 +55,8 @@ QString kind_text(const Listing::Row& row, const tavlo::Kinds& kinds);
 
 // On another thread:
 
-std::shared_ptr<const Listing> read_listing(const std::string& path, const std::stop_token& stop);
+/// Where reading takes long, sends the first rows before the whole.
+void read_listing(const std::string& path, const std::stop_token& stop, const std::function<void(std::shared_ptr<const Listing>)>& send);
 /// Sends growing listings while the search goes on, and the whole one at the end.
 void search_listing(const std::string& path, const tavlo::Selector& selector, bool hidden, const std::stop_token& stop,
                     const std::function<void(std::shared_ptr<const Listing>)>& send);

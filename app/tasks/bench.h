@@ -55,8 +55,8 @@ public:
     // Each of these can be undone, and done again.
     void pick(const std::string& folder, Names names) { pickAll({{folder, std::move(names)}}, tr("Pick")); }
     void unpick(const std::string& folder, Names names) { unpickAll({{folder, std::move(names)}}, tr("Take out of the batch")); }
-    void pickAll(const ByFolder& by_folder, const QString& words);
-    void unpickAll(const ByFolder& by_folder, const QString& words);
+    void pickAll(ByFolder by_folder, const QString& words);
+    void unpickAll(ByFolder by_folder, const QString& words);
     void unpickFolder(const std::string& folder);
     /// Takes these paths, and nothing else, in hand.
     void replacePicks(const Names& paths);
@@ -88,20 +88,26 @@ signals:
 
 private:
     struct Known;
+    /// The names are shared by all that have to do with a change: there may be a million.
     struct Change {
         std::string folder;
-        Names names;
+        std::shared_ptr<const Names> names;
         bool in;
     };
+    struct Picked {
+        std::unordered_set<std::string_view> names;  ///< in `storage`
+        std::vector<std::shared_ptr<const Names>> storage;
+    };
     class Picking;
-    Change note(const std::string& folder, Names names, bool in);
+    static std::shared_ptr<const Names> shared(Names names) { return std::make_shared<const Names>(std::move(names)); }
+    Change note(const Change& wanted);
     void apply(std::vector<Change> wanted, const QString& words);
     void changed(bool gather_again);
     void show(BenchView view, bool last);
 
     tavlo::Request request_;
     CollisionRule rule_ = CollisionRule::ask;
-    std::map<std::string, std::unordered_set<std::string>> picked_;  ///< names by folder
+    std::map<std::string, Picked> picked_;  ///< by folder
     std::size_t picked_count_ = 0;
     BenchView view_;
     bool working_ = false;

@@ -141,8 +141,9 @@ void FilterBar::change(const std::function<void(FilterState&)>& change) {
 }
 
 void FilterBar::setProblem(const QString& problem) {
-    problem_->setText(problem);
-    problem_->setVisible(!problem.isEmpty());
+    const QString own = state_.mistakes().isEmpty() ? QString() : tr("One part of the filter cannot be read, and is left out for now.");
+    problem_->setText(problem.isEmpty() ? own : problem);
+    problem_->setVisible(!problem_->text().isEmpty());
 }
 
 bool FilterBar::isBelow() const { return below_->isChecked(); }
@@ -165,13 +166,15 @@ void FilterBar::refresh() {
     QStringList ways;
     if (state_.regex) ways << tr("expression");
     if (state_.match_case) ways << tr("case counts");
-    if (state_.owner) ways << (*state_.owner == ::geteuid() ? tr("my own") : tr("owner %1").arg(*state_.owner));
+    if (state_.owner)
+        ways << (*state_.owner == ::geteuid()      ? tr("my own")
+                 : owners_.contains(*state_.owner) ? tr("owner %1").arg(owners_.at(*state_.owner))
+                                                   : tr("owner %1").arg(*state_.owner));
     say(*more_, tr("More"), ways.join(QStringLiteral(", ")));
     clear_->setVisible(!state_.isEmpty());
     line_->setPlaceholderText(state_.regex ? tr("Expression, as ^permit-\\d+ (RE2)")
                                            : tr("Show names with… (words, *.pdf, -draft leaves out)"));
-    const QStringList wrong = state_.mistakes();
-    setProblem(wrong.isEmpty() ? QString() : tr("One part of the filter cannot be read, and is left out for now."));
+    setProblem({});
 }
 
 void FilterBar::openKinds() {
@@ -289,10 +292,16 @@ void FilterBar::openMore() {
     };
     check(tr("Upper and lower case count"), state_.match_case, [](FilterState& state, bool on) { state.match_case = on; });
     check(tr("Read the line as an expression (RE2)"), state_.regex, [](FilterState& state, bool on) { state.regex = on; });
-    check(tr("Only my own files"), state_.owner.has_value(), [](FilterState& state, bool on) {
-        state.owner.reset();
-        if (on) state.owner = ::geteuid();
-    });
+    auto* owners = menu.addMenu(tr("Owner"));
+    const auto by = [&](const QString& words, std::optional<std::uint32_t> owner) {
+        auto* action = owners->addAction(words, this, [this, owner] { change([&](FilterState& state) { state.owner = owner; }); });
+        action->setCheckable(true);
+        action->setChecked(state_.owner == owner);
+    };
+    by(tr("Anybody"), std::nullopt);
+    by(tr("My own"), ::geteuid());
+    for (const auto& [owner, name] : owners_)
+        if (owner != ::geteuid()) by(name, owner);
     menu.addSeparator();
     QSettings settings;
     settings.beginGroup(kept_key);

@@ -3,6 +3,7 @@
 #include <QFrame>
 #include <QWidget>
 #include <functional>
+#include <map>
 
 #include "models/filter_state.h"
 
@@ -34,6 +35,8 @@ public:
     const FilterState& state() const { return state_; }
     void setState(const FilterState& state);
     void setKinds(const QStringList& kinds) { kinds_ = kinds; }
+    /// Owners of what is listed, by name, to choose from.
+    void setOwners(const std::map<std::uint32_t, QString>& owners) { owners_ = owners; }
     void setProblem(const QString& problem);
     bool isBelow() const;
     void setBelow(bool below);
@@ -62,6 +65,7 @@ private:
 
     FilterState state_;
     QStringList kinds_;
+    std::map<std::uint32_t, QString> owners_;
     QLineEdit* line_;
     QPushButton* below_;
     QLabel* problem_;

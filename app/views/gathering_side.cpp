@@ -18,6 +18,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/filter_bar.h"
+#include "views/kinds_dialog.h"
 #include "views/list_panel.h"
 #include "views/location_bar.h"
 #include "views/look_panel.h"
@@ -137,9 +138,17 @@ void GatheringSide::buildHead(QVBoxLayout& column) {
         model_->setBelow(below);
     });
     connect(filter_, &FilterBar::leftDownwards, this, [this] { list_->setFocus(); });
-    QStringList kinds;
-    for (const Kind& kind : model_->kinds().all()) kinds << shown(kind.name);
-    filter_->setKinds(kinds);
+    connect(filter_, &FilterBar::kindsEditRequested, this, [this] {
+        auto* dialog = new KindsDialog(model_->kinds(), this);
+        connect(dialog, &KindsDialog::saved, model_, &FolderModel::loadKinds);
+        dialog->show();
+    });
+    connect(model_, &FolderModel::kindsLoaded, this, [this](const QString& problem) {
+        QStringList kinds;
+        for (const Kind& kind : model_->kinds().all()) kinds << shown(kind.name);
+        filter_->setKinds(kinds);
+        if (!problem.isEmpty()) filter_->setProblem(problem);
+    });
 }
 
 void GatheringSide::buildList() {
@@ -186,6 +195,7 @@ void GatheringSide::afterLoading(bool another) {
     }
     if (!model_->isLoading()) came_from_.clear();
     filter_->setProblem(model_->criteriaProblem());
+    filter_->setOwners(model_->listing().owners);
     refreshTotals();
 }
 
@@ -259,6 +269,8 @@ void GatheringSide::pasteList() {
     list_panel_->open();
 }
 
+bool GatheringSide::listHasFocus() const { return list_->hasFocus(); }
+
 std::vector<std::string> GatheringSide::selectedPaths() const {
     std::vector<std::string> paths;
     for (const int row : list_->selectedRowNumbers()) paths.push_back(model_->path(model_->index(row, 0)));
@@ -288,7 +300,7 @@ void GatheringSide::pickShown() {
     std::map<std::string, std::vector<std::string>> by_folder;
     for (int row = 0; row < model_->rowCount(); ++row)
         if (model_->row(row).status.type != FileType::folder) by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
-    bench_.pickAll(by_folder, tr("Pick all files shown"));
+    bench_.pickAll(std::move(by_folder), tr("Pick all files shown"));
 }
 
 void GatheringSide::invertSelection() {

@@ -39,6 +39,8 @@ public:
     void pickShown();
     void invertSelection();
     std::vector<std::string> selectedPaths() const;
+    /// What F2 and Delete are about is what one is looking at.
+    bool listHasFocus() const;
 
 signals:
     void folderChanged();

@@ -80,7 +80,7 @@ void LookPanel::clear() {
 }
 
 void LookPanel::lookAt(const std::string& path, const Status& status, const QString& kind) {
-    if (path == path_) return;
+    if (path == path_) return;  // current already
     path_ = path;
     looker_.stop();
     own_facts_ = {{tr("Kind"), kind},
@@ -89,7 +89,8 @@ void LookPanel::lookAt(const std::string& path, const Status& status, const QStr
                   {tr("Changed"), date_text(status.id.modified_ns)},
                   {tr("Permissions"), permissions_text(status.mode)}};
     title_ = QStringLiteral("<b>%1</b>").arg(shown(name_of(path)).toHtmlEscaped());
-    facts_->setText(title_ + rows_of(own_facts_));
+    inner_facts_.clear();
+    showFacts();
     note_->setText(status.type == FileType::file ? QString() : tr("A look is for files."));
     pages_->setCurrentWidget(note_);
     if (status.type == FileType::file)
@@ -100,9 +101,8 @@ void LookPanel::lookAt(const std::string& path, const Status& status, const QStr
 
 void LookPanel::show_(const Look& look) {
     image_ = look.picture;
-    auto facts = own_facts_;
-    facts.insert(facts.end(), look.facts.begin(), look.facts.end());
-    facts_->setText(title_ + rows_of(facts));
+    inner_facts_ = look.facts;
+    showFacts();
     if (!look.picture.isNull()) {
         pages_->setCurrentWidget(picture_);
         fitPicture();
@@ -113,6 +113,17 @@ void LookPanel::show_(const Look& look) {
         note_->setText(look.problem);
         pages_->setCurrentWidget(note_);
     }
+}
+
+void LookPanel::showFacts() {
+    auto facts = own_facts_;
+    facts.insert(facts.end(), inner_facts_.begin(), inner_facts_.end());
+    facts_->setText(path_.empty() ? QString() : title_ + rows_of(facts));
+}
+
+void LookPanel::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::PaletteChange) showFacts();  // whose colours are the theme's
+    QFrame::changeEvent(event);
 }
 
 void LookPanel::fitPicture() {

@@ -21,16 +21,19 @@ public:
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
 
 private:
     void show_(const Look& look);
     void fitPicture();
+    void showFacts();
 
     LookerProcess looker_;
     QTimer wait_;  ///< for the arrow keys to come to rest
     std::string path_;
     QString title_;
     std::vector<std::pair<QString, QString>> own_facts_;
+    std::vector<std::pair<QString, QString>> inner_facts_;
     QImage image_;
     QStackedWidget* pages_;
     QLabel* picture_;

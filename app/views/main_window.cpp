@@ -230,10 +230,14 @@ void MainWindow::buildMenus() {
     add(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
     add(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
         const auto paths = gathering_->selectedPaths();
-        if (paths.size() == 1) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
+        if (paths.size() == 1 && gathering_->listHasFocus()) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
     });
     add(edit, tr("Move to the &trash"), QKeySequence::Delete,
-        unless_typing([this] { small_changes_->trash(gathering_->selectedPaths()); }, &QLineEdit::del));
+        unless_typing(
+            [this] {
+                if (gathering_->listHasFocus()) small_changes_->trash(gathering_->selectedPaths());
+            },
+            &QLineEdit::del));
     buildBatchMenu();
     buildViewMenu();
 

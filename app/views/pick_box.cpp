@@ -53,6 +53,7 @@ void PickBox::focusBox() {
 }
 
 void PickBox::reset() {
+    if (std::erase_if(added_, [](const Added& one) { return one.folder.empty(); }) > 0) showAdded();
     box_->clear();
     chosen_ = false;
     say(tr("a few characters, then Return"), false);
