@@ -1,5 +1,6 @@
 #include <QApplication>
 #include <QSettings>
+#include <csignal>
 #include <cstdio>
 
 #include "files/path.h"
@@ -19,6 +20,7 @@ std::string current_folder() {
 
 /// tavlo [FOLDER]
 int main(int count, char** words) {
+    std::signal(SIGXFSZ, SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     QApplication application(count, words);
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo"));

@@ -335,6 +335,7 @@ int run(const Arguments& arguments) {
 }  // namespace
 
 int main(int count, char** words) {
+    std::signal(SIGXFSZ, SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     const auto arguments = read_arguments(count, words);
     if (!arguments) {
         if (arguments.error().exit == done)

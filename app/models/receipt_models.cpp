@@ -127,6 +127,7 @@ QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
         case ResultColumn: return result_words(item.result, item.action);
         case WhereColumn: {
             if (!item.error.empty()) return shown(item.error);
+            if (!item.not_kept.empty()) return tr("without: %1").arg(shown(item.not_kept));
             if (item.result == Outcome::overwritten) return tr("old one in the Safe");
             if (item.result == Outcome::removed) return item.set_aside.empty() ? tr("the folder was empty") : tr("to the Safe");
             if (item.result == Outcome::skipped) {

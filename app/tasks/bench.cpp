@@ -25,6 +25,19 @@ Rules rules_for(CollisionRule rule) {
             when(rules, Finding::older, Decision::skip);
             when(rules, Finding::same, Decision::skip);
             break;
+        case CollisionRule::larger_wins:
+            for (auto& sized : rules.when_sized) {
+                sized[static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
+                sized[static_cast<std::size_t>(SizeRelation::smaller)] = Decision::skip;
+            }
+            when(rules, Finding::same, Decision::skip);
+            break;
+        case CollisionRule::bring_up_to_date:
+            when(rules, Finding::same, Decision::skip);
+            when(rules, Finding::older, Decision::skip);
+            when(rules, Finding::newer, Decision::overwrite);
+            break;
+        case CollisionRule::own: break;
         case CollisionRule::incoming_wins:
             rules.otherwise = Decision::overwrite;
             when(rules, Finding::same, Decision::skip);
@@ -254,9 +267,21 @@ void Bench::setShape(const Shape& shape) {
 
 void Bench::setCollisionRule(CollisionRule rule) {
     rule_ = rule;
-    auto single = std::move(request_.rules.single);
-    request_.rules = rules_for(rule);
-    request_.rules.single = std::move(single);
+    Rules rules = rule == CollisionRule::own ? own_ : rules_for(rule);
+    rules.single = std::move(request_.rules.single);
+    rules.new_names = request_.rules.new_names;
+    request_.rules = std::move(rules);
+    changed(false);
+}
+
+void Bench::setOwnRule(const Rules& rule) {
+    own_ = rule;
+    setCollisionRule(CollisionRule::own);
+}
+
+void Bench::setNewNames(const NewNames& names) {
+    if (request_.rules.new_names == names) return;
+    request_.rules.new_names = names;
     changed(false);
 }
 

@@ -14,7 +14,7 @@
 #include "tasks/outcome_tree.h"
 
 /// What happens where a name is taken, as the instruction line offers it.
-enum class CollisionRule { ask, keep, newer_wins, incoming_wins, both_stay };
+enum class CollisionRule { ask, keep, newer_wins, larger_wins, incoming_wins, both_stay, bring_up_to_date, own };
 
 /// One thing that was picked.
 struct PickedRow {
@@ -72,6 +72,10 @@ public:
     void setDestination(const std::string& path);
     void setShape(const tavlo::Shape& shape);
     void setCollisionRule(CollisionRule rule);
+    /// The rule `own`: by finding and size.
+    void setOwnRule(const tavlo::Rules& rule);
+    const tavlo::Rules& ownRule() const { return own_; }
+    void setNewNames(const tavlo::NewNames& names);
     /// Decides single pairs of the plan that is shown; undecided takes a decision back.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// Looks at everything again: after a run, or when the disk may have changed.
@@ -107,6 +111,7 @@ private:
 
     tavlo::Request request_;
     CollisionRule rule_ = CollisionRule::ask;
+    tavlo::Rules own_;
     std::map<std::string, Picked> picked_;  ///< by folder
     std::size_t picked_count_ = 0;
     BenchView view_;

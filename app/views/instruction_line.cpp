@@ -11,6 +11,7 @@
 #include "theme/theme.h"
 #include "views/destination_panel.h"
 #include "views/phrase.h"
+#include "views/rule_dialogs.h"
 
 using namespace tavlo;
 
@@ -33,6 +34,9 @@ QString rule_words(CollisionRule rule) {
         case CollisionRule::keep: return InstructionLine::tr("keep what is there");
         case CollisionRule::newer_wins: return InstructionLine::tr("the newer one wins");
         case CollisionRule::incoming_wins: return InstructionLine::tr("overwrite what is there");
+        case CollisionRule::larger_wins: return InstructionLine::tr("the larger one wins");
+        case CollisionRule::bring_up_to_date: return InstructionLine::tr("bring it up to date");
+        case CollisionRule::own: return InstructionLine::tr("my own rule");
         case CollisionRule::both_stay: return InstructionLine::tr("keep both");
     }
     return {};
@@ -44,6 +48,11 @@ QString rule_details(CollisionRule rule) {
         case CollisionRule::keep: return InstructionLine::tr("Keep what is there: skip the incoming one");
         case CollisionRule::newer_wins: return InstructionLine::tr("The newer one wins: older and same are skipped");
         case CollisionRule::incoming_wins: return InstructionLine::tr("Overwrite what is there: the old ones go to the Safe");
+        case CollisionRule::larger_wins:
+            return InstructionLine::tr("The larger one wins: smaller and same are skipped; of one size, ask me");
+        case CollisionRule::bring_up_to_date:
+            return InstructionLine::tr("Bring up to date: newer overwrites, older and same are skipped, anything else asks me");
+        case CollisionRule::own: return InstructionLine::tr("My own rule, by finding and size…");
         case CollisionRule::both_stay: return InstructionLine::tr("Keep both: the incoming one gets a new name");
     }
     return {};
@@ -157,12 +166,40 @@ void InstructionLine::fillShapeMenu() {
 }
 
 void InstructionLine::fillRuleMenu() {
-    for (const auto rule :
-         {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
-        auto* action = rule_menu_.addAction(rule_details(rule), this, [this, rule] { bench_.setCollisionRule(rule); });
+    for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
+                            CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date, CollisionRule::own}) {
+        auto* action = rule_menu_.addAction(rule_details(rule), this, [this, rule] {
+            if (rule == CollisionRule::own) return askOwnRule();
+            bench_.setCollisionRule(rule);
+        });
         action->setCheckable(true);
         action->setChecked(rule == bench_.collisionRule());
     }
+    rule_menu_.addSeparator();
+    const NewNames now = bench_.request().rules.new_names;
+    auto* names = rule_menu_.addMenu(tr("New names, where both stay"));
+    const auto add = [&](const QString& words, const NewNames& scheme) {
+        auto* action = names->addAction(words, this, [this, scheme] { bench_.setNewNames(scheme); });
+        action->setCheckable(true);
+        action->setChecked(scheme.scheme == now.scheme);
+    };
+    add(tr("By number: report-2.pdf"), {});
+    add(tr("By date of change: report 2031-05-02.pdf"), {NewNames::Scheme::date, {}});
+    auto* own = names->addAction(
+        now.scheme == NewNames::Scheme::pattern ? tr("By my own pattern: %1").arg(shown(now.pattern)) : tr("By my own pattern…"), this,
+        &InstructionLine::askNamePattern);
+    own->setCheckable(true);
+    own->setChecked(now.scheme == NewNames::Scheme::pattern);
+}
+
+void InstructionLine::askOwnRule() {
+    OwnRuleDialog dialog(bench_.ownRule(), this);
+    if (dialog.exec() == QDialog::Accepted) bench_.setOwnRule(dialog.rule());
+}
+
+void InstructionLine::askNamePattern() {
+    NamePatternDialog dialog(bench_.request().rules.new_names.pattern, this);
+    if (dialog.exec() == QDialog::Accepted) bench_.setNewNames({NewNames::Scheme::pattern, dialog.pattern()});
 }
 
 QString InstructionLine::sentence() const {
@@ -199,7 +236,9 @@ void InstructionLine::refresh() {
     shape_->setText(shape_words(request.shape));
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
-    rule_->setText(rule_words(bench_.collisionRule()));
+    const auto overwrites = plan && fresh ? plan->totals.of(Outcome::overwritten) : 0;
+    rule_->setText(overwrites == 0 ? rule_words(bench_.collisionRule())
+                                   : tr("%1, overwriting %2").arg(rule_words(bench_.collisionRule()), count_text(overwrites)));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
     stop_->setText(tr("."));

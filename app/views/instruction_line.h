@@ -30,6 +30,8 @@ private:
     void fillFoldersMenu();
     void fillShapeMenu();
     void fillRuleMenu();
+    void askOwnRule();
+    void askNamePattern();
 
     Bench& bench_;
     Phrase* operation_;

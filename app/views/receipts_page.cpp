@@ -9,6 +9,7 @@
 #include <QStackedWidget>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
@@ -229,6 +230,9 @@ void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vec
     title_->setText(receipt_title(head));
     QString note =
         tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
+    if (!head.waits_for.empty()) note += tr(" · waited for room: %1").arg(shown(head.waits_for));
+    const auto kept_less = std::count_if(items->begin(), items->end(), [](const ReceiptItem& item) { return !item.not_kept.empty(); });
+    if (kept_less > 0) note += tr(" · %Ln could not keep everything", nullptr, static_cast<int>(kept_less));
     if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
     note_->setText(note);
     items_->setItems(head.destination, std::move(items));

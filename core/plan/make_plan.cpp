@@ -199,8 +199,8 @@ private:
             case Decision::rename:
                 item.outcome = Outcome::renamed;
                 item.add_extras().final_name = free_name(
-                    entry.name, entry.status.type, [&](const std::string& name) { return is_taken(item.folder, name); },
-                    destination_.volume.max_name_bytes);
+                    entry.name, entry.status.type, rules_.new_names, {entry.status.id.modified_ns, folder_name(entry)},
+                    [&](const std::string& name) { return is_taken(item.folder, name); }, destination_.volume.max_name_bytes);
                 new_names_[item.folder].insert(fold(item.extras().final_name));
                 break;
         }
@@ -235,6 +235,12 @@ private:
     }
 
     std::string fold(std::string_view name) const { return destination_.volume.folds_case ? folded(name) : std::string(name); }
+
+    std::string folder_name(const Entry& entry) const {
+        const FolderId folder = entry.folder;
+        return plan_.batch->folders.parent(folder) == no_folder ? std::string(name_of(plan_.batch->folders.name(folder)))
+                                                                : plan_.batch->folders.name(folder);
+    }
 
     bool is_taken(FolderId folder, const std::string& name) {
         if (held_[folder] != nullptr && held_[folder]->find(name) != nullptr) return true;

@@ -1,5 +1,7 @@
 #include "plan/names.h"
 
+#include <ctime>
+
 #include "files/path.h"
 
 namespace tavlo {
@@ -40,9 +42,81 @@ std::string numbered_name(std::string_view name, FileType type, unsigned number,
     return std::string(stem) + suffix + std::string(extension);
 }
 
-std::string free_name(std::string_view name, FileType type, const std::function<bool(const std::string&)>& taken, std::size_t most) {
+namespace {
+
+std::string local(const char* format, std::int64_t ns) {
+    const std::time_t seconds = static_cast<std::time_t>(ns / 1'000'000'000 - (ns % 1'000'000'000 < 0 ? 1 : 0));
+    std::tm time{};
+    ::localtime_r(&seconds, &time);
+    char text[32];
+    return {text, std::strftime(text, sizeof text, format, &time)};
+}
+
+/// The pattern filled in; "" where it makes no name of at most `most` bytes.
+std::string from_pattern(std::string_view pattern, std::string_view name, FileType type, const NameSource& source, unsigned number,
+                         std::size_t most) {
+    const auto start = extension_start(name, type);
+    std::string out;
+    for (std::size_t at = 0; at < pattern.size();) {
+        const auto close = pattern[at] == '{' ? pattern.find('}', at) : std::string_view::npos;
+        if (close == std::string_view::npos) {
+            out += pattern[at++];
+            continue;
+        }
+        const auto token = pattern.substr(at + 1, close - at - 1);
+        at = close + 1;
+        if (token == "name") out += name.substr(0, start);
+        if (token == "ext") out += name.substr(start);
+        if (token == "date") out += local("%Y-%m-%d", source.modified_ns);
+        if (token == "time") out += local("%H%M", source.modified_ns);
+        if (token == "folder") out += source.folder;
+        if (token == "n") out += std::to_string(number);
+    }
+    const bool good = !out.empty() && out != "." && out != ".." && out.size() <= most && out.find('/') == std::string::npos;
+    return good ? out : std::string();
+}
+
+}  // namespace
+
+std::string pattern_problem(std::string_view pattern) {
+    if (pattern.empty()) return "it is empty";
+    if (pattern.find('/') != std::string_view::npos) return "a name cannot hold '/'";
+    bool varies = false;
+    for (auto open = pattern.find('{'); open != std::string_view::npos; open = pattern.find('{', open + 1)) {
+        const auto close = pattern.find('}', open);
+        if (close == std::string_view::npos) return "a '{' is not closed";
+        const auto token = pattern.substr(open + 1, close - open - 1);
+        bool known = false;
+        for (const std::string_view one : {"name", "ext", "date", "time", "folder", "n"}) known = known || token == one;
+        if (!known) return "{" + std::string(token) + "} is not known";
+        varies = varies || token == "name" || token == "n";
+    }
+    return varies ? std::string() : "without {name} or {n} every name would be the same";
+}
+
+std::string free_name(std::string_view name, FileType type, const NewNames& scheme, const NameSource& source,
+                      const std::function<bool(const std::string&)>& taken, std::size_t most) {
+    std::string base(name);
+    if (scheme.scheme != NewNames::Scheme::number) {
+        const std::string_view pattern = scheme.scheme == NewNames::Scheme::date ? "{name} {date}{ext}" : std::string_view(scheme.pattern);
+        const bool counts = pattern.find("{n}") != std::string_view::npos;
+        for (unsigned number = 2; pattern_problem(pattern).empty(); ++number) {
+            const std::string candidate = from_pattern(pattern, name, type, source, number, most);
+            if (candidate.empty()) break;
+            if (!taken(candidate)) return candidate;
+            base = candidate;
+            if (!counts) break;  // then its own name is counted up
+        }
+    }
     for (unsigned number = 2;; ++number)
-        if (auto candidate = numbered_name(name, type, number, most); !taken(candidate)) return candidate;
+        if (auto candidate = numbered_name(base, type, number, most); !taken(candidate)) return candidate;
+}
+
+std::string counted_from(const std::string& asked, const std::string& planned, FileType type) {
+    constexpr unsigned most_tried = 10'000;
+    for (unsigned number = 2; number < most_tried; ++number)
+        if (numbered_name(asked, type, number) == planned) return asked;
+    return planned;
 }
 
 std::string name_problem(std::string_view name, const Volume& volume) {

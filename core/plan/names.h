@@ -5,6 +5,7 @@
 #include <string_view>
 
 #include "files/types.h"
+#include "plan/rules.h"
 
 namespace tavlo {
 
@@ -14,8 +15,22 @@ namespace tavlo {
 /// most     the longest name in bytes; where needed the stem is cut, never inside a character
 std::string numbered_name(std::string_view name, FileType type, unsigned number, std::size_t most = 255);
 
-/// The first numbered name that is not taken.
-std::string free_name(std::string_view name, FileType type, const std::function<bool(const std::string&)>& taken, std::size_t most = 255);
+/// What a new name may be made of besides the old one.
+struct NameSource {
+    std::int64_t modified_ns = 0;
+    std::string folder{};  ///< the name of the folder that it comes from
+};
+
+/// The first name by a scheme that is not taken. What no pattern can make, as a name with '/' in it, is made by number.
+std::string free_name(std::string_view name, FileType type, const NewNames& scheme, const NameSource& source,
+                      const std::function<bool(const std::string&)>& taken, std::size_t most = 255);
+
+/// Why a pattern makes no names, in words; empty where it does.
+std::string pattern_problem(std::string_view pattern);
+
+/// The name that is counted up from when a planned name is taken at the last instant: the one asked for, where the planned
+/// one was counted up from it, else the planned one.
+std::string counted_from(const std::string& asked, const std::string& planned, FileType type);
 
 /// Why a volume cannot hold this name, in words; empty where it can.
 std::string name_problem(std::string_view name, const Volume& volume);

@@ -27,11 +27,27 @@ struct PairDecision {
     Decision decision = Decision::undecided;
 };
 
+/// How a new name is made for what is to stay beside the one that holds its name.
+struct NewNames {
+    enum class Scheme : std::uint8_t {
+        number,   ///< "report-2.pdf"
+        date,     ///< "report 2031-05-02.pdf", by the incoming one's date of change, local time
+        pattern,  ///< as `pattern` says
+    };
+    Scheme scheme = Scheme::number;
+    /// {name} without extension, {ext} with its dot, {date}, {time}, {folder} that it comes from, {n} counted up from 2
+    std::string pattern{};
+    bool operator==(const NewNames&) const = default;
+};
+
 /// What is to be done where a name is taken.
 struct Rules {
     Decision otherwise = Decision::undecided;
     std::array<std::optional<Decision>, finding_count> when{};
+    /// By finding and size, ahead of `when`; of files that meet files in the destination.
+    std::array<std::array<std::optional<Decision>, size_relation_count>, finding_count> when_sized{};
     std::unordered_map<std::string, PairDecision> single{};  ///< by source path
+    NewNames new_names{};
 
     /// finding  nullopt: not compared yet
     Decision decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const;

@@ -12,6 +12,10 @@ enum class Operation : std::uint8_t { copy, move, undo, restore };
 enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin };
 inline constexpr int finding_count = 6;
 
+/// How the incoming file's size compares with that of the one that holds the name.
+enum class SizeRelation : std::uint8_t { smaller, same_size, larger };
+inline constexpr int size_relation_count = 3;
+
 /// What becomes of an item whose name is taken.
 enum class Decision : std::uint8_t { undecided, skip, overwrite, rename };
 

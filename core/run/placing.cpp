@@ -51,12 +51,12 @@ SafeEntry entry_for(const std::string& id, const std::string& slot_path, const s
     return entry;
 }
 
-Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, bool numbered, FileType type,
-                                  const Ready& ready) {
+Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, const std::string& count_from,
+                                  FileType type, const Ready& ready) {
     std::string candidate = name;
     auto taken = ready.appear(folder, candidate);
-    for (unsigned number = 2; numbered && !taken && taken.error().fault == Fault::name_taken; ++number) {
-        candidate = numbered_name(name, type, number);
+    for (unsigned number = 2; !count_from.empty() && !taken && taken.error().fault == Fault::name_taken; ++number) {
+        candidate = numbered_name(count_from, type, number);
         taken = ready.appear(folder, candidate);
     }
     if (!taken) return failure(taken.error());
@@ -74,7 +74,7 @@ Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& fold
     };
     if (!now && now.error().fault == Fault::not_found) {
         SafeFolder::drop(disk, slot);
-        return place_at_free_name(disk, folder, name, false, FileType::file, ready);
+        return place_at_free_name(disk, folder, name, {}, FileType::file, ready);
     }
     if (!now) return unused(now.error());
     if (!is_expected(*now, expected)) return unused(changed(folder, name));

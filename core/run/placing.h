@@ -25,10 +25,10 @@ struct Placed {
 };
 
 /// Gives something ready a free name; never replaces (promise 2).
-/// numbered  where the name is taken, counts up until one is free
+/// count_from  where the name is taken, counts up from this one until one is free; empty: does not
 /// errors    name_taken: nothing was touched
-Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, bool numbered, FileType type,
-                                  const Ready& ready);
+Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, const std::string& count_from,
+                                  FileType type, const Ready& ready);
 
 /// Gives something ready a name that is held, and puts what held it into the Safe.
 /// expected  what the decision was made about; anything else there is left alone

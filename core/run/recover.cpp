@@ -89,11 +89,12 @@ private:
     /// A free name was to be taken: the one planned, or one counted up from it.
     std::optional<Placed> find_placed(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& planned) {
         std::string name = planned;
+        const std::string base = counted_from(std::string(name_of(item.target)), planned, item.type);
         for (unsigned number = 2; number < most_numbers_tried; ++number) {
             const auto status = disk_.status(folder, name);
             if (status && is_fresh(item, intent, folder, name, *status)) return Placed{name, *status};
             if (!status || item.outcome != Outcome::renamed) return std::nullopt;
-            name = numbered_name(name_of(item.target), item.type, number);
+            name = numbered_name(base, item.type, number);
         }
         return std::nullopt;
     }

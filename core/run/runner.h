@@ -95,6 +95,7 @@ private:
     void take_away(Work& work);
     void remove_source(Work& work);
     void take_back(Work& work, Error why);
+    std::string count_from(ItemId id) const;
     void note_twin(ItemId id, const Placed& placed);
     PlacedFile first_of_link(ItemId id) const;
     bool still_the_agreed_source(ItemId id, const Handle& folder, const Place& place);

@@ -4,6 +4,7 @@
 #include <thread>
 
 #include "files/path.h"
+#include "plan/names.h"
 #include "run/parallel.h"
 #include "run/runner.h"
 
@@ -177,6 +178,13 @@ void Runner::drop(Work& work, const Error& why) {
     fail(work.item, why);
 }
 
+/// Which name is counted up from, should the planned one be taken by then; empty where nothing was to be renamed.
+std::string Runner::count_from(ItemId id) const {
+    const Item& it = item(id);
+    if (it.outcome != Outcome::renamed) return {};
+    return counted_from(plan_.name(it), plan_.final_name(it), it.inside == no_folder ? FileType::file : FileType::folder);
+}
+
 Ready Runner::ready_for(Work& work) {
     const ItemId id = work.item;
     const auto unlink = [this](const Handle& folder, const std::string& name) { return disk_.remove_file(folder, name); };
@@ -234,7 +242,7 @@ void Runner::place(Work& work) {
     const std::string place = join(finals_.path(it.folder), name);
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
     const auto placed = work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
-                                  : place_at_free_name(disk_, **into, name, it.outcome == Outcome::renamed, type, ready);
+                                  : place_at_free_name(disk_, **into, name, count_from(id), type, ready);
     if (!placed) {
         switch (placed.error().fault) {
             case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead

@@ -2,6 +2,7 @@
 
 #include <catch2/catch.hpp>
 #include <filesystem>
+#include <tuple>
 
 #include "files/path.h"
 #include "support/jobs.h"
@@ -277,4 +278,37 @@ TEST_CASE("what reading found out is remembered, until one of the two is touched
     temp.date("from/a", 1'900'000'000);
     CHECK(finding_after_reads().second);
     CHECK(finding_after_reads().first != Finding::same);
+}
+
+TEST_CASE("a rule by finding and size: the larger one wins, and what it does not say is left to the rest", "[disk][collision]") {
+    TempFolder temp;
+    for (const auto& [name, from, to] :
+         {std::tuple{"larger", "incoming, large", "held"}, {"smaller", "in", "held, large"}, {"even", "one", "two"}}) {
+        temp.write(std::string("from/") + name, from);
+        temp.write(std::string("to/") + name, to);
+    }
+    temp.write("to/larger-2", "somebody else's");
+    Request request = copy({temp.path("from")}, temp.path("to"));
+    request.shape.contents = true;
+    for (auto& sized : request.rules.when_sized) {
+        sized[static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
+        sized[static_cast<std::size_t>(SizeRelation::smaller)] = Decision::skip;
+    }
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(request);
+    CHECK(ran.item(temp.path("to/larger")).result == Outcome::overwritten);
+    CHECK(ran.item(temp.path("to/smaller")).result == Outcome::skipped);
+    CHECK(ran.item(temp.path("to/even")).result == Outcome::undecided);
+}
+
+TEST_CASE("a planned new name that is taken at the last instant is counted up from the one asked for", "[disk][collision]") {
+    TempFolder temp;
+    temp.write("from/report.pdf", "incoming");
+    temp.write("to/report.pdf", "held");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run_after(with(copy({temp.path("from/report.pdf")}, temp.path("to")), Decision::rename),
+                                   [&] { temp.write("to/report-2.pdf", "somebody's"); });
+    CHECK(ran.items[0].result == Outcome::renamed);
+    CHECK(ran.items[0].final_path == temp.path("to/report-3.pdf"));
+    CHECK(temp.read("to/report-2.pdf") == "somebody's");
 }

@@ -1,6 +1,7 @@
 #include "plan/names.h"
 
 #include <catch2/catch.hpp>
+#include <set>
 
 #include "files/natural.h"
 #include "files/path.h"
@@ -16,7 +17,8 @@ TEST_CASE("a new name keeps the extension and counts up", "[names]") {
     CHECK(numbered_name(".config.json", FileType::file, 2) == ".config-2.json");
     CHECK(numbered_name("Permits 2031.old", FileType::folder, 2) == "Permits 2031.old-2");
     CHECK(numbered_name("trailing.", FileType::file, 2) == "trailing.-2");
-    CHECK(free_name("a.txt", FileType::file, [](const std::string& name) { return name == "a-2.txt" || name == "a-3.txt"; }) == "a-4.txt");
+    CHECK(free_name("a.txt", FileType::file, {}, {}, [](const std::string& name) { return name == "a-2.txt" || name == "a-3.txt"; }) ==
+          "a-4.txt");
 }
 
 TEST_CASE("a new name over 255 bytes is cut in its stem, never inside a character", "[names]") {
@@ -84,4 +86,25 @@ TEST_CASE("a filter line lets through the names that fit all its words", "[names
     CHECK(glob_matches("*\xff*",
                        "bad\xff"
                        "byte"));
+}
+
+TEST_CASE("new names by date or by a pattern, free of what is there", "[names]") {
+    const NameSource source{1'935'565'200'000'000'000, "Harbour desk"};  // some day of 2031
+    const std::set<std::string> held{"report.pdf", "Harbour desk report.pdf"};
+    const auto taken = [&](const std::string& name) { return held.contains(name); };
+    const auto made = [&](const char* pattern, const std::string& name = "report.pdf") {
+        return free_name(name, FileType::file, {NewNames::Scheme::pattern, pattern}, source, taken);
+    };
+    CHECK(made("{name} from {folder}{ext}") == "report from Harbour desk.pdf");
+    CHECK(made("{folder} {name}{ext}") == "Harbour desk report-2.pdf");  // taken: counted up
+    CHECK(made("{name} ({n}){ext}") == "report (2).pdf");
+    CHECK(made("{folder}/{name}") == "report-2.pdf");  // no name at all: by number
+    CHECK(made("{name}{ext}", std::string(255, 'x')).size() <= 255);
+    const std::string dated = free_name("a.tar.gz", FileType::file, {NewNames::Scheme::date, {}}, source, taken);
+    CHECK(dated.starts_with("a 2031-05-0"));
+    CHECK(dated.ends_with(".tar.gz"));
+    CHECK(pattern_problem("{name}-{n}{ext}").empty());
+    for (const char* wrong : {"", "a/b", "{name", "{nome}", "all the same{ext}"}) CHECK_FALSE(pattern_problem(wrong).empty());
+    CHECK(counted_from("report.pdf", "report-7.pdf", FileType::file) == "report.pdf");
+    CHECK(counted_from("report.pdf", "report 2031.pdf", FileType::file) == "report 2031.pdf");
 }
