@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QMenu>
+#include <QMimeData>
 #include <QPushButton>
 #include <QScrollBar>
 #include <QSettings>
@@ -15,8 +16,10 @@
 #include "files/path.h"
 #include "models/folder_model.h"
 #include "tasks/bench.h"
+#include "tasks/file_clips.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/clipboard_line.h"
 #include "views/filter_bar.h"
 #include "views/kinds_dialog.h"
 #include "views/list_panel.h"
@@ -55,6 +58,10 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     look_ = new LookPanel;
     column->addWidget(look_);
     look_->hide();
+
+    auto* clipboard = new ClipboardLine;
+    column->addWidget(clipboard);
+    connect(clipboard, &ClipboardLine::pasteRequested, this, &GatheringSide::pasteRequested);
 
     auto* foot = new QHBoxLayout;
     foot->setContentsMargins(14, 7, 14, 7);
@@ -169,6 +176,7 @@ void GatheringSide::buildList() {
     const QStringList wanted = QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
     for (int column = 1; column < folder_column_count; ++column) list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
     list_->setColumnHidden(number(FolderColumn::folder), true);
+    list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     list_->installEventFilter(this);
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
     list_->horizontalHeader()->setContextMenuPolicy(Qt::CustomContextMenu);

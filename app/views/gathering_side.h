@@ -44,6 +44,7 @@ public:
 
 signals:
     void folderChanged();
+    void pasteRequested(bool move);
     void newFolderRequested();
     void renameRequested(const std::string& folder, const std::string& name);
     void trashRequested(const std::vector<std::string>& paths);

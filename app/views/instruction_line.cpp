@@ -1,12 +1,15 @@
 #include "views/instruction_line.h"
 
 #include <QActionGroup>
+#include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QMimeData>
 #include <QPushButton>
 
 #include "files/path.h"
 #include "tasks/bench.h"
+#include "tasks/file_clips.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/destination_panel.h"
@@ -63,6 +66,7 @@ QString rule_details(CollisionRule rule) {
 InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("instruction"));
     setAttribute(Qt::WA_StyledBackground);
+    setAcceptDrops(true);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(18, 12, 18, 12);
     row->setSpacing(18);
@@ -131,6 +135,19 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
 }
 
 void InstructionLine::chooseDestination() { panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2))); }
+
+void InstructionLine::dragEnterEvent(QDragEnterEvent* event) {
+    if (from_mime(event->mimeData()).paths.size() == 1) event->acceptProposedAction();
+}
+
+/// One folder dropped onto the sentence is where things go.
+void InstructionLine::dropEvent(QDropEvent* event) {
+    const auto paths = from_mime(event->mimeData()).paths;
+    if (paths.size() != 1) return;
+    event->setDropAction(Qt::CopyAction);
+    event->accept();
+    bench_.setDestination(paths.front());
+}
 
 void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);

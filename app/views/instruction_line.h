@@ -24,6 +24,10 @@ signals:
     void folderRequested(const std::string& path);  ///< one of the source folders, to be looked at
     void batchRequested();                          ///< the batch as a list
 
+protected:
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
 private:
     void refresh();
     void fillItemsMenu();

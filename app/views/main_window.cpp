@@ -13,12 +13,12 @@
 #include <QSplitter>
 #include <QStackedWidget>
 #include <QTimer>
-#include <QUrl>
 #include <QVBoxLayout>
 
 #include "files/path.h"
 #include "models/folder_model.h"
 #include "tasks/bench.h"
+#include "tasks/file_clips.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
 #include "tasks/small_changes.h"
@@ -107,6 +107,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         receipts_->refresh();
     });
     gathering_->openFolder(folder);
+    connect(gathering_, &GatheringSide::pasteRequested, this, [this](bool move) { paste(move); });
     connect(gathering_, &GatheringSide::newFolderRequested, this, &MainWindow::askNewFolder);
     connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
     connect(gathering_, &GatheringSide::trashRequested, small_changes_, &SmallChanges::trash);
@@ -159,21 +160,15 @@ void MainWindow::putInHand(bool cut) {
     if (paths.empty()) return;
     bench_->setOperation(cut ? Operation::move : Operation::copy);
     bench_->replacePicks(paths);
-    auto* mime = new QMimeData;
-    QList<QUrl> urls;
-    for (const auto& path : paths) urls << QUrl::fromLocalFile(shown(path));
-    mime->setUrls(urls);
-    QApplication::clipboard()->setMimeData(mime);
+    QApplication::clipboard()->setMimeData(to_mime({paths, cut}).release());
 }
 
-/// The folder shown becomes the destination; what another program put on the clipboard becomes the batch.
-void MainWindow::paste() {
-    const QMimeData* mime = QApplication::clipboard()->mimeData();
-    if (mime != nullptr && mime->hasUrls() && !QApplication::clipboard()->ownsClipboard()) {
-        std::vector<std::string> paths;
-        for (const QUrl& url : mime->urls())
-            if (url.isLocalFile()) paths.push_back(to_bytes(url.toLocalFile()));
-        if (!paths.empty()) bench_->replacePicks(paths);
+/// The folder shown becomes the destination; what another program, or another window, put on the clipboard becomes the batch.
+void MainWindow::paste(std::optional<bool> move) {
+    const FileClip clip = from_mime(QApplication::clipboard()->mimeData());
+    if (!clip.paths.empty()) {
+        bench_->setOperation(move.value_or(clip.cut) ? Operation::move : Operation::copy);
+        bench_->replacePicks(clip.paths);
     }
     bench_->setDestination(gathering_->folder());
 }

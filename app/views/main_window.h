@@ -1,6 +1,7 @@
 #pragma once
 
 #include <QMainWindow>
+#include <optional>
 #include <string>
 
 #include "views/place_strip.h"
@@ -47,7 +48,7 @@ private:
     void askRename(const std::string& folder, const std::string& name);
     void openOther(const std::string& folder);
     void putInHand(bool cut);
-    void paste();
+    void paste(std::optional<bool> move = std::nullopt);  ///< nullopt: as the clipboard says
 
     Bench* bench_;
     Runs* runs_;

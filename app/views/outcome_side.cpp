@@ -1,10 +1,12 @@
 #include "views/outcome_side.h"
 
 #include <QButtonGroup>
+#include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QMenu>
+#include <QMimeData>
 #include <QPushButton>
 #include <QScrollBar>
 #include <QStackedWidget>
@@ -13,6 +15,7 @@
 
 #include "files/path.h"
 #include "tasks/bench.h"
+#include "tasks/file_clips.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/batch_view.h"
@@ -24,6 +27,7 @@ using namespace tavlo;
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("outcome"));
     setAttribute(Qt::WA_StyledBackground);
+    setAcceptDrops(true);
     model_ = new OutcomeModel(this);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
@@ -162,6 +166,21 @@ void OutcomeSide::goToNextUndecided() {
     list_->setCurrentIndex(model_->index(row, 0));
     list_->scrollTo(model_->index(std::min(row + 1, model_->rowCount() - 1), 0));
     list_->setFocus();
+}
+
+void OutcomeSide::dragEnterEvent(QDragEnterEvent* event) {
+    if (!from_mime(event->mimeData()).paths.empty()) event->acceptProposedAction();
+}
+
+/// What is dropped onto the destination is taken in hand: what will come of it is seen before it runs.
+void OutcomeSide::dropEvent(QDropEvent* event) {
+    Bench::ByFolder dropped;
+    for (const auto& path : from_mime(event->mimeData()).paths)
+        if (path != "/") dropped[std::string(parent_of(path))].emplace_back(name_of(path));
+    if (dropped.empty()) return;
+    event->setDropAction(Qt::CopyAction);  // whoever it was dragged from must not remove it
+    event->accept();
+    bench_.pickAll(std::move(dropped), tr("Drop onto the destination"));
 }
 
 bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {

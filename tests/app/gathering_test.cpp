@@ -1,8 +1,11 @@
 #include <QAction>
 #include <QClipboard>
 #include <QComboBox>
+#include <QDragEnterEvent>
+#include <QDropEvent>
 #include <QLabel>
 #include <QListWidget>
+#include <QMimeData>
 #include <QPlainTextEdit>
 #include <QProcess>
 #include <QPushButton>
@@ -16,6 +19,7 @@
 #include "support/temp_folder.h"
 #include "tasks/batch_file.h"
 #include "tasks/bench.h"
+#include "tasks/file_clips.h"
 #include "tasks/looker_process.h"
 #include "tasks/small_changes.h"
 #include "views/filter_bar.h"
@@ -298,4 +302,75 @@ TEST_CASE("a look at a file, and hostile files harm nothing but their own look",
             CHECK((!seen.problem.isEmpty() || !seen.picture.isNull() || !seen.text.isEmpty() || !seen.facts.empty()));
         }
     }
+}
+
+TEST_CASE("files go from window to window by the clipboard, and what it holds is on view before", "[window][clipboard]") {
+    Desk desk(4);
+    desk.temp.folder("other");
+    desk.driver->clickRow("folderList", 0);
+    desk.driver->clickRow("folderList", 1, 0, Qt::ControlModifier);
+    QTest::keyClick(&*desk.window, Qt::Key_X, Qt::ControlModifier);
+    CHECK(desk.picks() == 2);
+    CHECK(desk.window->bench().request().operation == Operation::move);
+
+    TempFolder state;
+    MainWindow other(desk.temp.path("other"), state.path(), false);
+    other.show();
+    const WindowDriver driver(other);
+    REQUIRE(driver.settle());
+    REQUIRE(driver.find<QWidget>("clipboardLine")->isVisible());
+    CHECK(driver.find<QLabel>("clipboardWords")->text().contains(QStringLiteral("2 cut, from desk")));
+    // copy or move can be changed at either end; nothing runs by itself, and what was cut stays
+    driver.click("clipboardCopy");
+    REQUIRE(driver.settle());
+    CHECK(other.bench().request().operation == Operation::copy);
+    CHECK(other.bench().request().destination == desk.temp.path("other"));
+    CHECK(other.bench().pickedCount() == 2);
+    driver.click("clipboardMove");
+    REQUIRE(driver.settle());
+    CHECK(other.bench().request().operation == Operation::move);
+    CHECK(desk.temp.has("desk/permit-0200-quay.pdf"));
+    driver.click("start");
+    REQUIRE(driver.settle());
+    CHECK(desk.temp.has("other/permit-0200-quay.pdf"));
+    CHECK_FALSE(desk.temp.has("desk/permit-0200-quay.pdf"));
+
+    // yesterday's clipboard: what is no longer there is said
+    QApplication::clipboard()->setMimeData(to_mime({{desk.temp.path("desk/permit-0200-quay.pdf")}, false}).release());
+    REQUIRE(WindowDriver::wait([&] { return driver.find<QLabel>("clipboardWords")->text().contains(QStringLiteral("no longer there")); }));
+    CHECK_FALSE(driver.find<QPushButton>("clipboardCopy")->isEnabled());
+    QApplication::clipboard()->setText(QStringLiteral("words, no files"));
+    CHECK_FALSE(driver.find<QWidget>("clipboardLine")->isVisible());
+}
+
+TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its bytes", "[clipboard]") {
+    const FileClip clip{{"/a b/50% \xc3\xbc.pdf", "/odd/\xff\n.txt"}, true};
+    const auto mime = to_mime(clip);
+    const FileClip back = from_mime(&*mime);
+    CHECK(back.paths == clip.paths);
+    CHECK(back.cut);
+    QMimeData plain;
+    plain.setData("text/uri-list", "# a remark\r\nfile:///tmp/a%20b\r\nhttps://example.org/c\r\nfile://localhost/tmp/d\r\n");
+    CHECK(from_mime(&plain).paths == std::vector<std::string>{"/tmp/a b", "/tmp/d"});
+    CHECK_FALSE(from_mime(&plain).cut);
+    CHECK(from_mime(nullptr).paths.empty());
+
+    Desk desk(2);
+    QMimeData dropped;
+    dropped.setData("text/uri-list", QByteArray("file://") + desk.temp.path("desk/permit-0201-quay.pdf").c_str());
+    auto* outcome = desk.driver->find<QWidget>("outcome");
+    QDragEnterEvent over(QPoint(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(outcome, &over);
+    CHECK(over.isAccepted());
+    QDropEvent drop(QPointF(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(outcome, &drop);
+    CHECK(desk.picked("permit-0201-quay.pdf"));
+    CHECK(drop.dropAction() == Qt::CopyAction);
+    QMimeData folder;
+    folder.setData("text/uri-list", QByteArray("file://") + desk.temp.path("state").c_str());
+    QDragEnterEvent above(QPoint(20, 20), Qt::CopyAction, &folder, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(desk.driver->find<QWidget>("instruction"), &above);
+    QDropEvent onto(QPointF(20, 20), Qt::CopyAction, &folder, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(desk.driver->find<QWidget>("instruction"), &onto);
+    CHECK(desk.window->bench().request().destination == desk.temp.path("state"));
 }

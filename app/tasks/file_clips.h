@@ -1,0 +1,19 @@
+#pragma once
+
+#include <QString>
+#include <memory>
+#include <string>
+#include <vector>
+
+class QMimeData;
+
+/// Files as programs hand them to one another, by the clipboard or by dragging.
+struct FileClip {
+    std::vector<std::string> paths;
+    bool cut = false;  ///< meant to be moved
+};
+
+/// text/uri-list (RFC 2483), the same as plain text, and what desktops add to say "cut".
+std::unique_ptr<QMimeData> to_mime(const FileClip& clip);
+/// No paths: it holds no local files.
+FileClip from_mime(const QMimeData* mime);
