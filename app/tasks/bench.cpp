@@ -2,53 +2,19 @@
 
 #include <algorithm>
 #include <mutex>
+#include <optional>
 #include <set>
 #include <utility>
 
 #include "files/path.h"
 #include "keep/store.h"
 #include "tasks/batch_file.h"
+#include "tasks/instruction_file.h"
 #include "text.h"
 
 using namespace tavlo;
 
 namespace {
-
-Rules rules_for(CollisionRule rule) {
-    const auto when = [](Rules& rules, Finding finding, Decision decision) { rules.when[static_cast<std::size_t>(finding)] = decision; };
-    Rules rules;
-    switch (rule) {
-        case CollisionRule::ask: when(rules, Finding::same, Decision::skip); break;  // nothing would change: not worth a question
-        case CollisionRule::keep: rules.otherwise = Decision::skip; break;
-        case CollisionRule::newer_wins:
-            when(rules, Finding::newer, Decision::overwrite);
-            when(rules, Finding::older, Decision::skip);
-            when(rules, Finding::same, Decision::skip);
-            break;
-        case CollisionRule::larger_wins:
-            for (auto& sized : rules.when_sized) {
-                sized[static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
-                sized[static_cast<std::size_t>(SizeRelation::smaller)] = Decision::skip;
-            }
-            when(rules, Finding::same, Decision::skip);
-            break;
-        case CollisionRule::bring_up_to_date:
-            when(rules, Finding::same, Decision::skip);
-            when(rules, Finding::older, Decision::skip);
-            when(rules, Finding::newer, Decision::overwrite);
-            break;
-        case CollisionRule::own: break;
-        case CollisionRule::incoming_wins:
-            rules.otherwise = Decision::overwrite;
-            when(rules, Finding::same, Decision::skip);
-            break;
-        case CollisionRule::both_stay:
-            rules.otherwise = Decision::rename;
-            when(rules, Finding::same, Decision::skip);
-            break;
-    }
-    return rules;
-}
 
 std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
     auto rows = std::make_shared<std::vector<PickedRow>>();
@@ -78,6 +44,10 @@ struct Bench::Known {
     std::shared_ptr<const std::vector<PickedRow>> rows;
     KnownContents contents;
     std::string state_folder;
+    std::string saved_instruction;   ///< as it is in its file
+    std::optional<Outlook> outlook;  ///< the last one, planned again while only the rules change
+    std::string planned_into;
+    Shape planned_shape;
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
     bool saved = true;                                                  ///< what is picked is in its file
@@ -232,14 +202,20 @@ void Bench::forget(const ByFolder& by_folder) {
 
 void Bench::restore() {
     working_ = true;
-    worker_.post([this, state_folder = known_->state_folder](const std::stop_token&) {
-        auto saved = load_batch(state_folder);
+    worker_.post([this, known = known_](const std::stop_token&) {
+        auto saved = load_batch(known->state_folder);
+        auto asked = load_instruction(known->state_folder);
         QMetaObject::invokeMethod(
             this,
-            [this, saved = saved ? std::move(*saved) : SavedBatch{}] {
+            [this, saved = saved ? std::move(*saved) : SavedBatch{}, asked = asked ? std::optional(std::move(*asked)) : std::nullopt] {
                 ByFolder by_folder;
                 for (const auto& path : saved.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
                 for (auto& [folder, names] : by_folder) note({folder, shared(std::move(names)), true});
+                if (asked && !saved.paths.empty()) {  // with nothing in hand, one begins anew
+                    request_ = asked->request;
+                    rule_ = asked->rule;
+                    own_ = asked->own;
+                }
                 changed(true);
                 if (saved.missing > 0) emit missingAtStart(static_cast<int>(saved.missing));
             },
@@ -315,10 +291,13 @@ void Bench::changed(bool gather_again) {
     // a wish that was replaced before it was served must not take the new gathering with it
     if (gather_again) gather_wanted_ = true;
     emit requestChanged();
-    worker_.post([this, known = known_, wanted = request_, gather_wanted = gather_wanted_, generation](const std::stop_token& stop) {
+    worker_.post([this, known = known_, wanted = request_, rule = rule_, own = own_, gather_wanted = gather_wanted_,
+                  generation](const std::stop_token& stop) {
         Request request = wanted;
         request.sources = known->sources();
         if (!known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
+        if (auto text = to_text({wanted, rule, own}); text != known->saved_instruction && save_instruction(known->state_folder, text))
+            known->saved_instruction = std::move(text);
         const auto send = [&](BenchView view, bool last) {
             QMetaObject::invokeMethod(
                 this,
@@ -357,8 +336,14 @@ void Bench::changed(bool gather_again) {
             view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
             view.comparing = !outlook.plan->not_compared.empty();
         };
-        auto outlook = look_ahead(*known->disk, request, known->batch, known->contents, stop);
+        const bool only_rules_changed = known->outlook && known->outlook->batch == known->batch &&
+                                        known->planned_into == request.destination && known->planned_shape == request.shape;
+        auto outlook = only_rules_changed ? Result<Outlook>(plan_again(request, *known->outlook, known->contents))
+                                          : look_ahead(*known->disk, request, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
+        known->outlook = *outlook;
+        known->planned_into = request.destination;
+        known->planned_shape = request.shape;
         see(*outlook);
         send(view, !view.comparing);
         if (!view.comparing) return;

@@ -10,11 +10,9 @@
 #include <vector>
 
 #include "run/prepare.h"
+#include "tasks/collision_rule.h"
 #include "tasks/latest_worker.h"
 #include "tasks/outcome_tree.h"
-
-/// What happens where a name is taken, as the instruction line offers it.
-enum class CollisionRule { ask, keep, newer_wins, larger_wins, incoming_wins, both_stay, bring_up_to_date, own };
 
 /// One thing that was picked.
 struct PickedRow {

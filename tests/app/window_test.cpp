@@ -18,6 +18,7 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 #include "tasks/bench.h"
+#include "tasks/instruction_file.h"
 #include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -401,4 +402,29 @@ TEST_CASE("a full disk pauses the run, says what it waits for, and one click goe
     REQUIRE(driver.settle());
     CHECK(office.text("runWords").contains(QStringLiteral("Done")));
     CHECK(tree_of(small.path).size() == 4);
+}
+
+TEST_CASE("a plan outlasts the window: sentence, batch and decisions; a pair that changed meanwhile is undecided again", "[window]") {
+    Office office;
+    auto& driver = *office.driver;
+    for (const char* name : {"permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf"}) office.pick(name);
+    driver.chooseDestination(QString::fromStdString(office.permits()));
+    driver.click("phraseOperation");
+    driver.decideByClick(QStringLiteral("permit-0413-visiting-tender.pdf"), Decision::overwrite);
+    driver.decideByClick(QStringLiteral("permit-0416-north-quay.pdf"), Decision::skip);
+    REQUIRE(driver.settle());
+    office.window.reset();
+    std::filesystem::last_write_time(office.permits() + "/permit-0416-north-quay.pdf", std::filesystem::file_time_type::clock::now());
+    office.window.emplace(office.root() + "/Inbox/Harbour desk", office.temp.path("state"));
+    office.window->show();
+    office.driver.emplace(*office.window);
+    REQUIRE(office.driver->settle());
+    CHECK(office.window->bench().request().operation == Operation::move);
+    CHECK(office.window->bench().request().destination == office.permits());
+    CHECK(office.tag("permit-0413-visiting-tender.pdf") == "overwrite");
+    CHECK(office.tag("permit-0416-north-quay.pdf") == "newer");
+    CHECK(office.window->bench().plan()->totals.of(Outcome::undecided) == 2);
+    const Instruction damaged;
+    CHECK_FALSE(instruction_from_text("{}", "there"));
+    CHECK(instruction_from_text(to_text(damaged), "there").has_value());
 }

@@ -1,0 +1,83 @@
+#include <catch2/catch.hpp>
+#include <cstdlib>
+#include <filesystem>
+#include <fstream>
+#include <sstream>
+
+#include "files/path.h"
+#include "support/jobs.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// Every way in which a batch can be laid out, on one sample tree, run for real. The page docs/what-arrives.md is what this test
+// makes: with TAVLO_WRITE_DOCS set it is written, else compared.
+
+using namespace tavlo;
+
+namespace {
+
+struct Way {
+    const char* words;
+    const char* options;
+    Shape shape;
+};
+
+void make_sample(const TempFolder& temp) {
+    temp.write("Permits/list.ods", "list");
+    temp.write("Permits/May/permit-0412.pdf", "412");
+    temp.write("Permits/May/Scans/scan-1.pdf", "scan");
+    temp.folder("Permits/June");
+    temp.write("rates.csv", "rates");
+}
+
+std::string as_lines(const TempFolder& temp, const std::string& folder) {
+    std::string lines;
+    for (const auto& [path, entry] : tree_of(temp.path(folder), {.folder_times = false}))
+        lines += path + (std::filesystem::is_directory(temp.path(folder + "/" + path)) ? "/" : "") + "\n";
+    return lines;
+}
+
+std::string page() {
+    const Way ways[] = {
+        {"The folder itself, keeping subfolders", "(nothing)", {false, Subfolders::all, false}},
+        {"The folder itself, keeping subfolders with files in them", "--subfolders filled", {false, Subfolders::filled, false}},
+        {"The folder itself, without subfolders", "--subfolders none", {false, Subfolders::none, false}},
+        {"Only what is in the folder, keeping subfolders", "--contents", {true, Subfolders::all, false}},
+        {"Only what is in the folder, keeping subfolders with files in them",
+         "--contents --subfolders filled",
+         {true, Subfolders::filled, false}},
+        {"Only what is in the folder, without subfolders", "--contents --subfolders none", {true, Subfolders::none, false}},
+        {"All files in one folder", "--flatten", {false, Subfolders::all, true}},
+    };
+    std::ostringstream out;
+    out << "# What arrives\n\nThe same batch, a folder and a file, copied into an empty destination in each of the ways that the\n"
+           "sentence offers. This page is made by a test (`tests/core/structure_test.cpp`), from what really arrived.\n\n"
+           "The batch is `Permits` and `rates.csv`:\n\n```\n";
+    TempFolder sample;
+    make_sample(sample);
+    out << as_lines(sample, "") << "```\n";
+    for (const Way& way : ways) {
+        TempFolder temp;
+        make_sample(temp);
+        Jobs jobs(temp.path("state"));
+        Request request = copy({temp.path("Permits"), temp.path("rates.csv")}, temp.path("Destination"));
+        request.shape = way.shape;
+        const Ran ran = jobs.run(request);
+        CHECK(ran.of(Outcome::failed) == 0);
+        out << "\n## " << way.words << "\n\n`tavloctl copy Permits rates.csv --into Destination`, options: `" << way.options << "`\n\n```\n"
+            << as_lines(temp, "Destination") << "```\n";
+    }
+    return out.str();
+}
+
+}  // namespace
+
+TEST_CASE("every way of laying out a batch arrives as the manual says", "[disk][structure]") {
+    const std::string path = std::string(DOCS) + "/what-arrives.md";
+    const std::string now = page();
+    if (std::getenv("TAVLO_WRITE_DOCS") != nullptr) std::ofstream(path) << now;
+    std::ifstream in(path);
+    std::ostringstream written;
+    written << in.rdbuf();
+    CHECK(written.str() == now);
+}
