@@ -1,8 +1,11 @@
 #include "models/outcome_model.h"
 
 #include <algorithm>
+#include <iterator>
 #include <utility>
 
+#include "files/natural.h"
+#include "files/path.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -14,6 +17,10 @@ void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     results_.clear();
     rebuild();
     endResetModel();
+    std::vector<std::string> again;  // what was read of the destination besides, in case it has changed
+    for (const auto& [place, held] : existing_)
+        if (open_.contains(place)) again.push_back(place);
+    if (!again.empty()) emit foldersWanted(again);
 }
 
 void OutcomeModel::setPlanOnly(std::shared_ptr<const Plan> plan) {
@@ -41,14 +48,25 @@ void OutcomeModel::setShare(std::optional<Share> share) {
     endResetModel();
 }
 
+void OutcomeModel::setNameFilter(const QString& text) {
+    beginResetModel();
+    names_ = NameFilter(to_bytes(text));
+    rebuild();
+    endResetModel();
+}
+
+std::string OutcomeModel::placeOf(const Row& row) const {
+    return row.node.folder != no_folder ? plan_->targets.path(row.node.folder) : row.place;
+}
+
 void OutcomeModel::toggleFolder(int row) {
     const Row folder = rows_[static_cast<std::size_t>(row)];
-    if (folder.node.folder == no_folder || !tree_) return;
-    const std::string path = plan_->targets.path(folder.node.folder);
-    auto first = static_cast<std::size_t>(row) + 1;
-    while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
-    const auto at = rows_.begin() + static_cast<std::ptrdiff_t>(first);
-    if (open_.erase(path) > 0) {
+    const std::string place = tree_ ? placeOf(folder) : std::string();
+    if (place.empty()) return;
+    if (open_.erase(place) > 0) {
+        auto first = static_cast<std::size_t>(row) + 1;
+        while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
+        const auto at = rows_.begin() + static_cast<std::ptrdiff_t>(first);
         const auto end = std::find_if(at, rows_.end(), [&](const Row& below) { return below.depth <= folder.depth; });
         if (end != at) {
             beginRemoveRows({}, static_cast<int>(first), static_cast<int>(end - rows_.begin()) - 1);
@@ -56,17 +74,68 @@ void OutcomeModel::toggleFolder(int row) {
             endRemoveRows();
         }
     } else {
-        open_.insert(path);
+        open_.insert(place);
         std::vector<Row> all = std::exchange(rows_, {});
-        addFolder(folder.node.folder, folder.depth + 1);
-        const std::vector<Row> inside = std::exchange(rows_, std::move(all));
-        if (!inside.empty()) {
-            beginInsertRows({}, static_cast<int>(first), static_cast<int>(first + inside.size()) - 1);
-            rows_.insert(rows_.begin() + static_cast<std::ptrdiff_t>(first), inside.begin(), inside.end());
-            endInsertRows();
-        }
+        if (folder.node.folder != no_folder)
+            addFolder(folder.node.folder, folder.depth + 1);
+        else
+            addExisting(place, folder.depth + 1);
+        std::vector<Row> inside = std::exchange(rows_, std::move(all));
+        insertBelow(row, std::move(inside));
+        if (folder.node.folder == no_folder && !existing_.contains(place)) emit foldersWanted({place});
     }
     emit dataChanged(index(row, 0), index(row, ColumnCount - 1));
+}
+
+void OutcomeModel::insertBelow(int row, std::vector<Row> inside) {
+    if (inside.empty()) return;
+    auto first = static_cast<std::size_t>(row) + 1;
+    while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
+    beginInsertRows({}, static_cast<int>(first), static_cast<int>(first + inside.size()) - 1);
+    rows_.insert(rows_.begin() + static_cast<std::ptrdiff_t>(first), std::make_move_iterator(inside.begin()),
+                 std::make_move_iterator(inside.end()));
+    endInsertRows();
+}
+
+void OutcomeModel::setExisting(const std::string& place, std::shared_ptr<const HeldFolder> held) {
+    if (existing_.contains(place)) {  // read again: what it held may be gone
+        beginResetModel();
+        existing_[place] = std::move(held);
+        rebuild();
+        endResetModel();
+        return;
+    }
+    existing_[place] = std::move(held);
+    const auto row = std::find_if(rows_.begin(), rows_.end(), [&](const Row& one) { return one.place == place; });
+    if (row == rows_.end() || !open_.contains(place)) return;
+    const int at = static_cast<int>(row - rows_.begin());
+    const int depth = row->depth + 1;
+    std::vector<Row> all = std::exchange(rows_, {});
+    addExisting(place, depth);
+    std::vector<Row> inside = std::exchange(rows_, std::move(all));
+    insertBelow(at, std::move(inside));
+}
+
+void OutcomeModel::addExisting(const std::string& place, int depth) {
+    const auto known = existing_.find(place);
+    if (known == existing_.end()) return;
+    std::vector<const Held*> sorted;
+    for (const auto& [key, held] : known->second->names) sorted.push_back(&held);
+    std::sort(sorted.begin(), sorted.end(), [](const Held* a, const Held* b) {
+        const bool a_folder = a->status.type == FileType::folder;
+        if (a_folder != (b->status.type == FileType::folder)) return a_folder;
+        return natural_less(a->name, b->name);
+    });
+    for (const Held* held : sorted) addExisting(*held, place, depth);
+}
+
+void OutcomeModel::addExisting(const Held& held, const std::string& folder, int depth) {
+    if (held.name.front() == '.') return;
+    Row row{Existing, depth, {no_item, &held, no_folder}, {}};
+    if (held.status.type == FileType::folder) row.place = join(folder, held.name);
+    const std::string place = row.place;
+    rows_.push_back(std::move(row));
+    if (!place.empty() && open_.contains(place)) addExisting(place, depth + 1);
 }
 
 void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
@@ -95,9 +164,21 @@ int OutcomeModel::nextUndecided(int row) const {
 void OutcomeModel::rebuild() {
     rows_.clear();
     if (!plan_) return;
+    if (!names_.empty() && tree_ && !flat_ && !share_) {
+        for (const auto& nodes : tree_->folders)
+            for (const OutcomeNode& node : nodes) {
+                if (!names_.fits(node.item == no_item ? node.held->name : plan_->name(plan_->items[node.item]))) continue;
+                if (node.item == no_item)
+                    rows_.push_back({Existing, 0, node, {}});
+                else
+                    addItem({node.item, nullptr, no_folder}, 0);
+            }
+        return;
+    }
     if (flat_ || share_) {
         for (ItemId id = 0; id < plan_->items.size(); ++id)
-            if (!share_ || share_of(plan_->items[id]) == *share_) addItem({id, nullptr, no_folder}, 0);
+            if ((!share_ || share_of(plan_->items[id]) == *share_) && names_.fits(plan_->name(plan_->items[id])))
+                addItem({id, nullptr, no_folder}, 0);
         return;
     }
     addFolder(0, 0);
@@ -106,7 +187,7 @@ void OutcomeModel::rebuild() {
 void OutcomeModel::addFolder(FolderId folder, int depth) {
     for (const OutcomeNode& node : tree_->folders[folder]) {
         if (node.item == no_item) {
-            if (node.held->name.front() != '.') rows_.push_back({Existing, depth, node});
+            addExisting(*node.held, plan_->targets.path(folder), depth);
         } else {
             addItem(node, depth);
         }
@@ -115,12 +196,12 @@ void OutcomeModel::addFolder(FolderId folder, int depth) {
 }
 
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
-    rows_.push_back({Arriving, depth, node});
+    rows_.push_back({Arriving, depth, node, {}});
     const Item& item = plan_->items[node.item];
     if (!tree_) return;  // a plan alone is looked at, not decided
     const bool own_pair = item.collision && !item.collision->shared && item.outcome != Outcome::failed;
     const bool settled_same = item.collision && item.collision->finding == Finding::same && item.outcome == Outcome::skipped;
-    if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}});
+    if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}, {}});
 }
 
 int OutcomeModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
@@ -138,8 +219,8 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
         case KindRole: return row.kind;
         case DepthRole: return row.depth;
         case ItemRole: return row.node.item;
-        case OpenableRole: return row.node.folder != no_folder && !flat_ && !share_;
-        case OpenRole: return row.node.folder != no_folder && open_.contains(plan_->targets.path(row.node.folder));
+        case OpenableRole: return (row.node.folder != no_folder || !row.place.empty()) && !flat_ && !share_ && !isFiltered();
+        case OpenRole: return tree_ && open_.contains(placeOf(row));
         case Qt::TextAlignmentRole:
             return QVariant::fromValue(index.column() == SizeColumn || index.column() == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter
                                                                                                        : Qt::AlignLeft | Qt::AlignVCenter);
@@ -193,7 +274,7 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
     switch (column) {
         case NameColumn: {
             QString name = shown(plan_->name(item));
-            if (flat_ || share_) {
+            if (flat_ || share_ || isFiltered()) {
                 const QString below = shown(plan_->targets.path_in_root(item.folder));
                 if (!below.isEmpty()) name = below + QStringLiteral(" / ") + name;
             }

@@ -2,12 +2,14 @@
 
 #include <QAbstractTableModel>
 #include <QString>
+#include <map>
 #include <memory>
 #include <optional>
 #include <set>
 #include <unordered_map>
 #include <vector>
 
+#include "select/name_filter.h"
 #include "tasks/outcome_tree.h"
 
 /// How a tag is coloured; what it means is said by its word.
@@ -44,7 +46,13 @@ public:
     /// Shows just one share of the balance, as a flat list.
     void setShare(std::optional<Share> share);
     std::optional<Share> share() const { return share_; }
+    /// Shows just what has these words in its name, of what arrives and of what is there, as a flat list; empty: all.
+    void setNameFilter(const QString& text);
+    bool isFiltered() const { return !names_.empty(); }
+    /// Opens or closes a folder; one that the batch does not touch must be read first (foldersWanted).
     void toggleFolder(int row);
+    /// What a folder holds that was wanted.
+    void setExisting(const std::string& place, std::shared_ptr<const tavlo::HeldFolder> held);
     /// Marks what a run has settled so far.
     void setResults(const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& results);
     const std::shared_ptr<const tavlo::Plan>& plan() const { return plan_; }
@@ -58,14 +66,22 @@ public:
     QVariant data(const QModelIndex& index, int role) const override;
     QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
 
+signals:
+    void foldersWanted(const std::vector<std::string>& places);
+
 private:
     struct Row {
         Kind kind;
         int depth;
         OutcomeNode node;
+        std::string place{};  ///< of a folder that is there already: its path
     };
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);
+    void addExisting(const std::string& place, int depth);
+    void addExisting(const tavlo::Held& held, const std::string& folder, int depth);
+    void insertBelow(int row, std::vector<Row> inside);
+    std::string placeOf(const Row& row) const;
     void addItem(const OutcomeNode& node, int depth);
     QVariant itemData(const Row& row, int column, int role) const;
     QVariant heldData(const Row& row, int column, int role) const;
@@ -78,8 +94,10 @@ private:
     std::shared_ptr<const OutcomeTree> tree_;
     std::shared_ptr<const tavlo::Plan> plan_;
     std::vector<Row> rows_;
-    std::set<std::string> open_;  ///< folders that are open, by path
+    std::set<std::string> open_;                                                ///< folders that are open, by path
+    std::map<std::string, std::shared_ptr<const tavlo::HeldFolder>> existing_;  ///< read since, by path
     std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
     std::optional<Share> share_;
+    tavlo::NameFilter names_;
     bool flat_ = false;
 };

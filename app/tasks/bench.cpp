@@ -276,6 +276,11 @@ void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
 
 void Bench::lookAgain() { changed(true); }
 
+void Bench::lookAtDestinationAgain() {
+    look_wanted_ = true;
+    changed(false);
+}
+
 void Bench::show(BenchView view, bool last) {
     {
         const std::scoped_lock lock(known_->mutex);
@@ -292,7 +297,7 @@ void Bench::changed(bool gather_again) {
     if (gather_again) gather_wanted_ = true;
     emit requestChanged();
     worker_.post([this, known = known_, wanted = request_, rule = rule_, own = own_, gather_wanted = gather_wanted_,
-                  generation](const std::stop_token& stop) {
+                  look_wanted = look_wanted_, generation](const std::stop_token& stop) {
         Request request = wanted;
         request.sources = known->sources();
         if (!known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
@@ -336,6 +341,7 @@ void Bench::changed(bool gather_again) {
             view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
             view.comparing = !outlook.plan->not_compared.empty();
         };
+        if (look_wanted) known->outlook.reset();
         const bool only_rules_changed = known->outlook && known->outlook->batch == known->batch &&
                                         known->planned_into == request.destination && known->planned_shape == request.shape;
         auto outlook = only_rules_changed ? Result<Outlook>(plan_again(request, *known->outlook, known->contents))
@@ -344,6 +350,13 @@ void Bench::changed(bool gather_again) {
         known->outlook = *outlook;
         known->planned_into = request.destination;
         known->planned_shape = request.shape;
+        if (look_wanted)
+            QMetaObject::invokeMethod(
+                this,
+                [this, generation] {
+                    if (generation == generation_) look_wanted_ = false;
+                },
+                Qt::QueuedConnection);
         see(*outlook);
         send(view, !view.comparing);
         if (!view.comparing) return;

@@ -78,6 +78,8 @@ public:
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// Looks at everything again: after a run, or when the disk may have changed.
     void lookAgain();
+    /// Only at the destination, which another program has changed.
+    void lookAtDestinationAgain();
 
     const BenchView& view() const { return view_; }
     bool isWorking() const { return working_; }
@@ -115,6 +117,7 @@ private:
     BenchView view_;
     bool working_ = false;
     bool gather_wanted_ = true;
+    bool look_wanted_ = false;
     std::uint64_t generation_ = 0;
     std::shared_ptr<Known> known_;  ///< the worker's alone
     QUndoStack history_;

@@ -85,6 +85,10 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(instruction_, &InstructionLine::startRequested, this, &MainWindow::start);
     connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);
+    connect(outcome_, &OutcomeSide::said, run_line_, &RunLine::say);
+    connect(outcome_, &OutcomeSide::destinationChanged, this, [this] {
+        if (runs_->isIdle() && !bench_->isWorking()) bench_->lookAtDestinationAgain();  // what a run changes shows by itself
+    });
     connect(&outcome_->batchView(), &BatchView::said, run_line_, &RunLine::say);
     connect(&outcome_->batchView(), &BatchView::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(balance_, &BalanceBar::shareChosen, outcome_, &OutcomeSide::showShare);
@@ -204,6 +208,7 @@ void MainWindow::buildMenus() {
         goTo(PlaceToBe::bench);
         instruction_->chooseDestination();
     });
+    add(file, tr("&Write the outcome to a file…"), QKeySequence(Qt::CTRL | Qt::Key_S), [this] { outcome_->exportTo(); });
     file->addSeparator();
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 
@@ -260,6 +265,8 @@ void MainWindow::buildBatchMenu() {
     add(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
     add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
     batch->addSeparator();
+    add(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
+        [this] { outcome_->focusFilter(); });
     add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] { outcome_->goToNextUndecided(); });
     for (const auto& [words, key, decision] :
          {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},

@@ -2,9 +2,11 @@
 
 #include <QButtonGroup>
 #include <QDragEnterEvent>
+#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QLineEdit>
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
@@ -14,8 +16,10 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "files/small_file.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
+#include "tasks/outcome_export.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/batch_view.h"
@@ -23,6 +27,10 @@
 #include "views/row_view.h"
 
 using namespace tavlo;
+
+namespace {
+constexpr int settle_ms = 400;  // after a change by another program
+}
 
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("outcome"));
@@ -55,7 +63,15 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
         group->addButton(button);
     }
     as_destination_->setChecked(true);
+    filter_ = new QLineEdit;
+    filter_->setObjectName(QStringLiteral("outcomeFilter"));
+    filter_->setAccessibleName(tr("Find a name in the destination as it will be"));
+    filter_->setPlaceholderText(tr("Find a name"));
+    filter_->setClearButtonEnabled(true);
+    filter_->setFixedWidth(130);
     head->addWidget(title_, 1);
+    head->addWidget(filter_);
+    head->addSpacing(8);
     head->addWidget(as_destination_);
     head->addWidget(as_batch_);
     head->addWidget(in_hand_);
@@ -127,8 +143,34 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
         menu.addAction(tr("Undecided"), this, [this] { decideSelected(Decision::undecided); });
         menu.exec(list_->viewport()->mapToGlobal(at));
     });
+    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
+        model_->setNameFilter(text);
+        refresh();
+    });
+    connect(model_, &OutcomeModel::foldersWanted, this, [this](const std::vector<std::string>& places) {
+        reader_.post([this, places](const std::stop_token& stop) {
+            const auto disk = make_disk();
+            for (const auto& place : places) {
+                const auto folder = disk->open_folder(place);
+                auto held = folder ? list_held(*disk, *folder) : Result<HeldFolder>(failure(folder.error()));
+                if (stop.stop_requested()) return;
+                QMetaObject::invokeMethod(
+                    this,
+                    [this, place, found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
+                     problem = held ? QString() : shown(describe(held.error()))] {
+                        if (!problem.isEmpty()) emit said(problem);
+                        model_->setExisting(place, found);
+                    },
+                    Qt::QueuedConnection);
+            }
+        });
+    });
+    changed_.setSingleShot(true);
+    changed_.setInterval(settle_ms);
+    connect(&changed_, &QTimer::timeout, this, &OutcomeSide::destinationChanged);
     connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
+    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::watchDestination);
     connect(&bench_, &Bench::requestChanged, this, &OutcomeSide::refresh);
     refresh();
 }
@@ -136,6 +178,55 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
 void OutcomeSide::showBatch(bool batch) { (batch ? as_batch_ : as_destination_)->setChecked(true); }
 
 void OutcomeSide::showInHand() { in_hand_->setChecked(true); }
+
+void OutcomeSide::focusFilter() {
+    if (in_hand_->isChecked()) as_destination_->setChecked(true);
+    filter_->setFocus();
+    filter_->selectAll();
+}
+
+void OutcomeSide::exportTo() {
+    const auto tree = bench_.view().outcome;
+    if (!tree) return emit said(tr("There is nothing to write yet: pick files and choose a destination."));
+    const QString path = QFileDialog::getSaveFileName(this, tr("Write the destination as it will be"), QStringLiteral("outcome.txt"),
+                                                      tr("Tree (*.txt);;Table (*.csv);;Plan document (*.json)"));
+    if (path.isEmpty()) return;
+    exporter_.post([this, tree, file = to_bytes(path)](const std::stop_token&) {
+        const std::string text = file.ends_with(".csv")    ? outcome_as_csv(*tree)
+                                 : file.ends_with(".json") ? outcome_as_json(*tree)
+                                                           : outcome_as_text(*tree);
+        const auto written = write_small_file(file, text);
+        QMetaObject::invokeMethod(
+            this, [this, words = written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error()))] { emit said(words); },
+            Qt::QueuedConnection);
+    });
+}
+
+/// What another program changes in the destination appears while one looks at it.
+void OutcomeSide::watchDestination() {
+    const auto& tree = bench_.view().outcome;
+    const std::string wanted = tree && tree->destination->exists ? tree->plan->destination : std::string();
+    if (wanted == watched_) return;
+    watched_ = wanted;
+    notifier_.reset();
+    watch_.reset();
+    if (wanted.empty()) return;
+    worker_.post([this, wanted](const std::stop_token&) {
+        auto opened = FolderWatch::on(wanted);
+        if (!opened) return;
+        QMetaObject::invokeMethod(
+            this,
+            [this, wanted, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
+                if (wanted != watched_) return;
+                watch_ = watch;
+                notifier_ = std::make_unique<QSocketNotifier>(watch_->descriptor(), QSocketNotifier::Read);
+                connect(notifier_.get(), &QSocketNotifier::activated, this, [this] {
+                    if (watch_->drain() && !changed_.isActive()) changed_.start();
+                });
+            },
+            Qt::QueuedConnection);
+    });
+}
 
 void OutcomeSide::showShare(std::optional<Share> share) {
     if (in_hand_->isChecked()) as_destination_->setChecked(true);
@@ -271,6 +362,8 @@ void OutcomeSide::refresh() {
     next_->setVisible(undecided > 0);
     if (model_->rowCount() > 0)
         empty_->clear();
+    else if (model_->isFiltered())
+        empty_->setText(tr("No name in the destination as it will be fits “%1”.").arg(filter_->text()));
     else if (as_batch_->isChecked())
         empty_->setText(tr("The batch is empty."));
     else

@@ -1,14 +1,21 @@
 #pragma once
 
+#include <QSocketNotifier>
+#include <QTimer>
 #include <QWidget>
+#include <memory>
 #include <optional>
+#include <string>
 
+#include "files/folder_watch.h"
 #include "models/outcome_model.h"
 #include "plan/words.h"
+#include "tasks/latest_worker.h"
 
 class BatchView;
 class Bench;
 class QLabel;
+class QLineEdit;
 class QPushButton;
 class QStackedWidget;
 class RowView;
@@ -24,6 +31,8 @@ public:
     BatchView& batchView() { return *batch_view_; }
     void showBatch(bool batch);
     void showInHand();
+    void focusFilter();
+    void exportTo();
     void showShare(std::optional<Share> share);
     void decideSelected(tavlo::Decision decision);
     void goToNextUndecided();
@@ -33,8 +42,14 @@ protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
+signals:
+    /// Another program changed the destination while one looks at it.
+    void destinationChanged();
+    void said(const QString& words);
+
 private:
     void refresh();
+    void watchDestination();
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     std::vector<tavlo::ItemId> selectedItems() const;
 
@@ -50,5 +65,13 @@ private:
     QPushButton* in_hand_;
     BatchView* batch_view_;
     QStackedWidget* pages_;
+    QLineEdit* filter_;
+    std::string watched_;  ///< the destination that is watched
+    std::shared_ptr<tavlo::FolderWatch> watch_;
+    std::unique_ptr<QSocketNotifier> notifier_;
+    QTimer changed_;
+    LatestWorker reader_;
+    LatestWorker exporter_;
+    LatestWorker worker_;
     QPushButton* next_;
 };

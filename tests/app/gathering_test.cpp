@@ -21,6 +21,7 @@
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/looker_process.h"
+#include "tasks/outcome_export.h"
 #include "tasks/small_changes.h"
 #include "views/filter_bar.h"
 #include "views/gathering_side.h"
@@ -373,4 +374,38 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
     QDropEvent onto(QPointF(20, 20), Qt::CopyAction, &folder, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(desk.driver->find<QWidget>("instruction"), &onto);
     CHECK(desk.window->bench().request().destination == desk.temp.path("state"));
+}
+
+TEST_CASE("the destination as it will be: opened where the batch touches nothing, searched, written out, followed", "[window][outcome]") {
+    Desk desk(3);
+    desk.temp.write("to/old/deep/kept.pdf", "x");
+    desk.temp.write("to/permit-0200-quay.pdf", "held");
+    desk.window->bench().replacePicks({desk.temp.path("desk/permit-0200-quay.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});
+    desk.window->bench().setDestination(desk.temp.path("to"));
+    REQUIRE(desk.driver->settle());
+    const auto row_of = [&](const char* name) { return desk.driver->rowNamed("outcomeList", QLatin1String(name)); };
+    REQUIRE(row_of("old/") >= 0);
+    desk.driver->clickRow("outcomeList", row_of("old/"));
+    desk.driver->key("outcomeList", Qt::Key_Right);
+    REQUIRE(WindowDriver::wait([&] { return row_of("deep/") > row_of("old/"); }));
+    desk.driver->clickRow("outcomeList", row_of("deep/"));
+    desk.driver->key("outcomeList", Qt::Key_Right);
+    REQUIRE(WindowDriver::wait([&] { return row_of("kept.pdf") > row_of("deep/"); }));
+    desk.driver->clickRow("outcomeList", row_of("old/"));
+    desk.driver->key("outcomeList", Qt::Key_Left);
+    CHECK(row_of("deep/") < 0);
+    // followed: another program puts something there, and takes what would have collided
+    desk.temp.write("to/new from elsewhere.txt", "x");
+    std::filesystem::remove(desk.temp.path("to/permit-0200-quay.pdf"));
+    REQUIRE(WindowDriver::wait([&] { return row_of("new from elsewhere.txt") >= 0; }));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.window->bench().plan()->totals.of(Outcome::created) == 2);
+    desk.driver->type("outcomeFilter", QStringLiteral("0201"));
+    CHECK(desk.driver->find<RowView>("outcomeList")->model()->rowCount() == 1);
+    const auto& tree = *desk.window->bench().view().outcome;
+    CHECK(outcome_as_text(tree).find("    permit-0201-quay.pdf  [created]\n") != std::string::npos);
+    CHECK(outcome_as_text(tree).find("    old/\n") != std::string::npos);
+    CHECK(
+        outcome_as_csv(tree).starts_with("source,target,final,outcome,finding,bytes\r\n\"" + desk.temp.path("desk/permit-0200-quay.pdf")));
+    CHECK(outcome_as_json(tree).find("\"document\":\"plan\"") != std::string::npos);
 }

@@ -1,0 +1,14 @@
+#pragma once
+
+#include <string>
+
+#include "tasks/outcome_tree.h"
+
+// The destination as it will be, for reading elsewhere.
+
+/// A tree by indentation, a name a line; what arrives is marked with a word.
+std::string outcome_as_text(const OutcomeTree& tree);
+/// A row for each item of the plan: source, target, where it ends up, result, finding, size (RFC 4180).
+std::string outcome_as_csv(const OutcomeTree& tree);
+/// The plan document (docs/contract.md).
+std::string outcome_as_json(const OutcomeTree& tree);
