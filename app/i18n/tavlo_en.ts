@@ -90,7 +90,7 @@
 <context>
     <name>BatchView</name>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="126" />
+        <location filename="../views/batch_view.cpp" line="121" />
         <source>%Ln files</source>
         <translation>
             <numerusform>%Ln file</numerusform>
@@ -98,7 +98,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="127" />
+        <location filename="../views/batch_view.cpp" line="122" />
         <source>from %Ln folders</source>
         <translation>
             <numerusform>from %Ln folder</numerusform>
@@ -106,11 +106,46 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="179" />
+        <location filename="../views/batch_view.cpp" line="174" />
         <source>%Ln of the paths in the file are not there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>ClipboardLine</name>
+    <message numerus="yes">
+        <location filename="../views/clipboard_line.cpp" line="70" />
+        <source>Clipboard: %Ln cut</source>
+        <translation>
+            <numerusform>Clipboard: %Ln cut</numerusform>
+            <numerusform>Clipboard: %Ln cut</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/clipboard_line.cpp" line="70" />
+        <source>Clipboard: %Ln copied</source>
+        <translation>
+            <numerusform>Clipboard: %Ln copied</numerusform>
+            <numerusform>Clipboard: %Ln copied</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/clipboard_line.cpp" line="72" />
+        <source> from %Ln folders</source>
+        <translation>
+            <numerusform> from %Ln folder</numerusform>
+            <numerusform> from %Ln folders</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/clipboard_line.cpp" line="74" />
+        <source> · %Ln gone</source>
+        <translation>
+            <numerusform> · %Ln gone</numerusform>
+            <numerusform> · %Ln gone</numerusform>
         </translation>
     </message>
 </context>
@@ -144,7 +179,7 @@
 <context>
     <name>FolderModel</name>
     <message numerus="yes">
-        <location filename="../models/folder_model.cpp" line="278" />
+        <location filename="../models/folder_model.cpp" line="266" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -155,7 +190,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="349" />
+        <location filename="../views/gathering_side.cpp" line="357" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -163,7 +198,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="350" />
+        <location filename="../views/gathering_side.cpp" line="358" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -171,7 +206,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="352" />
+        <location filename="../views/gathering_side.cpp" line="360" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -179,7 +214,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="356" />
+        <location filename="../views/gathering_side.cpp" line="364" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -187,7 +222,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="359" />
+        <location filename="../views/gathering_side.cpp" line="367" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -195,7 +230,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="365" />
+        <location filename="../views/gathering_side.cpp" line="373" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -203,7 +238,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="364" />
+        <location filename="../views/gathering_side.cpp" line="372" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -214,7 +249,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="134" />
+        <location filename="../views/instruction_line.cpp" line="160" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -222,7 +257,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="191" />
+        <location filename="../views/instruction_line.cpp" line="245" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -230,7 +265,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="193" />
+        <location filename="../views/instruction_line.cpp" line="247" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -238,7 +273,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="219" />
+        <location filename="../views/instruction_line.cpp" line="275" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -246,7 +281,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="219" />
+        <location filename="../views/instruction_line.cpp" line="275" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -311,7 +346,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="134" />
+        <location filename="../views/main_window.cpp" line="139" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -322,7 +357,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="319" />
+        <location filename="../models/outcome_model.cpp" line="400" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -333,7 +368,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="228" />
+        <location filename="../views/outcome_side.cpp" line="313" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -341,7 +376,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="245" />
+        <location filename="../views/outcome_side.cpp" line="330" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -349,7 +384,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="246" />
+        <location filename="../views/outcome_side.cpp" line="331" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -357,7 +392,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="247" />
+        <location filename="../views/outcome_side.cpp" line="332" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -365,7 +400,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="248" />
+        <location filename="../views/outcome_side.cpp" line="333" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -373,7 +408,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="251" />
+        <location filename="../views/outcome_side.cpp" line="336" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -384,7 +419,7 @@
 <context>
     <name>PickBox</name>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="73" />
+        <location filename="../views/pick_box.cpp" line="74" />
         <source>%Ln left: type on, or choose with the arrows</source>
         <translation>
             <numerusform>%Ln left: type on, or choose with the arrows</numerusform>
@@ -392,7 +427,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="86" />
+        <location filename="../views/pick_box.cpp" line="87" />
         <source>%Ln left, nothing added: type on, or choose with the arrows</source>
         <translation>
             <numerusform>%Ln left, nothing added: type on, or choose with the arrows</numerusform>
@@ -403,7 +438,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="231" />
+        <location filename="../views/receipts_page.cpp" line="232" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -411,7 +446,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="246" />
+        <location filename="../views/receipts_page.cpp" line="235" />
+        <source> · %Ln could not keep everything</source>
+        <translation>
+            <numerusform> · %Ln could not keep everything</numerusform>
+            <numerusform> · %Ln could not keep everything</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="250" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -419,7 +462,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="247" />
+        <location filename="../views/receipts_page.cpp" line="251" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -427,7 +470,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="249" />
+        <location filename="../views/receipts_page.cpp" line="253" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -435,7 +478,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="250" />
+        <location filename="../views/receipts_page.cpp" line="254" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -443,7 +486,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="254" />
+        <location filename="../views/receipts_page.cpp" line="258" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>

@@ -13,7 +13,6 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int settle_ms = 300;                    // after a change by another program, before the folder is read again
 constexpr std::size_t most_measured = 2000;       // folders of one listing
 constexpr std::size_t most_files_each = 200'000;  // then a folder's figures are left open
 
@@ -44,9 +43,7 @@ FolderModel::FolderModel(Bench& bench, QObject* parent)
       kinds_(std::make_shared<const Kinds>()),
       retired_(std::make_shared<Retired>()) {
     order_.criteria.match_case = false;
-    changed_.setSingleShot(true);
-    changed_.setInterval(settle_ms);
-    connect(&changed_, &QTimer::timeout, this, &FolderModel::refresh);
+    connect(&watched_, &WatchedFolder::changed, this, &FolderModel::refresh);
     loadKinds();
     connect(&bench_, &Bench::requestChanged, this, [this] {
         if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
@@ -62,8 +59,7 @@ void FolderModel::openFolder(const std::string& path) {
     order_.selector = {};
     criteria_problem_.clear();
     below_ = false;
-    notifier_.reset();
-    watch_.reset();
+    watched_.watch({});
     folder_sizes_.clear();
     work(true);
 }
@@ -120,7 +116,7 @@ void FolderModel::work(bool read_again) {
     loading_ = true;
     read_wanted_ = read_wanted_ || read_again || listing_->path != folder_ || listing_->below != below_;
     const auto generation = ++generation_;
-    const bool watched = watch_ != nullptr;
+    const bool watched = watched_.isWatching();
     worker_.post([this, generation, watched, path = folder_, below = below_, known = read_wanted_ ? nullptr : listing_, order = order_,
                   kinds = kinds_, sizes = folder_sizes_, retired = retired_](const std::stop_token& stop) {
         retired->clear();
@@ -155,7 +151,7 @@ void FolderModel::work(bool read_again) {
         if (known) return send(known);
         if (!watched)  // before it is read, so that nothing is missed
             if (auto opened = FolderWatch::on(path))
-                later([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watch(opened); });
+                later([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watched_.take(opened); });
         if (below)
             search_listing(path, order.selector, order.hidden, stop, send);
         else
@@ -213,14 +209,6 @@ std::optional<std::size_t> FolderModel::narrow(const QString& typed) {
     endResetModel();
     emit loaded(false);
     return visible_.size();
-}
-
-void FolderModel::watch(std::shared_ptr<FolderWatch> watch) {
-    watch_ = std::move(watch);
-    notifier_ = std::make_unique<QSocketNotifier>(watch_->descriptor(), QSocketNotifier::Read);
-    connect(notifier_.get(), &QSocketNotifier::activated, this, [this] {
-        if (watch_->drain() && !changed_.isActive()) changed_.start();
-    });
 }
 
 /// Folder rows fill in their number of files and their size as those become known.

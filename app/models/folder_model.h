@@ -1,8 +1,6 @@
 #pragma once
 
 #include <QAbstractTableModel>
-#include <QSocketNotifier>
-#include <QTimer>
 #include <memory>
 #include <string>
 #include <unordered_map>
@@ -10,6 +8,7 @@
 
 #include "models/listing.h"
 #include "tasks/latest_worker.h"
+#include "tasks/watched_folder.h"
 
 class Bench;
 
@@ -78,7 +77,6 @@ private:
     struct Retired;
     void takeIndex(std::shared_ptr<const Indexed> indexed);
     void retire(std::shared_ptr<const void> large);
-    void watch(std::shared_ptr<tavlo::FolderWatch> watch);
     void measureFolders();
     QVariant text(const Listing::Row& row, int column) const;
 
@@ -99,9 +97,7 @@ private:
     QString typed_;
     std::vector<std::uint32_t> fitting_;
     std::unordered_map<std::string, FolderSize> folder_sizes_;  ///< by path
-    std::shared_ptr<tavlo::FolderWatch> watch_;
-    std::unique_ptr<QSocketNotifier> notifier_;
-    QTimer changed_;
+    WatchedFolder watched_;
     LatestWorker kinds_reader_;
     LatestWorker measurer_;
     LatestWorker worker_;

@@ -11,7 +11,6 @@
 #include <string>
 #include <vector>
 
-#include "files/folder_watch.h"
 #include "select/criteria.h"
 #include "select/pick_index.h"
 

@@ -2,6 +2,7 @@
 
 #include <sstream>
 
+#include "csv.h"
 #include "files/path.h"
 #include "keep/documents.h"
 
@@ -25,12 +26,6 @@ void add_folder(std::string& text, const OutcomeTree& tree, FolderId folder, std
     }
 }
 
-std::string field(std::string_view text) {
-    std::string out = "\"";
-    for (const char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return out + '"';
-}
-
 }  // namespace
 
 std::string outcome_as_text(const OutcomeTree& tree) {
@@ -44,7 +39,7 @@ std::string outcome_as_csv(const OutcomeTree& tree) {
     for (const Item& item : tree.plan->items) {
         const ReceiptItem planned = planned_item(*tree.plan, item);
         const auto finding = planned.collision && planned.collision->finding ? to_text(*planned.collision->finding) : std::string_view();
-        text += field(planned.source) + ',' + field(planned.target) + ',' + field(planned.place()) + ',' +
+        text += csv_field(planned.source) + ',' + csv_field(planned.target) + ',' + csv_field(planned.place()) + ',' +
                 std::string(to_text(item.outcome)) + ',' + std::string(finding) + ',' + std::to_string(planned.size_bytes) + "\r\n";
     }
     return text;

@@ -61,6 +61,7 @@ QPushButton { background: @field; color: @ink; border: 1px solid @line; border-r
 QPushButton:hover { background: @selection; }
 QPushButton:focus { border: 1px solid @accent; }
 QPushButton:disabled { color: @muted; background: transparent; }
+QPushButton[chip="true"] { padding: 4px 9px; }
 QPushButton[chip="true"][set="true"] { background: @accent_wash; color: @accent; border: 1px solid @accent; }
 QPushButton:checked { background: @accent_wash; color: @accent; border: 1px solid @accent; }
 QPushButton[plain="true"] { background: transparent; border: 1px solid transparent; border-radius: 6px; text-align: left; padding: 4px 8px; }
@@ -70,8 +71,8 @@ QWidget#locationSteps { background: @field; border: 1px solid @line; border-radi
 QPushButton[role="step"] { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 1px 5px; }
 QPushButton[role="step"]:hover { background: @selection; }
 QPushButton[role="step"]:focus { border: 1px solid @accent; }
-QPlainTextEdit, QComboBox { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
-QPlainTextEdit:focus, QComboBox:focus { border: 1px solid @accent; }
+QPlainTextEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
+QPlainTextEdit:focus { border: 1px solid @accent; }
 QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @line; }
 QFrame#listPanel, QFrame#lookPanel { background: @ground; }
 QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2px solid @accent; border-radius: 8px; padding: 9px 18px; font-weight: 600; }

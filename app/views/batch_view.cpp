@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 #include <set>
 
+#include "csv.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "models/batch_model.h"
@@ -21,12 +22,6 @@
 using namespace tavlo;
 
 namespace {
-
-std::string csv_field(std::string_view text) {
-    std::string out = "\"";
-    for (const char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return out + '"';
-}
 
 std::string as_csv(const std::vector<PickedRow>& picks) {
     std::string text = "path,bytes,changed\r\n";  // RFC 4180

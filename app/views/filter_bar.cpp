@@ -90,6 +90,7 @@ FilterBar::FilterBar(QWidget* parent) : QWidget(parent) {
     below_ = new QPushButton(tr("Also below"));
     below_->setObjectName(QStringLiteral("filterBelow"));
     below_->setCheckable(true);
+    below_->setProperty("chip", true);
     below_->setToolTip(tr("List all that fits in the folders below this one, too"));
     row->addWidget(line_, 1);
     column->addLayout(row);
@@ -99,7 +100,9 @@ FilterBar::FilterBar(QWidget* parent) : QWidget(parent) {
     changed_ = addChip("chipChanged", &FilterBar::openChanged);
     number_ = addChip("chipNumber", &FilterBar::openNumber);
     more_ = addChip("chipMore", &FilterBar::openMore);
-    clear_ = new QPushButton(tr("Clear filter (Esc)"));
+    clear_ = new QPushButton(tr("Clear"));
+    clear_->setToolTip(tr("Shows everything again (Esc)"));
+    clear_->setAccessibleName(tr("Clear the filter"));
     clear_->setObjectName(QStringLiteral("filterClear"));
     clear_->setProperty("plain", true);
     for (auto* chip : {kind_, size_, changed_, number_, more_, below_, clear_}) chips->addWidget(chip);

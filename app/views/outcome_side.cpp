@@ -28,10 +28,6 @@
 
 using namespace tavlo;
 
-namespace {
-constexpr int settle_ms = 400;  // after a change by another program
-}
-
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("outcome"));
     setAttribute(Qt::WA_StyledBackground);
@@ -165,9 +161,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
             }
         });
     });
-    changed_.setSingleShot(true);
-    changed_.setInterval(settle_ms);
-    connect(&changed_, &QTimer::timeout, this, &OutcomeSide::destinationChanged);
+    connect(&watched_, &WatchedFolder::changed, this, &OutcomeSide::destinationChanged);
     connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::watchDestination);
@@ -205,27 +199,7 @@ void OutcomeSide::exportTo() {
 /// What another program changes in the destination appears while one looks at it.
 void OutcomeSide::watchDestination() {
     const auto& tree = bench_.view().outcome;
-    const std::string wanted = tree && tree->destination->exists ? tree->plan->destination : std::string();
-    if (wanted == watched_) return;
-    watched_ = wanted;
-    notifier_.reset();
-    watch_.reset();
-    if (wanted.empty()) return;
-    worker_.post([this, wanted](const std::stop_token&) {
-        auto opened = FolderWatch::on(wanted);
-        if (!opened) return;
-        QMetaObject::invokeMethod(
-            this,
-            [this, wanted, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
-                if (wanted != watched_) return;
-                watch_ = watch;
-                notifier_ = std::make_unique<QSocketNotifier>(watch_->descriptor(), QSocketNotifier::Read);
-                connect(notifier_.get(), &QSocketNotifier::activated, this, [this] {
-                    if (watch_->drain() && !changed_.isActive()) changed_.start();
-                });
-            },
-            Qt::QueuedConnection);
-    });
+    watched_.watch(tree && tree->destination->exists ? tree->plan->destination : std::string());
 }
 
 void OutcomeSide::showShare(std::optional<Share> share) {
@@ -334,6 +308,7 @@ void OutcomeSide::refresh() {
         list_->verticalScrollBar()->setValue(scrolled);
     }
     const auto& destination = bench_.request().destination;
+    filter_->setVisible(plan != nullptr && !in_hand_->isChecked());
     if (in_hand_->isChecked())
         title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.pickedCount())));
     else if (destination.empty())

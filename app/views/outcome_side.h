@@ -1,16 +1,12 @@
 #pragma once
 
-#include <QSocketNotifier>
-#include <QTimer>
 #include <QWidget>
-#include <memory>
 #include <optional>
-#include <string>
 
-#include "files/folder_watch.h"
 #include "models/outcome_model.h"
 #include "plan/words.h"
 #include "tasks/latest_worker.h"
+#include "tasks/watched_folder.h"
 
 class BatchView;
 class Bench;
@@ -66,12 +62,8 @@ private:
     BatchView* batch_view_;
     QStackedWidget* pages_;
     QLineEdit* filter_;
-    std::string watched_;  ///< the destination that is watched
-    std::shared_ptr<tavlo::FolderWatch> watch_;
-    std::unique_ptr<QSocketNotifier> notifier_;
-    QTimer changed_;
+    WatchedFolder watched_;  ///< the destination
     LatestWorker reader_;
     LatestWorker exporter_;
-    LatestWorker worker_;
     QPushButton* next_;
 };
