@@ -1,0 +1,244 @@
+#include <QAbstractItemModelTester>
+#include <QLabel>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <catch2/catch.hpp>
+#include <cstdlib>
+#include <filesystem>
+
+#include "models/batch_model.h"
+#include "models/folder_model.h"
+#include "select/kinds.h"
+#include "support/temp_folder.h"
+#include "tasks/instruction_file.h"
+#include "tasks/outcome_export.h"
+#include "views/facts_dialog.h"
+#include "views/kinds_dialog.h"
+#include "views/location_bar.h"
+#include "views/rule_dialogs.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+namespace {
+
+bool settled(const FolderModel& model) {
+    return WindowDriver::wait([&] { return !model.isLoading(); });
+}
+
+std::string names(const QAbstractItemModel& model) {
+    std::string text;
+    for (int row = 0; row < model.rowCount(); ++row) text += model.index(row, 0).data().toString().toStdString() + " ";
+    return text;
+}
+
+}  // namespace
+
+TEST_CASE("the list sorts by every column, folders first, in natural order", "[model]") {
+    TempFolder temp;
+    temp.write("desk/invoice-10.pdf", std::string(10, 'x'));
+    temp.write("desk/invoice-9.pdf", std::string(3000, 'x'));
+    temp.write("desk/b.csv", std::string(20, 'x'));
+    temp.write("desk/.hidden", "x");
+    temp.write("desk/sub/deep/a.txt", std::string(100, 'x'));
+    temp.folder("desk/zz");
+    temp.date("desk/invoice-10.pdf", 1'900'000'000);
+    temp.date("desk/invoice-9.pdf", 1'700'000'000);
+    temp.date("desk/b.csv", 1'800'000'000);
+    std::filesystem::permissions(temp.path("desk/b.csv"), std::filesystem::perms::owner_all);
+    Bench bench(temp.path("state"));
+    FolderModel model(bench);
+    const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    model.openFolder(temp.path("desk"));
+    REQUIRE(settled(model));
+    const auto sorted = [&](FolderColumn column, Qt::SortOrder order) {
+        model.sort(static_cast<int>(column), order);
+        REQUIRE(settled(model));
+        return names(model);
+    };
+    CHECK(sorted(FolderColumn::name, Qt::AscendingOrder) == "sub zz b.csv invoice-9.pdf invoice-10.pdf ");
+    CHECK(sorted(FolderColumn::name, Qt::DescendingOrder) == "zz sub invoice-10.pdf invoice-9.pdf b.csv ");
+    CHECK(sorted(FolderColumn::size, Qt::DescendingOrder).ends_with("invoice-9.pdf b.csv invoice-10.pdf "));
+    CHECK(sorted(FolderColumn::changed, Qt::AscendingOrder).ends_with("invoice-9.pdf b.csv invoice-10.pdf "));
+    CHECK(sorted(FolderColumn::kind, Qt::DescendingOrder).ends_with("b.csv invoice-10.pdf invoice-9.pdf "));
+    CHECK(sorted(FolderColumn::permissions, Qt::DescendingOrder).ends_with("b.csv invoice-10.pdf invoice-9.pdf "));
+    sorted(FolderColumn::name, Qt::AscendingOrder);
+    const auto cell = [&](int row, FolderColumn column) { return model.index(row, static_cast<int>(column)).data().toString(); };
+    CHECK(cell(2, FolderColumn::kind) == "sheets · csv");
+    CHECK(cell(2, FolderColumn::permissions) == "rwx------");
+    CHECK(cell(0, FolderColumn::kind) == "folder");
+    // folders fill in what is below them
+    REQUIRE(WindowDriver::wait([&] { return !cell(1, FolderColumn::size).isEmpty(); }));
+    CHECK(cell(0, FolderColumn::size) == "1 file, 100 B");
+    CHECK(cell(1, FolderColumn::size) == "no files");
+    model.setHiddenShown(true);
+    REQUIRE(settled(model));
+    CHECK(model.rowCount() == 6);
+    // all below, as it is found; where each lies
+    model.setHiddenShown(false);
+    model.setBelow(true);
+    REQUIRE(settled(model));
+    CHECK(names(model) == "a.txt b.csv invoice-9.pdf invoice-10.pdf ");
+    CHECK(cell(0, FolderColumn::folder) == "sub/deep");
+    CHECK(cell(1, FolderColumn::folder) == "here");
+    CHECK(model.path(model.index(0, 0)) == temp.path("desk/sub/deep/a.txt"));
+    model.openFolder(temp.path("nothing"));
+    REQUIRE(settled(model));
+    CHECK(model.listing().problem == "is not there");
+}
+
+TEST_CASE("permissions as people read them", "[text]") {
+    CHECK(permissions_text(0644) == "rw-r--r--");
+    CHECK(permissions_text(0750) == "rwxr-x---");
+    CHECK(permissions_text(04755) == "rwsr-xr-x");
+    CHECK(permissions_text(01777) == "rwxrwxrwt");
+}
+
+TEST_CASE("what is in hand sorts by name, size, date and folder, and sums up folders", "[model]") {
+    TempFolder temp;
+    temp.write("a/box/one", std::string(10, 'x'));
+    temp.write("a/box/two", std::string(20, 'x'));
+    temp.write("b/file-10", std::string(25, 'x'));
+    temp.write("b/file-9", std::string(40, 'x'));
+    Bench bench(temp.path("state"));
+    bench.replacePicks({temp.path("a/box"), temp.path("b/file-10"), temp.path("b/file-9")});
+    REQUIRE(WindowDriver::wait([&] { return !bench.isWorking(); }));
+    BatchModel model;
+    const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    model.setPicks(bench.view().picks);
+    const auto comes = [&](int column, Qt::SortOrder order, const std::string& expected) {
+        model.sort(column, order);
+        return WindowDriver::wait([&] { return names(model) == expected; });
+    };
+    CHECK(comes(BatchModel::FromColumn, Qt::AscendingOrder, "box/ file-9 file-10 "));
+    CHECK(comes(BatchModel::SizeColumn, Qt::AscendingOrder, "file-10 box/ file-9 "));
+    CHECK(comes(BatchModel::NameColumn, Qt::DescendingOrder, "file-10 file-9 box/ "));
+    CHECK(model.index(2, BatchModel::SizeColumn).data().toString() == "2 files, 30 B");
+    CHECK(model.index(2, BatchModel::FromColumn).data().toString().endsWith("/ a"));
+}
+
+TEST_CASE("the rule of one's own comes out as it went in, and an instruction as it was", "[rules]") {
+    Rules rule;
+    rule.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+    rule.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
+    const OwnRuleDialog dialog(rule, nullptr);
+    const Rules back = dialog.rule();
+    CHECK(back.when[static_cast<std::size_t>(Finding::same)] == Decision::skip);
+    CHECK(back.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
+    CHECK(back.when_sized[static_cast<std::size_t>(Finding::older)][0] == Decision::undecided);
+
+    Instruction asked;
+    asked.request.operation = Operation::move;
+    asked.request.destination = "/there/\xff";
+    asked.request.shape = {true, Subfolders::filled, false};
+    asked.rule = CollisionRule::own;
+    asked.own = back;
+    asked.request.rules = back;
+    asked.request.rules.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
+    const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, 10};
+    asked.request.rules.single["/from/\xfe"] = {pair, Decision::rename};
+    const auto read = instruction_from_text(to_text(asked), "there");
+    REQUIRE(read);
+    CHECK(read->request.destination == asked.request.destination);
+    CHECK(read->request.shape == asked.request.shape);
+    CHECK(read->request.operation == Operation::move);
+    CHECK(read->request.rules.when == back.when);
+    CHECK(read->request.rules.when_sized == back.when_sized);
+    CHECK(read->request.rules.new_names == asked.request.rules.new_names);
+    REQUIRE(read->request.rules.single.contains("/from/\xfe"));
+    CHECK(read->request.rules.single.at("/from/\xfe").pair == pair);
+    CHECK(read->request.rules.single.at("/from/\xfe").decision == Decision::rename);
+    std::string newer = to_text(asked);
+    newer.replace(newer.find("\"version\":1"), 11, "\"version\":9");
+    CHECK_FALSE(instruction_from_text(newer, "there"));
+    CHECK_FALSE(instruction_from_text("no JSON", "there"));
+}
+
+TEST_CASE("a pattern shows what it makes, or why it makes nothing", "[rules]") {
+    NamePatternDialog dialog("{name} ({n}){ext}", nullptr);
+    CHECK(dialog.findChild<QLabel*>("namePatternPreview")->text() == "report.pdf becomes report (2).pdf");
+    dialog.findChild<QLineEdit*>("namePatternLine")->setText("{nome}");
+    CHECK(dialog.findChild<QLabel*>("namePatternPreview")->text().contains("{nome}"));
+    CHECK(dialog.pattern() == "{nome}");
+}
+
+TEST_CASE("a folder in figures: what stands out is listed, and can be picked", "[window]") {
+    TempFolder temp;
+    temp.write("top/large/file", std::string(5000, 'x'));
+    temp.write("top/small", "x");
+    temp.folder("top/empty");
+    auto* dialog = new FactsDialog(temp.path("top"), nullptr);
+    std::vector<std::string> picked;
+    QObject::connect(dialog, &FactsDialog::pickRequested, [&](const std::vector<std::string>& paths) { picked = paths; });
+    dialog->show();
+    auto* list = dialog->findChild<QListWidget*>("factsList");
+    REQUIRE(WindowDriver::wait([&] { return list->count() == 3; }));
+    CHECK(dialog->findChild<QLabel*>("factsFigures")->text().contains("2 files"));
+    auto* size = dialog->findChild<QLineEdit*>("factsSize");
+    size->setText("4K");
+    QTest::keyClick(size, Qt::Key_Return);
+    REQUIRE(WindowDriver::wait([&] { return list->count() == 4; }));
+    CHECK(list->item(0)->text().contains("large"));
+    list->item(0)->setSelected(true);
+    dialog->findChild<QPushButton*>("factsPick")->click();
+    CHECK(picked == std::vector<std::string>{temp.path("top/large")});
+    dialog->close();
+}
+
+TEST_CASE("kinds are changed in their file, and a line that says nothing is not saved", "[window]") {
+    TempFolder temp;
+    const QByteArray before = qgetenv("XDG_CONFIG_HOME");
+    qputenv("XDG_CONFIG_HOME", temp.path("config").c_str());
+    auto* dialog = new KindsDialog(Kinds(), nullptr);
+    bool saved = false;
+    QObject::connect(dialog, &KindsDialog::saved, [&] { saved = true; });
+    dialog->show();
+    auto* text = dialog->findChild<QPlainTextEdit*>("kindsText");
+    const auto save = [&] {
+        for (auto* button : dialog->findChildren<QPushButton*>())
+            if (button->text().contains("Save")) button->click();
+    };
+    text->setPlainText("no colon here");
+    save();
+    QTest::qWait(50);
+    CHECK_FALSE(saved);
+    text->setPlainText("scans: pdf tif\nvideo:\n");
+    save();
+    REQUIRE(WindowDriver::wait([&] { return saved; }));
+    const auto kinds = load_kinds();
+    REQUIRE(kinds);
+    CHECK(kinds->find("scans") != nullptr);
+    CHECK(kinds->find("video") == nullptr);
+    before.isEmpty() ? qunsetenv("XDG_CONFIG_HOME") : qputenv("XDG_CONFIG_HOME", before);
+}
+
+TEST_CASE("the location: each folder is a step, and a typed path is completed and understood", "[window]") {
+    TempFolder temp;
+    temp.folder("office/Archive");
+    temp.folder("office/Accounts");
+    LocationBar bar;
+    bar.resize(700, 30);
+    bar.setPath(temp.path("office"));
+    bar.show();
+    std::string chosen;
+    QObject::connect(&bar, &LocationBar::folderChosen, [&](const std::string& path) { chosen = path; });
+    const auto steps = bar.findChildren<QPushButton*>("locationStep");
+    REQUIRE(steps.size() >= 2);
+    const auto above = std::find_if(steps.begin(), steps.end(), [&](auto* step) { return step->toolTip().toStdString() == temp.path(); });
+    REQUIRE(above != steps.end());
+    (*above)->click();
+    CHECK(chosen == temp.path());
+    bar.edit();
+    auto* line = bar.findChild<QLineEdit*>("location");
+    const auto typed = [&](const QString& text) {
+        bar.edit();
+        line->setText(text);
+        QTest::keyClick(line, Qt::Key_Return);
+        return chosen;
+    };
+    CHECK(typed("Archive") == temp.path("office/Archive"));
+    CHECK(typed("../office/Accounts/") == temp.path("office/Accounts"));
+    CHECK(typed("/tmp") == "/tmp");
+    CHECK(typed("~").front() == '/');
+}

@@ -1,0 +1,198 @@
+#include "keep/store.h"
+
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <thread>
+
+#include "support/jobs.h"
+#include "support/temp_folder.h"
+
+// What lasts: the journal of a run, its receipt, the Safe's index, what was compared.
+
+using namespace tavlo;
+
+namespace {
+
+ReceiptHead head_of(const std::string& id) {
+    ReceiptHead head;
+    head.id = id;
+    head.destination = "/there/\xff";
+    head.sentence = "Copy 600 items into There";
+    head.started_ns = now_ns();
+    head.roots = {"/", "/there/\xff"};
+    return head;
+}
+
+PendingItem pending_of(std::uint64_t number) {
+    PendingItem item;
+    item.number = number;
+    item.source = "/from/\xff" + std::to_string(number);
+    item.target = "/there/" + std::to_string(number);
+    item.final_path = item.target;
+    item.identity = {1, number + 10, 100, -5};
+    item.mode = 0640;
+    item.collides = number % 3 == 0;
+    item.finding = number % 3 == 0 ? std::optional(Finding::newer) : std::nullopt;
+    item.decision = Decision::overwrite;
+    item.outcome = Outcome::overwritten;
+    if (number == 7) item.attributes = Attributes{0750, 1, 2, 3, 4, {{"user.x", std::string("a\0b", 3)}}};
+    if (number > 0) item.parent = 0;
+    return item;
+}
+
+ReceiptItem done(const PendingItem& pending) {
+    ReceiptItem item;
+    item.source = pending.source;
+    item.target = pending.target;
+    item.size_bytes = pending.identity.size_bytes;
+    item.result = Outcome::created;
+    return item;
+}
+
+Result<void> begin(Store& store, const ReceiptHead& head, std::uint64_t count) {
+    std::uint64_t next = 0;
+    return store.begin(head,
+                       [&]() -> std::optional<PendingItem> { return next == count ? std::nullopt : std::optional(pending_of(next++)); });
+}
+
+}  // namespace
+
+TEST_CASE("what is still to do is what was planned less what was done, field for field", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    const ReceiptHead head = head_of("20310502-091407-aaaa");
+    REQUIRE(begin(*store, head, 600));  // over two rows of the journal
+    CHECK(value(store->pending(head.id)).size() == 600);
+    RunRecords records;
+    for (std::uint64_t number : {0U, 5U, 255U, 256U, 599U}) records.items.emplace_back(number, done(pending_of(number)));
+    Intent intent;
+    intent.number = 6;
+    intent.kind = Intent::Kind::take_away;
+    intent.slot = "/there/.safe/\xff";
+    intent.removes_source = true;
+    intent.hash = "xxh3-128:00";
+    REQUIRE(store->record(head.id, records, {intent}));
+    const auto left = value(store->pending(head.id));
+    REQUIRE(left.size() == 595);
+    CHECK(left.front().number == 1);
+    CHECK(left[6].number == 8);
+    const PendingItem& seventh = left[5];
+    const PendingItem meant = pending_of(7);
+    CHECK(seventh.source == meant.source);
+    CHECK(seventh.identity == meant.identity);
+    CHECK(seventh.parent == meant.parent);
+    REQUIRE(seventh.attributes);
+    CHECK(seventh.attributes->extended == meant.attributes->extended);
+    CHECK(left[1].finding == std::nullopt);
+    CHECK(left[2].finding == Finding::newer);
+    const auto intents = value(store->intents(head.id));
+    REQUIRE(intents.size() == 1);
+    CHECK(intents[0].slot == intent.slot);
+    CHECK(intents[0].kind == Intent::Kind::take_away);
+    // a receipt shows both, in their order
+    std::uint64_t number = 0;
+    std::uint64_t planned = 0;
+    REQUIRE(store->each_item(head.id, [&](ReceiptItem&& item) {
+        CHECK(item.source == pending_of(number).source);
+        planned += item.result == Outcome::planned ? 1U : 0U;
+        ++number;
+    }));
+    CHECK(number == 600);
+    CHECK(planned == 595);
+    // the next group's intentions take the place of these
+    REQUIRE(store->record(head.id, {}, {}));
+    CHECK(value(store->intents(head.id)).empty());
+}
+
+TEST_CASE("the totals are counted from the items, and a run that is done has no journal left", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    ReceiptHead head = head_of("20310502-091407-bbbb");
+    REQUIRE(begin(*store, head, 4));
+    RunRecords records;
+    for (std::uint64_t number = 0; number < 3; ++number) records.items.emplace_back(number, done(pending_of(number)));
+    records.not_kept.emplace_back(1, "owner");
+    REQUIRE(store->record(head.id, records));
+    head.state = RunState::stopped;
+    head.waits_for = "/there: the disk is full";
+    head = value(store->finish(head));
+    CHECK(head.totals.items == 4);
+    CHECK(head.totals.of(Outcome::created) == 3);
+    CHECK(head.totals.of(Outcome::planned) == 1);
+    CHECK(head.totals.bytes == 300);
+    CHECK(value(store->not_kept(head.id)) == std::vector<std::pair<std::string, std::uint64_t>>{{"owner", 1}});
+    REQUIRE(value(store->unfinished()).size() == 1);
+    CHECK(value(store->unfinished())[0].waits_for == head.waits_for);
+    records = {};
+    records.items.emplace_back(3, done(pending_of(3)));
+    REQUIRE(store->record(head.id, records));
+    head.state = RunState::done;
+    head.waits_for.clear();
+    CHECK(value(store->finish(head)).totals.of(Outcome::created) == 4);
+    CHECK(value(store->unfinished()).empty());
+    CHECK(value(store->pending(head.id)).empty());
+    CHECK(value(store->receipt(head.id)).destination == "/there/\xff");
+    const auto unknown = store->receipt("20310502-000000-zzzz");
+    REQUIRE_FALSE(unknown);
+    CHECK(unknown.error().fault == Fault::not_found);
+}
+
+TEST_CASE("two programs write one state folder at once, and neither loses a word", "[keep]") {
+    TempFolder temp;
+    REQUIRE(Store::open(temp.path("state")));
+    std::vector<std::string> problems(2);
+    const auto work = [&](int which) {
+        const auto store = Store::open(temp.path("state"));
+        for (int run = 0; store && run < 20; ++run) {
+            const ReceiptHead head = head_of("20310502-0914" + std::to_string(10 + run) + "-" + (which == 0 ? "left" : "rite"));
+            if (auto begun = begin(**store, head, 30); !begun) problems[static_cast<std::size_t>(which)] = describe(begun.error());
+            RunRecords records;
+            for (std::uint64_t number = 0; number < 30; ++number) records.items.emplace_back(number, done(pending_of(number)));
+            if (auto written = (*store)->record(head.id, records); !written)
+                problems[static_cast<std::size_t>(which)] = describe(written.error());
+        }
+    };
+    {
+        const std::jthread other([&] { work(1); });
+        work(0);
+    }
+    CHECK(problems[0].empty());
+    CHECK(problems[1].empty());
+    const auto store = value(Store::open(temp.path("state")));
+    const auto heads = value(store->receipts());
+    CHECK(heads.size() == 40);
+    for (const ReceiptHead& head : heads) CHECK(value(store->pending(head.id)).empty());
+}
+
+TEST_CASE("a run that is alive is nobody else's to go on with", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    auto lock = store->lock("20310502-091407-cccc");
+    REQUIRE(lock);
+    const auto second = value(Store::open(temp.path("state")))->lock("20310502-091407-cccc");
+    REQUIRE_FALSE(second);
+    CHECK(second.error().fault == Fault::name_taken);
+    CHECK(store->lock("20310502-091407-dddd"));
+}
+
+TEST_CASE("pairs that were compared are recalled as long as both are as they were", "[keep][same]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    const auto pair = [](std::uint64_t inode, std::int64_t changed) {
+        Status a;
+        a.id = {1, inode, 5, 100};
+        a.status_changed_ns = changed;
+        Status b;
+        b.id = {1, inode + 1000, 5, 200};
+        return pair_of(a, b);
+    };
+    std::vector<std::pair<Pair, bool>> found;
+    for (std::uint64_t inode = 0; inode < 500; ++inode) found.emplace_back(pair(inode, 7), inode % 2 == 0);
+    REQUIRE(store->remember(found));
+    KnownContents known;
+    REQUIRE(store->recall({pair(4, 7), pair(5, 7), pair(6, 8), pair(9999, 7)}, known));
+    CHECK(known.same(pair(4, 7)) == true);
+    CHECK(known.same(pair(5, 7)) == false);
+    CHECK(known.same(pair(6, 8)) == std::nullopt);  // touched since, whatever its date says
+    CHECK(known.same(pair(9999, 7)) == std::nullopt);
+}
