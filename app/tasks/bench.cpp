@@ -246,6 +246,7 @@ void Bench::setCollisionRule(CollisionRule rule) {
     Rules rules = rule == CollisionRule::own ? own_ : rules_for(rule);
     rules.single = std::move(request_.rules.single);
     rules.new_names = request_.rules.new_names;
+    rules.adapt_names = request_.rules.adapt_names;
     request_.rules = std::move(rules);
     changed(false);
 }
@@ -258,6 +259,12 @@ void Bench::setOwnRule(const Rules& rule) {
 void Bench::setNewNames(const NewNames& names) {
     if (request_.rules.new_names == names) return;
     request_.rules.new_names = names;
+    changed(false);
+}
+
+void Bench::setNamesAdapted(bool adapted) {
+    if (request_.rules.adapt_names == adapted) return;
+    request_.rules.adapt_names = adapted;
     changed(false);
 }
 
@@ -340,6 +347,10 @@ void Bench::changed(bool gather_again) {
             for (const Error& refusal : outlook.refusals) view.refusals.push_back(shown(describe(refusal)));
             view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
             view.comparing = !outlook.plan->not_compared.empty();
+            const auto& items = outlook.plan->items;
+            view.impossible_names = static_cast<std::uint64_t>(std::count_if(items.begin(), items.end(), [](const Item& item) {
+                return item.problem && item.problem->fault == Fault::name_not_possible;
+            }));
         };
         if (look_wanted) known->outlook.reset();
         const bool only_rules_changed = known->outlook && known->outlook->batch == known->batch &&

@@ -30,9 +30,10 @@ struct BenchView {
     std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
     std::shared_ptr<const std::vector<PickedRow>> picks;
     tavlo::Room room{};
-    std::vector<QString> refusals;  ///< why this may not be run
-    bool has_folders = false;       ///< a folder is in the batch, so subfolders matter
-    bool comparing = false;         ///< pairs are still being read
+    std::vector<QString> refusals;       ///< why this may not be run
+    std::uint64_t impossible_names = 0;  ///< items whose names the destination cannot hold
+    bool has_folders = false;            ///< a folder is in the batch, so subfolders matter
+    bool comparing = false;              ///< pairs are still being read
 };
 
 /// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
@@ -74,6 +75,7 @@ public:
     void setOwnRule(const tavlo::Rules& rule);
     const tavlo::Rules& ownRule() const { return own_; }
     void setNewNames(const tavlo::NewNames& names);
+    void setNamesAdapted(bool adapted);
     /// Decides single pairs of the plan that is shown; undecided takes a decision back.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// Looks at everything again: after a run, or when the disk may have changed.

@@ -81,6 +81,7 @@ std::string to_text(const Instruction& instruction) {
                            {key("own"), own_rule(instruction.own)},
                            {key("names"), static_cast<int>(request.rules.new_names.scheme)},
                            {key("pattern"), bytes(request.rules.new_names.pattern)},
+                           {key("adapt"), request.rules.adapt_names},
                            {key("decisions"), decisions}};
     return QJsonDocument(json).toJson(QJsonDocument::Compact).toStdString();
 }
@@ -104,6 +105,7 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
     instruction.own = own_rule(json[key("own")].toObject());
     request.rules = instruction.rule == CollisionRule::own ? instruction.own : rules_for(instruction.rule);
     request.rules.new_names = {static_cast<NewNames::Scheme>(names), bytes(json[key("pattern")])};
+    request.rules.adapt_names = json[key("adapt")].toBool();
     for (const auto& value : json[key("decisions")].toArray()) {
         const QJsonObject one = value.toObject();
         const QJsonArray changed = one[key("changed")].toArray();

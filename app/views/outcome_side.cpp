@@ -113,6 +113,12 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     set_tone(*empty_, "muted");
     foot->setSpacing(10);
     foot->addWidget(summary_, 1);
+    adapt_ = new QPushButton;
+    adapt_->setObjectName(QStringLiteral("adaptNames"));
+    adapt_->setToolTip(
+        tr("What the destination cannot hold under its name arrives under the nearest one that it can; each is listed as renamed"));
+    connect(adapt_, &QPushButton::clicked, this, [this] { bench_.setNamesAdapted(!bench_.request().rules.adapt_names); });
+    foot->addWidget(adapt_);
     foot->addWidget(to_settle_);
     foot->addWidget(next_);
     column->addLayout(foot);
@@ -317,6 +323,10 @@ void OutcomeSide::refresh() {
         title_->setText(tr("Only these of the batch"));
     else
         title_->setText(as_batch_->isChecked() ? tr("The batch, item by item") : tr("%1 as it will be").arg(short_path(destination, 1)));
+    const bool adapted = bench_.request().rules.adapt_names;
+    adapt_->setVisible(plan && (view.impossible_names > 0 || adapted));
+    adapt_->setText(adapted ? tr("Leave out what needs another name")
+                            : tr("Use other names for %Ln", nullptr, static_cast<int>(view.impossible_names)));
     if (!plan) {
         summary_->clear();
         to_settle_->clear();

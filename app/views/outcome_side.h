@@ -66,4 +66,5 @@ private:
     LatestWorker reader_;
     LatestWorker exporter_;
     QPushButton* next_;
+    QPushButton* adapt_;
 };

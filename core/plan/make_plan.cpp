@@ -117,6 +117,10 @@ private:
         item.inside = arrival.inside;
         item.action = plan_.operation == Operation::move ? Action::move : Action::copy;
         if (shares_folder_decision(item) || cannot_be_done(item)) return;
+        if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold
+            if (is_folder(arrival)) enter_folder(item, id, nullptr);
+            return;
+        }
         const Entry& entry = plan_.entry(item);
         const HeldFolder* folder = held_[item.folder];
         const Held* held = folder == nullptr ? nullptr : folder->find(entry.name);
@@ -174,8 +178,12 @@ private:
         };
         if (entry.problem) return fail(entry.problem);
         if (entry.status.type == FileType::other) return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
-        if (auto problem = name_problem(entry.name, destination_.volume); !problem.empty())
-            return because(Fault::name_not_possible, std::move(problem));
+        if (auto problem = name_problem(entry.name, destination_.volume); !problem.empty()) {
+            if (!rules_.adapt_names) return because(Fault::name_not_possible, std::move(problem));
+            item.outcome = Outcome::renamed;
+            item.add_extras().final_name =
+                untaken(item.folder, entry.status.type, possible_name(entry.name, entry.status.type, destination_.volume));
+        }
         if (entry.status.type == FileType::file && entry.status.id.size_bytes > destination_.volume.max_file_bytes)
             return because(Fault::no_space, "is larger than a file can be in the destination");
         return false;
@@ -188,6 +196,15 @@ private:
         item.collision->held_by_batch = held_by_batch;
         item.collision->decision = rules_.decide(plan_.source_path(item), pair_of(plan_, item), finding);
         if (!finding) plan_.not_compared.push_back(id);
+    }
+
+    /// The name itself, or counted up from it until nothing there and nothing of the batch has it.
+    std::string untaken(FolderId folder, FileType type, const std::string& name) {
+        std::string candidate = name;
+        for (unsigned number = 2; is_taken(folder, candidate); ++number)
+            candidate = numbered_name(name, type, number, destination_.volume.max_name_bytes);
+        new_names_[folder].insert(fold(candidate));
+        return candidate;
     }
 
     void apply_decision(Item& item) {

@@ -132,4 +132,27 @@ std::string name_problem(std::string_view name, const Volume& volume) {
     return {};
 }
 
+std::string possible_name(std::string_view name, FileType type, const Volume& volume) {
+    std::string out;
+    const bool strict = !volume.forbidden_in_names.empty();
+    for (std::size_t at = 0; at < name.size();) {
+        const auto length = code_point_length(name, at);
+        const auto point = name.substr(at, length);
+        at += length;
+        const auto byte = static_cast<unsigned char>(point.front());
+        const bool bad = volume.forbidden_in_names.find(point) != std::string_view::npos || byte < 0x20 || !is_utf8(point);
+        out += strict && bad ? "_" : std::string(point);
+    }
+    const auto extension = out.substr(extension_start(out, type));
+    if (out.size() > volume.max_name_bytes) {
+        const bool keeps = extension.size() < volume.max_name_bytes / 2;
+        const auto room = volume.max_name_bytes - (keeps ? extension.size() : 0);
+        out = std::string(cut_to(std::string_view(out).substr(0, out.size() - (keeps ? extension.size() : 0)), room)) +
+              (keeps ? extension : "");
+    }
+    if (strict)
+        for (auto at = out.size(); at > 0 && (out[at - 1] == '.' || out[at - 1] == ' '); --at) out[at - 1] = '_';
+    return out;
+}
+
 }  // namespace tavlo

@@ -35,4 +35,7 @@ std::string counted_from(const std::string& asked, const std::string& planned, F
 /// Why a volume cannot hold this name, in words; empty where it can.
 std::string name_problem(std::string_view name, const Volume& volume);
 
+/// The nearest name that a volume can hold: '_' for what it cannot, cut where it is too long, its extension kept.
+std::string possible_name(std::string_view name, FileType type, const Volume& volume);
+
 }  // namespace tavlo

@@ -48,6 +48,8 @@ struct Rules {
     std::array<std::array<std::optional<Decision>, size_relation_count>, finding_count> when_sized{};
     std::unordered_map<std::string, PairDecision> single{};  ///< by source path
     NewNames new_names{};
+    /// What the destination cannot hold under its name arrives under the nearest one that it can (possible_name()).
+    bool adapt_names = false;
 
     /// finding  nullopt: not compared yet
     Decision decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const;

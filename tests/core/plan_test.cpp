@@ -272,3 +272,28 @@ TEST_CASE("what the destination cannot hold is said before the start", "[plan]")
     CHECK(plan.items[0].problem->fault == Fault::name_not_possible);
     CHECK(plan.items[1].problem->fault == Fault::no_space);
 }
+
+TEST_CASE("what the destination cannot hold under its name can arrive under the nearest one that it can", "[plan][names]") {
+    Scene scene;
+    scene.destination.volume.forbidden_in_names = "\\:*?\"<>|";
+    scene.destination.volume.max_name_bytes = 40;
+    scene.hold("a_b.pdf");
+    scene.add("/from/a:b.pdf");
+    scene.add("/from/what?.txt");
+    scene.add("/from/what*.txt");
+    scene.add("/from/ends. ");
+    scene.add("/from/in: box", FileType::folder);
+    scene.add("/from/in: box/fine");
+    scene.add("/from/" + std::string(60, 'x') + ".pdf");
+    const Plan refused = scene.plan(Decision::overwrite);
+    CHECK(refused.totals.of(Outcome::failed) == 7);
+    scene.rules.adapt_names = true;
+    const Plan adapted = scene.plan(Decision::overwrite);
+    CHECK(adapted.totals.of(Outcome::failed) == 0);
+    std::vector<std::string> names;
+    for (const Item& item : adapted.items) names.push_back(adapted.final_path(item));
+    CHECK(names == std::vector<std::string>{"/to/a_b-2.pdf", "/to/what_.txt", "/to/what_-2.txt", "/to/ends__", "/to/in_ box",
+                                            "/to/in_ box/fine", "/to/" + std::string(36, 'x') + ".pdf"});
+    CHECK(adapted.items[0].outcome == Outcome::renamed);  // and what is there stays
+    CHECK(adapted.items[5].outcome == Outcome::created);
+}
