@@ -368,7 +368,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="313" />
+        <location filename="../views/outcome_side.cpp" line="319" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -376,7 +376,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="330" />
+        <location filename="../views/outcome_side.cpp" line="329" />
+        <source>Use other names for %Ln</source>
+        <translation>
+            <numerusform>Use other names for %Ln</numerusform>
+            <numerusform>Use other names for %Ln</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="340" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -384,7 +392,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="331" />
+        <location filename="../views/outcome_side.cpp" line="341" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -392,7 +400,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="332" />
+        <location filename="../views/outcome_side.cpp" line="342" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -400,7 +408,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="333" />
+        <location filename="../views/outcome_side.cpp" line="343" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -408,7 +416,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="336" />
+        <location filename="../views/outcome_side.cpp" line="346" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>

@@ -139,7 +139,7 @@ void FolderModel::work(bool read_again) {
             std::vector<std::string> names;
             const bool last = listing->complete;
             later([this, listing, visible, last]() mutable { take(listing, std::move(visible), last); });
-            if (!last) return;
+            if (!last || stop.stop_requested()) return;
             for (const auto row : visible)
                 if (listing->rows[row].status.type != FileType::folder) {
                     indexed->rows.push_back(row);

@@ -98,6 +98,8 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
     connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
     connect(&bench_, &Bench::requestChanged, this, &GatheringSide::refreshTotals);
+    connect(&bench_, &Bench::requestChanged, this,
+            [this] { pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.isPicked(folder, name); }); });
 }
 
 void GatheringSide::buildHead(QVBoxLayout& column) {

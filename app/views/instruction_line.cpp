@@ -254,8 +254,9 @@ void InstructionLine::refresh() {
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
     const auto overwrites = plan && fresh ? plan->totals.of(Outcome::overwritten) : 0;
-    rule_->setText(overwrites == 0 ? rule_words(bench_.collisionRule())
-                                   : tr("%1, overwriting %2").arg(rule_words(bench_.collisionRule()), count_text(overwrites)));
+    const bool by_rule = bench_.collisionRule() != CollisionRule::ask;  // what was decided one by one, the balance says
+    rule_->setText(overwrites == 0 || !by_rule ? rule_words(bench_.collisionRule())
+                                               : tr("%1, overwriting %2").arg(rule_words(bench_.collisionRule()), count_text(overwrites)));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
     stop_->setText(tr("."));

@@ -59,6 +59,11 @@ void PickBox::reset() {
     say(tr("a few characters, then Return"), false);
 }
 
+void PickBox::keepAdded(const std::function<bool(const std::string& folder, const std::string& name)>& in_batch) {
+    const auto gone = [&](const Added& one) { return !one.folder.empty() && !in_batch(one.folder, one.name); };
+    if (std::erase_if(added_, gone) > 0) showAdded();
+}
+
 void PickBox::say(const QString& words, bool warning) {
     state_->setText(words);
     set_tone(*state_, warning ? "amber" : "muted");

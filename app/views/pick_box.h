@@ -2,6 +2,7 @@
 
 #include <QWidget>
 #include <deque>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -22,6 +23,8 @@ public:
     void focusBox();
     /// Another folder: nothing of this one is left over.
     void reset();
+    /// Of what was added last, what has left the batch since needs no way back any more.
+    void keepAdded(const std::function<bool(const std::string& folder, const std::string& name)>& in_batch);
 
 signals:
     void picked(const std::string& folder, const std::string& name);
