@@ -76,7 +76,7 @@ void PickBox::narrow() {
     if (typed.isEmpty()) return reset();
     if (!left) return say(tr("the names are still being read"), true);
     if (*left == 0) return say(tr("no name here has “%1”").arg(typed), true);
-    if (*left > 1) return say(tr("%Ln left: type on, or choose with the arrows", nullptr, static_cast<int>(*left)), false);
+    if (*left > 1) return say(tr("%Ln left: type on, or arrows", nullptr, static_cast<int>(*left)), false);
     list_.setCurrentIndex(model_.index(0, 0));
     const bool in = model_.index(0, 0).data(FolderModel::PickedRole).toBool();
     const QString name = model_.index(0, 0).data().toString();
@@ -89,7 +89,7 @@ void PickBox::add() {
     const int rows = model_.rowCount();
     const int row = rows == 1 ? 0 : chosen_ ? list_.currentIndex().row() : -1;
     if (row < 0 || row >= rows) {
-        if (rows > 1) return say(tr("%Ln left, nothing added: type on, or choose with the arrows", nullptr, rows), true);
+        if (rows > 1) return say(tr("%Ln left, nothing added: type on", nullptr, rows), true);
         narrow();
         added_.push_front({{}, to_bytes(box_->text())});  // so that what was not found can still be seen later
         if (added_.size() > most_shown) added_.pop_back();
