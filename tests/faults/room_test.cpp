@@ -2,6 +2,8 @@
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
+#include <latch>
+#include <thread>
 
 #include "run/recover.h"
 #include "support/every_call.h"
@@ -120,18 +122,24 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
     (void)empty_safe(*disk, *store, now_ns());
 }
 
-TEST_CASE("a disk that has gone away pauses the run too", "[fault][room]") {
+TEST_CASE("a disk that has gone away, or a quota that is used up, pauses the run too", "[fault][room]") {
+    const int code = GENERATE(ENOTCONN, ENODEV, EDQUOT);
     class GoesAway final : public EveryCall {
+    public:
+        explicit GoesAway(int error) : error_(error) {}
+
+    private:
         std::optional<Error> before_call() override {
-            return ++calls_ > 60 ? std::optional(Error{Fault::unreachable, ENOTCONN, "test", ""}) : std::nullopt;
+            return ++calls_ > 60 ? std::optional(system_error(error_, "test", "")) : std::nullopt;
         }
+        int error_;
         std::atomic<int> calls_ = 0;
     };
     TempFolder temp("/dev/shm");
     write_files(temp, 30, 100);
     Jobs jobs(temp.path("state"));
     const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to"))));
-    GoesAway gone;
+    GoesAway gone(code);
     RunOptions options;
     options.pause_when_stuck = true;
     const ReceiptHead paused = value(carry_out(gone, *jobs.store, *outlook.plan, options));
@@ -139,6 +147,54 @@ TEST_CASE("a disk that has gone away pauses the run too", "[fault][room]") {
     CHECK_FALSE(paused.waits_for.empty());
     CHECK(paused.totals.of(Outcome::failed) == 0);
     CHECK(value(resume(*jobs.disk, *jobs.store, paused.id, options)).totals.of(Outcome::created) == 31);
+    CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("a disk that hangs holds up its own run only; a stop is heard when it answers, and the rest is gone on with", "[fault][room]") {
+    class Hangs final : public EveryCall {
+    public:
+        std::latch hanging{1};
+        std::latch released{1};
+
+    private:
+        std::optional<Error> before_call() override {
+            if (++calls_ != 60) return std::nullopt;
+            hanging.count_down();
+            released.wait();
+            return std::nullopt;
+        }
+        std::atomic<int> calls_ = 0;
+    };
+    TempFolder temp("/dev/shm");
+    write_files(temp, 200, 100);
+    temp.write("other/file", "goes by");
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to"))));
+    Hangs hangs;
+    RunOptions options;
+    std::stop_source stop;
+    options.stop = stop.get_token();
+    options.threads = 1;
+    std::optional<Result<ReceiptHead>> ended;
+    {
+        const std::jthread runs([&] {
+            const auto store = Store::open(temp.path("state"));
+            if (store) ended.emplace(carry_out(hangs, **store, *outlook.plan, options));
+        });
+        hangs.hanging.wait();
+        stop.request_stop();
+        // meanwhile another run, and whoever looks at the receipts, are not held up
+        CHECK(jobs.run(copy({temp.path("other/file")}, temp.path("elsewhere"))).of(Outcome::created) == 1);
+        CHECK(value(interrupted_runs(*jobs.store)).empty());  // it is alive
+        CHECK_FALSE(ended);
+        hangs.released.count_down();
+    }
+    REQUIRE(ended);
+    const ReceiptHead head = value(*ended);
+    CHECK(head.state == RunState::stopped);
+    CHECK(head.totals.of(Outcome::failed) == 0);
+    CHECK(head.totals.of(Outcome::planned) > 0);
+    CHECK(value(resume(*jobs.disk, *jobs.store, head.id)).totals.of(Outcome::created) == 201);
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
 }
 
