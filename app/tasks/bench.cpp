@@ -201,10 +201,11 @@ void Bench::forget(const ByFolder& by_folder) {
 }
 
 void Bench::restore() {
-    working_ = true;
-    worker_.post([this, known = known_](const std::stop_token&) {
-        auto saved = load_batch(known->state_folder);
-        auto asked = load_instruction(known->state_folder);
+    restoring_ = true;
+    // a worker of its own: the other one drops a wish for the next, and this one must not be lost
+    restorer_.post([this, state_folder = known_->state_folder](const std::stop_token&) {
+        auto saved = load_batch(state_folder);
+        auto asked = load_instruction(state_folder);
         QMetaObject::invokeMethod(
             this,
             [this, saved = saved ? std::move(*saved) : SavedBatch{}, asked = asked ? std::optional(std::move(*asked)) : std::nullopt] {
@@ -216,6 +217,8 @@ void Bench::restore() {
                     rule_ = asked->rule;
                     own_ = asked->own;
                 }
+                restoring_ = false;
+                keeps_ = true;
                 changed(true);
                 if (saved.missing > 0) emit missingAtStart(static_cast<int>(saved.missing));
             },
@@ -304,11 +307,12 @@ void Bench::changed(bool gather_again) {
     if (gather_again) gather_wanted_ = true;
     emit requestChanged();
     worker_.post([this, known = known_, wanted = request_, rule = rule_, own = own_, gather_wanted = gather_wanted_,
-                  look_wanted = look_wanted_, generation](const std::stop_token& stop) {
+                  look_wanted = look_wanted_, keeps = keeps_, generation](const std::stop_token& stop) {
         Request request = wanted;
         request.sources = known->sources();
-        if (!known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
-        if (auto text = to_text({wanted, rule, own}); text != known->saved_instruction && save_instruction(known->state_folder, text))
+        if (keeps && !known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
+        if (auto text = to_text({wanted, rule, own});
+            keeps && text != known->saved_instruction && save_instruction(known->state_folder, text))
             known->saved_instruction = std::move(text);
         const auto send = [&](BenchView view, bool last) {
             QMetaObject::invokeMethod(

@@ -62,7 +62,8 @@ public:
     QUndoStack& history() { return history_; }
     /// What was settled by a run leaves the batch, and so does what is no longer there; that is not undone.
     void forget(const ByFolder& by_folder);
-    /// Takes up the batch as it was when the program ended.
+    /// Takes up the batch and the instruction as they were when the program ended, and keeps them from now on. A bench that
+    /// takes nothing up keeps nothing: of several windows the first one's work lasts.
     void restore();
 
     const tavlo::Request& request() const { return request_; }
@@ -84,7 +85,7 @@ public:
     void lookAtDestinationAgain();
 
     const BenchView& view() const { return view_; }
-    bool isWorking() const { return working_; }
+    bool isWorking() const { return working_ || restoring_; }
     const std::shared_ptr<const tavlo::Plan>& plan() const;
 
 signals:
@@ -120,8 +121,11 @@ private:
     bool working_ = false;
     bool gather_wanted_ = true;
     bool look_wanted_ = false;
+    bool restoring_ = false;
+    bool keeps_ = false;  ///< what is picked and what was asked for go into their files
     std::uint64_t generation_ = 0;
     std::shared_ptr<Known> known_;  ///< the worker's alone
     QUndoStack history_;
+    LatestWorker restorer_;
     LatestWorker worker_;
 };

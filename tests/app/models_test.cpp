@@ -242,3 +242,25 @@ TEST_CASE("the location: each folder is a step, and a typed path is completed an
     CHECK(typed("/tmp") == "/tmp");
     CHECK(typed("~").front() == '/');
 }
+
+TEST_CASE("the batch is taken up again whatever else is wished for at the start, and a second bench leaves it alone", "[batch]") {
+    TempFolder temp;
+    temp.write("desk/a", "x");
+    temp.write("desk/b", "x");
+    const auto settle = [](const Bench& bench) { return WindowDriver::wait([&] { return !bench.isWorking(); }); };
+    {
+        Bench bench(temp.path("state"));
+        bench.restore();
+        bench.pick(temp.path("desk"), {"a"});
+        REQUIRE(settle(bench));
+        Bench second(temp.path("state"));  // of another window, which takes nothing up
+        second.pick(temp.path("desk"), {"b"});
+        REQUIRE(settle(second));
+    }
+    Bench bench(temp.path("state"));
+    bench.restore();
+    for (int wish = 0; wish < 5; ++wish) bench.lookAgain();
+    REQUIRE(settle(bench));
+    CHECK(bench.pickedCount() == 1);
+    CHECK(bench.isPicked(temp.path("desk"), "a"));
+}

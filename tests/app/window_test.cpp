@@ -219,7 +219,7 @@ TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", 
     CHECK(office.window->bench().pickedCount() == 0);
 }
 
-TEST_CASE("the balance shows one share of the batch; what is not possible is said and not started", "[window]") {
+TEST_CASE("the balance shows one share of the batch, what is not possible is said and not started", "[window]") {
     Office office;
     WindowDriver& driver = *office.driver;
     office.pick("permit-0409-fuel-jetty.pdf");
@@ -404,7 +404,7 @@ TEST_CASE("a full disk pauses the run, says what it waits for, and one click goe
     CHECK(tree_of(small.path).size() == 4);
 }
 
-TEST_CASE("a plan outlasts the window: sentence, batch and decisions; a pair that changed meanwhile is undecided again", "[window]") {
+TEST_CASE("a plan outlasts the window: sentence, batch and decisions, a pair that changed meanwhile is undecided again", "[window]") {
     Office office;
     auto& driver = *office.driver;
     for (const char* name : {"permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf"}) office.pick(name);

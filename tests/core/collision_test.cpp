@@ -112,7 +112,7 @@ TEST_CASE("same is proved by reading", "[disk][collision]") {
     CHECK(ran.items[3].collision->finding == Finding::same);
 }
 
-TEST_CASE("twins that overwrite leave the last one, the others in the Safe; undo takes it all back", "[disk][collision][twin]") {
+TEST_CASE("twins that overwrite leave the last one, the others in the Safe, undo takes it all back", "[disk][collision][twin]") {
     TempFolder temp;
     temp.write("one/a", "first");
     temp.write("two/a", "second!");

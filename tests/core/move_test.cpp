@@ -84,7 +84,7 @@ TEST_CASE("a flat move takes the folders that it emptied, contents leaves the fo
     CHECK(tree_of(temp.path("from"), {.folder_times = false}) == before);
 }
 
-TEST_CASE("a move between file systems copies, verifies, removes; undo brings it all back", "[disk][move][mount]") {
+TEST_CASE("a move between file systems copies, verifies, removes, undo brings it all back", "[disk][move][mount]") {
     TempFolder temp;
     make_office(temp);
     const std::string kind = GENERATE(as<std::string>(), "tmpfs", "ext4", "xfs", "btrfs");

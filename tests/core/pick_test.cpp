@@ -29,7 +29,7 @@ TEST_CASE("a few characters anywhere in the name, without regard to case", "[pic
     CHECK(fitting(names, "  ").size() == names.size());
 }
 
-TEST_CASE("digits match numbers with or without leading zeros; zeros that were typed begin a number", "[pick]") {
+TEST_CASE("digits match numbers with or without leading zeros, zeros that were typed begin a number", "[pick]") {
     const Names names{"permit-0412.pdf", "permit-412.pdf", "permit-1412.pdf", "permit-0041.pdf", "page-10.pdf"};
     CHECK(fitting(names, "412") == Names{names[0], names[1], names[2]});
     CHECK(fitting(names, "0412") == Names{names[0], names[1]});

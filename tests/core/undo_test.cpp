@@ -158,7 +158,7 @@ TEST_CASE("the Safe is private, in the highest folder that may be written, and n
     for (const ReceiptItem& item : jobs.run(everything).items) CHECK(item.source.find(".tavlo-safe-") == std::string::npos);
 }
 
-TEST_CASE("receipts and the Safe's index outlive the program; a damaged or newer database is refused", "[store]") {
+TEST_CASE("receipts and the Safe's index outlive the program, a damaged or newer database is refused", "[store]") {
     TempFolder temp;
     temp.write("from/a\n\xff", "new");
     temp.write("to/a\n\xff", "old one");

@@ -237,7 +237,7 @@ TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl]
     }
 }
 
-TEST_CASE("words after -- and odd names are sources; bytes that are no text are given exactly", "[ctl]") {
+TEST_CASE("words after -- and odd names are sources, bytes that are no text are given exactly", "[ctl]") {
     TempFolder temp;
     Script tavloctl(temp);
     temp.write("from/-rf", "1");
@@ -279,7 +279,7 @@ TEST_CASE("versions come back from the Safe, and go for good only when asked", "
     CHECK_FALSE(std::filesystem::exists(entries[0]["stored"].get<std::string>()));
 }
 
-TEST_CASE("a signal stops between two items; what is done is in the receipt", "[ctl]") {
+TEST_CASE("a signal stops between two items, what is done is in the receipt", "[ctl]") {
     TempFolder temp;
     const pid_t child = start_copy(temp, 4000);
     ::kill(child, SIGTERM);

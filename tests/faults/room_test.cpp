@@ -150,7 +150,7 @@ TEST_CASE("a disk that has gone away, or a quota that is used up, pauses the run
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
 }
 
-TEST_CASE("a disk that hangs holds up its own run only; a stop is heard when it answers, and the rest is gone on with", "[fault][room]") {
+TEST_CASE("a disk that hangs holds up its own run only, a stop is heard when it answers, and the rest is gone on with", "[fault][room]") {
     class Hangs final : public EveryCall {
     public:
         std::latch hanging{1};
