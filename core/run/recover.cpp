@@ -79,7 +79,8 @@ private:
                 return status.type == FileType::link && points_at && *points_at == item.points_at;
             }
             case Intent::Kind::folder: return status.type == FileType::folder && status.mode == 0700;
-            case Intent::Kind::copy:
+            // all of it: an inode's number alone may have been given to somebody's file since, or theirs be the bytes in it by now
+            case Intent::Kind::copy: return intent.fresh.inode != 0 && status.id == intent.fresh;
             case Intent::Kind::rename:
             case Intent::Kind::take_away: break;
         }

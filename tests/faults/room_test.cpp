@@ -198,6 +198,31 @@ TEST_CASE("a disk that hangs holds up its own run only, a stop is heard when it 
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
 }
 
+TEST_CASE("a copy that somebody wrote into before recovery is not taken for ours, and its source stays", "[fault]") {
+    class DiesOncePlaced final : public ForwardingFileSystem {
+        Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override {
+            auto taken = disk->take_free_name(staged, folder, name);
+            if (taken) throw std::runtime_error("the process ends here");
+            return taken;
+        }
+    };
+    TempFolder temp("/dev/shm");
+    const Mount other = Mount::memory(temp.path("other"));
+    NEEDS(other)
+    temp.write("from/file", "the only copy");
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, move({temp.path("from/file")}, other.path)));
+    DiesOncePlaced dies;
+    CHECK_THROWS(carry_out(dies, *jobs.store, *outlook.plan, {}));
+    REQUIRE(temp.read("other/file") == "the only copy");
+    std::ofstream(temp.path("other/file")) << "somebody's words";  // the same inode
+    const Recovered recovered = value(recover(*jobs.disk, *jobs.store));
+    REQUIRE(recovered.completed.size() == 1);
+    CHECK(temp.read("from/file") == "the only copy");
+    CHECK(temp.read("other/file") == "somebody's words");
+    CHECK(recovered.completed[0].totals.of(Outcome::undecided) == 1);
+}
+
 TEST_CASE("what a made folder cannot keep is said in its receipt, with the number of such items", "[fault]") {
     class Forgetful final : public ForwardingFileSystem {
         Result<std::vector<std::string>> set_attributes(const Handle& open, const tavlo::Attributes& attributes) override {
