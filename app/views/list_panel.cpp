@@ -205,7 +205,9 @@ void ListPanel::refreshCount() {
     int missing = 0;
     for (const ListedName& one : answer_->listed) ++(one.fits.empty() ? missing : one.fits.size() == 1 ? found : several);
     int open = 0;
-    for (const auto* box : table_->findChildren<QComboBox*>()) open += box->currentData().toInt() == take_none ? 1 : 0;
+    for (int row = 0; row < table_->rowCount(); ++row)  // by cell: a box that was replaced is still a child for a while
+        if (const auto* box = qobject_cast<QComboBox*>(table_->cellWidget(row, what)))
+            open += box->currentData().toInt() == take_none ? 1 : 0;
     QStringList parts;
     if (found > 0) parts << tr("%Ln found", nullptr, found);
     if (several > 0) parts << tr("%Ln fit several, %1 still to choose", nullptr, several).arg(open);
