@@ -192,6 +192,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     std::string into;
     std::string subfolders;
     std::string links = "keep";
+    std::string keep_from;
+    std::string clear = "none";
     std::string otherwise = "undecided";
     std::string verify;
     // after "--" every word is a source; CLI11 would still look for options in them
@@ -201,6 +203,12 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.flag("--contents", out.request.shape.contents, "what is inside each source folder, not the folder itself");
     line.app().add_option("--subfolders", subfolders, "all, filled (only those in which a file ends up) or none")->type_name("WHICH");
     line.flag("--flatten", out.request.shape.flatten, "every file directly into FOLDER");
+    line.app()
+        .add_option("--keep-from", keep_from, "keep the folders between FOLDER and the sources that lie below it")
+        ->type_name("FOLDER");
+    line.app()
+        .add_option("--clear", clear, "extra: what is there and not in the batch goes to the Safe; all: everything there does, first")
+        ->type_name("none|extra|all");
     line.app().add_option("--links", links, "keep: a link stays a link; follow: what it points at")->type_name("keep|follow");
     line.app()
         .add_option("--on-collision", otherwise, "undecided, skip, overwrite or rename, where a name is taken")
@@ -224,6 +232,13 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
         out.request.shape.subfolders = one_of<Subfolders>(
             "--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
     }
+    if (!keep_from.empty()) {
+        if (out.request.shape.flatten) refuse("--flatten and --keep-from exclude each other");
+        out.request.shape.kept_from = absolute(keep_from);
+    }
+    using tavlo::Clearing;
+    out.request.rules.clearing =
+        one_of<Clearing>("--clear", clear, {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
     selection.read(out);
     out.keep_empty_folders = subfolders == "all";
     out.request.follow_links = one_of<bool>("--links", links, {{"keep", false}, {"follow", true}});

@@ -16,12 +16,13 @@ std::map<std::string, std::vector<std::string>> settled_sources(const Plan& plan
     std::vector<bool> open(plan.batch->entries.size());
     for (ItemId id = 0; id < plan.items.size(); ++id) {
         const bool left = results[id] == Outcome::undecided || results[id] == Outcome::failed || results[id] == Outcome::planned;
+        if (plan.leaves(plan.items[id])) continue;
         for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at]; at = plan.batch->entries[at].parent) open[at] = true;
     }
     std::map<std::string, std::vector<std::string>> settled;
     for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
         const Entry& entry = plan.batch->entries[id];
-        if (entry.parent == no_entry && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
+        if (plan.batch->is_named(entry) && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
     }
     return settled;
 }

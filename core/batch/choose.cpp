@@ -18,6 +18,7 @@ Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) 
     }
     Batch chosen;
     chosen.folders = batch.folders;
+    chosen.above = batch.above;
     chosen.time_step_ns = batch.time_step_ns;
     std::vector<EntryId> now(batch.entries.size(), no_entry);
     for (std::size_t id = 0; id < batch.entries.size(); ++id) {

@@ -3,7 +3,9 @@
 #include <algorithm>
 #include <cstdlib>
 #include <set>
+#include <unordered_map>
 
+#include "files/ancestors.h"
 #include "files/path.h"
 
 namespace tavlo {
@@ -50,14 +52,17 @@ private:
     };
 
     FolderId root(std::string path) {
-        const auto found = std::find_if(roots_.begin(), roots_.end(), [&](const auto& known) { return known.first == path; });
-        if (found != roots_.end()) return found->second;
+        if (const auto found = roots_.find(path); found != roots_.end()) return found->second;
         const FolderId id = batch_.folders.add_root(path);
         if (const auto handle = handles_.open(id)) {
             if (const auto status = disk_.status(**handle)) batch_.folders.set_identity(id, status->id);
             if (const auto volume = disk_.volume(**handle)) batch_.time_step_ns = std::max(batch_.time_step_ns, volume->time_step_ns);
+            if (auto again = disk_.open_folder(path))
+                if (const auto above = ancestors(disk_, std::move(*again)))
+                    for (const Identity& one : *above)
+                        if (above_.emplace(one.device, one.inode).second) batch_.above.push_back(one);
         }
-        roots_.emplace_back(std::move(path), id);
+        roots_.emplace(std::move(path), id);
         return id;
     }
 
@@ -183,7 +188,8 @@ private:
     const GatherOptions& options_;
     Batch batch_;
     FolderHandles handles_;
-    std::vector<std::pair<std::string, FolderId>> roots_;
+    std::unordered_map<std::string, FolderId> roots_;
+    std::set<std::pair<std::uint64_t, std::uint64_t>> above_;
     std::vector<Level> levels_;
 };
 

@@ -197,7 +197,9 @@ public:
         return heads;
     }
 
-    Result<RunLock> lock(const std::string& receipt) override { return RunLock::take(std::string(parent_of(path_)), receipt); }
+    std::string folder() const override { return std::string(parent_of(path_)); }
+
+    Result<RunLock> lock(const std::string& receipt) override { return RunLock::take(folder(), receipt); }
 
     Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& next) override {
         return guarded("write the receipt", [&] {

@@ -32,6 +32,7 @@ public:
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
     static Result<std::unique_ptr<Store>> open(const std::string& state_folder);
     ~Store() override = default;
+    virtual std::string folder() const = 0;  ///< its state folder
 
     /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted.
     /// What an undo takes back has no rest to go on with any more.

@@ -49,15 +49,18 @@ public:
 private:
     void place(EntryId id) {
         const Entry& entry = batch_.entries[id];
-        const bool named = entry.parent == no_entry;
+        const bool named = batch_.is_named(entry);
         const bool is_folder = entry.status.type == FileType::folder;
         const bool dissolved = shape_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
-        if (!named && !inside_wanted_folder(entry)) return leave_out(id);
+        if (!named && !entry.way && !inside_wanted_folder(entry)) return leave_out(id);
         if (is_folder && !entry.problem && (shape_.flatten || dissolved)) {
-            if (!dissolved) layout_.dissolved.push_back(id);
+            if (!dissolved && !entry.way) layout_.dissolved.push_back(id);
+            if (entry.parent != no_entry) arrival_of_[id] = arrival_of_[entry.parent];  // what is in it comes in the folder on the way
             return;
         }
-        if (is_folder && !entry.problem && !named && !wanted_subfolder(id)) return leave_out(id);
+        if (entry.way ? shape_.contents && shape_.subfolders == Subfolders::filled && !filled_[id]
+                      : is_folder && !entry.problem && !named && !wanted_subfolder(id))
+            return leave_out(id);
         Arrival arrival{id, UINT32_MAX, 0, no_folder};
         if (!shape_.flatten && entry.parent != no_entry) {
             arrival.parent = arrival_of_[entry.parent];
@@ -72,7 +75,7 @@ private:
     /// With subfolders left out, only what lies directly in a source folder comes along.
     bool inside_wanted_folder(const Entry& entry) const {
         if (left_out_[entry.parent]) return false;
-        return shape_.subfolders != Subfolders::none || batch_.entries[entry.parent].parent == no_entry;
+        return shape_.subfolders != Subfolders::none || batch_.is_named(batch_.entries[entry.parent]);
     }
 
     bool wanted_subfolder(EntryId id) const {

@@ -70,11 +70,14 @@ public:
     Plan run() && {
         find_twins();
         held_.resize(plan_.targets.size(), nullptr);
-        held_[0] = destination_.folder("");
+        if (rules_.clearing != Clearing::all) held_[0] = destination_.folder("");
         made_by_.resize(plan_.targets.size(), no_item);
         new_names_.resize(plan_.targets.size());
         plan_.items.reserve(layout_.arrivals.size());
-        for (ItemId id = 0; id < layout_.arrivals.size(); ++id) decide(id);
+        if (rules_.clearing == Clearing::all) leave(0, destination_.folder(""), {});
+        first_arrival_ = static_cast<ItemId>(plan_.items.size());
+        for (std::uint32_t at = 0; at < layout_.arrivals.size(); ++at) decide(at);
+        if (rules_.clearing == Clearing::extra) leave_nothing_extra();
         settle_finals();
         if (plan_.operation == Operation::move && layout_.whole_folders) mark_whole_folders();
         plan_.totals = total(plan_);
@@ -108,14 +111,15 @@ private:
         return claim.wanted_by > 1 && claim.any_not_folder ? &claim : nullptr;
     }
 
-    void decide(ItemId id) {
-        const Arrival& arrival = layout_.arrivals[id];
+    void decide(std::uint32_t at) {
+        const Arrival& arrival = layout_.arrivals[at];
+        const ItemId id = first_arrival_ + at;
         Item& item = plan_.items.emplace_back();
         item.entry = arrival.entry;
-        item.parent = arrival.parent;
+        item.parent = arrival.parent == UINT32_MAX ? no_item : first_arrival_ + arrival.parent;
         item.folder = arrival.folder;
         item.inside = arrival.inside;
-        item.action = plan_.operation == Operation::move ? Action::move : Action::copy;
+        item.action = plan_.operation == Operation::move && !plan_.entry(item).way ? Action::move : Action::copy;
         if (shares_folder_decision(item) || cannot_be_done(item)) return;
         if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold
             if (is_folder(arrival)) enter_folder(item, id, nullptr);
@@ -227,7 +231,7 @@ private:
     void settle_twin(Item& item, ItemId id, Claim& claim, const Held* held) {
         const bool by_batch = held == nullptr;
         const Item* holder = claim.holder == no_item ? nullptr : &plan_.items[claim.holder];
-        const auto rival = claim.first == id ? claim.second : claim.first;
+        const auto rival = first_arrival_ + claim.first == id ? claim.second : claim.first;
         const Status& status = held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
         const bool is_free = held == nullptr && holder == nullptr;
         meet(item, id, Finding::twin, status, by_batch);
@@ -241,6 +245,45 @@ private:
             }
         }
         if (item.outcome == Outcome::created || item.outcome == Outcome::overwritten) claim.holder = id;
+    }
+
+    /// What a folder of the destination holds goes to the Safe, but for names that are wanted.
+    void leave(FolderId folder, const HeldFolder* held, const std::unordered_set<std::string>& wanted) {
+        if (held == nullptr) return;
+        std::vector<const Held*> leaving;
+        for (const auto& [key, one] : held->names)
+            if (!wanted.contains(key) && !(folder == 0 && is_of_the_volume(one.name))) leaving.push_back(&one);
+        std::sort(leaving.begin(), leaving.end(), [](const Held* a, const Held* b) { return a->name < b->name; });
+        for (const Held* one : leaving) {
+            Item& item = plan_.items.emplace_back();
+            item.entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size());
+            Entry& entry = plan_.leaving.emplace_back();
+            entry.name = one->name;
+            entry.status = one->status;
+            entry.points_at = one->points_at;
+            item.folder = folder;
+            item.action = Action::take_away;
+            item.outcome = Outcome::removed;
+            if (!one->status.mount_point) continue;
+            item.outcome = Outcome::failed;
+            item.problem = std::make_shared<const Error>(
+                Error{Fault::refused, 0, "is a mount of another file system, and stays", plan_.target_path(item)});
+        }
+    }
+
+    /// What a file system keeps at its top for itself and for the desktop's trash (freedesktop.org Trash specification 1.0).
+    bool is_of_the_volume(std::string_view name) const {
+        const auto& up = destination_.ancestors;
+        const bool at_top = up.size() < 2 || up[0].device != up[1].device;
+        return at_top && (name == "lost+found" || name == ".Trash" || name.starts_with(".Trash-"));
+    }
+
+    void leave_nothing_extra() {
+        std::vector<std::unordered_set<std::string>> wanted(plan_.targets.size());
+        for (const Arrival& arrival : layout_.arrivals)
+            if (const HeldFolder* held = held_[arrival.folder])
+                wanted[arrival.folder].insert(held->key(plan_.batch->entries[arrival.entry].name));
+        for (FolderId folder = 0; folder < plan_.targets.size(); ++folder) leave(folder, held_[folder], wanted[folder]);
     }
 
     void enter_folder(Item& item, ItemId id, const Held* held) {
@@ -317,6 +360,7 @@ private:
     const Rules& rules_;
     const KnownContents& known_;
     Plan plan_;
+    ItemId first_arrival_ = 0;  ///< items before it leave the destination
     std::unordered_map<std::string, Claim> claims_;
     std::vector<const HeldFolder*> held_;  ///< by folder of the targets: what stands there already
     std::vector<ItemId> made_by_;          ///< by folder of the targets: the item that makes it

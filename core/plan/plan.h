@@ -30,7 +30,7 @@ struct Collision {
 enum class Action : std::uint8_t {
     copy,           ///< the target gets the same; the source stays
     move,           ///< the source becomes the target
-    take_away,      ///< the source goes to the Safe (undo of a copy)
+    take_away,      ///< the source goes to the Safe (undo of a copy, and what leaves the destination)
     remove_folder,  ///< the source, a folder, goes if it is empty (undo of a made folder)
     make_folder,    ///< a folder that a run removed, with the attributes it had (undo of a move)
 };
@@ -46,7 +46,7 @@ struct ItemExtras {
 /// One thing of the batch and what is to come of it. Immutable once the plan stands.
 class Item {
 public:
-    EntryId entry = no_entry;
+    EntryId entry = no_entry;     ///< in the batch, or, from the batch's size on, in Plan::leaving
     ItemId parent = no_item;      ///< the item of the folder that it comes in
     FolderId folder = no_folder;  ///< in Plan::targets
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
@@ -95,20 +95,25 @@ struct Plan {
     Operation operation = Operation::copy;
     std::string destination;
     std::shared_ptr<const Batch> batch;
-    FolderTree targets;  ///< by the names asked for; 0 is the destination
-    FolderTree finals;   ///< the same folders, by the names they will have
+    std::vector<Entry> leaving{};  ///< what goes from the destination to the Safe; where it lies is its item's folder
+    FolderTree targets;            ///< by the names asked for; 0 is the destination
+    FolderTree finals;             ///< the same folders, by the names they will have
     std::vector<Item> items;
     std::vector<EntryId> dissolved{};  ///< source folders that are no items, and go when a move empties them
     Totals totals;
     std::vector<ItemId> not_compared;  ///< items whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
 
-    const Entry& entry(const Item& item) const { return batch->entries[item.entry]; }
+    /// The item is something of the destination that leaves it, not of the batch.
+    bool leaves(const Item& item) const { return item.entry >= batch->entries.size(); }
+    const Entry& entry(const Item& item) const {
+        return leaves(item) ? leaving[item.entry - batch->entries.size()] : batch->entries[item.entry];
+    }
     const std::string& name(const Item& item) const { return item.extras().name.empty() ? entry(item).name : item.extras().name; }
     const std::string& final_name(const Item& item) const {
         return item.extras().final_name.empty() ? name(item) : item.extras().final_name;
     }
-    std::string source_path(const Item& item) const { return batch->source_path(entry(item)); }
+    std::string source_path(const Item& item) const { return leaves(item) ? target_path(item) : batch->source_path(entry(item)); }
     std::string target_path(const Item& item) const;  ///< the place first asked for
     std::string final_path(const Item& item) const;   ///< the place it gets
 };
@@ -120,7 +125,8 @@ Pair pair_of(const Plan& plan, const Item& item);
 Totals total(const Plan& plan);
 
 /// Computes a plan. Pure: no disk, no clock; the same input gives the same plan.
-/// As many items come out as arrivals went in, in their order.
+/// As many items come out as arrivals went in, in their order; after them what leaves the destination, or before them where
+/// it is emptied first.
 Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
                const Rules& rules, const KnownContents& known);
 

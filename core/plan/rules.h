@@ -18,6 +18,8 @@ struct Shape {
     bool contents = false;  ///< what is inside each source folder, not the folder itself
     Subfolders subfolders = Subfolders::all;
     bool flatten = false;  ///< every file directly into the destination
+    /// A folder that sources lie below, however deep: those on the way from it to them are kept too. Empty: none are.
+    std::string kept_from{};
     bool operator==(const Shape&) const = default;
 };
 
@@ -40,7 +42,14 @@ struct NewNames {
     bool operator==(const NewNames&) const = default;
 };
 
-/// What is to be done where a name is taken.
+/// What becomes of what is in the destination and not of the batch.
+enum class Clearing : std::uint8_t {
+    none,   ///< it stays
+    extra,  ///< it goes to the Safe, out of the destination and every folder of it that the batch merges into
+    all,    ///< the destination is emptied first: all that is in it goes to the Safe
+};
+
+/// What is to be done where a name is taken, and with what nothing of the batch has to do with.
 struct Rules {
     Decision otherwise = Decision::undecided;
     std::array<std::optional<Decision>, finding_count> when{};
@@ -50,6 +59,7 @@ struct Rules {
     NewNames new_names{};
     /// What the destination cannot hold under its name arrives under the nearest one that it can (possible_name()).
     bool adapt_names = false;
+    Clearing clearing = Clearing::none;
 
     /// finding  nullopt: not compared yet
     Decision decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const;

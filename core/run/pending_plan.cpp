@@ -112,7 +112,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.status.type = FileType::folder;
         entry.status.id.modified_ns = item.modified_ns;
         batch->entries.push_back(std::move(entry));
-        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number};
+        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number,
+                          item.action == Action::move};
         if (item.result != Outcome::merged) folder.made = targets.at(item.target, item.place());
         rest.resumption.rest.push_back(folder);
     }
@@ -129,8 +130,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.points_at = was.points_at;
         if (!was.real.empty())
             entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        if (was.type == FileType::folder && was.action != Action::make_folder && was.action != Action::remove_folder)
-            entry.inside = sources.at(was.source);
+        const bool is_entered = was.action == Action::copy || was.action == Action::move;
+        if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
         batch->entries.push_back(std::move(entry));
 
         const auto id = static_cast<ItemId>(plan.items.size());

@@ -4,6 +4,7 @@
 
 #include <set>
 
+#include "batch/keep_way.h"
 #include "files/contents.h"
 #include "files/path.h"
 
@@ -24,12 +25,14 @@ void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination&
             {Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
     };
     for (const Item& item : plan.items) {
-        const bool said_above = item.parent != no_item && holds_destination(plan.entry(plan.items[item.parent]), destination);
+        if (plan.entry(item).way) continue;
+        const bool comes_in_folder = item.parent != no_item && !plan.entry(plan.items[item.parent]).way;
+        const bool said_above = comes_in_folder && holds_destination(plan.entry(plan.items[item.parent]), destination);
         if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination)) refuse(plan.entry(item));
     }
     const bool takes_subfolders = shape.subfolders != Subfolders::none;
     for (const Entry& entry : plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
-        if (entry.parent != no_entry || entry.status.type != FileType::folder || !(shape.contents || shape.flatten)) continue;
+        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(shape.contents || shape.flatten)) continue;
         const bool is_destination = destination.exists && destination.ancestors.front().same_thing(entry.status.id);
         if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
     }
@@ -43,9 +46,42 @@ void refuse_onto_itself(const Plan& plan, std::vector<Error>& refusals) {
         return into.inode != 0 && from.same_thing(into) && place.name == plan.name(item);
     };
     for (const Item& item : plan.items) {
+        if (plan.leaves(item)) continue;
         const bool said_above = item.parent != no_item && onto_itself(plan.items[item.parent]);
         if (item.outcome != Outcome::failed && !said_above && onto_itself(item))
             refusals.push_back({Fault::refused, 0, "would go onto itself", plan.source_path(item)});
+    }
+}
+
+/// What leaves the destination must not be a source, nor hold one, by whatever way it is reached.
+void refuse_leaving_sources(const Plan& plan, const Destination& destination, Clearing clearing, std::vector<Error>& refusals) {
+    if (clearing == Clearing::none) return;
+    if (destination.ancestors.size() == 1 && destination.exists) {
+        refusals.push_back({Fault::refused, 0, "is the root of the whole system, which is not emptied", destination.path});
+        return;
+    }
+    if (plan.items.size() == plan.leaving.size()) {
+        refusals.push_back({Fault::refused, 0, "would only be emptied: nothing of the batch goes there", destination.path});
+        return;
+    }
+    using Thing = std::pair<std::uint64_t, std::uint64_t>;
+    const auto thing = [](const Identity& id) { return Thing(id.device, id.inode); };
+    std::set<Thing> holding;  // folders that are sources, hold them, or come with them
+    for (const Identity& id : plan.batch->above) holding.insert(thing(id));
+    std::set<std::pair<Thing, std::string>> places;  // of sources that are no folders
+    for (const Entry& entry : plan.batch->entries) {
+        if (entry.status.type == FileType::folder) holding.insert(thing(entry.status.id));
+        const Place place = plan.batch->place_of(entry);
+        if (plan.batch->is_named(entry)) places.emplace(thing(plan.batch->folders.identity(place.folder)), place.name);
+    }
+    for (const Item& item : plan.items) {
+        if (!plan.leaves(item)) continue;
+        const bool is_source = places.contains({thing(plan.targets.identity(item.folder)), plan.name(item)});
+        if (is_source || holding.contains(thing(plan.entry(item).status.id)))
+            refusals.push_back({Fault::refused, 0,
+                                is_source ? "would leave the destination, and is of the batch itself"
+                                          : "would leave the destination, and the batch comes out of it",
+                                plan.target_path(item)});
     }
 }
 
@@ -85,6 +121,7 @@ Outlook plan_again(const Request& request, const Outlook& before, const KnownCon
     outlook.refusals.clear();
     refuse_into_itself(*plan, request.shape, *before.destination, outlook.refusals);
     refuse_onto_itself(*plan, outlook.refusals);
+    refuse_leaving_sources(*plan, *before.destination, request.rules.clearing, outlook.refusals);
     refuse_without_room(*plan, *before.destination, outlook.refusals);
     outlook.plan = std::move(plan);
     return outlook;
@@ -94,6 +131,11 @@ Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared
                            std::stop_token stop) {
     auto looked = look_at_destination(disk, request.destination);
     if (!looked) return failure(looked.error());
+    if (!request.shape.kept_from.empty() && !request.shape.flatten) {
+        auto kept = keep_way(disk, *batch, request.shape.kept_from);
+        if (!kept) return failure(kept.error());
+        batch = std::make_shared<const Batch>(std::move(*kept));
+    }
     Outlook seen;
     seen.layout = std::make_shared<const Layout>(lay_out(*batch, request.destination, request.shape, looked->volume.folds_case));
     auto surveyed = survey(disk, std::move(*looked), seen.layout->targets, stop);

@@ -29,7 +29,8 @@ struct Outlook {
     std::shared_ptr<const Batch> batch;
     std::shared_ptr<const Layout> layout;
     std::shared_ptr<const Destination> destination;
-    std::vector<Error> refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room
+    std::vector<Error>
+        refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room, a source that would leave
 };
 Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop = {});

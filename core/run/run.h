@@ -47,6 +47,7 @@ struct FolderRest {
     FolderId made = no_folder;     ///< in the targets: gets the source's attributes; none where it was there before
     std::int64_t modified_ns = 0;  ///< the source's, before anything was taken from it
     std::uint64_t number = 0;      ///< of the folder's item in the receipt
+    bool moves = false;            ///< the source goes once it is empty
 };
 
 /// A file that an interrupted run has put in place, and that other names of the batch are to be linked to.

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <set>
 
+#include "files/ancestors.h"
 #include "files/path.h"
 #include "run/parallel.h"
 #include "run/pending_plan.h"
@@ -58,6 +59,9 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
 
 Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
+    if (!plan_.leaving.empty())
+        if (auto records = disk_.open_folder(store_.folder()))
+            if (auto above = ancestors(disk_, std::move(*records))) above_records_ = std::move(*above);
     const auto destination = plan_.operation == Operation::undo ? Result<void>{} : make_destination();
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
         if (should_stop()) break;
@@ -119,7 +123,7 @@ void Runner::take_up(const FolderRest& rest) {
     auto attributes = source ? disk_.attributes(**source) : Result<Attributes>(failure(source.error()));
     if (!attributes) return;  // gone by now: what it was like is no longer to be known
     attributes->modified_ns = rest.modified_ns;
-    if (plan_.operation == Operation::move) {
+    if (plan_.operation == Operation::move && rest.moves) {
         emptied_.push_back({rest.source, *attributes});
         took_from_[plan_.batch->entries[rest.source].inside] = true;
     }
@@ -187,7 +191,11 @@ Result<void> Runner::step(ItemId id) {
     } else if (removes) {
         step_removal(id);
     } else if (it.action == Action::take_away) {
-        group_.push_back({id, Work::Kind::take_away});
+        const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
+        if (std::any_of(above_records_.begin(), above_records_.end(), same))
+            fail(id, {Fault::refused, 0, "holds Tavlo's own records, and stays", plan_.source_path(it)});
+        else
+            group_.push_back({id, Work::Kind::take_away});
     } else if (is_folder || it.action == Action::make_folder) {
         step_folder(id);
     } else {
@@ -199,7 +207,7 @@ Result<void> Runner::step(ItemId id) {
     }
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
     if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source || removes) leaving_.insert(plan_.source_path(it));
+        if (group_.back().remove_source || removes || it.action == Action::take_away) leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
     const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
@@ -273,7 +281,7 @@ Result<void> Runner::journal_group() {
         const Item& it = item(work.item);
         Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}};
         const bool needs_slot = replaces(it) || work.kind == Work::Kind::take_away;
-        const auto around = work.kind == Work::Kind::take_away ? sources_.open(entry(work.item).folder) : targets_.open(it.folder);
+        const auto around = work.kind == Work::Kind::take_away ? taken_from(work.item) : targets_.open(it.folder);
         if (!around) {
             fail(work.item, around.error());
             continue;
@@ -444,12 +452,12 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     return out;
 }
 
-/// An undo says "removed" and "restored" of what it did.
+/// What went is "removed"; what an undo put back is "restored".
 Outcome Runner::wording(ItemId id, Outcome result) const {
-    if (plan_.operation == Operation::copy || plan_.operation == Operation::move) return result;
     if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed) return result;
     const Action action = item(id).action;
-    return action == Action::take_away || action == Action::remove_folder ? Outcome::removed : Outcome::restored;
+    if (action == Action::take_away || action == Action::remove_folder) return Outcome::removed;
+    return plan_.operation == Operation::copy || plan_.operation == Operation::move ? result : Outcome::restored;
 }
 
 void Runner::settle(ItemId id, Outcome result) {

@@ -92,6 +92,8 @@ private:
     void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
+    /// The folder that something is taken away from.
+    Result<std::shared_ptr<const Handle>> taken_from(ItemId id);
     void take_away(Work& work);
     void remove_source(Work& work);
     void take_back(Work& work, Error why);
@@ -132,6 +134,7 @@ private:
     std::optional<RunLock> lock_;
     ReceiptHead head_;
     RunRecords records_;
+    std::vector<Identity> above_records_;  ///< the state folder and those above it, where something is to leave
     FolderTree finals_;
     FolderHandles sources_;
     FolderHandles targets_;

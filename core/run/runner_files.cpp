@@ -274,9 +274,13 @@ void Runner::place(Work& work) {
     work.placed = *placed;
 }
 
+Result<std::shared_ptr<const Handle>> Runner::taken_from(ItemId id) {
+    return plan_.leaves(item(id)) ? targets_.open(item(id).folder) : sources_.open(entry(id).folder);
+}
+
 void Runner::take_away(Work& work) {
     const Entry& source = entry(work.item);
-    const auto folder = sources_.open(source.folder);
+    const auto folder = taken_from(work.item);
     if (!folder) return fail(work.item, folder.error());
     const auto entry = set_aside(disk_, *work.slot, **folder, source.name, source.status.id);
     if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))

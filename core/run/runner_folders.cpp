@@ -170,8 +170,9 @@ void Runner::remove_folder(ItemId id) {
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);
     const auto now = parent ? disk_.status(**parent, source.name) : Result<Status>(failure(parent.error()));
-    // it went before the run was interrupted
-    if (!now && now.error().fault == Fault::not_found && resumption_ != nullptr) return settle(id, Outcome::created);
+    // it went before the run was interrupted, and what it had displaced may be back in its place by now
+    const bool gone = now ? !now->id.same_thing(source.status.id) : now.error().fault == Fault::not_found;
+    if (gone && resumption_ != nullptr) return settle(id, Outcome::created);
     if (!now) return fail(id, now.error());
     if (now->type != FileType::folder || !now->id.same_thing(source.status.id)) return leave_undecided(id, "is another one than was made");
     const auto removed = disk_.remove_empty_folder(**parent, source.name);

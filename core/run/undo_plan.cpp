@@ -189,8 +189,12 @@ private:
     }
 
     void take_back_folder(const ReceiptItem& was) {
-        if (was.result == Outcome::removed) return;  // it is among the removed folders
         const std::string& place = was.place();
+        if (was.result == Outcome::removed) {
+            if (was.action != Action::take_away) return;  // it is among the removed folders
+            if (const auto held = at(place)) return leave(was, place, place, held, "something else is there now");
+            return bring_back(was, was.set_aside, place, std::nullopt);
+        }
         if (was.action == Action::move && !was.brought_back.empty()) {  // a folder brought back from the Safe goes there again
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");

@@ -1,6 +1,7 @@
 #include "survey/destination.h"
 
 #include "batch/gather.h"
+#include "files/ancestors.h"
 #include "files/path.h"
 
 namespace tavlo {
@@ -64,17 +65,9 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     if (auto may = disk.may_write(*handle); !may)
         return failure(Fault::no_permission,
                        destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
-    // upwards by "..", so that links and mounts on the way are seen as the folders they lead to
-    Handle at = std::move(*handle);
-    for (;;) {
-        const auto here = disk.status(at);
-        if (!here) return failure(here.error());
-        if (!destination.ancestors.empty() && destination.ancestors.back().same_thing(here->id)) break;
-        destination.ancestors.push_back(here->id);
-        auto above = disk.open_folder_in(at, "..");
-        if (!above) break;  // may not be looked into further up
-        at = std::move(*above);
-    }
+    auto found = ancestors(disk, std::move(*handle));
+    if (!found) return failure(found.error());
+    destination.ancestors = std::move(*found);
     return destination;
 }
 

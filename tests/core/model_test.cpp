@@ -22,11 +22,14 @@ struct Situation {
     bool moves = false;
     Decision decision = Decision::undecided;
     Shape shape{};
+    bool keeps_way = false;  ///< the folder `from` of the sources
+    Clearing clearing = Clearing::none;
 };
 
 std::ostream& operator<<(std::ostream& out, const Situation& s) {
     out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.shape.contents ? " contents" : "")
-        << (s.shape.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.shape.subfolders) << '\n';
+        << (s.shape.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.shape.subfolders)
+        << (s.keeps_way ? " keeping the way" : "") << " clearing " << static_cast<int>(s.clearing) << '\n';
     for (const auto& [path, bytes] : s.from) out << "  from " << path << " = " << bytes << '\n';
     for (const auto& [path, bytes] : s.to) out << "  to " << path << " = " << bytes << '\n';
     return out;
@@ -69,12 +72,18 @@ void check(const Situation& situation) {
     RC_PRE(!request.sources.empty());
     request.destination = temp.path("to");
     request.shape = situation.shape;
+    if (situation.keeps_way) request.shape.kept_from = temp.path();
     request.rules.otherwise = situation.decision;
+    request.rules.clearing = situation.clearing;
     const TreeOptions names_and_bytes{.folder_times = false, .hard_links = true};
     const Tree from = tree_of(temp.path("from"), names_and_bytes);
     const Tree to = tree_of(temp.path("to"), names_and_bytes);
 
     const Outlook outlook = value(prepare(*jobs.disk, request));
+    if (outlook.plan->items.size() == outlook.plan->leaving.size() && situation.clearing != Clearing::none) {
+        RC_ASSERT(!outlook.refusals.empty());  // nothing arrives: that would only empty the destination
+        return;
+    }
     RC_ASSERT(outlook.refusals.empty());
     // the plan never gives one name to two, and what it says comes true
     std::map<std::string, int> names;
@@ -82,6 +91,11 @@ void check(const Situation& situation) {
         if (item.outcome == Outcome::created || item.outcome == Outcome::renamed) ++names[outlook.plan->final_path(item)];
     for (const auto& [name, count] : names) RC_ASSERT(count == 1);
     const Ran ran = jobs.carry_out(*outlook.plan);
+    if (situation.clearing == Clearing::all)  // nothing stands but what has arrived
+        for (const auto& [path, what] : tree_of(temp.path("to"), names_and_bytes))
+            RC_ASSERT(std::any_of(ran.items.begin(), ran.items.end(), [&](const ReceiptItem& item) {
+                return (arrives(item.result) || item.result == Outcome::merged) && item.place() == temp.path("to/" + path);
+            }));
     for (std::size_t outcome = 0; outcome < outcome_count; ++outcome)
         RC_ASSERT(ran.head.totals.by_outcome[outcome] == outlook.plan->totals.by_outcome[outcome]);
     // (a folder that a twin had replaced took with it what had arrived in it)
@@ -92,6 +106,7 @@ void check(const Situation& situation) {
         if (twins_replaced) break;
         const bool there = std::filesystem::exists(item.place());
         if (arrives(item.result) || item.result == Outcome::merged) RC_ASSERT(there);
+        if (item.result == Outcome::removed && situation.clearing == Clearing::extra) RC_ASSERT(!there);
     }
     // undecided and skipped sources stay, and a copy leaves all of them
     if (!situation.moves) RC_ASSERT(tree_of(temp.path("from"), names_and_bytes) == from);
@@ -113,6 +128,8 @@ TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, an
         situation.to = *rc::gen::oneOf(trees({"one", "two"}), trees({"a", "b", "one"}));
         situation.moves = *rc::gen::arbitrary<bool>();
         situation.decision = *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
+        situation.keeps_way = *rc::gen::element(false, false, true);
+        situation.clearing = *rc::gen::element(Clearing::none, Clearing::none, Clearing::extra, Clearing::all);
         situation.shape.contents = *rc::gen::arbitrary<bool>();
         situation.shape.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
         situation.shape.flatten = *rc::gen::element(false, false, true);

@@ -20,6 +20,8 @@ struct Way {
     const char* words;
     const char* options;
     Shape shape;
+    bool picked = false;  ///< the two scans and the list instead, from three folders
+    Clearing clearing = Clearing::none;
 };
 
 void make_sample(const TempFolder& temp) {
@@ -48,9 +50,13 @@ std::string page() {
          {true, Subfolders::filled, false}},
         {"Only what is in the folder, without subfolders", "--contents --subfolders none", {true, Subfolders::none, false}},
         {"All files in one folder", "--flatten", {false, Subfolders::all, true}},
+        {"Files from several folders, side by side", "(nothing)", {}, true},
+        {"Files from several folders, their folders kept", "--keep-from .", {}, true},
+        {"Leaving nothing extra there", "--clear extra", {}, false, Clearing::extra},
+        {"Emptying the destination first", "--clear all", {}, false, Clearing::all},
     };
     std::ostringstream out;
-    out << "# What arrives\n\nThe same batch, a folder and a file, copied into an empty destination in each of the ways that the\n"
+    out << "# What arrives\n\nThe same batch, a folder and a file, copied into a destination in each of the ways that the\n"
            "sentence offers. This page is made by a test (`tests/core/structure_test.cpp`), from what really arrived.\n\n"
            "The batch is `Permits` and `rates.csv`:\n\n```\n";
     TempFolder sample;
@@ -60,11 +66,28 @@ std::string page() {
         TempFolder temp;
         make_sample(temp);
         Jobs jobs(temp.path("state"));
-        Request request = copy({temp.path("Permits"), temp.path("rates.csv")}, temp.path("Destination"));
+        const std::vector<std::string> sources = way.picked ? std::vector<std::string>{"Permits/May/permit-0412.pdf", "rates.csv"}
+                                                            : std::vector<std::string>{"Permits", "rates.csv"};
+        Request request = copy({}, temp.path("Destination"));
+        std::string words;
+        for (const auto& source : sources) {
+            request.sources.push_back(temp.path(source));
+            words += " " + source;
+        }
         request.shape = way.shape;
+        if (std::string(way.options).starts_with("--keep-from")) request.shape.kept_from = temp.path();
+        request.rules.clearing = way.clearing;
+        const bool clears = way.clearing != Clearing::none;
+        if (clears) {
+            temp.write("Destination/Permits/May/old.pdf", "old");
+            temp.write("Destination/Permits/list.ods", "list");
+            temp.write("Destination/Rosters/week-1.ods", "week");
+        }
+        const std::string before = clears ? "Before:\n\n```\n" + as_lines(temp, "Destination") + "```\n\nAfter:\n\n" : "";
         const Ran ran = jobs.run(request);
         CHECK(ran.of(Outcome::failed) == 0);
-        out << "\n## " << way.words << "\n\n`tavloctl copy Permits rates.csv --into Destination`, options: `" << way.options << "`\n\n```\n"
+        out << "\n## " << way.words << "\n\n`tavloctl copy" << words << " --into Destination`, options: `" << way.options << "`\n\n"
+            << before << "```\n"
             << as_lines(temp, "Destination") << "```\n";
     }
     return out.str();

@@ -49,19 +49,24 @@ void make_scene(const std::string& from, const std::string& to) {
     fs::create_directories(from + "/box/empty");
     write(to + "/box/over", "held, and longer");
     write(to + "/box/second name", "held too, and longer");
+    write(to + "/box/extra", "not of the batch");
+    write(to + "/more/file", "nor this");
 }
 
 struct Kind {
     const char* words;
     Operation operation;
     bool other_file_system;
+    Clearing clearing = Clearing::none;
 };
 
 }  // namespace
 
 TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
-    const auto kind = GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false},
-                               Kind{"copy across", Operation::copy, true}, Kind{"move across", Operation::move, true});
+    const auto kind =
+        GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"copy across", Operation::copy, true},
+                 Kind{"move across", Operation::move, true}, Kind{"copy, emptied first", Operation::copy, false, Clearing::all},
+                 Kind{"move, leaving nothing extra", Operation::move, false, Clearing::extra});
     const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""},
                                 Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
@@ -78,6 +83,7 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
     request.sources = {from + "/box"};
     request.destination = to;
     request.rules.otherwise = Decision::overwrite;
+    request.rules.clearing = kind.clearing;
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
         for (const auto& mount : {one.path, two.path})

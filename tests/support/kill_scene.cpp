@@ -45,7 +45,9 @@ int make_kill_scene(const TempFolder& temp, const std::string& from, const std::
     temp.date(from + "/box/link", 1'900'000'100);
     std::filesystem::create_hard_link(temp.path(from + "/box/1/file-1"), temp.path(from + "/box/again"));
     temp.folder(from + "/box/empty");
-    temp.folder(to);
+    temp.write(to + "/box/0/extra", "not of the batch");
+    temp.write(to + "/extra/deep/file", "nor this");
+    for (const char* extra : {"/box/0/extra", "/extra/deep/file"}) temp.date(to + extra, 1'700'000'000);
     return 70;  // 60 files, 6 folders for them, the box, the empty one, a link, a second name
 }
 
