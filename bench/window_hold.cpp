@@ -1,10 +1,9 @@
-#include <QElapsedTimer>
 #include <QTemporaryDir>
-#include <QTimer>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
 
+#include "holds.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "tasks/bench.h"
@@ -16,44 +15,9 @@
 #include "window_driver.h"
 
 // window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real window, filters it key by
-// key, picks all of it, plans and runs a copy, and prints for how long the interface's thread was held at the most in each step:
-// the longest time between two turns of its event loop, seen by a timer of 1 ms.
+// key, picks all of it, plans and runs a copy, and prints for how long the interface's thread was held at the most in each step.
 
 namespace {
-
-class Holds {
-public:
-    Holds() {
-        timer_.setInterval(1);
-        timer_.setTimerType(Qt::PreciseTimer);
-        QObject::connect(&timer_, &QTimer::timeout, [this] { turn(); });
-        timer_.start();
-    }
-    void begin() {
-        longest_ = 0;
-        over_16_ = 0;
-        step_.start();
-        clock_.start();
-    }
-    void end(const char* step) {
-        turn();
-        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d times\n", step,
-                    static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_);
-    }
-
-private:
-    void turn() {
-        const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
-        longest_ = std::max(longest_, held);
-        if (held > 16) ++over_16_;
-        clock_.start();
-    }
-    QTimer timer_;
-    QElapsedTimer clock_;
-    QElapsedTimer step_;
-    double longest_ = 0;
-    int over_16_ = 0;
-};
 
 void make_files(const std::filesystem::path& folder, int files) {
     std::filesystem::create_directories(folder);

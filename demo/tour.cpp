@@ -45,6 +45,7 @@ public:
         driver_.click("phraseDestination");
         take("destination");
         driver_.key("destinationPath", Qt::Key_Escape);
+        leave();
         driver_.click("start");
         driver_.settle();
         QTest::qWait(200);
@@ -95,6 +96,18 @@ private:
         window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(false);
         window_.bench().replacePicks({});
         driver_.settle();
+    }
+
+    /// What else is in the destination leaves it; and the ways of laying out a batch.
+    void leave() {
+        driver_.chooseFromMenu("phraseShape", QStringLiteral("Nothing extra"));
+        driver_.settle();
+        takeBoth("leaving");
+        driver_.chooseFromMenu("phraseClearing", QStringLiteral("Stays"));
+        driver_.settle();
+        driver_.click("phraseShape");
+        take("structure");
+        QApplication::activePopupWidget()->close();
     }
 
     void takeBoth(const char* name) {

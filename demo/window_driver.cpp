@@ -3,6 +3,7 @@
 #include <QElapsedTimer>
 #include <QLineEdit>
 #include <QMenu>
+#include <algorithm>
 
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
@@ -13,15 +14,11 @@
 #include "views/outcome_side.h"
 #include "views/row_delegates.h"
 
-namespace {
-constexpr int longest_wait_ms = 20'000;
-}
-
-bool WindowDriver::wait(const std::function<bool()>& condition) {
+bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) {
     QElapsedTimer clock;
     clock.start();
     while (!condition()) {
-        if (clock.elapsed() > longest_wait_ms) return false;
+        if (clock.elapsed() > longest_ms) return false;
         QTest::qWait(5);
     }
     return true;
@@ -42,11 +39,25 @@ void WindowDriver::chooseFromMenu(const char* phrase, const QString& text) const
     wait([] { return QApplication::activePopupWidget() != nullptr; });
     auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
     if (menu == nullptr) qFatal("%s opens no menu", phrase);
-    for (QAction* action : menu->actions())
-        if (action->text().contains(text)) {
-            QTest::mouseClick(menu, Qt::LeftButton, Qt::NoModifier, menu->actionGeometry(action).center());
-            return;
-        }
+    const auto click_entry = [&](QMenu* of) {
+        for (QAction* action : of->actions())
+            if (action->menu() == nullptr && action->text().contains(text)) {
+                QTest::mouseClick(of, Qt::LeftButton, Qt::NoModifier, of->actionGeometry(action).center());
+                return true;
+            }
+        return false;
+    };
+    if (click_entry(menu)) return;
+    for (QAction* action : menu->actions()) {  // one menu deeper
+        QMenu* inner = action->menu();
+        if (inner == nullptr) continue;
+        const auto entries = inner->actions();
+        if (std::none_of(entries.begin(), entries.end(), [&](const QAction* entry) { return entry->text().contains(text); })) continue;
+        menu->setActiveAction(action);
+        QTest::keyClick(menu, Qt::Key_Right);
+        wait([inner] { return inner->isVisible(); });
+        if (click_entry(inner)) return;
+    }
     qFatal("%s offers no %s", phrase, qPrintable(text));
 }
 

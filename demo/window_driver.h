@@ -20,8 +20,8 @@ public:
         return window_.findChild<Widget*>(QLatin1String(name));
     }
 
-    /// Lets events through until the condition holds. returns whether it came to hold within 20 s
-    static bool wait(const std::function<bool()>& condition);
+    /// Lets events through until the condition holds. returns whether it came to hold in time
+    static bool wait(const std::function<bool()>& condition, int longest_ms = 20'000);
     /// Until the list is read, the plan stands and no run goes on.
     bool settle() const;
 

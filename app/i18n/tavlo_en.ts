@@ -68,7 +68,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="110" />
+        <location filename="../views/balance_bar.cpp" line="30" />
+        <source>%Ln leave, to the Safe</source>
+        <translation>
+            <numerusform>%Ln leave, to the Safe</numerusform>
+            <numerusform>%Ln leave, to the Safe</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="112" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
@@ -190,7 +198,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="357" />
+        <location filename="../views/gathering_side.cpp" line="359" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -198,7 +206,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="358" />
+        <location filename="../views/gathering_side.cpp" line="360" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -206,7 +214,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="360" />
+        <location filename="../views/gathering_side.cpp" line="362" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -214,7 +222,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="364" />
+        <location filename="../views/gathering_side.cpp" line="366" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -222,7 +230,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="367" />
+        <location filename="../views/gathering_side.cpp" line="369" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -230,7 +238,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="373" />
+        <location filename="../views/gathering_side.cpp" line="375" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -238,7 +246,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="372" />
+        <location filename="../views/gathering_side.cpp" line="374" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -249,7 +257,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="160" />
+        <location filename="../views/instruction_line.cpp" line="188" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -257,7 +265,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="245" />
+        <location filename="../views/instruction_line.cpp" line="316" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -265,7 +273,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="247" />
+        <location filename="../views/instruction_line.cpp" line="318" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -273,7 +281,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="275" />
+        <location filename="../views/instruction_line.cpp" line="329" />
+        <source>%1 (%Ln go)</source>
+        <translation>
+            <numerusform>%1 (%Ln go)</numerusform>
+            <numerusform>%1 (%Ln go)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="357" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -281,7 +297,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="275" />
+        <location filename="../views/instruction_line.cpp" line="357" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -300,7 +316,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="210" />
+        <location filename="../views/list_panel.cpp" line="212" />
         <source>%Ln found</source>
         <translation>
             <numerusform>%Ln found</numerusform>
@@ -308,7 +324,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="211" />
+        <location filename="../views/list_panel.cpp" line="213" />
         <source>%Ln fit several, %1 still to choose</source>
         <translation>
             <numerusform>%Ln fit several, %1 still to choose</numerusform>
@@ -316,7 +332,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="212" />
+        <location filename="../views/list_panel.cpp" line="214" />
         <source>%Ln not found</source>
         <translation>
             <numerusform>%Ln not found</numerusform>
@@ -324,7 +340,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="216" />
+        <location filename="../views/list_panel.cpp" line="218" />
         <source>Add %Ln files to the batch</source>
         <translation>
             <numerusform>Add %Ln file to the batch</numerusform>
@@ -357,7 +373,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="400" />
+        <location filename="../models/outcome_model.cpp" line="384" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -368,7 +384,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="319" />
+        <location filename="../views/outcome_side.cpp" line="334" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -376,7 +392,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="329" />
+        <location filename="../views/outcome_side.cpp" line="344" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -384,7 +400,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="340" />
+        <location filename="../views/outcome_side.cpp" line="355" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -392,7 +408,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="341" />
+        <location filename="../views/outcome_side.cpp" line="356" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -400,7 +416,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="342" />
+        <location filename="../views/outcome_side.cpp" line="357" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -408,7 +424,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="343" />
+        <location filename="../views/outcome_side.cpp" line="358" />
+        <source>%Ln leave</source>
+        <translation>
+            <numerusform>%Ln leave</numerusform>
+            <numerusform>%Ln leave</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="359" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -416,7 +440,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="346" />
+        <location filename="../views/outcome_side.cpp" line="362" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -427,19 +451,19 @@
 <context>
     <name>PickBox</name>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="74" />
-        <source>%Ln left: type on, or choose with the arrows</source>
+        <location filename="../views/pick_box.cpp" line="79" />
+        <source>%Ln left: type on, or arrows</source>
         <translation>
-            <numerusform>%Ln left: type on, or choose with the arrows</numerusform>
-            <numerusform>%Ln left: type on, or choose with the arrows</numerusform>
+            <numerusform>%Ln left: type on, or arrows</numerusform>
+            <numerusform>%Ln left: type on, or arrows</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="87" />
-        <source>%Ln left, nothing added: type on, or choose with the arrows</source>
+        <location filename="../views/pick_box.cpp" line="92" />
+        <source>%Ln left, nothing added: type on</source>
         <translation>
-            <numerusform>%Ln left, nothing added: type on, or choose with the arrows</numerusform>
-            <numerusform>%Ln left, nothing added: type on, or choose with the arrows</numerusform>
+            <numerusform>%Ln left, nothing added: type on</numerusform>
+            <numerusform>%Ln left, nothing added: type on</numerusform>
         </translation>
     </message>
 </context>

@@ -6,7 +6,9 @@
 
 #include "files/natural.h"
 #include "files/path.h"
+#include "plan/names.h"
 #include "text.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -85,6 +87,7 @@ void OutcomeModel::toggleFolder(int row) {
         if (folder.node.folder == no_folder && !existing_.contains(place)) emit foldersWanted({place});
     }
     emit dataChanged(index(row, 0), index(row, ColumnCount - 1));
+    emit openFoldersChanged();
 }
 
 void OutcomeModel::insertBelow(int row, std::vector<Row> inside) {
@@ -216,7 +219,7 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Row& row = rows_[static_cast<std::size_t>(index.row())];
     switch (role) {
-        case KindRole: return row.kind;
+        case KindRole: return row.kind == Arriving && plan_->leaves(plan_->items[row.node.item]) ? Leaving : row.kind;
         case DepthRole: return row.depth;
         case ItemRole: return row.node.item;
         case OpenableRole: return (row.node.folder != no_folder || !row.place.empty()) && !flat_ && !share_ && !isFiltered();
@@ -228,6 +231,7 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
     }
     switch (row.kind) {
         case Existing: return existingData(row, index.column(), role);
+        case Leaving:
         case Arriving: return itemData(row, index.column(), role);
         case HeldLine: return heldData(row, index.column(), role);
     }
@@ -333,30 +337,7 @@ QString OutcomeModel::tagText(const Item& item, ItemId id) const {
         case Outcome::removed: return tr("removed");
         case Outcome::restored: return tr("restored");
     }
-    switch (item.outcome) {
-        case Outcome::created:
-        case Outcome::planned:
-            return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? tr("twin") : tr("new");
-        case Outcome::overwritten: return tr("overwrite");
-        case Outcome::renamed: return tr("rename");
-        case Outcome::merged: return tr("merge");
-        case Outcome::failed: return tr("cannot be done");
-        case Outcome::removed: return item.action == Action::remove_folder ? tr("goes") : tr("to the Safe");
-        case Outcome::restored: return tr("comes back");
-        case Outcome::skipped:
-        case Outcome::undecided: break;
-    }
-    if (!item.collision) return item.outcome == Outcome::skipped ? tr("skip") : tr("changed since");
-    if (!item.collision->finding) return tr("comparing…");
-    switch (*item.collision->finding) {
-        case Finding::same: return tr("same");
-        case Finding::newer: return tr("newer");
-        case Finding::older: return tr("older");
-        case Finding::same_date: return tr("same date");
-        case Finding::type: return tr("other type");
-        case Finding::twin: return tr("twin");
-    }
-    return {};
+    return outcome_words(item);
 }
 
 Tone OutcomeModel::tone(const Item& item, ItemId id) const {
@@ -379,7 +360,12 @@ Tone OutcomeModel::tone(const Item& item, ItemId id) const {
 QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
     if (result(id)) return {};
     switch (item.outcome) {
-        case Outcome::failed: return item.problem ? shown(reason(*item.problem)) : QString();
+        case Outcome::failed:
+            if (!item.problem) return {};
+            if (item.problem->fault == Fault::name_not_possible && tree_ && tree_->destination)
+                return tr("could be %1")
+                    .arg(shown(possible_name(plan_->name(item), plan_->entry(item).status.type, tree_->destination->volume)));
+            return shown(reason(*item.problem));
         case Outcome::overwritten: return tr("old one to the Safe");
         case Outcome::renamed: return tr("as %1").arg(shown(plan_->final_name(item)));
         case Outcome::merged: return tr("with the folder there");
@@ -401,7 +387,9 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
             }
             return {};
         case Outcome::restored: return item.collision ? tr("the copy to the Safe") : QString();
-        case Outcome::removed: return item.action == Action::remove_folder ? tr("if it is empty by then") : QString();
+        case Outcome::removed:
+            if (item.action == Action::remove_folder) return tr("if it is empty by then");
+            return plan_->leaves(item) ? tr("undo brings it back") : QString();
         case Outcome::planned: return {};
     }
     return {};

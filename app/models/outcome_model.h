@@ -35,7 +35,7 @@ public:
         ItemRole,      ///< tavlo::ItemId, no_item for what is there already
         WaitingRole    ///< needs a decision
     };
-    enum Kind { Existing, Arriving, HeldLine };
+    enum Kind { Existing, Arriving, HeldLine, Leaving };  ///< Leaving: of a row that arrives nowhere, but goes
 
     explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
 
@@ -51,6 +51,8 @@ public:
     bool isFiltered() const { return !names_.empty(); }
     /// Opens or closes a folder; one that the batch does not touch must be read first (foldersWanted).
     void toggleFolder(int row);
+    /// The folders that are open, by path.
+    std::vector<std::string> openFolders() const { return {open_.begin(), open_.end()}; }
     /// What a folder holds that was wanted.
     void setExisting(const std::string& place, std::shared_ptr<const tavlo::HeldFolder> held);
     /// Marks what a run has settled so far.
@@ -67,6 +69,7 @@ public:
     QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
 
 signals:
+    void openFoldersChanged();
     void foldersWanted(const std::vector<std::string>& places);
 
 private:

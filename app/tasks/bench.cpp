@@ -46,8 +46,12 @@ struct Bench::Known {
     std::string state_folder;
     std::string saved_instruction;   ///< as it is in its file
     std::optional<Outlook> outlook;  ///< the last one, planned again while only the rules change
+    std::shared_ptr<const Batch> planned_batch;
     std::string planned_into;
     Shape planned_shape;
+    BenchView shown;  ///< the last one with a plan, and what it was planned by
+    Rules shown_rules;
+    Operation shown_operation = Operation::copy;
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
     bool saved = true;                                                  ///< what is picked is in its file
@@ -250,6 +254,7 @@ void Bench::setCollisionRule(CollisionRule rule) {
     rules.single = std::move(request_.rules.single);
     rules.new_names = request_.rules.new_names;
     rules.adapt_names = request_.rules.adapt_names;
+    rules.clearing = request_.rules.clearing;
     request_.rules = std::move(rules);
     changed(false);
 }
@@ -268,6 +273,12 @@ void Bench::setNewNames(const NewNames& names) {
 void Bench::setNamesAdapted(bool adapted) {
     if (request_.rules.adapt_names == adapted) return;
     request_.rules.adapt_names = adapted;
+    changed(false);
+}
+
+void Bench::setClearing(Clearing clearing) {
+    if (request_.rules.clearing == clearing) return;
+    request_.rules.clearing = clearing;
     changed(false);
 }
 
@@ -350,6 +361,7 @@ void Bench::changed(bool gather_again) {
             view.refusals.clear();
             for (const Error& refusal : outlook.refusals) view.refusals.push_back(shown(describe(refusal)));
             view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
+            view.shares = view.outcome->shares;
             view.comparing = !outlook.plan->not_compared.empty();
             const auto& items = outlook.plan->items;
             view.impossible_names = static_cast<std::uint64_t>(std::count_if(items.begin(), items.end(), [](const Item& item) {
@@ -357,12 +369,25 @@ void Bench::changed(bool gather_again) {
             }));
         };
         if (look_wanted) known->outlook.reset();
-        const bool only_rules_changed = known->outlook && known->outlook->batch == known->batch &&
+        const bool only_rules_changed = known->outlook && known->planned_batch == known->batch &&
                                         known->planned_into == request.destination && known->planned_shape == request.shape;
+        if (only_rules_changed && known->shown.outcome && known->shown_operation == request.operation && !known->shown.comparing)
+            if (const auto shares = known->shown.outcome->sharesBy(known->shown_rules, request.rules)) {
+                BenchView soon = known->shown;
+                soon.shares = *shares;
+                send(std::move(soon), false);
+            }
+        const auto send_plan = [&](bool last) {
+            known->shown = view;
+            known->shown_rules = request.rules;
+            known->shown_operation = request.operation;
+            send(view, last);
+        };
         auto outlook = only_rules_changed ? Result<Outlook>(plan_again(request, *known->outlook, known->contents))
                                           : look_ahead(*known->disk, request, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
         known->outlook = *outlook;
+        known->planned_batch = known->batch;
         known->planned_into = request.destination;
         known->planned_shape = request.shape;
         if (look_wanted)
@@ -373,12 +398,12 @@ void Bench::changed(bool gather_again) {
                 },
                 Qt::QueuedConnection);
         see(*outlook);
-        send(view, !view.comparing);
+        send_plan(!view.comparing);
         if (!view.comparing) return;
         if (!known->store)
             if (auto opened = Store::open(known->state_folder)) known->store = std::move(*opened);
         if (auto compared = compare_pairs(*known->disk, *outlook->plan, known->contents, known->store.get(), stop); !compared) return;
         see(plan_again(request, *outlook, known->contents));
-        send(view, true);
+        send_plan(true);
     });
 }

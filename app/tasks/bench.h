@@ -29,6 +29,7 @@ struct BenchView {
     std::shared_ptr<const tavlo::Batch> batch;   ///< null while nothing was gathered
     std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
     std::shared_ptr<const std::vector<PickedRow>> picks;
+    Shares shares{};  ///< the balance; for a moment ahead of the outcome where just the rules have changed
     tavlo::Room room{};
     std::vector<QString> refusals;       ///< why this may not be run
     std::uint64_t impossible_names = 0;  ///< items whose names the destination cannot hold
@@ -77,6 +78,7 @@ public:
     const tavlo::Rules& ownRule() const { return own_; }
     void setNewNames(const tavlo::NewNames& names);
     void setNamesAdapted(bool adapted);
+    void setClearing(tavlo::Clearing clearing);
     /// Decides single pairs of the plan that is shown; undecided takes a decision back.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// Looks at everything again: after a run, or when the disk may have changed.

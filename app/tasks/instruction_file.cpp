@@ -77,6 +77,8 @@ std::string to_text(const Instruction& instruction) {
                            {key("contents"), request.shape.contents},
                            {key("subfolders"), static_cast<int>(request.shape.subfolders)},
                            {key("flatten"), request.shape.flatten},
+                           {key("kept_from"), bytes(request.shape.kept_from)},
+                           {key("clearing"), static_cast<int>(request.rules.clearing)},
                            {key("rule"), static_cast<int>(instruction.rule)},
                            {key("own"), own_rule(instruction.own)},
                            {key("names"), static_cast<int>(request.rules.new_names.scheme)},
@@ -92,20 +94,23 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
     const int subfolders = json[key("subfolders")].toInt(-1);
     const int rule = json[key("rule")].toInt(-1);
     const int names = json[key("names")].toInt(-1);
+    const int clearing = json[key("clearing")].toInt();
     const bool known = json[key("version")].toInt() == version && operation && *operation <= Operation::move && subfolders >= 0 &&
                        subfolders <= static_cast<int>(Subfolders::none) && rule >= 0 && rule < collision_rule_count && names >= 0 &&
-                       names <= static_cast<int>(NewNames::Scheme::pattern);
+                       names <= static_cast<int>(NewNames::Scheme::pattern) && clearing >= 0 && clearing <= static_cast<int>(Clearing::all);
     if (!known) return failure(Fault::corrupt, "is no instruction that this version knows", path);
     Instruction instruction;
     Request& request = instruction.request;
     request.operation = *operation;
     request.destination = bytes(json[key("destination")]);
-    request.shape = {json[key("contents")].toBool(), static_cast<Subfolders>(subfolders), json[key("flatten")].toBool()};
+    request.shape = {json[key("contents")].toBool(), static_cast<Subfolders>(subfolders), json[key("flatten")].toBool(),
+                     bytes(json[key("kept_from")])};
     instruction.rule = static_cast<CollisionRule>(rule);
     instruction.own = own_rule(json[key("own")].toObject());
     request.rules = instruction.rule == CollisionRule::own ? instruction.own : rules_for(instruction.rule);
     request.rules.new_names = {static_cast<NewNames::Scheme>(names), bytes(json[key("pattern")])};
     request.rules.adapt_names = json[key("adapt")].toBool();
+    request.rules.clearing = static_cast<Clearing>(clearing);
     for (const auto& value : json[key("decisions")].toArray()) {
         const QJsonObject one = value.toObject();
         const QJsonArray changed = one[key("changed")].toArray();

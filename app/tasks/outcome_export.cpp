@@ -1,10 +1,13 @@
 #include "tasks/outcome_export.h"
 
+#include <QCoreApplication>
 #include <sstream>
 
 #include "csv.h"
 #include "files/path.h"
 #include "keep/documents.h"
+#include "text.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -26,7 +29,57 @@ void add_folder(std::string& text, const OutcomeTree& tree, FolderId folder, std
     }
 }
 
+/// The lines of the printed tree, up to a number of them.
+class PrintedTree {
+public:
+    PrintedTree(const OutcomeTree& tree, std::size_t most) : tree_(tree), most_(most) { add(0, 0); }
+
+    QString page() const {
+        QString page = QStringLiteral("<h2>%1</h2><table width=\"100%\" cellspacing=\"0\" cellpadding=\"2\">")
+                           .arg(shown(tree_.plan->destination).toHtmlEscaped()) +
+                       lines_ + QStringLiteral("</table>");
+        if (count_ > most_)
+            page += QStringLiteral("<p>%1</p>")
+                        .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr,
+                                                         static_cast<int>(count_ - most_)));
+        return page;
+    }
+
+private:
+    void add(FolderId folder, int depth) {
+        for (const OutcomeNode& node : tree_.folders[folder]) {
+            if (node.item == no_item) {
+                line(node.held->name, node.held->status, depth, {}, true);
+                continue;
+            }
+            const Item& item = tree_.plan->items[node.item];
+            line(tree_.plan->final_name(item), tree_.plan->entry(item).status, depth, outcome_words(item), false);
+            if (node.folder != no_folder) add(node.folder, depth + 1);
+        }
+    }
+
+    void line(const std::string& name, const Status& status, int depth, const QString& what, bool pale) {
+        if (++count_ > most_) return;
+        const bool is_folder = status.type == FileType::folder;
+        const QString indent = QStringLiteral("&nbsp;").repeated(depth * 4);
+        lines_ += QStringLiteral("<tr><td>%1%2%3</td><td align=\"right\">%4</td><td align=\"right\">%5</td><td>%6</td></tr>")
+                      .arg(indent,
+                           (pale ? QStringLiteral("<font color=\"#676357\">%1</font>") : QStringLiteral("<b>%1</b>"))
+                               .arg(shown(name).toHtmlEscaped()),
+                           is_folder ? QStringLiteral("/") : QString(),
+                           status.type == FileType::file ? size_text(status.id.size_bytes) : QString(),
+                           is_folder ? QString() : date_text(status.id.modified_ns), what.toHtmlEscaped());
+    }
+
+    const OutcomeTree& tree_;
+    std::size_t most_;
+    std::size_t count_ = 0;
+    QString lines_;
+};
+
 }  // namespace
+
+QString outcome_as_html(const OutcomeTree& tree, std::size_t most) { return PrintedTree(tree, most).page(); }
 
 std::string outcome_as_text(const OutcomeTree& tree) {
     std::string text = printable(tree.plan->destination) + "/\n";

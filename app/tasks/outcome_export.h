@@ -1,5 +1,6 @@
 #pragma once
 
+#include <QString>
 #include <string>
 
 #include "tasks/outcome_tree.h"
@@ -12,3 +13,5 @@ std::string outcome_as_text(const OutcomeTree& tree);
 std::string outcome_as_csv(const OutcomeTree& tree);
 /// The plan document (docs/contract.md).
 std::string outcome_as_json(const OutcomeTree& tree);
+/// A page to be printed: the tree with sizes, dates and what happens; of more lines than `most`, how many are left out.
+QString outcome_as_html(const OutcomeTree& tree, std::size_t most);

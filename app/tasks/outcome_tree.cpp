@@ -8,20 +8,38 @@
 
 using namespace tavlo;
 
-Share share_of(const Item& item) {
-    switch (item.outcome) {
+namespace {
+
+Share share_of(const Item& item, Outcome outcome) {
+    switch (outcome) {
         case Outcome::overwritten: return Share::overwrite;
         case Outcome::renamed: return Share::rename;
         case Outcome::merged: return Share::merge;
         case Outcome::undecided: return Share::undecided;
         case Outcome::failed: return Share::failed;
         case Outcome::skipped: return item.collision && item.collision->finding == Finding::same ? Share::same : Share::skip;
+        case Outcome::removed: return Share::leave;
         case Outcome::planned:
         case Outcome::created:
-        case Outcome::removed:
         case Outcome::restored: return Share::created;
     }
     return Share::created;
+}
+
+}  // namespace
+
+Share share_of(const Item& item) { return share_of(item, item.outcome); }
+
+std::optional<Shares> OutcomeTree::sharesBy(const Rules& before, const Rules& rules) const {
+    const auto outcomes = outcomes_by(*plan, before, rules);
+    if (!outcomes) return std::nullopt;
+    Shares out = shares;
+    for (std::size_t at = 0; at < outcomes->size(); ++at) {
+        const Item& item = plan->items[plan->colliding[at]];
+        --out[static_cast<std::size_t>(share_of(item))];
+        ++out[static_cast<std::size_t>(share_of(item, (*outcomes)[at]))];
+    }
+    return out;
 }
 
 std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan, std::shared_ptr<const Destination> destination) {

@@ -2,15 +2,17 @@
 
 #include <array>
 #include <memory>
+#include <optional>
 #include <vector>
 
 #include "plan/plan.h"
 #include "survey/destination.h"
 
 /// The parts of the balance: what an item comes to, as people count it.
-enum class Share { created, overwrite, rename, same, skip, merge, undecided, failed };
-inline constexpr int share_count = 8;
+enum class Share { created, overwrite, rename, same, skip, merge, undecided, failed, leave };
+inline constexpr int share_count = 9;
 Share share_of(const tavlo::Item& item);
+using Shares = std::array<std::uint64_t, share_count>;  ///< items, by share of the balance
 
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
@@ -23,9 +25,12 @@ struct OutcomeNode {
 struct OutcomeTree {
     std::shared_ptr<const tavlo::Plan> plan;
     std::shared_ptr<const tavlo::Destination> destination;
-    std::vector<std::vector<OutcomeNode>> folders;    ///< by folder of the targets; 0 is the destination
-    std::array<std::uint64_t, share_count> shares{};  ///< items, by share of the balance
-    std::vector<std::uint64_t> arriving;              ///< by folder of the targets: items that arrive in it, however deep
+    std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
+    Shares shares{};
+    std::vector<std::uint64_t> arriving;  ///< by folder of the targets: items that arrive in it, however deep
+
+    /// The balance by other rules, before there is a plan by them (see outcomes_by()).
+    std::optional<Shares> sharesBy(const tavlo::Rules& before, const tavlo::Rules& rules) const;
 
     static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
                                                    std::shared_ptr<const tavlo::Destination> destination);

@@ -12,25 +12,32 @@ WatchedFolder::WatchedFolder(QObject* parent) : QObject(parent) {
     connect(&settle_, &QTimer::timeout, this, &WatchedFolder::changed);
 }
 
-void WatchedFolder::watch(const std::string& path) {
-    if (path == path_ && (path.empty() || watch_)) return;
+void WatchedFolder::watch(const std::string& path, const std::vector<std::string>& more) {
+    if (path == path_ && more == more_ && (path.empty() || watch_)) return;
+    more_ = more;
+    if (path != path_) {  // the same folder is watched on until the new watch stands, so that nothing is missed
+        notifier_.reset();
+        watch_.reset();
+    }
     path_ = path;
-    notifier_.reset();
-    watch_.reset();
     if (path.empty()) return;
-    worker_.post([this, path](const std::stop_token&) {
+    worker_.post([this, path, more](const std::stop_token&) {
         auto opened = FolderWatch::on(path);
         if (!opened) return;
+        for (const auto& one : more)
+            if (!opened->add(one)) break;  // more than the system lets us watch: the others are read again by hand
         QMetaObject::invokeMethod(
             this,
-            [this, path, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
-                if (path == path_) take(watch);
+            [this, path, more, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
+                if (path == path_ && more == more_) take(watch);
             },
             Qt::QueuedConnection);
     });
 }
 
 void WatchedFolder::take(std::shared_ptr<FolderWatch> watch) {
+    if (watch_ && watch_->drain() && !settle_.isActive()) settle_.start();
+    notifier_.reset();
     watch_ = std::move(watch);
     notifier_ = std::make_unique<QSocketNotifier>(watch_->descriptor(), QSocketNotifier::Read);
     connect(notifier_.get(), &QSocketNotifier::activated, this, [this] {

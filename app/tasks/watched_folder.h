@@ -5,6 +5,7 @@
 #include <QTimer>
 #include <memory>
 #include <string>
+#include <vector>
 
 #include "files/folder_watch.h"
 #include "tasks/latest_worker.h"
@@ -15,8 +16,8 @@ class WatchedFolder final : public QObject {
 
 public:
     explicit WatchedFolder(QObject* parent = nullptr);
-    /// Watches another folder, or with "" none. The disk is asked on another thread.
-    void watch(const std::string& path);
+    /// Watches another folder, or with "" none, and some more with it. The disk is asked on another thread.
+    void watch(const std::string& path, const std::vector<std::string>& more = {});
     /// Takes a watch that was set before the folder was read, so that nothing is missed in between.
     void take(std::shared_ptr<tavlo::FolderWatch> watch);
     bool isWatching() const { return watch_ != nullptr; }
@@ -26,6 +27,7 @@ signals:
 
 private:
     std::string path_;
+    std::vector<std::string> more_;
     std::shared_ptr<tavlo::FolderWatch> watch_;
     std::unique_ptr<QSocketNotifier> notifier_;
     QTimer settle_;

@@ -27,6 +27,7 @@ QString share_words(Share share, int count) {
         case Share::merge: return BalanceBar::tr("%Ln folders merge", nullptr, count);
         case Share::undecided: return BalanceBar::tr("%Ln undecided", nullptr, count);
         case Share::failed: return BalanceBar::tr("%Ln cannot be done", nullptr, count);
+        case Share::leave: return BalanceBar::tr("%Ln leave, to the Safe", nullptr, count);
     }
     return {};
 }
@@ -44,6 +45,7 @@ QColor share_colour(Share share) {
         case Share::merge: return theme.merged_fill;
         case Share::undecided: return theme.amber_fill;
         case Share::failed: return theme.amber;
+        case Share::leave: return theme.plum;
     }
     return {};
 }
@@ -91,7 +93,7 @@ void BalanceBar::choose(std::optional<Share> share) {
 void BalanceBar::refresh() {
     const auto& plan = bench_.plan();
     const auto& view = bench_.view();
-    counts_ = view.outcome ? view.outcome->shares : std::array<std::uint64_t, share_count>{};
+    counts_ = view.shares;
     for (int i = 0; i < share_count; ++i) {
         QPushButton* button = legend_[static_cast<std::size_t>(i)];
         const auto count = counts_[static_cast<std::size_t>(i)];

@@ -15,6 +15,7 @@
 
 #include "tasks/bench.h"
 #include "text.h"
+#include "theme/theme.h"
 #include "views/folder_completer.h"
 
 using namespace tavlo;
@@ -22,6 +23,7 @@ using namespace tavlo;
 namespace {
 constexpr int most_recent = 6;
 const auto recent_key = QStringLiteral("recentDestinations");
+const auto pinned_key = QStringLiteral("pinnedDestinations");
 }  // namespace
 
 QStringList recent_destinations() { return QSettings().value(recent_key).toStringList(); }
@@ -31,6 +33,15 @@ void remember_destination(const QString& path) {
     recent.removeAll(path);
     recent.prepend(path);
     QSettings().setValue(recent_key, recent.mid(0, most_recent));
+}
+
+QStringList pinned_destinations() { return QSettings().value(pinned_key).toStringList(); }
+
+void pin_destination(const QString& path, bool pinned) {
+    QStringList all = pinned_destinations();
+    all.removeAll(path);
+    if (pinned) all.append(path);
+    QSettings().setValue(pinned_key, all);
 }
 
 DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(parent, Qt::Popup), bench_(bench) {
@@ -91,20 +102,48 @@ void DestinationPanel::openAt(const QPoint& global) {
 
 void DestinationPanel::fillRecent() {
     while (QLayoutItem* item = recent_->takeAt(0)) {
-        if (item->widget() != nullptr) item->widget()->deleteLater();
+        if (item->widget() != nullptr) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+        }
         delete item;
     }
-    const QStringList recent = recent_destinations();
-    if (!recent.isEmpty()) recent_->addWidget(new QLabel(tr("Used before")));
-    for (const QString& path : recent) {
-        auto* button = new QPushButton(path);
-        button->setStyleSheet(QStringLiteral("text-align: left; border: 0;"));
-        connect(button, &QPushButton::clicked, this, [this, path] {
-            path_->setText(path);
-            accept();
-        });
-        recent_->addWidget(button);
-    }
+    const auto head = [this](const QString& words) {
+        auto* label = new QLabel(words);
+        set_tone(*label, "muted");
+        recent_->addWidget(label);
+    };
+    const QStringList pinned = pinned_destinations();
+    if (!pinned.isEmpty()) head(tr("Kept at hand"));
+    for (const QString& path : pinned) addKnown(path, true);
+    QStringList recent = recent_destinations();
+    for (const QString& path : pinned) recent.removeAll(path);
+    if (!recent.isEmpty()) head(tr("Used before"));
+    for (const QString& path : recent) addKnown(path, false);
+}
+
+/// One line: the folder, and whether it is kept at hand.
+void DestinationPanel::addKnown(const QString& path, bool pinned) {
+    auto* line = new QWidget;
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* use = new QPushButton(path);
+    use->setProperty("plain", true);
+    connect(use, &QPushButton::clicked, this, [this, path] {
+        path_->setText(path);
+        accept();
+    });
+    auto* keep = new QPushButton(pinned ? tr("Let go") : tr("Keep at hand"));
+    keep->setProperty("plain", true);
+    keep->setAccessibleName(pinned ? tr("No longer keep %1 at hand").arg(path) : tr("Keep %1 at hand").arg(path));
+    connect(keep, &QPushButton::clicked, this, [this, path, pinned] {
+        pin_destination(path, !pinned);
+        fillRecent();
+        adjustSize();
+    });
+    row->addWidget(use, 1);
+    row->addWidget(keep);
+    recent_->addWidget(line);
 }
 
 std::string DestinationPanel::typedPath() const {

@@ -25,6 +25,7 @@ private:
     void accept();
     std::string typedPath() const;
     void fillRecent();
+    void addKnown(const QString& path, bool pinned);
 
     Bench& bench_;
     QLineEdit* path_;
@@ -35,3 +36,6 @@ private:
 /// The destinations used last, newest first.
 QStringList recent_destinations();
 void remember_destination(const QString& path);
+/// Those that somebody keeps at hand, in their order.
+QStringList pinned_destinations();
+void pin_destination(const QString& path, bool pinned);

@@ -116,7 +116,7 @@ void GatheringSide::buildHead(QVBoxLayout& column) {
     places_->setObjectName(QStringLiteral("places"));
     auto* here = new QPushButton(tr("Put here"));
     here->setObjectName(QStringLiteral("putHere"));
-    here->setToolTip(tr("Make the folder shown the destination"));
+    here->setToolTip(tr("Make the folder shown the destination (Ctrl+Shift+D)"));
     where->addWidget(location_, 1);
     for (auto* button : {up, places_, here}) where->addWidget(button);
     head->addLayout(where);

@@ -6,6 +6,7 @@
 #include <QLabel>
 #include <QMimeData>
 #include <QPushButton>
+#include <algorithm>
 
 #include "files/path.h"
 #include "tasks/bench.h"
@@ -28,7 +29,26 @@ QString shape_words(const Shape& shape) {
         case Subfolders::filled: words = InstructionLine::tr("keeping subfolders with files in them"); break;
         case Subfolders::none: words = InstructionLine::tr("without subfolders"); break;
     }
-    return shape.contents ? InstructionLine::tr("only what is in the folders, %1").arg(words) : words;
+    if (shape.contents) words = InstructionLine::tr("only what is in the folders, %1").arg(words);
+    if (!shape.kept_from.empty()) words = InstructionLine::tr("keeping folders below %1").arg(short_path(shape.kept_from, 1));
+    return words;
+}
+
+QString clearing_words(Clearing clearing) {
+    switch (clearing) {
+        case Clearing::none: return InstructionLine::tr("leaving what else is there");
+        case Clearing::extra: return InstructionLine::tr("leaving nothing extra there");
+        case Clearing::all: return InstructionLine::tr("emptying it first");
+    }
+    return {};
+}
+
+/// The folder that all of these lie in or are.
+std::string common_folder(const std::vector<std::string>& folders) {
+    std::string common = folders.front();
+    for (const auto& folder : folders)
+        while (folder != common && !is_within(folder, common)) common = std::string(parent_of(common));
+    return common;
 }
 
 QString rule_words(CollisionRule rule) {
@@ -100,11 +120,14 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     destination_ = add_phrase("phraseDestination");
     comma_ = add_words();
     shape_ = add_phrase("phraseShape");
+    second_comma_ = add_words();
+    clearing_ = add_phrase("phraseClearing");
+    clearing_->setTakesAway(true);
     semicolon_ = add_words();
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
     stop_ = add_words();
-    for (QLabel* mark : {comma_, semicolon_, stop_}) mark->setProperty("glued", true);
+    for (QLabel* mark : {comma_, second_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
     row->addWidget(words, 1);
 
     start_ = new QPushButton;
@@ -126,7 +149,13 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
     open(shape_, shape_menu_, &InstructionLine::fillShapeMenu);
     open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
-    for (QMenu* menu : {&items_menu_, &folders_menu_, &shape_menu_, &rule_menu_}) menu->setParent(this, menu->windowFlags());
+    connect(clearing_, &Phrase::clicked, this, [this] {
+        clearing_menu_.clear();
+        fillClearingMenu(clearing_menu_);
+        clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
+    });
+    for (QMenu* menu : {&items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &clearing_menu_})
+        menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
     connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
     connect(&bench_, &Bench::requestChanged, this, &InstructionLine::refresh);
@@ -172,14 +201,56 @@ void InstructionLine::fillShapeMenu() {
         action->setChecked(shape == now);
     };
     for (const bool contents : {false, true}) {
-        shape_menu_.addSection(QString());
+        if (contents) shape_menu_.addSeparator();
         const QString head = contents ? tr("Only what is in a folder: %1") : tr("The folder itself: %1");
-        add(head.arg(tr("keeping subfolders")), {contents, Subfolders::all, false});
-        add(head.arg(tr("keeping subfolders with files in them")), {contents, Subfolders::filled, false});
-        add(head.arg(tr("without subfolders")), {contents, Subfolders::none, false});
+        add(head.arg(tr("keeping subfolders")), {contents, Subfolders::all, false, {}});
+        add(head.arg(tr("keeping subfolders with files in them")), {contents, Subfolders::filled, false, {}});
+        add(head.arg(tr("without subfolders")), {contents, Subfolders::none, false, {}});
     }
     shape_menu_.addSeparator();
-    add(tr("All files in one folder, no subfolders"), {false, Subfolders::all, true});
+    add(tr("All files in one folder, no subfolders"), {false, Subfolders::all, true, {}});
+    fillWayMenu();
+    shape_menu_.addSeparator();
+    fillClearingMenu(*shape_menu_.addMenu(tr("What else is in the destination")));
+}
+
+/// From which level on the folders that things come from are kept: the one that holds them all, and some above it.
+void InstructionLine::fillWayMenu() {
+    constexpr int levels_offered = 3;
+    const auto folders = bench_.sourceFolders();
+    if (folders.empty()) return;
+    const Shape now = bench_.request().shape;
+    auto* menu = shape_menu_.addMenu(tr("Folders that things come from"));
+    const auto add = [&](const QString& words, const std::string& from) {
+        Shape shape = now;
+        shape.flatten = false;
+        shape.kept_from = from;
+        auto* action = menu->addAction(words, this, [this, shape] { bench_.setShape(shape); });
+        action->setCheckable(true);
+        action->setChecked(now.kept_from == from);
+    };
+    add(tr("Are not kept: side by side"), {});
+    std::string from = common_folder(folders);
+    const std::string& example = *std::max_element(folders.begin(), folders.end(), [&](const auto& a, const auto& b) {
+        return std::count(a.begin(), a.end(), '/') < std::count(b.begin(), b.end(), '/');
+    });
+    for (int level = 0; level < levels_offered; ++level) {
+        if (example != from)
+            add(tr("Kept below %1: %2").arg(short_path(from, 1), short_path(example.substr(from == "/" ? 1 : from.size() + 1), 9)), from);
+        if (from == "/") break;
+        from = std::string(parent_of(from));
+    }
+}
+
+void InstructionLine::fillClearingMenu(QMenu& menu) {
+    const auto add = [&](const QString& words, Clearing clearing) {
+        auto* action = menu.addAction(words, this, [this, clearing] { bench_.setClearing(clearing); });
+        action->setCheckable(true);
+        action->setChecked(bench_.request().rules.clearing == clearing);
+    };
+    add(tr("Stays"), Clearing::none);
+    add(tr("Nothing extra: what is not of the batch goes to the Safe"), Clearing::extra);
+    add(tr("Empty it first: everything there goes to the Safe"), Clearing::all);
 }
 
 void InstructionLine::fillRuleMenu() {
@@ -224,6 +295,7 @@ QString InstructionLine::sentence() const {
     if (!folders_->isHidden()) text += from_->text() + folders_->text();
     text += into_->text() + destination_->text();
     if (!shape_->isHidden()) text += comma_->text() + shape_->text();
+    if (!clearing_->isHidden()) text += second_comma_->text() + clearing_->text();
     text += semicolon_->text() + taken_->text() + rule_->text() + stop_->text();
     return text;
 }
@@ -235,7 +307,9 @@ void InstructionLine::refresh() {
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
     // until the batch has been gone through, what is known is how many were picked
-    const auto items = plan && fresh ? plan->totals.items : view.batch && fresh ? view.batch->entries.size() : bench_.pickedCount();
+    const auto items = plan && fresh         ? plan->items.size() - plan->leaving.size()
+                       : view.batch && fresh ? view.batch->entries.size()
+                                             : bench_.pickedCount();
     const int count = static_cast<int>(items);
     const auto folders = bench_.sourceFolders();
     const bool has_folders = view.has_folders && bench_.pickedCount() > 0;
@@ -251,6 +325,14 @@ void InstructionLine::refresh() {
     destination_->setToolTip(shown(request.destination));
     comma_->setText(tr(", "));
     shape_->setText(shape_words(request.shape));
+    const Clearing clearing = request.rules.clearing;
+    const auto leaving = plan && fresh ? plan->leaving.size() : 0;
+    second_comma_->setText(tr(", "));
+    clearing_->setText(leaving == 0 ? clearing_words(clearing)
+                                    : tr("%1 (%Ln go)", nullptr, static_cast<int>(leaving)).arg(clearing_words(clearing)));
+    clearing_->setAccessibleName(tr("What else is in the destination: %1").arg(clearing_->text()));
+    second_comma_->setVisible(clearing != Clearing::none);
+    clearing_->setVisible(clearing != Clearing::none);
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
     const auto overwrites = plan && fresh ? plan->totals.of(Outcome::overwritten) : 0;
@@ -262,8 +344,10 @@ void InstructionLine::refresh() {
     stop_->setText(tr("."));
     from_->setVisible(!folders.empty());
     folders_->setVisible(!folders.empty());
-    comma_->setVisible(has_folders || request.shape != Shape{});
-    shape_->setVisible(has_folders || request.shape != Shape{});
+    // files alone from one folder can only go side by side
+    const bool has_shape = has_folders || folders.size() > 1 || request.shape != Shape{};
+    comma_->setVisible(has_shape);
+    shape_->setVisible(has_shape);
 
     operation_->setAccessibleName(tr("Operation: %1").arg(operation_->text()));
     items_->setAccessibleName(tr("Batch: %1").arg(items_->text()));
@@ -276,8 +360,9 @@ void InstructionLine::refresh() {
     const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
     start_->setText(bench_.pickedCount() == 0 ? (copies ? tr("Copy") : tr("Move")) : verb);
     const auto& totals = plan ? plan->totals : Totals{};
-    const bool something =
-        totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) + totals.of(Outcome::merged) > 0;
+    const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) +
+                               totals.of(Outcome::merged) + totals.of(Outcome::removed) >
+                           0;
     start_->setEnabled(plan && fresh && something && view.refusals.empty());
     start_->setToolTip(!plan                    ? tr("Pick files and choose a destination first")
                        : !view.refusals.empty() ? view.refusals.front()
@@ -286,7 +371,8 @@ void InstructionLine::refresh() {
                                                 : QString());
     if (layout() != nullptr) layout()->invalidate();
     for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
-                          static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(rule_)}) {
+                          static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(clearing_),
+                          static_cast<QWidget*>(rule_)}) {
         part->updateGeometry();
         part->update();
     }

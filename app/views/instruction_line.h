@@ -34,6 +34,8 @@ private:
     void fillFoldersMenu();
     void fillShapeMenu();
     void fillRuleMenu();
+    void fillClearingMenu(QMenu& menu);
+    void fillWayMenu();
     void askOwnRule();
     void askNamePattern();
 
@@ -46,6 +48,8 @@ private:
     Phrase* destination_;
     QLabel* comma_;
     Phrase* shape_;
+    QLabel* second_comma_;
+    Phrase* clearing_;
     QLabel* semicolon_;
     QLabel* taken_;
     Phrase* rule_;
@@ -54,6 +58,7 @@ private:
     QMenu items_menu_;
     QMenu folders_menu_;
     QMenu shape_menu_;
+    QMenu clearing_menu_;
     QMenu rule_menu_;
     DestinationPanel* panel_;
 };

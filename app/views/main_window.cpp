@@ -208,7 +208,10 @@ void MainWindow::buildMenus() {
         goTo(PlaceToBe::bench);
         instruction_->chooseDestination();
     });
+    add(file, tr("Put into the folder &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_D),
+        [this] { bench_->setDestination(gathering_->folder()); });
     add(file, tr("&Write the outcome to a file…"), QKeySequence(Qt::CTRL | Qt::Key_S), [this] { outcome_->exportTo(); });
+    add(file, tr("&Print the outcome…"), QKeySequence::Print, [this] { outcome_->print(); });
     file->addSeparator();
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 

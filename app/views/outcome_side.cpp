@@ -23,10 +23,15 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/batch_view.h"
+#include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
 
 using namespace tavlo;
+
+namespace {
+constexpr std::size_t lines_printed = 20'000;  // some 400 pages
+}
 
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("outcome"));
@@ -167,6 +172,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
             }
         });
     });
+    connect(model_, &OutcomeModel::openFoldersChanged, this, &OutcomeSide::watchDestination);
     connect(&watched_, &WatchedFolder::changed, this, &OutcomeSide::destinationChanged);
     connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
@@ -202,10 +208,19 @@ void OutcomeSide::exportTo() {
     });
 }
 
+void OutcomeSide::print() {
+    const auto tree = bench_.view().outcome;
+    if (!tree) return emit said(tr("There is nothing to print yet: pick files and choose a destination."));
+    print_page(*this, exporter_, tr("The destination as it will be"), [tree] { return outcome_as_html(*tree, lines_printed); });
+}
+
 /// What another program changes in the destination appears while one looks at it.
 void OutcomeSide::watchDestination() {
     const auto& tree = bench_.view().outcome;
-    watched_.watch(tree && tree->destination->exists ? tree->plan->destination : std::string());
+    std::vector<std::string> open;
+    for (auto& folder : model_->openFolders())
+        if (tree && is_within(folder, tree->plan->destination)) open.push_back(std::move(folder));
+    watched_.watch(tree && tree->destination->exists ? tree->plan->destination : std::string(), open);
 }
 
 void OutcomeSide::showShare(std::optional<Share> share) {
@@ -340,6 +355,7 @@ void OutcomeSide::refresh() {
     QStringList parts{arriving > 0 ? tr("%Ln arrive", nullptr, static_cast<int>(arriving)) : tr("nothing arrives")};
     if (totals.of(Outcome::overwritten) > 0) parts << tr("%Ln replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
     if (staying > 0) parts << tr("%Ln stay as they are", nullptr, static_cast<int>(staying));
+    if (totals.of(Outcome::removed) > 0) parts << tr("%Ln leave", nullptr, static_cast<int>(totals.of(Outcome::removed)));
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
     summary_->setText(bench_.pickedCount() == 0 ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
     const auto undecided = totals.of(Outcome::undecided);

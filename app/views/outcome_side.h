@@ -29,6 +29,7 @@ public:
     void showInHand();
     void focusFilter();
     void exportTo();
+    void print();
     void showShare(std::optional<Share> share);
     void decideSelected(tavlo::Decision decision);
     void goToNextUndecided();

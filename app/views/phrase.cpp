@@ -21,6 +21,11 @@ void Phrase::setWaiting(bool waiting) {
     update();
 }
 
+void Phrase::setTakesAway(bool takes_away) {
+    takes_away_ = takes_away;
+    update();
+}
+
 QSize Phrase::sizeHint() const {
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
@@ -34,8 +39,9 @@ void Phrase::paintEvent(QPaintEvent*) {
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
     painter.setFont(bold);
-    const QColor colour = waiting_ ? theme.amber : theme.accent;
-    if (hasFocus() || underMouse()) painter.fillRect(rect().adjusted(0, 1, 0, -1), waiting_ ? theme.amber_wash : theme.accent_wash);
+    const QColor colour = waiting_ ? theme.amber : takes_away_ ? theme.plum : theme.accent;
+    const QColor wash = waiting_ ? theme.amber_wash : takes_away_ ? theme.plum_wash : theme.accent_wash;
+    if (hasFocus() || underMouse()) painter.fillRect(rect().adjusted(0, 1, 0, -1), wash);
     painter.setPen(colour);
     const QFontMetrics metrics(bold);
     const int baseline = 3 + metrics.ascent();

@@ -10,7 +10,8 @@ class Phrase final : public QAbstractButton {
 
 public:
     explicit Phrase(const QString& name, QWidget* parent = nullptr);
-    void setWaiting(bool waiting);  ///< needs a decision: amber
+    void setWaiting(bool waiting);       ///< needs a decision: amber
+    void setTakesAway(bool takes_away);  ///< something leaves by it: plum
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override { return sizeHint(); }
 
@@ -20,6 +21,7 @@ protected:
 
 private:
     bool waiting_ = false;
+    bool takes_away_ = false;
 };
 
 /// Sets the parts of a sentence one after the other, in as many lines as they need.

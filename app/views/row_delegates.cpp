@@ -155,7 +155,7 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
     QFont font = painter.font();
     font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
     painter.setFont(font);
-    painter.setPen(kind == OutcomeModel::Existing ? theme.muted : theme.ink);
+    painter.setPen(kind == OutcomeModel::Existing ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
     const int width = cell.right() - after - left;
     painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
@@ -213,7 +213,8 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
         case OutcomeModel::WhatColumn: paintWhat(*painter, cell, index); break;
         default: {
             const int kind = index.data(OutcomeModel::KindRole).toInt();
-            const bool strong = index.data(OutcomeModel::StrongerRole).toBool() && kind != OutcomeModel::Existing;
+            const bool strong =
+                index.data(OutcomeModel::StrongerRole).toBool() && kind != OutcomeModel::Existing && kind != OutcomeModel::Leaving;
             QFont font = option.font;
             font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
             painter->setFont(font);

@@ -10,11 +10,17 @@ namespace tavlo {
 Result<FolderWatch> FolderWatch::on(const std::string& folder) {
     Handle events(::inotify_init1(IN_NONBLOCK | IN_CLOEXEC), folder);
     if (!events.is_open()) return failure(system_error(errno, "watch folder", folder));
+    FolderWatch watch(std::move(events));
+    if (auto added = watch.add(folder); !added) return failure(added.error());
+    return watch;
+}
+
+Result<void> FolderWatch::add(const std::string& folder) {
     constexpr std::uint32_t what =
         IN_CREATE | IN_DELETE | IN_MOVED_FROM | IN_MOVED_TO | IN_CLOSE_WRITE | IN_ATTRIB | IN_DELETE_SELF | IN_MOVE_SELF | IN_UNMOUNT;
-    if (::inotify_add_watch(events.descriptor(), folder.c_str(), what | IN_ONLYDIR) < 0)
+    if (::inotify_add_watch(events_.descriptor(), folder.c_str(), what | IN_ONLYDIR) < 0)
         return failure(system_error(errno, "watch folder", folder));
-    return FolderWatch(std::move(events));
+    return {};
 }
 
 bool FolderWatch::drain() {

@@ -8,12 +8,14 @@
 
 namespace tavlo {
 
-/// Says when something is added to a folder, goes from it or changes in it (inotify(7)).
+/// Says when something is added to a folder, goes from it or changes in it (inotify(7)); one or several of them.
 class FolderWatch {
 public:
     /// May wait for the disk.
     /// errors   not_found, no_permission, no_space (too many watches), unsupported
     static Result<FolderWatch> on(const std::string& folder);
+    /// One more; errors as on().
+    Result<void> add(const std::string& folder);
     /// Readable when there is something to say.
     int descriptor() const noexcept { return events_.descriptor(); }
     /// Takes what has gathered; never waits. returns whether anything happened

@@ -15,6 +15,33 @@ Pair pair_of(const Plan& plan, const Item& item) {
     return pair_of(plan.entry(item).status, item.collision->held_by_batch ? Status{} : item.collision->held);
 }
 
+std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules) {
+    if (before.clearing != rules.clearing || before.adapt_names != rules.adapt_names) return std::nullopt;
+    std::vector<Outcome> outcomes;
+    std::unordered_map<ItemId, Outcome> of_folders;
+    outcomes.reserve(plan.colliding.size());
+    for (const ItemId id : plan.colliding) {
+        const Item& item = plan.items[id];
+        if (item.collision->finding == Finding::twin) return std::nullopt;
+        Outcome outcome = item.outcome;
+        if (item.collision->shared) {
+            const Outcome folder = of_folders.at(item.parent);
+            const bool follows = folder == Outcome::skipped || folder == Outcome::undecided;
+            if (outcome != Outcome::failed) outcome = follows ? folder : Outcome::created;
+        } else if (outcome != Outcome::failed) {
+            switch (rules.decide(plan.source_path(item), pair_of(plan, item), item.collision->finding)) {
+                case Decision::undecided: outcome = Outcome::undecided; break;
+                case Decision::skip: outcome = Outcome::skipped; break;
+                case Decision::overwrite: outcome = Outcome::overwritten; break;
+                case Decision::rename: outcome = Outcome::renamed; break;
+            }
+        }
+        if (item.inside != no_folder) of_folders.emplace(id, outcome);
+        outcomes.push_back(outcome);
+    }
+    return outcomes;
+}
+
 Totals total(const Plan& plan) {
     Totals totals;
     totals.items = plan.items.size();
@@ -79,6 +106,8 @@ public:
         for (std::uint32_t at = 0; at < layout_.arrivals.size(); ++at) decide(at);
         if (rules_.clearing == Clearing::extra) leave_nothing_extra();
         settle_finals();
+        for (ItemId id = 0; id < plan_.items.size(); ++id)
+            if (plan_.items[id].collision) plan_.colliding.push_back(id);
         if (plan_.operation == Operation::move && layout_.whole_folders) mark_whole_folders();
         plan_.totals = total(plan_);
         return std::move(plan_);

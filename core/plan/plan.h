@@ -101,7 +101,8 @@ struct Plan {
     std::vector<Item> items;
     std::vector<EntryId> dissolved{};  ///< source folders that are no items, and go when a move empties them
     Totals totals;
-    std::vector<ItemId> not_compared;  ///< items whose pair must be read before its finding is known
+    std::vector<ItemId> colliding;     ///< items with a collision, in their order
+    std::vector<ItemId> not_compared;  ///< those of them whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
 
     /// The item is something of the destination that leaves it, not of the batch.
@@ -120,6 +121,11 @@ struct Plan {
 
 /// The two that collide; the held one is empty where it is of the same batch. The item has a collision.
 Pair pair_of(const Plan& plan, const Item& item);
+
+/// What each colliding item of a plan would come to by other rules, in the order of Plan::colliding; in the time that these take,
+/// not the whole plan. nullopt where it takes a new plan to say: twins hang on one another, and so does what else the rules say.
+/// before  the rules that the plan was made by
+std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules);
 
 /// Adds up what came of the items.
 Totals total(const Plan& plan);

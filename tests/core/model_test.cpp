@@ -79,12 +79,27 @@ void check(const Situation& situation) {
     const Tree from = tree_of(temp.path("from"), names_and_bytes);
     const Tree to = tree_of(temp.path("to"), names_and_bytes);
 
-    const Outlook outlook = value(prepare(*jobs.disk, request));
+    KnownContents known;
+    auto batch = std::make_shared<const Batch>(value(gather(*jobs.disk, request.sources)));
+    const Outlook seen = value(look_ahead(*jobs.disk, request, std::move(batch), known));
+    RC_ASSERT(compare_pairs(*jobs.disk, *seen.plan, known, nullptr).has_value());
+    const Outlook outlook = plan_again(request, seen, known);
     if (outlook.plan->items.size() == outlook.plan->leaving.size() && situation.clearing != Clearing::none) {
         RC_ASSERT(!outlook.refusals.empty());  // nothing arrives: that would only empty the destination
         return;
     }
     RC_ASSERT(outlook.refusals.empty());
+    // what other rules would come to is foretold as they then come
+    for (const auto decision : {Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename}) {
+        Request other = request;
+        other.rules.otherwise = decision;
+        const auto foretold = outcomes_by(*outlook.plan, request.rules, other.rules);
+        if (!foretold) continue;
+        const Outlook then = plan_again(other, outlook, known);
+        RC_ASSERT(then.plan->colliding == outlook.plan->colliding);
+        for (std::size_t at = 0; at < foretold->size(); ++at)
+            RC_ASSERT(then.plan->items[then.plan->colliding[at]].outcome == (*foretold)[at]);
+    }
     // the plan never gives one name to two, and what it says comes true
     std::map<std::string, int> names;
     for (const Item& item : outlook.plan->items)

@@ -1,0 +1,96 @@
+#include <QLabel>
+#include <QPrinter>
+#include <QSettings>
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "keep/store.h"
+#include "run/run.h"
+#include "run/take_back.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+#include "tasks/bench.h"
+#include "tasks/outcome_export.h"
+#include "views/destination_panel.h"
+#include "views/outcome_side.h"
+#include "views/printing.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+namespace {
+
+struct Desk {
+    Desk() {
+        for (const char* file : {"from/2031/May/a.pdf", "from/2030/June/b.pdf", "to/2031/May/old.pdf", "to/list.ods"})
+            temp.write(file, file);
+        window.emplace(temp.path("from"), temp.path("state"));
+        window->resize(1280, 800);
+        window->show();
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+        window->bench().replacePicks({temp.path("from/2031/May/a.pdf"), temp.path("from/2030/June/b.pdf")});
+        window->bench().setDestination(temp.path("to"));
+        REQUIRE(driver->settle());
+    }
+    ~Desk() {
+        window.reset();
+        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store, now_ns());
+    }
+    QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
+
+    TempFolder temp;
+    std::optional<MainWindow> window;
+    std::optional<WindowDriver> driver;
+};
+
+}  // namespace
+
+TEST_CASE("folders that things come from are kept from a level on, and what else is there leaves, and comes back", "[window][placing]") {
+    Desk place;
+    const Tree before = tree_of(place.temp.path("to"), {.folder_times = false});
+    place.driver->chooseFromMenu("phraseShape", QStringLiteral("Kept below from: 20"));
+    REQUIRE(place.driver->settle());
+    CHECK(place.sentence().contains(QStringLiteral("keeping folders below from")));
+    place.driver->chooseFromMenu("phraseShape", QStringLiteral("Nothing extra"));
+    REQUIRE(place.driver->settle());
+    CHECK(place.sentence().contains(QStringLiteral("leaving nothing extra there (2 go)")));
+    const int leaving = place.driver->rowNamed("outcomeList", QStringLiteral("list.ods"));
+    const QModelIndex row = place.window->outcome().model().index(leaving, 0);
+    CHECK(row.data(OutcomeModel::KindRole).toInt() == OutcomeModel::Leaving);
+    CHECK(row.data(OutcomeModel::TagRole).toString() == QStringLiteral("to the Safe"));
+    place.driver->click("share8");
+    CHECK(place.window->outcome().model().rowCount() == 2);
+    place.driver->click("share8");
+    place.driver->click("start");
+    REQUIRE(place.driver->settle());
+    CHECK(place.temp.has("to/2031/May/a.pdf"));
+    CHECK(place.temp.has("to/2030/June/b.pdf"));
+    CHECK_FALSE(place.temp.has("to/2031/May/old.pdf"));
+    CHECK_FALSE(place.temp.has("to/list.ods"));
+    const auto store = Store::open(place.temp.path("state"));
+    const auto undone = carry_out(*make_disk(), **store, *prepare_undo(*make_disk(), **store, (*store)->receipts()->front().id), {});
+    REQUIRE(undone);
+    CHECK(tree_of(place.temp.path("to"), {.folder_times = false}) == before);
+}
+
+TEST_CASE("the outcome is printed, long ones up to a number of lines", "[window][placing]") {
+    Desk place;
+    const auto& tree = *place.window->bench().view().outcome;
+    CHECK(outcome_as_html(tree, 100).contains(QStringLiteral("<b>a.pdf</b>")));
+    CHECK(outcome_as_html(tree, 2).contains(QStringLiteral("2 more lines")));
+    QPrinter printer;
+    printer.setOutputFormat(QPrinter::PdfFormat);
+    printer.setOutputFileName(QString::fromStdString(place.temp.path("outcome.pdf")));
+    print_html(printer, outcome_as_html(tree, 100));
+    CHECK(place.temp.read("outcome.pdf").starts_with("%PDF-"));
+}
+
+TEST_CASE("destinations are kept at hand until they are let go", "[window][placing]") {
+    const QString path = QStringLiteral("/somewhere/Permits");
+    pin_destination(path, true);
+    pin_destination(path, true);
+    CHECK(pinned_destinations().count(path) == 1);
+    pin_destination(path, false);
+    CHECK_FALSE(pinned_destinations().contains(path));
+}
