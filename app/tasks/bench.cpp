@@ -284,14 +284,19 @@ void Bench::setClearing(Clearing clearing) {
 
 void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
     if (!plan()) return;
+    Decisions::Stroke stroke;
     for (const ItemId id : items) {
         const Item& item = plan()->items[id];
         if (!item.collision || item.collision->shared) continue;
-        if (decision == Decision::undecided)
-            request_.rules.single.erase(plan()->source_path(item));
+        PairDecision decided;
+        decided.pair = item.collision->pair;
+        if (decision != Decision::undecided)
+            decided.decision = decision;
         else
-            request_.rules.single[plan()->source_path(item)] = {pair_of(*plan(), item), decision};
+            decided.decision.reset();
+        stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
     }
+    request_.rules.single.add(std::move(stroke));
     changed(false);
 }
 

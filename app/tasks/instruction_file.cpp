@@ -64,13 +64,21 @@ Rules own_rule(const QJsonObject& json) {
 std::string to_text(const Instruction& instruction) {
     const Request& request = instruction.request;
     QJsonArray decisions;
-    for (const auto& [path, single] : request.rules.single)
-        decisions.append(QJsonObject{
+    request.rules.single.each([&](const std::string& path, const PairDecision& single) {
+        QJsonObject one{
             {key("path"), bytes(path)},
             {key("incoming"), identity(single.pair.incoming)},
             {key("held"), identity(single.pair.held)},
             {key("changed"), QJsonArray{QString::number(single.pair.incoming_changed_ns), QString::number(single.pair.held_changed_ns)}},
-            {key("decision"), word(to_text(single.decision))}});
+            {key("decision"), word(to_text(*single.decision))}};
+        if (single.new_names) {
+            one[key("names")] = static_cast<int>(single.new_names->scheme);
+            one[key("pattern")] = bytes(single.new_names->pattern);
+        }
+        if (!single.name.empty()) one[key("name")] = bytes(single.name);
+        if (single.renames_held) one[key("renames_held")] = true;
+        decisions.append(one);
+    });
     const QJsonObject json{{key("version"), version},
                            {key("operation"), word(to_text(request.operation))},
                            {key("destination"), bytes(request.destination)},
@@ -111,6 +119,7 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
     request.rules.new_names = {static_cast<NewNames::Scheme>(names), bytes(json[key("pattern")])};
     request.rules.adapt_names = json[key("adapt")].toBool();
     request.rules.clearing = static_cast<Clearing>(clearing);
+    Decisions::Stroke stroke;
     for (const auto& value : json[key("decisions")].toArray()) {
         const QJsonObject one = value.toObject();
         const QJsonArray changed = one[key("changed")].toArray();
@@ -118,8 +127,12 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
         if (!decided) continue;
         const Pair pair{identity(one[key("incoming")].toArray()), identity(one[key("held")].toArray()),
                         changed.at(0).toString().toLongLong(), changed.at(1).toString().toLongLong()};
-        request.rules.single[bytes(one[key("path")])] = {pair, *decided};
+        PairDecision single{pair, *decided, {}, bytes(one[key("name")]), one[key("renames_held")].toBool()};
+        if (const int scheme = one[key("names")].toInt(-1); scheme >= 0 && scheme <= static_cast<int>(NewNames::Scheme::pattern))
+            single.new_names = NewNames{static_cast<NewNames::Scheme>(scheme), bytes(one[key("pattern")])};
+        stroke.insert_or_assign(bytes(one[key("path")]), std::move(single));
     }
+    request.rules.single.add(std::move(stroke));
     return instruction;
 }
 

@@ -16,6 +16,7 @@
 #include <cstdio>
 #include <cstring>
 
+#include "files/extents.h"
 #include "files/file_system.h"
 #include "files/path.h"
 
@@ -303,6 +304,8 @@ public:
         }
         return {};
     }
+
+    bool share_all_blocks(const Handle& a, const Handle& b) override { return lie_on_same_blocks(a.descriptor(), b.descriptor()); }
 
     Result<void> share_blocks(const Handle& from, const Staged& staged) override {
         if (::ioctl(staged.file().descriptor(), FICLONE, from.descriptor()) == 0) return {};

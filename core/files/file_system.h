@@ -76,6 +76,8 @@ public:
     virtual Result<OpenedFile> open_file(const Handle& folder, const std::string& name) = 0;
     /// returns  bytes read, less than asked for only at the end; 0 at or past it
     virtual Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) = 0;
+    /// Two open files lie on the same blocks, so that they hold the same bytes (lie_on_same_blocks()).
+    virtual bool share_all_blocks(const Handle& a, const Handle& b) = 0;
     /// Attributes of a file or folder, with what was just seen of it.
     virtual Result<Attributes> attributes(const Handle& open, const Status& seen) = 0;
     Result<Attributes> attributes(const Handle& open) {

@@ -11,10 +11,6 @@ namespace tavlo {
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
 std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
 
-Pair pair_of(const Plan& plan, const Item& item) {
-    return pair_of(plan.entry(item).status, item.collision->held_by_batch ? Status{} : item.collision->held);
-}
-
 std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules) {
     if (before.clearing != rules.clearing || before.adapt_names != rules.adapt_names) return std::nullopt;
     std::vector<Outcome> outcomes;
@@ -22,14 +18,17 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& b
     outcomes.reserve(plan.colliding.size());
     for (const ItemId id : plan.colliding) {
         const Item& item = plan.items[id];
-        if (item.collision->finding == Finding::twin) return std::nullopt;
+        const Pair& pair = item.collision->pair;
+        const PairDecision* single = rules.single.empty() ? nullptr : rules.single.find(plan.source_path(item), pair);
+        const bool makes_room = item.collision->renames_held || (single != nullptr && single->renames_held);
+        if (item.collision->finding == Finding::twin || makes_room) return std::nullopt;
         Outcome outcome = item.outcome;
         if (item.collision->shared) {
             const Outcome folder = of_folders.at(item.parent);
             const bool follows = folder == Outcome::skipped || folder == Outcome::undecided;
             if (outcome != Outcome::failed) outcome = follows ? folder : Outcome::created;
         } else if (outcome != Outcome::failed) {
-            switch (rules.decide(plan.source_path(item), pair_of(plan, item), item.collision->finding)) {
+            switch (single != nullptr ? *single->decision : rules.decide(pair, item.collision->finding)) {
                 case Decision::undecided: outcome = Outcome::undecided; break;
                 case Decision::skip: outcome = Outcome::skipped; break;
                 case Decision::overwrite: outcome = Outcome::overwritten; break;
@@ -90,6 +89,7 @@ public:
         plan_.batch = std::move(batch);
         plan_.targets = layout.targets;
         plan_.dissolved = layout.dissolved;
+        plan_.folds_case = destination.volume.folds_case;
         for (FolderId id = 0; id < layout.targets.size(); ++id)
             if (const HeldFolder* held = destination.folder(layout.targets.path_in_root(id))) plan_.targets.set_identity(id, held->id);
     }
@@ -104,6 +104,7 @@ public:
         if (rules_.clearing == Clearing::all) leave(0, destination_.folder(""), {});
         first_arrival_ = static_cast<ItemId>(plan_.items.size());
         for (std::uint32_t at = 0; at < layout_.arrivals.size(); ++at) decide(at);
+        put_rooms_first();
         if (rules_.clearing == Clearing::extra) leave_nothing_extra();
         settle_finals();
         for (ItemId id = 0; id < plan_.items.size(); ++id)
@@ -227,7 +228,11 @@ private:
         item.collision->finding = finding;
         item.collision->held = held;
         item.collision->held_by_batch = held_by_batch;
-        item.collision->decision = rules_.decide(plan_.source_path(item), pair_of(plan_, item), finding);
+        const Pair pair = pair_of(plan_.entry(item).status, held_by_batch ? Status{} : held);
+        item.collision->pair = pair;
+        single_ = rules_.single.empty() ? nullptr : rules_.single.find(plan_.source_path(item), pair);
+        item.collision->by_hand = single_ != nullptr;
+        item.collision->decision = single_ != nullptr ? *single_->decision : rules_.decide(pair, finding);
         if (!finding) plan_.not_compared.push_back(id);
     }
 
@@ -247,13 +252,62 @@ private:
             case Decision::skip: item.outcome = Outcome::skipped; break;
             case Decision::overwrite: item.outcome = Outcome::overwritten; break;
             case Decision::rename:
-                item.outcome = Outcome::renamed;
-                item.add_extras().final_name = free_name(
-                    entry.name, entry.status.type, rules_.new_names, {entry.status.id.modified_ns, folder_name(entry)},
-                    [&](const std::string& name) { return is_taken(item.folder, name); }, destination_.volume.max_name_bytes);
-                new_names_[item.folder].insert(fold(item.extras().final_name));
+                if (single_ != nullptr && single_->renames_held && item.collision->finding != Finding::twin) {
+                    item.outcome = Outcome::created;
+                    item.collision->renames_held = true;
+                    make_room(item);
+                } else {
+                    item.outcome = Outcome::renamed;
+                    item.add_extras().final_name = new_name(item.folder, entry.name, entry.status, folder_name(entry));
+                }
                 break;
         }
+    }
+
+    /// A free name by the decision's own words, its scheme, or the rules'; nobody else's from now on.
+    std::string new_name(FolderId folder, const std::string& name, const Status& status, const std::string& from) {
+        const auto taken = [&](const std::string& one) { return is_taken(folder, one); };
+        const NewNames& scheme = single_ != nullptr && single_->new_names ? *single_->new_names : rules_.new_names;
+        std::string made = single_ != nullptr ? single_->name : std::string();
+        const bool usable = !made.empty() && made.find('/') == std::string::npos && made != "." && made != ".." &&
+                            name_problem(made, destination_.volume).empty();
+        if (!usable)
+            made = free_name(name, status.type, scheme, {status.id.modified_ns, from}, taken, destination_.volume.max_name_bytes);
+        else if (taken(made))  // somebody else has it by now: counted up from it
+            made = free_name(made, status.type, {}, {status.id.modified_ns, from}, taken, destination_.volume.max_name_bytes);
+        new_names_[folder].insert(fold(made));
+        return made;
+    }
+
+    /// The one that holds the name gets another one, by an item that is put before the others in the end.
+    void make_room(const Item& incoming) {
+        const Held& held = *held_[incoming.folder]->find(plan_.entry(incoming).name);
+        Entry& entry = rooms_entries_.emplace_back();
+        entry.name = held.name;
+        entry.status = held.status;
+        entry.points_at = held.points_at;
+        Item& item = rooms_.emplace_back();
+        item.folder = incoming.folder;
+        item.action = Action::move;
+        item.outcome = Outcome::renamed;
+        item.makes_room = true;
+        item.whole = held.status.type == FileType::folder;
+        const std::string& folder = plan_.targets.name(incoming.folder);
+        item.add_extras().final_name = new_name(incoming.folder, held.name, held.status, std::string(name_of(folder)));
+    }
+
+    void put_rooms_first() {
+        const auto rooms = static_cast<ItemId>(rooms_.size());
+        if (rooms == 0) return;
+        for (ItemId id = 0; id < rooms; ++id)
+            rooms_[id].entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size() + id);
+        std::move(rooms_entries_.begin(), rooms_entries_.end(), std::back_inserter(plan_.leaving));
+        plan_.items.insert(plan_.items.begin(), std::make_move_iterator(rooms_.begin()), std::make_move_iterator(rooms_.end()));
+        for (ItemId id = rooms; id < plan_.items.size(); ++id)
+            if (plan_.items[id].parent != no_item) plan_.items[id].parent += rooms;
+        for (ItemId& id : plan_.not_compared) id += rooms;
+        for (ItemId& id : made_by_)
+            if (id != no_item) id += rooms;
     }
 
     /// Goes on with what stands at a name that several of the batch want (contract: Twins).
@@ -264,7 +318,10 @@ private:
         const Status& status = held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
         const bool is_free = held == nullptr && holder == nullptr;
         meet(item, id, Finding::twin, status, by_batch);
-        if (is_free && item.collision->decision != Decision::undecided) {
+        // decided for this one: it, and no other, is meant
+        const bool takes_it =
+            item.collision->by_hand ? item.collision->decision == Decision::overwrite : item.collision->decision != Decision::undecided;
+        if (is_free && takes_it) {
             item.outcome = Outcome::created;
         } else {
             apply_decision(item);
@@ -374,6 +431,7 @@ private:
         }
         for (ItemId id = 0; id < plan_.items.size(); ++id) {
             Item& item = plan_.items[id];
+            if (plan_.leaves(item)) continue;
             const Item* parent = item.parent == no_item ? nullptr : &plan_.items[item.parent];
             item.along = parent != nullptr && (parent->whole || parent->along);
             item.whole = whole[id] && item.inside != no_folder && !item.along;
@@ -389,7 +447,10 @@ private:
     const Rules& rules_;
     const KnownContents& known_;
     Plan plan_;
-    ItemId first_arrival_ = 0;  ///< items before it leave the destination
+    ItemId first_arrival_ = 0;              ///< items before it leave the destination
+    const PairDecision* single_ = nullptr;  ///< about the pair at hand
+    std::vector<Item> rooms_;
+    std::vector<Entry> rooms_entries_;
     std::unordered_map<std::string, Claim> claims_;
     std::vector<const HeldFolder*> held_;  ///< by folder of the targets: what stands there already
     std::vector<ItemId> made_by_;          ///< by folder of the targets: the item that makes it

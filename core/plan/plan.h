@@ -21,9 +21,12 @@ inline constexpr ItemId no_item = UINT32_MAX;
 struct Collision {
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    Status held;  ///< of what holds the name: in the destination, or another item of the batch
+    Pair pair{};  ///< that a decision is tied to
+    Status held;  ///< of what holds the name, or will by then: in the destination, or another item of the batch
     bool held_by_batch = false;
-    bool shared = false;  ///< it is the folder's that this item comes in
+    bool shared = false;        ///< it is the folder's that this item comes in
+    bool by_hand = false;       ///< decided for this pair, not by a rule
+    bool renames_held = false;  ///< the one that is there gets a new name, by an item of its own that comes before
 };
 
 /// What is done with the thing itself.
@@ -52,8 +55,9 @@ public:
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
     Action action = Action::copy;
     Outcome outcome = Outcome::created;
-    bool whole = false;  ///< a folder that moves with all that is in it by one rename
-    bool along = false;  ///< comes along inside such a folder
+    bool whole = false;       ///< a folder that moves with all that is in it by one rename
+    bool along = false;       ///< comes along inside such a folder
+    bool makes_room = false;  ///< holds a name in the destination, and gets another so that an incoming one can have it
     std::unique_ptr<Collision> collision{};
     std::shared_ptr<const Error> problem{};
 
@@ -95,7 +99,8 @@ struct Plan {
     Operation operation = Operation::copy;
     std::string destination;
     std::shared_ptr<const Batch> batch;
-    std::vector<Entry> leaving{};  ///< what goes from the destination to the Safe; where it lies is its item's folder
+    std::vector<Entry> leaving{};  ///< of the destination: what goes to the Safe or makes room; where it lies is its item's folder
+    bool folds_case = false;       ///< the destination holds names that differ in case alone for one
     FolderTree targets;            ///< by the names asked for; 0 is the destination
     FolderTree finals;             ///< the same folders, by the names they will have
     std::vector<Item> items;
@@ -105,7 +110,7 @@ struct Plan {
     std::vector<ItemId> not_compared;  ///< those of them whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
 
-    /// The item is something of the destination that leaves it, not of the batch.
+    /// The item is something of the destination, not of the batch: it leaves, or makes room.
     bool leaves(const Item& item) const { return item.entry >= batch->entries.size(); }
     const Entry& entry(const Item& item) const {
         return leaves(item) ? leaving[item.entry - batch->entries.size()] : batch->entries[item.entry];
@@ -119,9 +124,6 @@ struct Plan {
     std::string final_path(const Item& item) const;   ///< the place it gets
 };
 
-/// The two that collide; the held one is empty where it is of the same batch. The item has a collision.
-Pair pair_of(const Plan& plan, const Item& item);
-
 /// What each colliding item of a plan would come to by other rules, in the order of Plan::colliding; in the time that these take,
 /// not the whole plan. nullopt where it takes a new plan to say: twins hang on one another, and so does what else the rules say.
 /// before  the rules that the plan was made by
@@ -131,8 +133,8 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& b
 Totals total(const Plan& plan);
 
 /// Computes a plan. Pure: no disk, no clock; the same input gives the same plan.
-/// As many items come out as arrivals went in, in their order; after them what leaves the destination, or before them where
-/// it is emptied first.
+/// As many items come out as arrivals went in, in their order; before them what makes room for them, after them what leaves the
+/// destination, or before them where it is emptied first.
 Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
                const Rules& rules, const KnownContents& known);
 

@@ -3,10 +3,9 @@
 #include <array>
 #include <optional>
 #include <string>
-#include <unordered_map>
 
+#include "plan/decisions.h"
 #include "plan/words.h"
-#include "survey/contents.h"
 
 namespace tavlo {
 
@@ -23,25 +22,6 @@ struct Shape {
     bool operator==(const Shape&) const = default;
 };
 
-/// A decision that somebody took about one pair; it holds only while the pair is that pair.
-struct PairDecision {
-    Pair pair;  ///< held is empty where the two are of one batch
-    Decision decision = Decision::undecided;
-};
-
-/// How a new name is made for what is to stay beside the one that holds its name.
-struct NewNames {
-    enum class Scheme : std::uint8_t {
-        number,   ///< "report-2.pdf"
-        date,     ///< "report 2031-05-02.pdf", by the incoming one's date of change, local time
-        pattern,  ///< as `pattern` says
-    };
-    Scheme scheme = Scheme::number;
-    /// {name} without extension, {ext} with its dot, {date}, {time}, {folder} that it comes from, {n} counted up from 2
-    std::string pattern{};
-    bool operator==(const NewNames&) const = default;
-};
-
 /// What becomes of what is in the destination and not of the batch.
 enum class Clearing : std::uint8_t {
     none,   ///< it stays
@@ -55,13 +35,15 @@ struct Rules {
     std::array<std::optional<Decision>, finding_count> when{};
     /// By finding and size, ahead of `when`; of files that meet files in the destination.
     std::array<std::array<std::optional<Decision>, size_relation_count>, finding_count> when_sized{};
-    std::unordered_map<std::string, PairDecision> single{};  ///< by source path
+    Decisions single{};  ///< about single pairs, ahead of all the rest
     NewNames new_names{};
     /// What the destination cannot hold under its name arrives under the nearest one that it can (possible_name()).
     bool adapt_names = false;
     Clearing clearing = Clearing::none;
 
+    /// What the rules say of a pair that nobody has decided about.
     /// finding  nullopt: not compared yet
+    Decision decide(const Pair& pair, std::optional<Finding> finding) const;
     Decision decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const;
 };
 

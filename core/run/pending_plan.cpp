@@ -130,7 +130,9 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.points_at = was.points_at;
         if (!was.real.empty())
             entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool is_entered = was.action == Action::copy || was.action == Action::move;
+        const bool transfer = head.operation == Operation::copy || head.operation == Operation::move;
+        const bool makes_room = transfer && was.action == Action::move && parent_of(was.source) == parent_of(was.target);
+        const bool is_entered = was.action == Action::copy || (was.action == Action::move && !makes_room);
         if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
         batch->entries.push_back(std::move(entry));
 
@@ -153,6 +155,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         item.action = was.action;
         item.outcome = was.outcome;
         item.whole = was.whole;
+        item.makes_room = makes_room;
         item.along = was.along && item.parent != no_item;
         if (was.collides) {
             item.collision = std::make_unique<Collision>();

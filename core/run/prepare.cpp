@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <set>
 
 #include "batch/keep_way.h"
@@ -11,6 +12,9 @@
 namespace tavlo {
 
 namespace {
+
+// below this, reading both costs less than asking where they lie
+constexpr std::uint64_t worth_a_map = 1024 * 1024;
 
 /// A folder that the destination is, or lies in, by whatever way: links and mounts are seen through.
 bool holds_destination(const Entry& entry, const Destination& destination) {
@@ -75,7 +79,7 @@ void refuse_leaving_sources(const Plan& plan, const Destination& destination, Cl
         if (plan.batch->is_named(entry)) places.emplace(thing(plan.batch->folders.identity(place.folder)), place.name);
     }
     for (const Item& item : plan.items) {
-        if (!plan.leaves(item)) continue;
+        if (item.action != Action::take_away) continue;
         const bool is_source = places.contains({thing(plan.targets.identity(item.folder)), plan.name(item)});
         if (is_source || holding.contains(thing(plan.entry(item).status.id)))
             refusals.push_back({Fault::refused, 0,
@@ -104,7 +108,7 @@ Room room_needed(const Plan& plan, const Destination& destination) {
     Room room;
     std::set<std::pair<std::uint64_t, std::uint64_t>> linked;
     for (const Item& item : plan.items) {
-        if (!arrives(item.outcome)) continue;
+        if (!arrives(item.outcome) || plan.leaves(item)) continue;
         const Status& status = plan.entry(item).status;
         if (plan.operation == Operation::move && status.id.device == destination.volume.device) continue;
         if (status.type == FileType::file && status.links > 1 && !linked.emplace(status.id.device, status.id.inode).second) continue;
@@ -147,8 +151,17 @@ Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared
 
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop,
                            const std::function<void(std::size_t)>& compared) {
+    // most promising first: of one date, and small ones before large ones, so that much is known soon
+    std::vector<ItemId> items = plan.not_compared;
+    std::stable_sort(items.begin(), items.end(), [&](ItemId one, ItemId other) {
+        const auto rank = [&](ItemId id) {
+            const Pair& pair = plan.items[id].collision->pair;
+            return std::pair(pair.incoming.modified_ns != pair.held.modified_ns, pair.incoming.size_bytes);
+        };
+        return rank(one) < rank(other);
+    });
     std::vector<Pair> pairs;
-    for (const ItemId id : plan.not_compared) pairs.push_back(pair_of(plan, plan.items[id]));
+    for (const ItemId id : items) pairs.push_back(plan.items[id].collision->pair);
     if (memory != nullptr)  // what cannot be recalled is read again
         (void)memory->recall(pairs, known);
     std::vector<std::pair<Pair, bool>> found;
@@ -156,7 +169,7 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     FolderHandles targets(disk, plan.targets);
     Result<void> ended;
     for (std::size_t at = 0; at < pairs.size() && ended; ++at) {
-        const Item& item = plan.items[plan.not_compared[at]];
+        const Item& item = plan.items[items[at]];
         const auto same = [&]() -> Result<bool> {
             const Place place = plan.batch->place_of(plan.entry(item));
             const auto from = sources.open(place.folder);
@@ -167,6 +180,8 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
             if (!a) return failure(a.error());
             const auto b = disk.open_file(**into, plan.name(item));
             if (!b) return failure(b.error());
+            const bool large = a->status.id.size_bytes >= worth_a_map && a->status.id.device == b->status.id.device;
+            if (large && a->status.id.size_bytes == b->status.id.size_bytes && disk.share_all_blocks(a->file, b->file)) return true;
             return same_bytes(disk, a->file, b->file, Meter{stop, {}});
         };
         if (!known.same(pairs[at])) {

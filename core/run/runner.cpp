@@ -207,7 +207,8 @@ Result<void> Runner::step(ItemId id) {
     }
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
     if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source || removes || it.action == Action::take_away) leaving_.insert(plan_.source_path(it));
+        if (group_.back().remove_source || removes || it.action == Action::take_away || it.makes_room)
+            leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
     const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
@@ -281,7 +282,7 @@ Result<void> Runner::journal_group() {
         const Item& it = item(work.item);
         Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}};
         const bool needs_slot = replaces(it) || work.kind == Work::Kind::take_away;
-        const auto around = work.kind == Work::Kind::take_away ? taken_from(work.item) : targets_.open(it.folder);
+        const auto around = work.kind == Work::Kind::take_away ? source_folder(work.item) : targets_.open(it.folder);
         if (!around) {
             fail(work.item, around.error());
             continue;
@@ -509,11 +510,10 @@ std::optional<Finding> Runner::fresh_finding(ItemId id, const Held& held) {
     KnownContents known;
     auto finding = compare(entry(id), held, known, plan_.batch->time_step_ns);
     if (finding) return finding;
-    const Place place = plan_.batch->place_of(entry(id));
-    const auto source = sources_.open(place.folder);
+    const auto source = source_folder(id);
     const auto target = targets_.open(item(id).folder);
     if (!source || !target) return std::nullopt;
-    const auto a = disk_.open_file(**source, place.name);
+    const auto a = disk_.open_file(**source, source_name(id));
     const auto b = disk_.open_file(**target, held.name);
     if (!a || !b) return std::nullopt;
     const auto same = same_bytes(disk_, a->file, b->file, Meter{options_.stop, {}});

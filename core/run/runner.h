@@ -92,15 +92,17 @@ private:
     void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
-    /// The folder that something is taken away from.
-    Result<std::shared_ptr<const Handle>> taken_from(ItemId id);
+    /// Where an item is read, or moved, or taken away from.
+    Result<std::shared_ptr<const Handle>> source_folder(ItemId id);
+    const std::string& source_name(ItemId id) const;
+    void note_taken_from(ItemId id);
     void take_away(Work& work);
     void remove_source(Work& work);
     void take_back(Work& work, Error why);
     std::string count_from(ItemId id) const;
     void note_twin(ItemId id, const Placed& placed);
     PlacedFile first_of_link(ItemId id) const;
-    bool still_the_agreed_source(ItemId id, const Handle& folder, const Place& place);
+    bool still_the_agreed_source(ItemId id, const Handle& folder);
     bool is_the_agreed_source(ItemId id, const Status& now);
     bool reads_back(const Work& work) const;
     Result<void> make_durable_and_note();

@@ -22,6 +22,17 @@ constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
 std::string Runner::link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
 
+Result<std::shared_ptr<const Handle>> Runner::source_folder(ItemId id) {
+    if (plan_.leaves(item(id))) return targets_.open(item(id).folder);
+    return sources_.open(entry(id).real ? entry(id).real->folder : entry(id).folder);
+}
+
+const std::string& Runner::source_name(ItemId id) const { return entry(id).real ? entry(id).real->name : entry(id).name; }
+
+void Runner::note_taken_from(ItemId id) {
+    if (!plan_.leaves(item(id))) took_from_[plan_.batch->place_of(entry(id)).folder] = true;
+}
+
 /// The next twin that wants this name is decided about against what is there by then.
 void Runner::note_twin(ItemId id, const Placed& placed) {
     const Item& it = item(id);
@@ -42,15 +53,15 @@ bool Runner::is_the_agreed_source(ItemId id, const Status& now) {
         fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
         return false;
     }
-    if (item(id).collision && now.id != then.id) {
+    if ((item(id).collision || item(id).makes_room) && now.id != then.id) {
         leave_undecided(id, "changed after the decision was taken");
         return false;
     }
     return true;
 }
 
-bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Place& place) {
-    const auto now = disk_.status(folder, place.name);
+bool Runner::still_the_agreed_source(ItemId id, const Handle& folder) {
+    const auto now = disk_.status(folder, source_name(id));
     if (!now) {
         fail(id, now.error());
         return false;
@@ -60,8 +71,7 @@ bool Runner::still_the_agreed_source(ItemId id, const Handle& folder, const Plac
 
 void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     const Item& it = item(id);
-    const Place place = plan_.batch->place_of(entry(id));
-    const auto from = sources_.open(place.folder);
+    const auto from = source_folder(id);
     if (!from) return fail(id, from.error());
     const bool moves = it.action == Action::move;
     const bool taking_back = plan_.operation == Operation::undo || plan_.operation == Operation::restore;
@@ -73,7 +83,7 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     const bool renames = moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device;
     const bool links = type == FileType::file && entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id));
     const bool is_read = type == FileType::file && !renames && !links;  // then it is looked at as it is opened
-    if (!is_read && !still_the_agreed_source(id, **from, place)) return;
+    if (!is_read && !still_the_agreed_source(id, **from)) return;
     if (renames) {
         group_.push_back({id, Work::Kind::rename});
         return;
@@ -115,8 +125,8 @@ void Runner::stage_waiting() {
     std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
     in_parallel(threads_, waiting.size(), [&](std::size_t at) {
         const Work& work = *waiting[at];
-        const std::string& name = entry(work.item).real ? entry(work.item).real->name : entry(work.item).name;
-        staged[at].emplace(stage_copy(disk_, *work.from, name, *work.into, reads_back(work) || work.remove_source, meter()));
+        staged[at].emplace(
+            stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
     });
     for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
     waiting_ = 0;
@@ -217,16 +227,15 @@ Ready Runner::ready_for(Work& work) {
         case Work::Kind::take_away:
         case Work::Kind::remove_folder: break;
     }
-    const Place place = plan_.batch->place_of(entry(id));
-    return {[this, place](const Handle& folder, const std::string& name) -> Result<void> {
-                const auto from = sources_.open(place.folder);
+    return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
+                const auto from = source_folder(id);
                 if (!from) return failure(from.error());
-                return disk_.move_to_free_name(**from, place.name, folder, name);
+                return disk_.move_to_free_name(**from, source_name(id), folder, name);
             },
-            [this, place](const Handle& folder, const std::string& name) -> Result<void> {
-                const auto from = sources_.open(place.folder);
+            [this, id](const Handle& folder, const std::string& name) -> Result<void> {
+                const auto from = source_folder(id);
                 if (!from) return failure(from.error());
-                return disk_.move_to_free_name(folder, name, **from, place.name);
+                return disk_.move_to_free_name(folder, name, **from, source_name(id));
             }};
 }
 
@@ -263,7 +272,7 @@ void Runner::place(Work& work) {
     }
     note_twin(id, *placed);
     if (work.kind == Work::Kind::rename) {
-        took_from_[plan_.batch->place_of(entry(id)).folder] = true;
+        note_taken_from(id);
         if (events_.bytes && entry(id).status.type == FileType::file) events_.bytes(entry(id).status.id.size_bytes);
     }
     if (work.kind == Work::Kind::staged && entry(id).status.links > 1)
@@ -274,13 +283,9 @@ void Runner::place(Work& work) {
     work.placed = *placed;
 }
 
-Result<std::shared_ptr<const Handle>> Runner::taken_from(ItemId id) {
-    return plan_.leaves(item(id)) ? targets_.open(item(id).folder) : sources_.open(entry(id).folder);
-}
-
 void Runner::take_away(Work& work) {
     const Entry& source = entry(work.item);
-    const auto folder = taken_from(work.item);
+    const auto folder = source_folder(work.item);
     if (!folder) return fail(work.item, folder.error());
     const auto entry = set_aside(disk_, *work.slot, **folder, source.name, source.status.id);
     if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))
@@ -295,13 +300,13 @@ void Runner::take_away(Work& work) {
 /// own, so that a file that somebody put in its place at the last instant is seen and put back, not removed.
 void Runner::remove_source(Work& work) {
     if (!work.placed) return;
-    const Place place = plan_.batch->place_of(entry(work.item));
-    const auto folder = sources_.open(place.folder);
+    const auto folder = source_folder(work.item);
     if (!folder) return take_back(work, folder.error());
     const std::string leaving = leaving_name(head_.id, number(work.item));
-    if (auto away = disk_.move_to_free_name(**folder, place.name, **folder, leaving); !away) return take_back(work, away.error());
+    if (auto away = disk_.move_to_free_name(**folder, source_name(work.item), **folder, leaving); !away)
+        return take_back(work, away.error());
     const auto put_back = [&](Error why) {
-        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, place.name); !back) {
+        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, source_name(work.item)); !back) {
             why.fault = Fault::io;
             why.step += "; the source now has the name " + leaving;
         }
@@ -312,7 +317,7 @@ void Runner::remove_source(Work& work) {
     const Identity& read = work.copy ? work.copy->source.id : entry(work.item).status.id;
     if (now->id != read) return put_back({Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
     if (auto gone = disk_.remove_file(**folder, leaving); !gone) return put_back(gone.error());
-    took_from_[place.folder] = true;
+    note_taken_from(work.item);
     settle_placed(work.item, *work.placed);
 }
 

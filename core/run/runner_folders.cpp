@@ -93,7 +93,7 @@ Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind 
 /// One rename for a folder and all that is in it. false: another file system after all, item by item then.
 bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     const Item& it = item(id);
-    const auto from = sources_.open(entry(id).folder);
+    const auto from = source_folder(id);
     if (!from) {
         fail(id, from.error());
         return true;
@@ -122,7 +122,7 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     }
     carried_[id] = true;
     note_twin(id, *placed);
-    took_from_[entry(id).folder] = true;
+    note_taken_from(id);
     sources_.forget(entry(id).inside);
     if (it.inside != no_folder) {
         finals_.rename(it.inside, placed->name);

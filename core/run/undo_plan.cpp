@@ -35,13 +35,17 @@ public:
             if (!trace.made) removed_.push_back(&trace);
         // parents are shorter than what lies in them
         std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
-        for (const FolderTrace* trace : removed_) make_again(trace->path, trace->attributes);
+        for (const FolderTrace* trace : removed_)
+            if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
+                make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
         for (const ReceiptItem& item : basis_.items)
-            if (item.type == FileType::folder && item.moved_whole && took_effect(item)) make_moved_folder_again(item);
+            if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item)) make_moved_folder_again(item);
         for (const ReceiptItem& item : basis_.items)
             if (took_effect(item)) ++wanted_[item.place()];
-        // folders go last, in one sweep; but where one had taken its place from a twin, everything goes in reverse
+        // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
+        // goes in reverse
         const bool in_order = std::any_of(basis_.items.begin(), basis_.items.end(), [&](const ReceiptItem& item) {
+            if (took_effect(item) && made_room(item)) return true;
             return item.type == FileType::folder && took_effect(item) && wanted_[item.place()] > 1;
         });
         for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item) {
@@ -69,6 +73,13 @@ public:
     }
 
 private:
+    /// It was in the destination, and got another name there so that an incoming one could have its own; or the undo of that.
+    bool made_room(const ReceiptItem& item) const {
+        if (item.action != Action::move || !item.brought_back.empty()) return false;
+        if (basis_.head.operation == Operation::undo) return item.type == FileType::folder && item.moved_whole;
+        return item.source == item.target && !item.final_path.empty();
+    }
+
     struct Standing {
         Status status;
         std::string points_at{};
@@ -190,8 +201,21 @@ private:
 
     void take_back_folder(const ReceiptItem& was) {
         const std::string& place = was.place();
+        if (made_room(was)) {
+            const auto now = at(place);
+            if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, was.source, now, "was changed since");
+            if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
+            add(place, was.source, *now, Action::move, Outcome::restored).whole = true;
+            expected_[place] = std::nullopt;
+            expected_[was.source] = *now;
+            return;
+        }
         if (was.result == Outcome::removed) {
-            if (was.action != Action::take_away) return;  // it is among the removed folders
+            if (was.action != Action::take_away) {  // it is among the removed folders, and made again by now where its place was free
+                for (const FolderTrace* trace : removed_)
+                    if (trace->path == place && !at(place)) make_again(place, trace->attributes);
+                return;
+            }
             if (const auto held = at(place)) return leave(was, place, place, held, "something else is there now");
             return bring_back(was, was.set_aside, place, std::nullopt);
         }

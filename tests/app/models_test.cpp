@@ -137,7 +137,7 @@ TEST_CASE("the rule of one's own comes out as it went in, and an instruction as 
     asked.request.rules = back;
     asked.request.rules.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
     const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, 10};
-    asked.request.rules.single["/from/\xfe"] = {pair, Decision::rename};
+    asked.request.rules.single.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
     const auto read = instruction_from_text(to_text(asked), "there");
     REQUIRE(read);
     CHECK(read->request.destination == asked.request.destination);
@@ -146,9 +146,12 @@ TEST_CASE("the rule of one's own comes out as it went in, and an instruction as 
     CHECK(read->request.rules.when == back.when);
     CHECK(read->request.rules.when_sized == back.when_sized);
     CHECK(read->request.rules.new_names == asked.request.rules.new_names);
-    REQUIRE(read->request.rules.single.contains("/from/\xfe"));
-    CHECK(read->request.rules.single.at("/from/\xfe").pair == pair);
-    CHECK(read->request.rules.single.at("/from/\xfe").decision == Decision::rename);
+    const PairDecision* single = read->request.rules.single.find("/from/\xfe", pair);
+    REQUIRE(single != nullptr);
+    CHECK(single->decision == Decision::rename);
+    CHECK(single->new_names->scheme == NewNames::Scheme::date);
+    CHECK(single->name == "its name");
+    CHECK(single->renames_held);
     std::string newer = to_text(asked);
     newer.replace(newer.find("\"version\":1"), 11, "\"version\":9");
     CHECK_FALSE(instruction_from_text(newer, "there"));

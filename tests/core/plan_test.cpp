@@ -132,7 +132,7 @@ TEST_CASE("an unread pair is not decided by a rule, only by a person", "[plan]")
     scene.hold("a");
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::undecided);
     const Pair pair = pair_of(scene.batch.entries[id].status, scene.destination.folders.at("").find("a")->status);
-    scene.rules.single["/from/a"] = {pair, Decision::skip};
+    scene.rules.single.add("/from/a", {pair, Decision::skip});
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::skipped);
     scene.batch.entries[id].status.id.modified_ns += 1;  // another pair now: the decision does not hold
     CHECK(scene.plan().items[0].outcome == Outcome::undecided);

@@ -58,6 +58,7 @@ struct Kind {
     Operation operation;
     bool other_file_system;
     Clearing clearing = Clearing::none;
+    bool makes_room = false;  ///< what holds a name gets another one
 };
 
 }  // namespace
@@ -66,7 +67,8 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
     const auto kind =
         GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"copy across", Operation::copy, true},
                  Kind{"move across", Operation::move, true}, Kind{"copy, emptied first", Operation::copy, false, Clearing::all},
-                 Kind{"move, leaving nothing extra", Operation::move, false, Clearing::extra});
+                 Kind{"move, leaving nothing extra", Operation::move, false, Clearing::extra},
+                 Kind{"copy, making room", Operation::copy, false, Clearing::none, true});
     const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""},
                                 Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
@@ -94,6 +96,13 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
         const auto store = value(Store::open(temp.path("state")));
         const auto disk = make_disk();
         std::shared_ptr<const Plan> plan = value(prepare(*disk, request)).plan;
+        if (kind.makes_room) {
+            Request making_room = request;
+            for (const ItemId id : plan->colliding)
+                making_room.rules.single.add(plan->source_path(plan->items[id]),
+                                             {plan->items[id].collision->pair, Decision::rename, {}, {}, true});
+            plan = value(prepare(*disk, making_room)).plan;
+        }
         if (undoing) {
             const auto head = value(carry_out(*disk, *store, *plan, {}));
             plan = std::make_shared<const Plan>(value(prepare_undo(*disk, *store, head.id)));

@@ -34,6 +34,7 @@ public:
     Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override { return disk->attributes(o, s); }
     Result<Staged> stage(const Handle& f) override { return disk->stage(f); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override { return disk->write_at(s, o, b); }
+    bool share_all_blocks(const Handle& a, const Handle& b) override { return disk->share_all_blocks(a, b); }
     Result<void> share_blocks(const Handle& f, const Staged& s) override { return disk->share_blocks(f, s); }
     Result<std::uint64_t> copy_range(const Handle& f, std::uint64_t o, const Staged& s, std::uint64_t l) override {
         return disk->copy_range(f, o, s, l);

@@ -1,0 +1,22 @@
+#include "plan/rules.h"
+
+namespace tavlo {
+
+Decision Rules::decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const {
+    if (const PairDecision* single_one = single.find(source_path, pair)) return *single_one->decision;
+    return decide(pair, finding);
+}
+
+Decision Rules::decide(const Pair& pair, std::optional<Finding> finding) const {
+    if (!finding) return Decision::undecided;
+    const auto which = static_cast<std::size_t>(*finding);
+    if (pair.held.inode != 0 && *finding != Finding::type && *finding != Finding::twin) {
+        const auto a = pair.incoming.size_bytes;
+        const auto b = pair.held.size_bytes;
+        const auto relation = a < b ? SizeRelation::smaller : a > b ? SizeRelation::larger : SizeRelation::same_size;
+        if (const auto& sized = when_sized[which][static_cast<std::size_t>(relation)]) return *sized;
+    }
+    return when[which].value_or(otherwise);
+}
+
+}  // namespace tavlo
