@@ -16,15 +16,6 @@ struct Text {
     Q_DECLARE_TR_FUNCTIONS(Text)
 };
 
-QString duration_text(std::int64_t ns) {
-    const auto seconds = std::abs(ns) / 1'000'000'000;
-    if (seconds < 1) return Text::tr("less than a second");
-    if (seconds < 90) return Text::tr("%Ln s", nullptr, static_cast<int>(seconds));
-    if (seconds < 90 * 60) return Text::tr("%Ln min", nullptr, static_cast<int>(seconds / 60));
-    if (seconds < 48 * 3600) return Text::tr("%Ln h", nullptr, static_cast<int>(seconds / 3600));
-    return Text::tr("%Ln days", nullptr, static_cast<int>(seconds / 86400));
-}
-
 }  // namespace
 
 QString shown(std::string_view bytes) { return QString::fromStdString(tavlo::to_utf8(tavlo::printable(bytes))); }
@@ -57,6 +48,15 @@ QString date_text(std::int64_t ns) {
 
 QString date_text_full(std::int64_t ns) {
     return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000), QStringLiteral("d MMMM yyyy, hh:mm:ss"));
+}
+
+QString duration_text(std::int64_t ns) {
+    const auto seconds = std::abs(ns) / 1'000'000'000;
+    if (seconds < 1) return Text::tr("less than a second");
+    if (seconds < 90) return Text::tr("%Ln s", nullptr, static_cast<int>(seconds));
+    if (seconds < 90 * 60) return Text::tr("%Ln min", nullptr, static_cast<int>(seconds / 60));
+    if (seconds < 48 * 3600) return Text::tr("%Ln h", nullptr, static_cast<int>(seconds / 3600));
+    return Text::tr("%Ln days", nullptr, static_cast<int>(seconds / 86400));
 }
 
 QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held) {

@@ -32,6 +32,8 @@ QString decision_words(Decision decision) {
     return {};
 }
 
+QStringList decision_choices() { return {Wording::tr("Skip"), Wording::tr("Overwrite"), Wording::tr("Rename")}; }
+
 QString outcome_words(const Item& item) {
     switch (item.outcome) {
         case Outcome::created:

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <QString>
+#include <QStringList>
 
 #include "plan/plan.h"
 
@@ -8,5 +9,8 @@
 
 QString finding_words(tavlo::Finding finding);
 QString decision_words(tavlo::Decision decision);
+/// Skip, Overwrite, Rename, as on buttons: the n-th is tavlo::Decision(n + 1).
+QStringList decision_choices();
+inline constexpr int overwrite_choice = 1;  ///< of decision_choices(): takes something away
 /// The word in an item's tag: what is to come of it, or, where it is skipped or undecided, what was found.
 QString outcome_words(const tavlo::Item& item);

@@ -50,6 +50,7 @@ public:
         announcements();
         letters();
         oddities();
+        survey();
         date_folders();
     }
 
@@ -228,6 +229,30 @@ private:
                 write_text(path, page.heading + "\n\n" + fmt::format("{}\n", fmt::join(page.lines, "\n")));
             set_changed(path, made);
         }
+    }
+
+    /// The workshop's survey, and an earlier state of it in the archive: one of each kind that is set face to face.
+    void survey() {
+        const fs::path now = folder("Desks/Workshop/Survey");
+        const fs::path then = folder("Archive/2031/Survey");
+        const Moment taken = moment(2031, 5, 9);
+        for (const auto& [place, cracks] : {std::pair(now, 3), std::pair(then, 2)}) {
+            const bool is_now = place == now;
+            const Moment made = is_now ? moment(2031, 5, 20) : moment(2031, 5, 11);
+            write_jpeg(place / "keel.jpg", 40 + static_cast<std::uint64_t>(cracks), 800, 533, taken, 59.9, -7.0);
+            std::string notes = "Survey of the Little Tern\n\n";
+            for (int frame = 1; frame <= 40; ++frame)
+                notes += fmt::format("Frame {}: {}\n", frame, frame == 12 && is_now ? "paint blistered, to be done again" : "sound");
+            if (is_now) notes += "Keel: three cracks, two of them old\n";
+            write_text(place / "notes.txt", notes);
+            write_ods(place / "costs.ods", "Costs of the survey", "Workshop", made,
+                      {{"work", "hours", "cost"}, {"keel", is_now ? "14" : "11", is_now ? "1,820" : "1,430"}, {"paint", "6", "540"}});
+            for (const char* name : {"keel.jpg", "notes.txt", "costs.ods"}) set_changed(place / name, made);
+        }
+        write_sound(now / "hammer test.wav", 7, 3.0, "Hammer test, frame 12", "Workshop");
+        write_sound(then / "hammer test.wav", 7, 2.0, "Hammer test", "Workshop");
+        set_changed(now / "hammer test.wav", moment(2031, 5, 9));
+        set_changed(then / "hammer test.wav", moment(2031, 5, 10));
     }
 
     void oddities() {

@@ -2,6 +2,7 @@
 #include <QDir>
 #include <QFontDatabase>
 #include <QLabel>
+#include <QListView>
 #include <QPainter>
 #include <QPlainTextEdit>
 #include <QSettings>
@@ -46,6 +47,7 @@ public:
         take("destination");
         driver_.key("destinationPath", Qt::Key_Escape);
         leave();
+        settleCollisions();
         driver_.click("start");
         driver_.settle();
         QTest::qWait(200);
@@ -95,6 +97,45 @@ private:
         takeBoth("gathering-look");
         window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(false);
         window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
+    /// The groups, and the two of a pair face to face.
+    void settleCollisions() {
+        driver_.click("placeCollisions");
+        QTest::qWait(900);
+        takeBoth("collisions");
+        const auto look_at = [&](const char* group, const char* name) {
+            const auto* groups = driver_.find<QListView>("groupList");
+            for (int row = 0; row < groups->model()->rowCount(); ++row)
+                if (groups->model()->index(row, 0).data().toString().startsWith(QLatin1String(group)))
+                    driver_.find<QListView>("groupList")->setCurrentIndex(groups->model()->index(row, 0));
+            const int row = driver_.rowNamed("pairList", QLatin1String(name));
+            if (row >= 0) driver_.clickRow("pairList", row);
+            QTest::qWait(1200);
+        };
+        look_at("Several of the batch", "permit-0426-fuel-jetty.pdf");
+        take("collisions-twins");
+        look_at("Same date", "quay-rates.csv");
+        take("collisions-cells");
+        // another batch: a picture and a text that meet earlier states of themselves
+        driver_.click("placeBench");
+        const auto before = window_.bench().sourceFolders();
+        window_.bench().replacePicks({office_ + "/Desks/Workshop/Survey/keel.jpg", office_ + "/Desks/Workshop/Survey/notes.txt",
+                                      office_ + "/Desks/Workshop/Survey/costs.ods", office_ + "/Desks/Workshop/Survey/hammer test.wav"});
+        window_.bench().setDestination(office_ + "/Archive/2031/Survey");
+        driver_.settle();
+        driver_.click("placeCollisions");
+        QTest::qWait(200);
+        look_at("Incoming newer", "keel.jpg");
+        take("collisions-picture");
+        look_at("Incoming newer", "notes.txt");
+        takeBoth("collisions-text");
+        look_at("Incoming older", "hammer test.wav");
+        take("collisions-sound");
+        driver_.click("placeBench");
+        window_.bench().history().undo();  // back to the permits
+        window_.bench().setDestination(office_ + "/Archive/2031/Permits");
         driver_.settle();
     }
 

@@ -10,9 +10,11 @@
 #include "tasks/bench.h"
 #include "tasks/runs.h"
 #include "text.h"
+#include "views/button_row.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "views/row_delegates.h"
+#include "wording.h"
 
 bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) {
     QElapsedTimer clock;
@@ -121,7 +123,7 @@ void WindowDriver::decideByClick(const QString& name, tavlo::Decision decision) 
     const int row = rowNamed("outcomeList", name) + 1;  // what holds the name comes below what wants it
     const QModelIndex cell = view->model()->index(row, OutcomeModel::WhatColumn);
     view->scrollTo(cell);
-    const QRect rect = OutcomeDelegate::decisionRect(view->visualRect(cell), view->font(), decision);
+    const QRect rect = button_rect(view->visualRect(cell), view->font(), decision_choices(), static_cast<int>(decision) - 1);
     QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, rect.center());
     settle();
 }

@@ -71,12 +71,12 @@
         <location filename="../views/balance_bar.cpp" line="30" />
         <source>%Ln leave, to the Safe</source>
         <translation>
-            <numerusform>%Ln leave, to the Safe</numerusform>
+            <numerusform>%Ln leaves, to the Safe</numerusform>
             <numerusform>%Ln leave, to the Safe</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="112" />
+        <location filename="../views/balance_bar.cpp" line="111" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
@@ -154,6 +154,60 @@
         <translation>
             <numerusform> · %Ln gone</numerusform>
             <numerusform> · %Ln gone</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>CollisionsPage</name>
+    <message numerus="yes">
+        <location filename="../views/collisions_page.cpp" line="193" />
+        <source>%Ln names are taken</source>
+        <translation>
+            <numerusform>%Ln name is taken</numerusform>
+            <numerusform>%Ln names are taken</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/collisions_page.cpp" line="194" />
+        <source>%Ln settled</source>
+        <translation>
+            <numerusform>%Ln settled</numerusform>
+            <numerusform>%Ln settled</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/collisions_page.cpp" line="197" />
+        <source>What collides with nothing, %Ln items, can start now.</source>
+        <translation>
+            <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
+            <numerusform>What collides with nothing, %Ln items, can start now.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/collisions_page.cpp" line="263" />
+        <source>%Ln selected</source>
+        <translation>
+            <numerusform>%Ln selected</numerusform>
+            <numerusform>%Ln selected</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>FaceToFace</name>
+    <message numerus="yes">
+        <location filename="../views/face_to_face.cpp" line="183" />
+        <source>%Ln cells differ</source>
+        <translation>
+            <numerusform>%Ln cell differs</numerusform>
+            <numerusform>%Ln cells differ</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/face_to_face.cpp" line="184" />
+        <source>%Ln lines differ; F7 goes to the next</source>
+        <translation>
+            <numerusform>%Ln line differs; F7 goes to the next</numerusform>
+            <numerusform>%Ln lines differ; F7 goes to the next</numerusform>
         </translation>
     </message>
 </context>
@@ -255,17 +309,9 @@
     </message>
 </context>
 <context>
-    <name>InstructionLine</name>
+    <name>GroupModel</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="188" />
-        <source>%1 (%Ln picked)</source>
-        <translation>
-            <numerusform>%1 (%Ln picked)</numerusform>
-            <numerusform>%1 (%Ln picked)</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="316" />
+        <location filename="../models/collision_models.cpp" line="82" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -273,7 +319,51 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="318" />
+        <location filename="../models/collision_models.cpp" line="82" />
+        <source>%Ln pairs</source>
+        <translation>
+            <numerusform>%Ln pair</numerusform>
+            <numerusform>%Ln pairs</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../models/collision_models.cpp" line="89" />
+        <location filename="../models/collision_models.cpp" line="93" />
+        <source>%Ln open</source>
+        <translation>
+            <numerusform>%Ln open</numerusform>
+            <numerusform>%Ln open</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../models/collision_models.cpp" line="92" />
+        <source>%Ln other</source>
+        <translation>
+            <numerusform>%Ln other</numerusform>
+            <numerusform>%Ln other</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>InstructionLine</name>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="189" />
+        <source>%1 (%Ln picked)</source>
+        <translation>
+            <numerusform>%1 (%Ln picked)</numerusform>
+            <numerusform>%1 (%Ln picked)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="319" />
+        <source>%Ln items</source>
+        <translation>
+            <numerusform>%Ln item</numerusform>
+            <numerusform>%Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="321" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -281,15 +371,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="329" />
+        <location filename="../views/instruction_line.cpp" line="332" />
         <source>%1 (%Ln go)</source>
         <translation>
-            <numerusform>%1 (%Ln go)</numerusform>
+            <numerusform>%1 (%Ln goes)</numerusform>
             <numerusform>%1 (%Ln go)</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="357" />
+        <location filename="../views/instruction_line.cpp" line="360" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -297,7 +387,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="357" />
+        <location filename="../views/instruction_line.cpp" line="360" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -362,7 +452,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="139" />
+        <location filename="../views/main_window.cpp" line="148" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -373,7 +463,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="384" />
+        <location filename="../models/outcome_model.cpp" line="386" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -427,7 +517,7 @@
         <location filename="../views/outcome_side.cpp" line="358" />
         <source>%Ln leave</source>
         <translation>
-            <numerusform>%Ln leave</numerusform>
+            <numerusform>%Ln leaves</numerusform>
             <numerusform>%Ln leave</numerusform>
         </translation>
     </message>
@@ -470,7 +560,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="232" />
+        <location filename="../views/receipts_page.cpp" line="233" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -478,7 +568,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="235" />
+        <location filename="../views/receipts_page.cpp" line="236" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -486,7 +576,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="250" />
+        <location filename="../views/receipts_page.cpp" line="251" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -494,7 +584,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="251" />
+        <location filename="../views/receipts_page.cpp" line="252" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -502,7 +592,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="253" />
+        <location filename="../views/receipts_page.cpp" line="254" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -510,7 +600,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="254" />
+        <location filename="../views/receipts_page.cpp" line="255" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -518,7 +608,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="258" />
+        <location filename="../views/receipts_page.cpp" line="259" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -647,7 +737,7 @@
 <context>
     <name>Text</name>
     <message numerus="yes">
-        <location filename="../text.cpp" line="22" />
+        <location filename="../text.cpp" line="56" />
         <source>%Ln s</source>
         <translation>
             <numerusform>%Ln s</numerusform>
@@ -655,7 +745,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="23" />
+        <location filename="../text.cpp" line="57" />
         <source>%Ln min</source>
         <translation>
             <numerusform>%Ln min</numerusform>
@@ -663,7 +753,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="24" />
+        <location filename="../text.cpp" line="58" />
         <source>%Ln h</source>
         <translation>
             <numerusform>%Ln h</numerusform>
@@ -671,7 +761,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="25" />
+        <location filename="../text.cpp" line="59" />
         <source>%Ln days</source>
         <translation>
             <numerusform>%Ln day</numerusform>
@@ -679,7 +769,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="42" />
+        <location filename="../text.cpp" line="33" />
         <source>%Ln B</source>
         <translation>
             <numerusform>%Ln B</numerusform>

@@ -3,6 +3,7 @@
 #include <poppler-document.h>
 #include <poppler-page-renderer.h>
 #include <poppler-page.h>
+#include <pwd.h>
 #include <sys/resource.h>
 #include <sys/stat.h>
 #include <unistd.h>
@@ -12,14 +13,19 @@
 #include <QImageReader>
 #include <QJsonDocument>
 #include <QJsonObject>
-#include <QStringDecoder>
 #include <algorithm>
 #include <cstdio>
+#include <exiv2/exiv2.hpp>
 #include <memory>
 #include <string>
+#include <string_view>
+
+#include "compare.h"
+#include "text.h"
 
 // tavlo-look PATH: looks at one file, and writes what it saw as one JSON object on standard output: "picture" (PNG, base64),
-// "text", and facts by name. Bounded in memory and time by the kernel; whoever calls it bounds the time of the clock too.
+// "text", and facts by name. tavlo-look --compare LEFT RIGHT: where two differ (compare.h). Bounded in memory and time by the kernel;
+// whoever calls it bounds the time of the clock too.
 
 namespace {
 
@@ -55,6 +61,13 @@ bool look_at_picture(const QString& path, QJsonObject& seen) {
             reader.setScaledSize(size.scaled(2 * picture_side, 2 * picture_side, Qt::KeepAspectRatio));
     }
     put_picture(seen, reader.read());
+    try {  // Exif 2.3, tag 0x9003
+        const auto image = Exiv2::ImageFactory::open(path.toStdString());
+        image->readMetadata();
+        const auto taken = image->exifData().findKey(Exiv2::ExifKey("Exif.Photo.DateTimeOriginal"));
+        if (taken != image->exifData().end()) seen[QStringLiteral("taken")] = QString::fromStdString(taken->toString());
+    } catch (const std::exception&) {  // no such kind of picture, or damaged: then there is no date to show
+    }
     return true;
 }
 
@@ -62,6 +75,12 @@ bool look_at_pdf(const QString& path, QJsonObject& seen) {
     const std::unique_ptr<poppler::document> document(poppler::document::load_from_file(path.toStdString()));
     if (!document || document->is_locked()) return false;
     seen[QStringLiteral("pages")] = document->pages();
+    const auto put = [&](const char* name, const poppler::ustring& text) {
+        const auto utf8 = text.to_utf8();
+        if (!utf8.empty()) seen[QLatin1String(name)] = QString::fromUtf8(utf8.data(), static_cast<qsizetype>(utf8.size()));
+    };
+    put("title", document->get_title());
+    put("author", document->get_author());
     const std::unique_ptr<poppler::page> page(document->pages() > 0 ? document->create_page(0) : nullptr);
     if (!page) return true;
     const auto size = page->page_rect();
@@ -98,42 +117,40 @@ bool look_at_sound(const QByteArray& path, QJsonObject& seen) {
 }
 
 /// Text, if that is what the first part of it looks like; in UTF-8, UTF-16 by its mark, else Latin-1.
-bool look_at_text(QByteArray bytes, bool cut, QJsonObject& seen) {
+bool look_at_text(const QByteArray& bytes, bool cut, QJsonObject& seen) {
     if (bytes.isEmpty()) return false;
-    const bool utf16 = bytes.startsWith("\xff\xfe") || bytes.startsWith("\xfe\xff");
-    if (!utf16 && bytes.contains('\0')) return false;
-    QString name = QStringLiteral("UTF-8");
-    if (utf16) name = QStringLiteral("UTF-16");
-    QStringDecoder decoder(utf16 ? QStringDecoder::Utf16 : QStringDecoder::Utf8);
-    QString text = decoder.decode(bytes);
-    if (decoder.hasError() && !utf16) {
-        const auto odd = std::count_if(bytes.begin(), bytes.end(), [](char c) {
-            return static_cast<unsigned char>(c) < 32 && c != '\n' && c != '\r' && c != '\t' && c != '\f';
-        });
-        if (odd * 20 > bytes.size()) return false;
-        text = QString::fromLatin1(bytes);
-        name = QStringLiteral("Latin-1");
-    }
-    seen[QStringLiteral("encoding")] = name;
-    if (bytes.contains("\r\n")) seen[QStringLiteral("lines end")] = QStringLiteral("CR LF");
-    seen[QStringLiteral("text")] = cut ? text + QStringLiteral("\n…") : text;
+    const auto read = text_of(bytes);
+    if (!read) return false;
+    seen[QStringLiteral("encoding")] = read->encoding;
+    seen[QStringLiteral("lines end")] = read->crlf ? QStringLiteral("CR LF") : QStringLiteral("LF");
+    seen[QStringLiteral("text")] = cut ? read->text + QStringLiteral("\n…") : read->text;
     return true;
+}
+
+bool is_regular(const char* path, struct stat& status) { return ::stat(path, &status) == 0 && S_ISREG(status.st_mode); }
+
+int write(const QJsonObject& seen) {
+    const QByteArray json = QJsonDocument(seen).toJson(QJsonDocument::Compact);
+    return std::fwrite(json.constData(), 1, static_cast<std::size_t>(json.size()), stdout) == static_cast<std::size_t>(json.size()) ? 0 : 1;
 }
 
 }  // namespace
 
 int main(int count, char** words) {
-    if (count != 2) return 2;
+    const bool compares = count == 4 && std::string_view(words[1]) == "--compare";
+    if (count != 2 && !compares) return 2;
     limit(RLIMIT_AS, most_memory);
     limit(RLIMIT_CPU, most_seconds);
     limit(RLIMIT_CORE, 0);
     limit(RLIMIT_FSIZE, 0);  // standard output is a pipe: no file is ever written
     qputenv("QT_QPA_PLATFORM", "minimal");
-    QGuiApplication application(count, words);
-    const QByteArray path(words[1]);
     struct stat status {};
     // a fifo or a device is never opened
-    if (::stat(path.constData(), &status) != 0 || !S_ISREG(status.st_mode)) return 1;
+    for (int at = compares ? 2 : 1; at < count; ++at)
+        if (!is_regular(words[at], status)) return 1;
+    if (compares) return write(compare_files(words[2], words[3]));
+    const QByteArray path(words[1]);
+    QGuiApplication application(count, words);
     const int file = ::open(path.constData(), O_RDONLY | O_CLOEXEC | O_NONBLOCK);
     QByteArray begin(most_text, Qt::Uninitialized);
     const ssize_t got = file < 0 ? -1 : ::read(file, begin.data(), static_cast<std::size_t>(begin.size()));
@@ -145,6 +162,6 @@ int main(int count, char** words) {
                                                  : look_at_picture(text_path, seen) || look_at_sound(path, seen) ||
                                                        look_at_text(begin, status.st_size > got, seen);
     seen[QStringLiteral("known")] = known;
-    const QByteArray json = QJsonDocument(seen).toJson(QJsonDocument::Compact);
-    return std::fwrite(json.constData(), 1, static_cast<std::size_t>(json.size()), stdout) == static_cast<std::size_t>(json.size()) ? 0 : 1;
+    if (const auto* owner = ::getpwuid(status.st_uid)) seen[QStringLiteral("owner")] = QString::fromLocal8Bit(owner->pw_name);
+    return write(seen);
 }

@@ -1,6 +1,7 @@
 #include "tasks/bench.h"
 
 #include <algorithm>
+#include <chrono>
 #include <mutex>
 #include <optional>
 #include <set>
@@ -15,6 +16,8 @@
 using namespace tavlo;
 
 namespace {
+
+constexpr std::chrono::milliseconds told_every{1500};
 
 std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
     auto rows = std::make_shared<std::vector<PickedRow>>();
@@ -282,22 +285,53 @@ void Bench::setClearing(Clearing clearing) {
     changed(false);
 }
 
+/// A stroke of decisions that was made, to be undone and done again.
+class Bench::Deciding final : public QUndoCommand {
+public:
+    Deciding(Bench& bench, Decisions before, Decisions after)
+        : QUndoCommand(tr("Decide")), bench_(bench), before_(std::move(before)), after_(std::move(after)) {}
+    void undo() override { set(before_); }
+    void redo() override { set(after_); }
+
+private:
+    void set(const Decisions& decisions) {
+        bench_.request_.rules.single = decisions;
+        bench_.changed(false);
+    }
+    Bench& bench_;
+    Decisions before_;
+    Decisions after_;
+};
+
 void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
+    PairDecision decided;
+    if (decision != Decision::undecided)
+        decided.decision = decision;
+    else
+        decided.decision.reset();
+    decide(items, decided);
+}
+
+void Bench::decide(const std::vector<ItemId>& items, const PairDecision& decision) {
+    std::vector<std::pair<ItemId, PairDecision>> decisions;
+    for (const ItemId id : items) decisions.emplace_back(id, decision);
+    decide(decisions);
+}
+
+void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions) {
     if (!plan()) return;
     Decisions::Stroke stroke;
-    for (const ItemId id : items) {
+    for (const auto& [id, decision] : decisions) {
         const Item& item = plan()->items[id];
         if (!item.collision || item.collision->shared) continue;
-        PairDecision decided;
+        PairDecision decided = decision;
         decided.pair = item.collision->pair;
-        if (decision != Decision::undecided)
-            decided.decision = decision;
-        else
-            decided.decision.reset();
         stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
     }
-    request_.rules.single.add(std::move(stroke));
-    changed(false);
+    if (stroke.empty()) return;
+    Decisions after = request_.rules.single;
+    after.add(std::move(stroke));
+    history_.push(new Deciding(*this, request_.rules.single, std::move(after)));
 }
 
 void Bench::lookAgain() { changed(true); }
@@ -407,7 +441,16 @@ void Bench::changed(bool gather_again) {
         if (!view.comparing) return;
         if (!known->store)
             if (auto opened = Store::open(known->state_folder)) known->store = std::move(*opened);
-        if (auto compared = compare_pairs(*known->disk, *outlook->plan, known->contents, known->store.get(), stop); !compared) return;
+        // what is known so far is shown now and then: many large pairs take their time
+        auto shown_at = std::chrono::steady_clock::now();
+        const auto tell = [&](std::size_t) {
+            const auto now = std::chrono::steady_clock::now();
+            if (now - shown_at < told_every) return;
+            see(plan_again(request, *outlook, known->contents));
+            send_plan(false);
+            shown_at = std::chrono::steady_clock::now();
+        };
+        if (auto compared = compare_pairs(*known->disk, *outlook->plan, known->contents, known->store.get(), stop, tell); !compared) return;
         see(plan_again(request, *outlook, known->contents));
         send_plan(true);
     });

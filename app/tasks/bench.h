@@ -79,8 +79,12 @@ public:
     void setNewNames(const tavlo::NewNames& names);
     void setNamesAdapted(bool adapted);
     void setClearing(tavlo::Clearing clearing);
-    /// Decides single pairs of the plan that is shown; undecided takes a decision back.
+    /// Decides single pairs of the plan that is shown; undecided takes a decision back. Each of these can be undone, and done again.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
+    /// The same decision, with a name or a scheme for new ones, for all of these; its pair is filled in.
+    void decide(const std::vector<tavlo::ItemId>& items, const tavlo::PairDecision& decision);
+    /// Different decisions in one stroke.
+    void decide(const std::vector<std::pair<tavlo::ItemId, tavlo::PairDecision>>& decisions);
     /// Looks at everything again: after a run, or when the disk may have changed.
     void lookAgain();
     /// Only at the destination, which another program has changed.
@@ -108,6 +112,7 @@ private:
         std::vector<std::shared_ptr<const Names>> storage;
     };
     class Picking;
+    class Deciding;
     static std::shared_ptr<const Names> shared(Names names) { return std::make_shared<const Names>(std::move(names)); }
     Change note(const Change& wanted);
     void apply(std::vector<Change> wanted, const QString& words);

@@ -2,8 +2,10 @@
 
 #include <QCoreApplication>
 #include <QFileInfo>
+#include <QJsonArray>
 #include <QJsonDocument>
-#include <QJsonObject>
+
+#include "text.h"
 
 using namespace std::chrono_literals;
 
@@ -18,27 +20,55 @@ QString program() {
     return QFileInfo::exists(beside) ? beside : QStringLiteral(TAVLO_LOOK_INSTALLED);
 }
 
+QString value_text(QLatin1String name, const QJsonValue& value) {
+    if (value.isDouble()) return QString::number(value.toInt());
+    if (name != QLatin1String("taken")) return value.toString();
+    const QDateTime taken = QDateTime::fromString(value.toString(), QStringLiteral("yyyy:MM:dd HH:mm:ss"));
+    return taken.isValid() ? date_text_full(taken.toMSecsSinceEpoch() * 1'000'000) : value.toString();
+}
+
+Differences differences_from(const QJsonObject& seen) {
+    Differences out;
+    out.known = true;
+    out.first = static_cast<qint64>(seen[QStringLiteral("first")].toDouble(-1));
+    out.cells = seen[QStringLiteral("kind")] == QStringLiteral("cells");
+    out.cut = seen[QStringLiteral("cut")].toBool();
+    const QJsonArray rows = seen[QStringLiteral("rows")].toArray();
+    for (const auto& value : rows) {
+        const QJsonArray row = value.toArray();
+        const QString how = row.at(0).toString();
+        out.rows.push_back({how == QStringLiteral("=")   ? Differences::How::same
+                            : how == QStringLiteral("<") ? Differences::How::only_left
+                            : how == QStringLiteral(">") ? Differences::How::only_right
+                                                         : Differences::How::changed,
+                            row.at(1).toString(), row.at(2).toString()});
+    }
+    return out;
+}
+
 }  // namespace
 
-LookerProcess::LookerProcess(QObject* parent) : QObject(parent) {
+LookProgram::LookProgram(QObject* parent) : QObject(parent) {
     limit_.setSingleShot(true);
     limit_.setInterval(longest);
     connect(&limit_, &QTimer::timeout, this, [this] { finish(false); });
 }
 
-LookerProcess::~LookerProcess() { stop(); }
+LookProgram::~LookProgram() { stop(); }
 
-void LookerProcess::stop() {
+void LookProgram::stop() {
     limit_.stop();
     if (!process_) return;
-    process_->disconnect(this);
-    process_->kill();
-    process_.release()->deleteLater();  // ends without the window waiting for it
+    QProcess* ending = process_.release();  // without the window waiting for it
+    ending->disconnect(this);
+    if (ending->state() == QProcess::NotRunning) return ending->deleteLater();
+    QObject::connect(ending, &QProcess::finished, ending, &QObject::deleteLater);
+    ending->kill();
 }
 
-void LookerProcess::lookAt(const std::string& path) {
+void LookProgram::run(const std::vector<std::string>& arguments, std::function<void(bool, const QJsonObject&)> done) {
     stop();
-    path_ = path;
+    done_ = std::move(done);
     process_ = std::make_unique<QProcess>();
     process_->setProcessChannelMode(QProcess::SeparateChannels);
     process_->setStandardErrorFile(QProcess::nullDevice());
@@ -47,29 +77,58 @@ void LookerProcess::lookAt(const std::string& path) {
     connect(process_.get(), &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
         if (error == QProcess::FailedToStart) finish(false);
     });
-    process_->start(program(), {QString::fromLocal8Bit(path.data(), static_cast<qsizetype>(path.size()))}, QIODevice::ReadOnly);
+    QStringList words;
+    for (const auto& argument : arguments) words << QString::fromLocal8Bit(argument.data(), static_cast<qsizetype>(argument.size()));
+    process_->start(program(), words, QIODevice::ReadOnly);
     limit_.start();
 }
 
-void LookerProcess::finish(bool good) {
-    Look look;
+void LookProgram::finish(bool good) {
     const QByteArray output = good && process_ ? process_->readAllStandardOutput() : QByteArray();
     stop();
     const QJsonObject seen = output.size() <= most_output ? QJsonDocument::fromJson(output).object() : QJsonObject();
-    if (!good || !seen[QStringLiteral("known")].toBool()) {
-        look.problem = good ? tr("There is no look at files of this kind.") : tr("This file could not be looked at.");
-        emit looked(path_, look);
-        return;
-    }
-    look.picture.loadFromData(QByteArray::fromBase64(seen[QStringLiteral("picture")].toString().toLatin1()), "PNG");
-    look.text = seen[QStringLiteral("text")].toString();
-    const std::pair<const char*, QString> names[] = {
-        {"dimensions", tr("Dimensions")}, {"pages", tr("Pages")},       {"length", tr("Length")},
-        {"sound", tr("Sound")},           {"title", tr("Title")},       {"artist", tr("Artist")},
-        {"album", tr("Album")},           {"encoding", tr("Encoding")}, {"lines end", tr("Lines end with")}};
-    for (const auto& [name, words] : names)
-        if (const auto value = seen[QLatin1String(name)]; !value.isUndefined())
-            look.facts.emplace_back(words, value.isDouble() ? QString::number(value.toInt()) : value.toString());
-    if (look.picture.isNull() && look.text.isEmpty()) look.problem = tr("There is nothing to see of this file.");
-    emit looked(path_, look);
+    const auto done = std::exchange(done_, nullptr);
+    if (done) done(good, seen);
+}
+
+void LookerProcess::lookAt(const std::string& path) {
+    program_.run({path}, [this, path](bool good, const QJsonObject& seen) {
+        Look look;
+        if (!good || !seen[QStringLiteral("known")].toBool()) {
+            look.problem = good ? tr("There is no look at files of this kind.") : tr("This file could not be looked at.");
+            emit looked(path, look);
+            return;
+        }
+        look.picture.loadFromData(QByteArray::fromBase64(seen[QStringLiteral("picture")].toString().toLatin1()), "PNG");
+        look.text = seen[QStringLiteral("text")].toString();
+        const std::pair<const char*, QString> names[] = {
+            {"owner", tr("Owner")},   {"dimensions", tr("Dimensions")}, {"taken", tr("Taken")},       {"pages", tr("Pages")},
+            {"length", tr("Length")}, {"sound", tr("Sound")},           {"title", tr("Title")},       {"author", tr("Author")},
+            {"artist", tr("Artist")}, {"album", tr("Album")},           {"encoding", tr("Encoding")}, {"lines end", tr("Lines end with")}};
+        for (const auto& [name, words] : names)
+            if (const auto value = seen[QLatin1String(name)]; !value.isUndefined())
+                look.facts.emplace_back(words, value_text(QLatin1String(name), value));
+        if (look.picture.isNull() && look.text.isEmpty()) look.problem = tr("There is nothing to see of this file.");
+        emit looked(path, look);
+    });
+}
+
+PairLooker::PairLooker(QObject* parent) : QObject(parent) {
+    connect(&left_, &LookerProcess::looked, this, [this](const std::string&, const Look& look) { emit lookedLeft(look); });
+    connect(&right_, &LookerProcess::looked, this, [this](const std::string&, const Look& look) { emit lookedRight(look); });
+}
+
+void PairLooker::lookAt(const std::string& left, const std::string& right) {
+    stop();
+    if (!left.empty()) left_.lookAt(left);
+    if (!right.empty()) right_.lookAt(right);
+    if (left.empty() || right.empty()) return;
+    comparer_.run({"--compare", left, right},
+                  [this](bool good, const QJsonObject& seen) { emit compared(good ? differences_from(seen) : Differences{}); });
+}
+
+void PairLooker::stop() {
+    left_.stop();
+    right_.stop();
+    comparer_.stop();
 }

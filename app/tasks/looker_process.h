@@ -1,11 +1,12 @@
 #pragma once
 
 #include <QImage>
+#include <QJsonObject>
 #include <QObject>
 #include <QProcess>
 #include <QTimer>
+#include <functional>
 #include <memory>
-#include <optional>
 #include <string>
 #include <vector>
 
@@ -17,24 +18,73 @@ struct Look {
     QString problem;                                 ///< why there is nothing to see
 };
 
-/// Has files looked at by a process of its own (tavlo-look), one at a time, the newest wish only. A file that brings that
-/// process down, or keeps it busy, costs nothing but its look.
-class LookerProcess final : public QObject {
+/// Where two files differ.
+struct Differences {
+    enum class How { same, only_left, only_right, changed };
+    struct Row {
+        How how;
+        QString left;
+        QString right;
+    };
+    bool known = false;  ///< they could be read
+    qint64 first = -1;   ///< the first byte that differs, from 0; -1: none was found
+    bool cells = false;  ///< the rows are cells of sheets, else lines of text
+    std::vector<Row> rows;
+    bool cut = false;  ///< there is more than was looked at
+};
+
+/// Runs tavlo-look, the program that looks at files, one call at a time, the newest wish only. A file that brings that program down,
+/// or keeps it busy, costs nothing but its look.
+class LookProgram final : public QObject {
     Q_OBJECT
 
 public:
-    explicit LookerProcess(QObject* parent = nullptr);
-    ~LookerProcess() override;
-    void lookAt(const std::string& path);
+    explicit LookProgram(QObject* parent = nullptr);
+    ~LookProgram() override;
+    void run(const std::vector<std::string>& arguments, std::function<void(bool good, const QJsonObject& seen)> done);
     void stop();
-
-signals:
-    void looked(const std::string& path, const Look& look);
 
 private:
     void finish(bool good);
 
     std::unique_ptr<QProcess> process_;
+    std::function<void(bool, const QJsonObject&)> done_;
     QTimer limit_;
-    std::string path_;
+};
+
+/// Has files looked at, one at a time.
+class LookerProcess final : public QObject {
+    Q_OBJECT
+
+public:
+    using QObject::QObject;
+    void lookAt(const std::string& path);
+    void stop() { program_.stop(); }
+
+signals:
+    void looked(const std::string& path, const Look& look);
+
+private:
+    LookProgram program_;
+};
+
+/// Has two files looked at and compared.
+class PairLooker final : public QObject {
+    Q_OBJECT
+
+public:
+    explicit PairLooker(QObject* parent = nullptr);
+    /// An empty path: there is nothing on that side to look at.
+    void lookAt(const std::string& left, const std::string& right);
+    void stop();
+
+signals:
+    void lookedLeft(const Look& look);
+    void lookedRight(const Look& look);
+    void compared(const Differences& differences);
+
+private:
+    LookerProcess left_;
+    LookerProcess right_;
+    LookProgram comparer_;
 };

@@ -100,7 +100,6 @@ void BalanceBar::refresh() {
         QPixmap dot(11, 11);
         dot.fill(share_colour(static_cast<Share>(i)));
         button->setIcon(dot);
-        button->setText(QLatin1Char(' ') + share_words(static_cast<Share>(i), static_cast<int>(count)));
         button->setVisible(count > 0);
     }
     if (chosen_ && counts_[static_cast<std::size_t>(*chosen_)] == 0) choose(std::nullopt);
@@ -129,7 +128,28 @@ void BalanceBar::refresh() {
     } else {
         room_->clear();
     }
+    fitLegend();
     update();
+}
+
+/// The legend in full where there is room for it, else as short as it can be.
+void BalanceBar::fitLegend() {
+    for (const bool in_short : {false, true}) {
+        int wide = 60 + room_->sizeHint().width();
+        for (int i = 0; i < share_count; ++i) {
+            QPushButton* button = legend_[static_cast<std::size_t>(i)];
+            const QString words = share_words(static_cast<Share>(i), static_cast<int>(counts_[static_cast<std::size_t>(i)]));
+            button->setText(QLatin1Char(' ') + (in_short ? words.section(QLatin1Char(','), 0, 0) : words));
+            button->setToolTip(words);
+            if (counts_[static_cast<std::size_t>(i)] > 0) wide += button->sizeHint().width() + 2;
+        }
+        if (wide <= width()) return;
+    }
+}
+
+void BalanceBar::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    fitLegend();
 }
 
 QRect BalanceBar::barRect() const { return {18, 8, width() - 36, bar_height}; }

@@ -25,9 +25,12 @@ protected:
     void paintEvent(QPaintEvent* event) override;
     void changeEvent(QEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    QSize minimumSizeHint() const override { return {400, sizeHint().height()}; }
 
 private:
     void refresh();
+    void fitLegend();
     void choose(std::optional<Share> share);
     QRect barRect() const;
     std::vector<std::pair<Share, QRect>> parts() const;

@@ -26,6 +26,7 @@
 #include "theme/theme.h"
 #include "views/balance_bar.h"
 #include "views/batch_view.h"
+#include "views/collisions_page.h"
 #include "views/facts_dialog.h"
 #include "views/gathering_side.h"
 #include "views/instruction_line.h"
@@ -75,7 +76,11 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     sides->setSizes({510, 686});
     column->addWidget(instruction_);
     column->addWidget(balance_);
-    column->addWidget(sides, 1);
+    collisions_ = new CollisionsPage(*bench_);
+    below_balance_ = new QStackedWidget;
+    below_balance_->addWidget(sides);
+    below_balance_->addWidget(collisions_);
+    column->addWidget(below_balance_, 1);
     receipts_ = new ReceiptsPage(*past_);
     places_->addWidget(bench_page);
     places_->addWidget(receipts_);
@@ -91,10 +96,14 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     });
     connect(&outcome_->batchView(), &BatchView::said, run_line_, &RunLine::say);
     connect(&outcome_->batchView(), &BatchView::folderRequested, gathering_, &GatheringSide::openFolder);
-    connect(balance_, &BalanceBar::shareChosen, outcome_, &OutcomeSide::showShare);
+    connect(balance_, &BalanceBar::shareChosen, this, [this](std::optional<Share> share) {
+        if (share) goTo(PlaceToBe::bench);
+        outcome_->showShare(share);
+    });
+    connect(collisions_, &CollisionsPage::said, run_line_, &RunLine::say);
     connect(bench_, &Bench::viewChanged, this, [this] {
         const auto& plan = bench_->plan();
-        strip_->setCount(PlaceToBe::bench, plan ? plan->totals.of(Outcome::undecided) : 0);
+        strip_->setCount(PlaceToBe::collisions, plan ? plan->totals.of(Outcome::undecided) : 0);
     });
     connect(run_line_, &RunLine::receiptRequested, this, [this](const std::string& id) {
         receipts_->openReceipt(id);
@@ -148,8 +157,11 @@ MainWindow::~MainWindow() = default;
 
 void MainWindow::goTo(PlaceToBe place) {
     strip_->setPlace(place);
-    places_->setCurrentIndex(static_cast<int>(place));
+    // the sentence and its balance stand above the collisions too: what is decided there shows in them
+    places_->setCurrentIndex(place == PlaceToBe::receipts ? 1 : 0);
+    below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
     if (place == PlaceToBe::receipts) receipts_->refresh();
+    if (place == PlaceToBe::collisions) collisions_->focus();
 }
 
 void MainWindow::start() {
@@ -246,11 +258,14 @@ void MainWindow::buildMenus() {
 
     QMenu* help = menuBar()->addMenu(tr("&Help"));
     add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
-        QMessageBox::information(this, tr("Keys"),
-                                 tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
-                                    "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
-                                    "Ctrl+Z takes back what was picked, renamed or put into the trash.\n"
-                                    "Ctrl+D chooses the destination, Ctrl+Return starts."));
+        QMessageBox::information(
+            this, tr("Keys"),
+            tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
+               "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
+               "Collisions: the same keys decide a whole group, or pairs and go on to the next; Left and Right go\n"
+               "between groups and pairs, Shift+N back, F2 changes the new name, F7 next difference, B swaps pictures.\n"
+               "Ctrl+Z takes back what was picked, renamed or put into the trash.\n"
+               "Ctrl+D chooses the destination, Ctrl+Return starts."));
     });
     add(help, tr("&About Tavlo"), {}, [this] {
         QMessageBox::about(this, tr("About Tavlo"),
@@ -270,7 +285,12 @@ void MainWindow::buildBatchMenu() {
     batch->addSeparator();
     add(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
         [this] { outcome_->focusFilter(); });
-    add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] { outcome_->goToNextUndecided(); });
+    add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] {
+        if (below_balance_->currentIndex() == 1)
+            collisions_->goToUndecided(false);
+        else
+            outcome_->goToNextUndecided();
+    });
     for (const auto& [words, key, decision] :
          {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
           std::tuple{tr("Rename the incoming one"), "3", Decision::rename}, std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
@@ -283,7 +303,8 @@ void MainWindow::buildViewMenu() {
     const auto add = adder(*this);
     QMenu* view = menuBar()->addMenu(tr("&View"));
     add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
-    add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::receipts); });
+    add(view, tr("&Collisions"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::collisions); });
+    add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::receipts); });
     view->addSeparator();
     add(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
     add(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });

@@ -7,6 +7,7 @@
 #include "views/place_strip.h"
 
 class BalanceBar;
+class CollisionsPage;
 class Bench;
 class GatheringSide;
 class InstructionLine;
@@ -32,6 +33,7 @@ public:
     Bench& bench() { return *bench_; }
     Runs& runs() { return *runs_; }
     GatheringSide& gathering() { return *gathering_; }
+    CollisionsPage& collisions() { return *collisions_; }
     OutcomeSide& outcome() { return *outcome_; }
 
 protected:
@@ -58,6 +60,8 @@ private:
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;
+    CollisionsPage* collisions_;
+    QStackedWidget* below_balance_;  ///< the two sides, or the collisions
     GatheringSide* gathering_;
     OutcomeSide* outcome_;
     ReceiptsPage* receipts_;

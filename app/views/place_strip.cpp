@@ -73,6 +73,10 @@ private:
                 path.moveTo(-5.8, 2);
                 path.lineTo(5.8, 2);
                 break;
+            case PlaceToBe::collisions:  // two sheets that want one place
+                path.addRect(-7, -7, 9, 10);
+                path.addRect(-2, -3, 9, 10);
+                break;
             case PlaceToBe::receipts:  // a slip with a torn lower edge
                 path.moveTo(-5, 7);
                 path.lineTo(-5, -8);
@@ -105,7 +109,8 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     column->setContentsMargins(0, 8, 0, 8);
     column->setSpacing(0);
     for (const auto& [place, word, name] :
-         {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
+         {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
+          std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

@@ -16,6 +16,7 @@
 #include "tasks/past_runs.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/button_row.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
 

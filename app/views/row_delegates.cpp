@@ -7,33 +7,16 @@
 #include "models/outcome_model.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/button_row.h"
+#include "wording.h"
 
 using tavlo::Decision;
 
 namespace {
 
-constexpr int before = 14;  // room at both ends of a cell, as in the header
-constexpr int after = 10;
+constexpr int before = before_cell;
+constexpr int after = after_cell;
 constexpr int indent = 18;  // of a line below another
-
-QFont small(const QFont& font, bool bold = false) {
-    QFont out = font;
-    if (font.pointSizeF() > 0) out.setPointSizeF(font.pointSizeF() * 0.88);
-    out.setBold(bold);
-    return out;
-}
-
-QString decision_word(Decision decision) {
-    switch (decision) {
-        case Decision::skip: return OutcomeDelegate::tr("Skip");
-        case Decision::overwrite: return OutcomeDelegate::tr("Overwrite");
-        case Decision::rename: return OutcomeDelegate::tr("Rename");
-        case Decision::undecided: return {};
-    }
-    return {};
-}
-
-constexpr Decision choices[] = {Decision::skip, Decision::overwrite, Decision::rename};
 
 void paint_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
     const Theme& theme = Theme::current();
@@ -44,28 +27,6 @@ void paint_ground(QPainter& painter, const QStyleOptionViewItem& option, const Q
 }
 
 }  // namespace
-
-int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone) {
-    const Theme& theme = Theme::current();
-    const auto [ink, wash] = [&]() -> std::pair<QColor, QColor> {
-        switch (static_cast<Tone>(tone)) {
-            case Tone::fresh: return {theme.accent, theme.accent_wash};
-            case Tone::waiting: return {theme.amber, theme.amber_wash};
-            case Tone::takes_away: return {theme.plum, theme.plum_wash};
-            case Tone::plain: break;
-        }
-        return {theme.muted, theme.ground};
-    }();
-    const QFontMetrics metrics(painter.font());
-    const int width = metrics.horizontalAdvance(text) + 14;
-    const QRect tag(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(ink);
-    painter.setBrush(wash);
-    painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
-    painter.drawText(tag, Qt::AlignCenter, text);
-    return width;
-}
 
 void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
     painter->save();
@@ -122,19 +83,6 @@ bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const
     return QStyledItemDelegate::editorEvent(event, model, option, index);
 }
 
-QRect OutcomeDelegate::decisionRect(const QRect& cell, const QFont& font, Decision decision) {
-    const QFontMetrics metrics(small(font));
-    int x = cell.left() + before;
-    const int height = metrics.height() + 6;
-    for (const Decision choice : choices) {
-        const int width = metrics.horizontalAdvance(decision_word(choice)) + 16;
-        const QRect rect(x, cell.center().y() - height / 2, width, height);
-        if (choice == decision) return rect;
-        x += width;
-    }
-    return {};
-}
-
 void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
@@ -161,38 +109,14 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
                      painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
 }
 
-void OutcomeDelegate::paintDecisions(QPainter& painter, const QRect& cell, Decision chosen) const {
-    const Theme& theme = Theme::current();
-    painter.setRenderHint(QPainter::Antialiasing);
-    const QFont font = painter.font();
-    const QRect whole = decisionRect(cell, font, Decision::skip).united(decisionRect(cell, font, Decision::rename));
-    painter.setPen(theme.line);
-    painter.setBrush(theme.field);
-    painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
-    painter.setFont(small(font));
-    for (const Decision choice : choices) {
-        const QRect rect = decisionRect(cell, font, choice);
-        if (choice == chosen) {
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(choice == Decision::overwrite ? theme.plum : theme.ink);
-            painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
-        } else if (choice != Decision::skip) {
-            painter.setPen(theme.line);
-            painter.drawLine(rect.left(), rect.top() + 3, rect.left(), rect.bottom() - 3);
-        }
-        painter.setPen(choice == chosen ? theme.paper : theme.ink);
-        painter.drawText(rect, Qt::AlignCenter, decision_word(choice));
-    }
-}
-
 void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
     if (kind == OutcomeModel::Existing) return;
     if (kind == OutcomeModel::HeldLine)
-        return paintDecisions(painter, cell, static_cast<Decision>(index.data(OutcomeModel::DecisionRole).toInt()));
+        return paint_buttons(painter, cell, decision_choices(), index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
     const QFont font = painter.font();
-    painter.setFont(small(font));
+    painter.setFont(small_font(font));
     const QRect inner = cell.adjusted(before, 0, -2, 0);
     const int used = paint_tag(painter, inner, index.data(OutcomeModel::TagRole).toString(), index.data(OutcomeModel::ToneRole).toInt());
     const QRect words = inner.adjusted(used + 7, 0, 0, 0);
@@ -238,11 +162,11 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, cons
         }
     }
     if (index.column() == OutcomeModel::WhatColumn && index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
-        for (const Decision choice : choices)
-            if (decisionRect(option.rect, option.font, choice).contains(at)) {
-                const bool again = index.data(OutcomeModel::DecisionRole).toInt() == static_cast<int>(choice);
-                emit decided(index, again ? Decision::undecided : choice);
-                return true;
-            }
+        if (const int choice = button_at(option.rect, option.font, decision_choices(), at); choice >= 0) {
+            const auto decision = static_cast<Decision>(choice + 1);
+            const bool again = index.data(OutcomeModel::DecisionRole).toInt() == choice + 1;
+            emit decided(index, again ? Decision::undecided : decision);
+            return true;
+        }
     return QStyledItemDelegate::editorEvent(event, model, option, index);
 }

@@ -36,8 +36,6 @@ class OutcomeDelegate final : public QStyledItemDelegate {
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
-    /// Where a pair's decision is drawn in its row's last cell.
-    static QRect decisionRect(const QRect& cell, const QFont& font, tavlo::Decision decision);
 
 signals:
     void decided(const QModelIndex& index, tavlo::Decision decision);
@@ -49,8 +47,4 @@ protected:
 private:
     void paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const;
     void paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const;
-    void paintDecisions(QPainter& painter, const QRect& cell, tavlo::Decision chosen) const;
 };
-
-/// A word in a small tag; returns the width it took.
-int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone);

@@ -5,6 +5,7 @@
 #include <map>
 
 #include "files/path.h"
+#include "plan/names.h"
 
 namespace tavlo {
 
@@ -58,6 +59,32 @@ std::vector<ItemId> twins_of(const Plan& plan, ItemId item) {
             twins.push_back(id);
     }
     return twins;
+}
+
+std::string proposed_name(const Plan& plan, const Destination& destination, ItemId id, const NewNames& scheme, bool of_held) {
+    const Item& item = plan.items[id];
+    const Status& status = of_held ? item.collision->held : plan.entry(item).status;
+    const FolderTree& folders = of_held ? plan.targets : plan.batch->folders;
+    const FolderId folder = of_held ? item.folder : plan.entry(item).folder;
+    const HeldFolder* held = destination.folder(plan.targets.path_in_root(item.folder));
+    return free_name(
+        plan.name(item), status.type, scheme, {status.id.modified_ns, std::string(name_of(folders.path(folder)))},
+        [&](const std::string& name) { return name == plan.name(item) || (held != nullptr && held->find(name) != nullptr); },
+        destination.volume.max_name_bytes);
+}
+
+std::vector<std::pair<ItemId, PairDecision>> give_name_to(const Plan& plan, ItemId twin) {
+    std::vector<std::pair<ItemId, PairDecision>> decisions;
+    for (const ItemId id : twins_of(plan, twin)) {
+        const Collision& collision = *plan.items[id].collision;
+        const bool in_the_way =
+            collision.decision == Decision::undecided || collision.decision == Decision::overwrite || !collision.by_hand;
+        if (id == twin)
+            decisions.emplace_back(id, PairDecision{{}, Decision::overwrite});
+        else if (in_the_way)
+            decisions.emplace_back(id, PairDecision{{}, Decision::skip});
+    }
+    return decisions;
 }
 
 std::optional<RuleOfDecisions> rule_of_decisions(const Plan& plan) {

@@ -41,6 +41,14 @@ std::vector<CollisionGroup> collision_groups(const Plan& plan, const std::functi
 /// All items that want the name of a twin, in the plan's order.
 std::vector<ItemId> twins_of(const Plan& plan, ItemId item);
 
+/// The name that a rename would come to by a scheme, as far as the destination goes; the plan may count on from it.
+/// of_held  the one that is there is renamed
+std::string proposed_name(const Plan& plan, const Destination& destination, ItemId item, const NewNames& scheme, bool of_held);
+
+/// The decisions by which one of several twins gets the name: it overwrites what may be there, and of the others those are skipped
+/// that had no decision, or one to get the name too.
+std::vector<std::pair<ItemId, PairDecision>> give_name_to(const Plan& plan, ItemId twin);
+
 /// The rule that decisions amount to: for each finding, and each relation of sizes where they differ by it, what was decided for
 /// most of its pairs.
 struct RuleOfDecisions {

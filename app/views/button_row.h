@@ -1,0 +1,24 @@
+#pragma once
+
+#include <QRect>
+#include <QStringList>
+
+class QFont;
+class QPainter;
+
+// A few words side by side of which one may be chosen, drawn in a cell of a list.
+
+/// Where the n-th word is.
+QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number);
+/// The word under a point; -1: none.
+int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at);
+/// chosen      -1: none
+/// takes_away  the word that is plum when it is chosen; -1: none
+void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen, int takes_away);
+
+/// The smaller type of tags and buttons in rows.
+QFont small_font(const QFont& font, bool bold = false);
+/// A word in a small tag, in a Tone; returns the width it took.
+int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone);
+inline constexpr int before_cell = 14;  ///< room at both ends of a cell, as in the header
+inline constexpr int after_cell = 10;

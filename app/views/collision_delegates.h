@@ -1,0 +1,43 @@
+#pragma once
+
+#include <QStyledItemDelegate>
+
+/// A group of collisions: what it is, how many, what is largest in it, and one decision for all.
+class GroupDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    /// Where the words to choose from are drawn.
+    static QRect choicesCell(const QRect& row);
+
+signals:
+    void chosen(const QModelIndex& index, int choice);
+
+protected:
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+};
+
+/// A pair: the stronger size and date set off, and the decision.
+class PairDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void setChoices(const QStringList& choices) { choices_ = choices; }
+    const QStringList& choices() const { return choices_; }
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+
+signals:
+    void chosen(const QModelIndex& index, int choice);
+
+protected:
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+
+private:
+    void paintTwo(QPainter& painter, const QRect& cell, const QModelIndex& index) const;
+
+    QStringList choices_;
+};
