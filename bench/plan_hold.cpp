@@ -9,6 +9,7 @@
 #include "theme/theme.h"
 #include "translations.h"
 #include "views/balance_bar.h"
+#include "views/collisions_page.h"
 #include "window_driver.h"
 
 // plan_hold FOLDER [FILES]: a tree of so many files (1,000,000) below FOLDER, in folders of 1,000, planned in the real window into a
@@ -78,6 +79,24 @@ int main(int count, char** words) {
             WindowDriver::wait([&] { return window.bench().view().shares != was; });
             std::printf("%-44s %9.1f ms\n", "another rule, until its balance", static_cast<double>(clock.nsecsElapsed()) / 1e6);
             WindowDriver::wait([&] { return !window.bench().isWorking(); }, 600'000);
+            holds.end("  and until its plan");
+        }
+        window.bench().setCollisionRule(CollisionRule::ask);
+        WindowDriver::wait([&] { return !window.bench().isWorking(); }, 600'000);
+        const auto& collisions = window.collisions().collisions();
+        WindowDriver::wait([&] { return collisions.view()->plan == window.bench().plan(); });
+        driver.click("placeCollisions");
+        for (const auto decision : {tavlo::Decision::skip, tavlo::Decision::overwrite}) {
+            holds.begin();
+            QElapsedTimer clock;
+            clock.start();
+            window.bench().decide(collisions.view()->groups.front().items, decision);
+            const double stroke = static_cast<double>(clock.nsecsElapsed()) / 1e6;
+            WindowDriver::wait([&] { return !window.bench().isWorking(); }, 600'000);
+            clock.start();
+            WindowDriver::wait([&] { return collisions.view()->plan == window.bench().plan(); });
+            std::printf("%-44s %9.1f ms; groups %.1f ms after the plan\n", "a group of all pairs decided in one stroke", stroke,
+                        static_cast<double>(clock.nsecsElapsed()) / 1e6);
             holds.end("  and until its plan");
         }
     }

@@ -131,6 +131,9 @@ private:
         take("collisions-picture");
         look_at("Incoming newer", "notes.txt");
         takeBoth("collisions-text");
+        driver_.click("newNames");
+        take("collisions-names");
+        QApplication::activePopupWidget()->close();
         look_at("Incoming older", "hammer test.wav");
         take("collisions-sound");
         driver_.click("placeBench");

@@ -1,8 +1,10 @@
 #include "tasks/runs.h"
 
 #include <QDateTime>
+#include <unordered_map>
 
 #include "run/recover.h"
+#include "run/settle.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -39,9 +41,11 @@ Runs::~Runs() {
     stop();
 }
 
-void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence) { add({std::move(plan), sentence, {}}); }
+void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, const std::string& continues) {
+    add({std::move(plan), sentence, {}, continues});
+}
 
-void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt}); }
+void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt, {}}); }
 
 void Runs::lookForInterrupted() {
     looker_.post([this](const std::stop_token&) {
@@ -123,9 +127,31 @@ void Runs::carryOut(const Job& job) {
     options.sentence = job.sentence.toStdString();
     options.stop = stop;
     options.pause_when_stuck = true;  // somebody is there to make room
-    auto head = !store     ? Result<ReceiptHead>(failure(store.error()))
-                : job.plan ? carry_out(*disk, **store, *job.plan, options, events)
-                           : tavlo::resume(*disk, **store, job.resumes, options, events);
+    std::optional<Settlement> settlement;
+    if (store && !job.continues.empty())
+        if (auto found = settlement_of(**store, job.continues, *job.plan); found && found->complete && !found->items.empty())
+            settlement = std::move(*found);
+    if (settlement) {  // the numbers of its items are the receipt's, not the plan's
+        std::unordered_map<std::string, ItemId> by_source;
+        for (ItemId id = 0; id < job.plan->items.size(); ++id) {
+            by_source.emplace(job.plan->source_path(job.plan->items[id]), id);
+            const Outcome planned = job.plan->items[id].outcome;
+            results[id] = planned == Outcome::undecided || planned == Outcome::failed ? planned : Outcome::skipped;
+        }
+        events.item = [&, by_source = std::move(by_source)](ItemId, const ReceiptItem& item) {
+            const std::scoped_lock lock(mutex_);
+            const auto found = by_source.find(item.source);
+            if (found == by_source.end()) return;
+            results[found->second] = item.result;
+            ++live_.items_done;
+            live_.current = item.source;
+            settled_.emplace_back(found->second, item.result);
+        };
+    }
+    auto head = !store       ? Result<ReceiptHead>(failure(store.error()))
+                : settlement ? carry_on_settled(*disk, **store, job.continues, *settlement, options, events)
+                : job.plan   ? carry_out(*disk, **store, *job.plan, options, events)
+                             : tavlo::resume(*disk, **store, job.resumes, options, events);
     if (!head) return sorry(head.error());
     auto settled = !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
                                                                        : settled_sources(*job.plan, results);

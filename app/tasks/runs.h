@@ -37,7 +37,8 @@ public:
     explicit Runs(std::string state_folder, QObject* parent = nullptr);
     ~Runs() override;
 
-    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+    /// continues  the receipt of a run that left things undecided: where the plan settles just these, that run is gone on with
+    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, const std::string& continues = {});
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted; found() tells.
@@ -64,6 +65,7 @@ private:
         std::shared_ptr<const tavlo::Plan> plan;  ///< null where a run is gone on with
         QString sentence;
         std::string resumes{};
+        std::string continues{};
     };
     void add(Job job);
     void loop(const std::stop_token& end);

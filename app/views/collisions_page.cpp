@@ -159,15 +159,16 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     name_->setMinimumWidth(160);
     names_ = new QPushButton(tr("New names…"));
     names_->setObjectName(QStringLiteral("newNames"));
-    auto* keys = new QLabel(tr("1 skip · 2 overwrite · 3 rename · N next undecided"));
+    auto* keys = new QLabel(tr("Keys 1, 2, 3 decide, N next"));
     set_tone(*keys, "muted");
-    keys->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
-    keys->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    keys->setToolTip(
+        tr("1 skip, 2 overwrite, 3 rename, 0 undecided; N and Shift+N to the next and the last undecided one; F2 the new name;\n"
+           "F7 the next difference; B each picture in the other's place; + and - closer and further"));
     foot->addWidget(name_words_);
     foot->addWidget(name_, 1);
     foot->addWidget(names_);
     foot->addSpacing(12);
-    foot->addWidget(keys, 1);
+    foot->addWidget(keys);
     column.addLayout(foot);
     connect(pair_list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &CollisionsPage::showPair);
     connect(pair_list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &CollisionsPage::showNames);
@@ -188,7 +189,8 @@ const CollisionGroup* CollisionsPage::currentGroup() const {
 
 void CollisionsPage::refresh() {
     const auto& view = *collisions_.view();
-    const int was = group_list_->currentIndex().row();
+    const CollisionGroup* current = currentGroup();
+    const auto was = current == nullptr ? std::nullopt : std::optional(std::pair(current->finding, current->part));
     groups_->setView(collisions_.view());
     taken_->setText(view.taken == 0 ? tr("No name is taken") : tr("%Ln names are taken", nullptr, static_cast<int>(view.taken)));
     settled_->setText(view.taken == 0 ? QString() : tr("%Ln settled", nullptr, static_cast<int>(view.taken - view.undecided)));
@@ -198,10 +200,11 @@ void CollisionsPage::refresh() {
                                          : tr("What is undecided stays as it is, on both sides."));
     showRule();
     if (groups_->rowCount() > 0 && !group_list_->currentIndex().isValid()) {
-        int row = std::clamp(was, 0, groups_->rowCount() - 1);
-        if (was < 0)  // the first that needs somebody
-            for (int at = groups_->rowCount() - 1; at >= 0; --at)
-                if (groups_->index(at).data(GroupModel::WaitingRole).toBool()) row = at;
+        int row = 0;
+        for (int at = groups_->rowCount() - 1; at >= 0; --at)  // the first that needs somebody
+            if (groups_->index(at).data(GroupModel::WaitingRole).toBool()) row = at;
+        for (int at = 0; was && at < groups_->rowCount(); ++at)  // but for the one that was looked at
+            if (groups_->group(at).finding == was->first && groups_->group(at).part == was->second) row = at;
         group_list_->setCurrentIndex(groups_->index(row));
     }
     showGroup();
@@ -215,6 +218,7 @@ void CollisionsPage::showGroup() {
         current == no_item || !pairs_->plan() ? std::string() : pairs_->plan()->source_path(pairs_->plan()->items[current]);
     pair_delegate_->setChoices(group != nullptr && GroupModel::isTwins(*group) ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
                                                                                : decision_choices());
+    fitColumns();
     pairs_->setPairs(view.plan, group == nullptr ? std::vector<ItemId>{} : group->items);
     empty_->setText(view.taken == 0
                         ? (view.plan ? tr("No name that the batch wants is taken.") : tr("Pick files and choose a destination first."))
@@ -246,6 +250,16 @@ void CollisionsPage::showPair() {
                 break;
             }
     face_->setSides(incoming, held);
+}
+
+/// Names come first: with little room goes what is said below too. Of twins, where they come from stays.
+void CollisionsPage::fitColumns() {
+    constexpr int roomy = 1010;
+    const CollisionGroup* group = currentGroup();
+    const bool twins = group != nullptr && GroupModel::isTwins(*group);
+    const bool has_room = pair_list_->viewport()->width() >= roomy;
+    pair_list_->setColumnHidden(PairModel::WordsColumn, !has_room && !twins);
+    pair_list_->setColumnHidden(PairModel::HeldColumn, !has_room && twins);
 }
 
 std::vector<ItemId> CollisionsPage::selectedItems() const {
@@ -388,20 +402,21 @@ void CollisionsPage::fillNamesMenu() {
     const auto& plan = bench_.plan();
     const auto& outcome = bench_.view().outcome;
     if (items.empty() || pairs_->plan() != plan || !outcome) return;
-    QMenu menu(this);
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
     const auto add = [&](const QString& words, const NewNames& scheme) {
         const QString example = shown(proposed_name(*plan, *outcome->destination, items.front(), scheme, renames_held_));
-        menu.addAction(tr("%1: %2").arg(words, example), this, [this, scheme] { applyNames(scheme, renames_held_); });
+        menu->addAction(tr("%1: %2").arg(words, example), this, [this, scheme] { applyNames(scheme, renames_held_); });
     };
     add(tr("By number"), {});
     add(tr("By date of change"), {NewNames::Scheme::date, {}});
     add(tr("With the folder that it comes from"), {NewNames::Scheme::pattern, "{name} from {folder}{ext}"});
-    menu.addAction(tr("By a pattern of my own…"), this, [this] {
+    menu->addAction(tr("By a pattern of my own…"), this, [this] {
         NamePatternDialog dialog(bench_.request().rules.new_names.pattern, this);
         if (dialog.exec() == QDialog::Accepted) applyNames(NewNames{NewNames::Scheme::pattern, dialog.pattern()}, renames_held_);
     });
-    menu.addSeparator();
-    auto* held = menu.addAction(tr("Give the new name to the one that is there"), this, [this] {
+    menu->addSeparator();
+    auto* held = menu->addAction(tr("Give the new name to the one that is there"), this, [this] {
         renames_held_ = !renames_held_;
         showNames();
     });
@@ -409,7 +424,7 @@ void CollisionsPage::fillNamesMenu() {
     held->setChecked(renames_held_);
     const CollisionGroup* group = currentGroup();
     held->setEnabled(group != nullptr && !GroupModel::isTwins(*group));
-    menu.exec(names_->mapToGlobal(QPoint(0, -menu.sizeHint().height())));
+    menu->popup(names_->mapToGlobal(QPoint(0, -menu->sizeHint().height())));
 }
 
 void CollisionsPage::goToUndecided(bool backwards) {
@@ -435,16 +450,24 @@ void CollisionsPage::focus() {
     if (!group_list_->currentIndex().data(GroupModel::WaitingRole).toBool())
         for (int at = groups_->rowCount() - 1; at >= 0; --at)
             if (groups_->index(at).data(GroupModel::WaitingRole).toBool()) group_list_->setCurrentIndex(groups_->index(at));
-    (pairs_->rowCount() > 0 ? static_cast<QWidget*>(pair_list_) : group_list_)->setFocus();
+    group_list_->setFocus();
 }
 
 bool CollisionsPage::groupKey(int key) {
     const int row = group_list_->currentIndex().row();
     switch (key) {
         case Qt::Key_0: decideGroup(row, -1); return true;
-        case Qt::Key_1: decideGroup(row, 0); return true;
-        case Qt::Key_2: decideGroup(row, 1); return true;
-        case Qt::Key_3: decideGroup(row, 2); return true;
+        case Qt::Key_1:
+        case Qt::Key_2:
+        case Qt::Key_3:
+            decideGroup(row, key - Qt::Key_1);
+            for (int step = 1; step < groups_->rowCount(); ++step) {  // and on to the next that needs somebody
+                const QModelIndex next = groups_->index((row + step) % groups_->rowCount());
+                if (!next.data(GroupModel::WaitingRole).toBool()) continue;
+                group_list_->setCurrentIndex(next);
+                break;
+            }
+            return true;
         case Qt::Key_N: goToUndecided(false); return true;
         case Qt::Key_Right:
         case Qt::Key_Return:
@@ -474,6 +497,7 @@ bool CollisionsPage::pairKey(int key, Qt::KeyboardModifiers modifiers) {
 }
 
 bool CollisionsPage::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::Resize && watched == pair_list_) fitColumns();
     if (event->type() == QEvent::Resize && watched == pair_list_)
         empty_->setGeometry(QRect(QPoint(0, 0), pair_list_->viewport()->size()).adjusted(30, 10, -30, -10));
     // F2 is the window's own for files

@@ -43,6 +43,7 @@ private:
     void showGroup();
     void showPair();
     void showNames();
+    void fitColumns();
     void showRule();
     void decideGroup(int row, int choice);
     void decideTwins(const tavlo::CollisionGroup& group, int choice);

@@ -114,7 +114,11 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
-    connect(runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead&, const auto& settled) {
+    connect(runs_, &Runs::finished, this, [this](const auto& plan, const ReceiptHead& head, const auto& settled) {
+        // what it left undecided stays in hand; once that is settled, the same run goes on with it
+        const bool leaves_some = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed) > 0;
+        if (plan && (head.operation == Operation::copy || head.operation == Operation::move))
+            unsettled_ = leaves_some && head.state == RunState::done ? head.id : std::string();
         bench_->forget(settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
@@ -167,7 +171,7 @@ void MainWindow::goTo(PlaceToBe place) {
 void MainWindow::start() {
     const auto plan = bench_->plan();
     if (!plan || bench_->isWorking()) return;
-    runs_->start(plan, instruction_->sentence());
+    runs_->start(plan, instruction_->sentence(), unsettled_);
 }
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.

@@ -57,6 +57,7 @@ private:
     PastRuns* past_;
     SmallChanges* small_changes_;
     std::string state_folder_;
+    std::string unsettled_;  ///< the receipt of the last run, where it left something undecided
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;

@@ -137,21 +137,28 @@ public:
             if (!head.undoes.empty()) {
                 drop_journal(head.undoes);
             }
-            SQLite::Statement pending(database_, "insert into pending values(?,?,?,?)");
-            std::vector<PendingItem> row;
-            for (bool more = true; more;) {
-                auto item = next();
-                more = item.has_value();
-                if (more) row.push_back(std::move(*item));
-                if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
-                pending.bind(1, head.id);
-                pending.bind(2, as_signed(row.front().number));
-                pending.bind(3, as_signed(row.size()));
-                bind_bytes(pending, 4, pack(row));
-                pending.exec();
-                pending.reset();
-                row.clear();
+            write_pending(head.id, next);
+            transaction.commit();
+        });
+    }
+
+    Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) override {
+        return guarded("note what is settled", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            drop_journal(receipt);
+            SQLite::Statement forget(database_, "delete from items where receipt=? and number=?");
+            for (const PendingItem& item : items) {
+                forget.bind(1, receipt);
+                forget.bind(2, as_signed(item.number));
+                forget.exec();
+                forget.reset();
             }
+            auto at = items.begin();
+            write_pending(receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            SQLite::Statement update(database_, "update receipts set state=?, finished=0 where id=?");
+            update.bind(1, std::string(to_text(RunState::interrupted)));
+            update.bind(2, receipt);
+            update.exec();
             transaction.commit();
         });
     }
@@ -479,6 +486,24 @@ private:
         insert.bind(1, receipt);
         bind_bytes(insert, 2, pack(intents));
         insert.exec();
+    }
+
+    void write_pending(const std::string& receipt, const std::function<std::optional<PendingItem>()>& next) {
+        SQLite::Statement pending(database_, "insert into pending values(?,?,?,?)");
+        std::vector<PendingItem> row;
+        for (bool more = true; more;) {
+            auto item = next();
+            more = item.has_value();
+            if (more) row.push_back(std::move(*item));
+            if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
+            pending.bind(1, receipt);
+            pending.bind(2, as_signed(row.front().number));
+            pending.bind(3, as_signed(row.size()));
+            bind_bytes(pending, 4, pack(row));
+            pending.exec();
+            pending.reset();
+            row.clear();
+        }
     }
 
     void drop_journal(const std::string& receipt) {

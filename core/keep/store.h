@@ -38,6 +38,9 @@ public:
     /// What an undo takes back has no rest to go on with any more.
     /// next     the items, one after the other, then nullopt
     virtual Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) = 0;
+    /// A run that has ended has something to do again: these items, which it had left undecided or failed at. Its state is
+    /// interrupted until finish().
+    virtual Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) = 0;
     /// What was done since the last time, whose items are no longer pending, and what the next group is about to do, in one
     /// transaction that is durable when this returns.
     virtual Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& intents = {}) = 0;
