@@ -2,6 +2,8 @@
 
 #include <QCoreApplication>
 
+#include "text.h"
+
 using namespace tavlo;
 
 namespace {
@@ -51,4 +53,35 @@ QString outcome_words(const Item& item) {
     }
     if (!item.collision) return item.outcome == Outcome::skipped ? Wording::tr("skip") : Wording::tr("changed since");
     return item.collision->finding ? finding_words(*item.collision->finding) : Wording::tr("comparing…");
+}
+
+QString result_words(Outcome outcome, Action action) {
+    switch (outcome) {
+        case Outcome::planned: return Wording::tr("not reached");
+        case Outcome::created: return action == Action::move ? Wording::tr("moved") : Wording::tr("copied");
+        case Outcome::overwritten: return Wording::tr("overwritten");
+        case Outcome::renamed: return Wording::tr("renamed");
+        case Outcome::skipped: return Wording::tr("skipped");
+        case Outcome::merged: return Wording::tr("merged");
+        case Outcome::undecided: return Wording::tr("undecided");
+        case Outcome::failed: return Wording::tr("failed");
+        case Outcome::removed: return Wording::tr("taken away");
+        case Outcome::restored: return Wording::tr("put back");
+    }
+    return {};
+}
+
+QString receipt_title(const ReceiptHead& head) {
+    if (!head.sentence.empty()) return shown(head.sentence);
+    return Wording::tr("%1 into %2").arg(QString::fromUtf8(to_text(head.operation).data()), short_path(head.destination));
+}
+
+QString receipt_state(const ReceiptHead& head) {
+    if (!head.undone_by.empty()) return Wording::tr("undone");
+    switch (head.state) {
+        case RunState::done: return head.totals.of(Outcome::failed) > 0 ? Wording::tr("done, with failures") : Wording::tr("done");
+        case RunState::stopped: return Wording::tr("stopped");
+        case RunState::interrupted: return Wording::tr("interrupted, or still going on");
+    }
+    return {};
 }

@@ -3,6 +3,7 @@
 #include <QString>
 #include <QStringList>
 
+#include "keep/receipt.h"
 #include "plan/plan.h"
 
 // The words for findings, decisions and outcomes, said the same everywhere in the window.
@@ -14,3 +15,9 @@ QStringList decision_choices();
 inline constexpr int overwrite_choice = 1;  ///< of decision_choices(): takes something away
 /// The word in an item's tag: what is to come of it, or, where it is skipped or undecided, what was found.
 QString outcome_words(const tavlo::Item& item);
+
+/// What a receipt's head says, for people.
+QString receipt_title(const tavlo::ReceiptHead& head);
+QString receipt_state(const tavlo::ReceiptHead& head);
+/// A result in words: "copied", "overwritten", …
+QString result_words(tavlo::Outcome outcome, tavlo::Action action);

@@ -160,7 +160,7 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="193" />
+        <location filename="../views/collisions_page.cpp" line="195" />
         <source>%Ln names are taken</source>
         <translation>
             <numerusform>%Ln name is taken</numerusform>
@@ -168,7 +168,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="194" />
+        <location filename="../views/collisions_page.cpp" line="196" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -176,7 +176,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="197" />
+        <location filename="../views/collisions_page.cpp" line="199" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -184,7 +184,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="263" />
+        <location filename="../views/collisions_page.cpp" line="279" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -195,7 +195,7 @@
 <context>
     <name>FaceToFace</name>
     <message numerus="yes">
-        <location filename="../views/face_to_face.cpp" line="183" />
+        <location filename="../views/face_to_face.cpp" line="185" />
         <source>%Ln cells differ</source>
         <translation>
             <numerusform>%Ln cell differs</numerusform>
@@ -203,7 +203,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/face_to_face.cpp" line="184" />
+        <location filename="../views/face_to_face.cpp" line="186" />
         <source>%Ln lines differ; F7 goes to the next</source>
         <translation>
             <numerusform>%Ln line differs; F7 goes to the next</numerusform>
@@ -311,7 +311,7 @@
 <context>
     <name>GroupModel</name>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="82" />
+        <location filename="../models/collision_models.cpp" line="84" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -319,7 +319,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="82" />
+        <location filename="../models/collision_models.cpp" line="84" />
         <source>%Ln pairs</source>
         <translation>
             <numerusform>%Ln pair</numerusform>
@@ -327,8 +327,8 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="89" />
-        <location filename="../models/collision_models.cpp" line="93" />
+        <location filename="../models/collision_models.cpp" line="91" />
+        <location filename="../models/collision_models.cpp" line="95" />
         <source>%Ln open</source>
         <translation>
             <numerusform>%Ln open</numerusform>
@@ -336,7 +336,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="92" />
+        <location filename="../models/collision_models.cpp" line="94" />
         <source>%Ln other</source>
         <translation>
             <numerusform>%Ln other</numerusform>
@@ -452,7 +452,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="148" />
+        <location filename="../views/main_window.cpp" line="161" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -560,7 +560,15 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="233" />
+        <location filename="../views/receipts_page.cpp" line="234" />
+        <source>Read again: %Ln items are no longer as the run left them.</source>
+        <translation>
+            <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
+            <numerusform>Read again: %Ln items are no longer as the run left them.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="294" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -568,7 +576,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="236" />
+        <location filename="../views/receipts_page.cpp" line="297" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -576,7 +584,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="251" />
+        <location filename="../views/receipts_page.cpp" line="353" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -584,7 +592,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="252" />
+        <location filename="../views/receipts_page.cpp" line="354" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -592,7 +600,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="254" />
+        <location filename="../views/receipts_page.cpp" line="356" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -600,7 +608,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="255" />
+        <location filename="../views/receipts_page.cpp" line="357" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -608,7 +616,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="259" />
+        <location filename="../views/receipts_page.cpp" line="361" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -720,6 +728,89 @@
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>SafePage</name>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="145" />
+        <source>%Ln versions are gone for good.</source>
+        <translation>
+            <numerusform>%Ln version are gone for good.</numerusform>
+            <numerusform>%Ln versions are gone for good.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="178" />
+        <source>%1 in %2 (%Ln versions)</source>
+        <translation>
+            <numerusform>%1 in %2 (%Ln version)</numerusform>
+            <numerusform>%1 in %2 (%Ln versions)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="179" />
+        <source>%1 in %2, not mounted now (%Ln versions)</source>
+        <translation>
+            <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
+            <numerusform>%1 in %2, not mounted now (%Ln versions)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="182" />
+        <source>%Ln versions in the Safe, %1</source>
+        <translation>
+            <numerusform>%Ln version in the Safe, %1</numerusform>
+            <numerusform>%Ln versions in the Safe, %1</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="202" />
+        <source>Remove %Ln for good…</source>
+        <translation>
+            <numerusform>Remove %Ln for good…</numerusform>
+            <numerusform>Remove %Ln for good…</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="203" />
+        <source>%Ln versions are selected.</source>
+        <translation>
+            <numerusform>%Ln version are selected.</numerusform>
+            <numerusform>%Ln versions are selected.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="233" />
+        <source>%1: %Ln versions, %2</source>
+        <translation>
+            <numerusform>%1: %Ln version, %2</numerusform>
+            <numerusform>%1: %Ln versions, %2</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="255" />
+        <source>%Ln versions would be gone for good; that is not undone.</source>
+        <translation>
+            <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
+            <numerusform>%Ln versions would be gone for good; that is not undone.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="256" />
+        <source>%Ln runs can then no longer be undone in full.</source>
+        <translation>
+            <numerusform>%Ln run can then no longer be undone in full.</numerusform>
+            <numerusform>%Ln runs can then no longer be undone in full.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="257" />
+        <source>Remove %Ln versions for good</source>
+        <translation>
+            <numerusform>Remove %Ln version for good</numerusform>
+            <numerusform>Remove %Ln versions for good</numerusform>
         </translation>
     </message>
 </context>

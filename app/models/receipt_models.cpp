@@ -6,6 +6,7 @@
 #include "files/path.h"
 #include "models/outcome_model.h"
 #include "text.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -26,37 +27,6 @@ QString counts(const ReceiptHead& head) {
 }
 
 }  // namespace
-
-QString result_words(Outcome outcome, Action action) {
-    switch (outcome) {
-        case Outcome::planned: return Receipts::tr("not reached");
-        case Outcome::created: return action == Action::move ? Receipts::tr("moved") : Receipts::tr("copied");
-        case Outcome::overwritten: return Receipts::tr("overwritten");
-        case Outcome::renamed: return Receipts::tr("renamed");
-        case Outcome::skipped: return Receipts::tr("skipped");
-        case Outcome::merged: return Receipts::tr("merged");
-        case Outcome::undecided: return Receipts::tr("undecided");
-        case Outcome::failed: return Receipts::tr("failed");
-        case Outcome::removed: return Receipts::tr("taken away");
-        case Outcome::restored: return Receipts::tr("put back");
-    }
-    return {};
-}
-
-QString receipt_title(const ReceiptHead& head) {
-    if (!head.sentence.empty()) return shown(head.sentence);
-    return Receipts::tr("%1 into %2").arg(QString::fromUtf8(to_text(head.operation).data()), short_path(head.destination));
-}
-
-QString receipt_state(const ReceiptHead& head) {
-    if (!head.undone_by.empty()) return Receipts::tr("undone");
-    switch (head.state) {
-        case RunState::done: return head.totals.of(Outcome::failed) > 0 ? Receipts::tr("done, with failures") : Receipts::tr("done");
-        case RunState::stopped: return Receipts::tr("stopped");
-        case RunState::interrupted: return Receipts::tr("interrupted, or still going on");
-    }
-    return {};
-}
 
 void ReceiptsModel::setHeads(std::shared_ptr<const std::vector<ReceiptHead>> heads) {
     beginResetModel();
@@ -91,17 +61,53 @@ void ReceiptItemsModel::setItems(const std::string& destination, std::shared_ptr
     beginResetModel();
     destination_ = destination;
     items_ = std::move(items);
+    chosen_.reset();
+    result_.reset();
+    differs_.reset();
+    arrange();
     endResetModel();
 }
 
-int ReceiptItemsModel::rowCount(const QModelIndex& parent) const {
-    return parent.isValid() || !items_ ? 0 : static_cast<int>(items_->size());
+void ReceiptItemsModel::setChosen(std::optional<std::vector<std::uint64_t>> numbers) {
+    beginResetModel();
+    chosen_ = std::move(numbers);
+    arrange();
+    endResetModel();
 }
+
+void ReceiptItemsModel::setResult(std::optional<Outcome> result) {
+    beginResetModel();
+    result_ = result;
+    arrange();
+    endResetModel();
+}
+
+void ReceiptItemsModel::setDifferences(std::shared_ptr<const std::map<std::uint64_t, QString>> differs) {
+    differs_ = std::move(differs);
+    std::vector<std::uint64_t> numbers;
+    for (const auto& [number, words] : *differs_) numbers.push_back(number);
+    setChosen(numbers.empty() ? std::nullopt : std::optional(std::move(numbers)));
+}
+
+void ReceiptItemsModel::arrange() {
+    order_.clear();
+    const auto take = [this](std::size_t at) {
+        if (at < items_->size() && (!result_ || (*items_)[at].result == *result_)) order_.push_back(at);
+    };
+    if (!items_) return;
+    if (chosen_)
+        for (const auto number : *chosen_) take(static_cast<std::size_t>(number));
+    else
+        for (std::size_t at = 0; at < items_->size(); ++at) take(at);
+}
+
+int ReceiptItemsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(order_.size()); }
 int ReceiptItemsModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
-    const ReceiptItem& item = (*items_)[static_cast<std::size_t>(index.row())];
+    const std::size_t number = order_[static_cast<std::size_t>(index.row())];
+    const ReceiptItem& item = (*items_)[number];
     if (role == ToneRole) {
         switch (item.result) {
             case Outcome::failed:
@@ -126,6 +132,8 @@ QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
         case SizeColumn: return item.type == FileType::file ? size_text(item.size_bytes) : QString();
         case ResultColumn: return result_words(item.result, item.action);
         case WhereColumn: {
+            if (differs_)
+                if (const auto found = differs_->find(number); found != differs_->end()) return found->second;
             if (!item.error.empty()) return shown(item.error);
             if (!item.not_kept.empty()) return tr("without: %1").arg(shown(item.not_kept));
             if (item.result == Outcome::overwritten) return tr("old one in the Safe");

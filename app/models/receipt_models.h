@@ -1,7 +1,9 @@
 #pragma once
 
 #include <QAbstractTableModel>
+#include <map>
 #include <memory>
+#include <optional>
 #include <vector>
 
 #include "keep/receipt.h"
@@ -33,6 +35,12 @@ public:
     enum Role { ToneRole = Qt::UserRole + 1 };
     using QAbstractTableModel::QAbstractTableModel;
     void setItems(const std::string& destination, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
+    /// Shows these alone, by their numbers; nullopt: all.
+    void setChosen(std::optional<std::vector<std::uint64_t>> numbers);
+    /// Shows what came out so alone; nullopt: everything.
+    void setResult(std::optional<tavlo::Outcome> result);
+    /// What a check has found to differ since, by number, in words.
+    void setDifferences(std::shared_ptr<const std::map<std::uint64_t, QString>> differs);
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
@@ -40,12 +48,12 @@ public:
     QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
 
 private:
+    void arrange();
+
     std::string destination_;
     std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items_;
+    std::optional<std::vector<std::uint64_t>> chosen_;
+    std::optional<tavlo::Outcome> result_;
+    std::shared_ptr<const std::map<std::uint64_t, QString>> differs_;
+    std::vector<std::size_t> order_;
 };
-
-/// What a receipt's head says, for people.
-QString receipt_title(const tavlo::ReceiptHead& head);
-QString receipt_state(const tavlo::ReceiptHead& head);
-/// A result in words: "copied", "overwritten", …
-QString result_words(tavlo::Outcome outcome, tavlo::Action action);

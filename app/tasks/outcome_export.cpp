@@ -79,6 +79,26 @@ private:
 
 }  // namespace
 
+QString receipt_as_html(const ReceiptHead& head, const std::vector<ReceiptItem>& items, std::size_t most) {
+    QString page =
+        QStringLiteral("<h2>%1</h2><p>%2 · %3</p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"2\">")
+            .arg(receipt_title(head).toHtmlEscaped(), date_text_full(head.started_ns).toHtmlEscaped(), receipt_state(head).toHtmlEscaped());
+    std::size_t lines = 0;
+    for (const ReceiptItem& item : items) {
+        if (++lines > most) break;
+        page += QStringLiteral("<tr><td>%1</td><td align=\"right\">%2</td><td>%3</td><td>%4</td></tr>")
+                    .arg(shown(item.source).toHtmlEscaped(), item.type == FileType::file ? size_text(item.size_bytes) : QString(),
+                         result_words(item.result, item.action).toHtmlEscaped(),
+                         shown(item.error.empty() ? item.place() : item.error).toHtmlEscaped());
+    }
+    page += QStringLiteral("</table>");
+    if (items.size() > most)
+        page += QStringLiteral("<p>%1</p>")
+                    .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr,
+                                                     static_cast<int>(items.size() - most)));
+    return page;
+}
+
 QString outcome_as_html(const OutcomeTree& tree, std::size_t most) { return PrintedTree(tree, most).page(); }
 
 std::string outcome_as_text(const OutcomeTree& tree) {

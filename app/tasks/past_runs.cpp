@@ -1,5 +1,12 @@
 #include "tasks/past_runs.h"
 
+#include <algorithm>
+#include <sstream>
+
+#include "csv.h"
+#include "files/small_file.h"
+#include "keep/documents.h"
+#include "keep/name_search.h"
 #include "run/take_back.h"
 #include "text.h"
 
@@ -47,5 +54,99 @@ void PastRuns::planUndo(const std::string& receipt) {
         auto shared = std::make_shared<const Plan>(std::move(*plan));
         QMetaObject::invokeMethod(
             this, [this, receipt, shared] { emit undoPlanned(receipt, shared); }, Qt::QueuedConnection);
+    });
+}
+
+namespace {
+
+constexpr std::size_t most_found = 20'000;
+
+QString difference_words(Difference difference) {
+    switch (difference) {
+        case Difference::none: return {};
+        case Difference::missing: return PastRuns::tr("no longer there");
+        case Difference::bytes: return PastRuns::tr("other bytes now");
+        case Difference::attributes: return PastRuns::tr("other attributes now");
+        case Difference::unreadable: return PastRuns::tr("cannot be read now");
+    }
+    return {};
+}
+
+std::string as_csv(const std::vector<ReceiptItem>& items) {
+    std::string text = "source,target,final,result,bytes,set aside,hash,error\r\n";
+    for (const ReceiptItem& item : items)
+        text += csv_field(item.source) + ',' + csv_field(item.target) + ',' + csv_field(item.place()) + ',' +
+                std::string(to_text(item.result)) + ',' + std::to_string(item.size_bytes) + ',' + csv_field(item.set_aside) + ',' +
+                csv_field(item.hash) + ',' + csv_field(item.error) + "\r\n";
+    return text;
+}
+
+}  // namespace
+
+void PastRuns::search(const QString& words) {
+    searches_.post([this, words](const std::stop_token& stop) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        const auto search = NameSearch::open(state_folder_);
+        if (!search) return sorry(search.error());
+        if (auto followed = (*search)->follow(**store, stop); !followed) {
+            if (followed.error().fault != Fault::cancelled) sorry(followed.error());
+            return;
+        }
+        const auto hits = (*search)->find(to_bytes(words), most_found);
+        if (!hits) return sorry(hits.error());
+        auto by_receipt = std::make_shared<FoundItems>();
+        for (const NameHit& hit : *hits) (*by_receipt)[hit.receipt].push_back(hit.number);
+        for (auto& [receipt, numbers] : *by_receipt) std::sort(numbers.begin(), numbers.end());
+        QMetaObject::invokeMethod(
+            this, [this, words, by_receipt = std::shared_ptr<const FoundItems>(by_receipt)] { emit found(words, by_receipt); },
+            Qt::QueuedConnection);
+    });
+}
+
+void PastRuns::check(const std::string& receipt) {
+    reads_.post([this, receipt](const std::stop_token& stop) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        const auto head = (*store)->receipt(receipt);
+        if (!head) return sorry(head.error());
+        const auto disk = make_disk();
+        Checker checker(*disk, *head, stop);
+        auto differs = std::make_shared<std::map<std::uint64_t, QString>>();
+        std::uint64_t number = 0;
+        auto read = (*store)->each_item(receipt, [&](ReceiptItem&& item) {
+            const QString words = stop.stop_requested() ? QString() : difference_words(checker.check(item));
+            if (!words.isEmpty()) differs->emplace(number, words);
+            ++number;
+        });
+        if (!read) return sorry(read.error());
+        if (stop.stop_requested()) return;
+        QMetaObject::invokeMethod(
+            this,
+            [this, receipt, differs = std::shared_ptr<const std::map<std::uint64_t, QString>>(differs)] { emit checked(receipt, differs); },
+            Qt::QueuedConnection);
+    });
+}
+
+void PastRuns::exportTo(const std::string& receipt, const std::string& file) {
+    reads_.post([this, receipt, file](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        std::string text;
+        if (file.ends_with(".csv")) {
+            std::vector<ReceiptItem> items;
+            if (auto read = (*store)->each_item(receipt, [&](ReceiptItem&& item) { items.push_back(std::move(item)); }); !read)
+                return sorry(read.error());
+            text = as_csv(items);
+        } else {
+            const auto head = (*store)->receipt(receipt);
+            if (!head) return sorry(head.error());
+            std::ostringstream out;
+            if (auto written = write_receipt(out, *head, **store); !written) return sorry(written.error());
+            text = out.str();
+        }
+        if (auto written = write_small_file(file, text); !written) return sorry(written.error());
+        QMetaObject::invokeMethod(
+            this, [this, file] { emit exported(shown(file)); }, Qt::QueuedConnection);
     });
 }

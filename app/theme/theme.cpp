@@ -51,7 +51,8 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage { background: @paper; }
+QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
 QWidget#gathering, QWidget#receiptList { background: @ground; }
 QWidget#runLine { border-top: 1px solid @line; }
@@ -87,6 +88,7 @@ QHeaderView { background: transparent; }
 QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 10px 5px 14px; }
 QWidget#sentence, QWidget#sentence QLabel, QWidget#sentence Phrase, QLabel#receiptTitle { font-size: @large; }
 QLabel[tone="amber"] { color: @amber; }
+QLabel[tone="plum"] { color: @plum; }
 QLabel[tone="accent"] { color: @accent; }
 QLabel[tone="muted"] { color: @muted; }
 QSplitter::handle { background: @line; }
@@ -107,6 +109,8 @@ QString sheet_for(const Theme& theme) {
     // longer names first, so that "@accent_wash" is not taken for "@accent"
     const std::pair<const char*, QColor> names[] = {{"@amber_fill", theme.amber_fill},
                                                     {"@amber", theme.amber},
+                                                    {"@plum_wash", theme.plum_wash},
+                                                    {"@plum", theme.plum},
                                                     {"@on_accent", theme.on_accent},
                                                     {"@selection", theme.selection},
                                                     {"@accent_wash", theme.accent_wash},

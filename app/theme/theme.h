@@ -39,7 +39,7 @@ struct Theme {
 
 enum class ThemeChoice { system, light, dark };
 
-/// A label's colour by meaning, which follows a change of theme: "amber", "accent", "muted", or "" for ink.
+/// A label's colour by meaning, which follows a change of theme: "amber", "plum", "accent", "muted", or "" for ink.
 void set_tone(QWidget& label, const char* tone);
 
 /// Puts a theme on the whole application: palette, style sheet, Theme::current().

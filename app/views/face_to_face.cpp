@@ -146,7 +146,8 @@ FaceToFace::Facts FaceToFace::factsOf(int side) const {
 }
 
 void FaceToFace::showFacts() {
-    const std::array<Facts, 2> facts{factsOf(0), factsOf(1)};
+    const auto is_there = [this](std::size_t side) { return sides_[side].status.id.inode != 0; };
+    const std::array<Facts, 2> facts{is_there(0) ? factsOf(0) : Facts{}, is_there(1) ? factsOf(1) : Facts{}};
     const auto value_of = [](const Facts& all, const QString& name) {
         const auto found = std::find_if(all.begin(), all.end(), [&](const auto& fact) { return fact.first == name; });
         return found == all.end() ? QString() : found->second;
@@ -158,7 +159,8 @@ void FaceToFace::showFacts() {
             const QString other = value_of(facts[1 - side], name);
             const bool differs = value != other && !other.isEmpty();
             QString note;
-            if (name == tr("Changed") && (side == 0 ? gap > 0 : gap < 0)) note = chip(tr("%1 newer").arg(duration_text(gap)));
+            const bool both = is_there(0) && is_there(1);
+            if (name == tr("Changed") && both && (side == 0 ? gap > 0 : gap < 0)) note = chip(tr("%1 newer").arg(duration_text(gap)));
             const auto own_size = sides_[side].status.id.size_bytes;
             const auto other_size = sides_[1 - side].status.id.size_bytes;
             const bool files = sides_[0].status.type == FileType::file && sides_[1].status.type == FileType::file;
@@ -195,7 +197,17 @@ void FaceToFace::showContents() {
         pages_->setCurrentWidget(texts_);
     } else {
         const bool one_is_no_file = sides_[0].status.type != FileType::file || sides_[1].status.type != FileType::file;
-        if (one_is_no_file)
+        const bool alone = sides_[1].status.id.inode == 0;
+        if (alone && !looks_[0].text.isEmpty()) {
+            std::vector<Differences::Row> rows;
+            for (const QString& line : looks_[0].text.split(QLatin1Char('\n'))) rows.push_back({Differences::How::same, line, {}});
+            texts_->setRows(rows, false);
+            pages_->setCurrentWidget(texts_);
+        } else if (alone && !looked_[0])
+            note_->setText(tr("looking…"));
+        else if (alone)
+            note_->clear();
+        else if (one_is_no_file)
             note_->setText(tr("One of the two is not a file: there is nothing to set against each other."));
         else if (looked_[0] && looked_[1])
             note_->setText(tr("There is nothing to see of files of this kind."));

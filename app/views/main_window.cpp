@@ -21,6 +21,7 @@
 #include "tasks/file_clips.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
+#include "tasks/safe_versions.h"
 #include "tasks/small_changes.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -33,6 +34,7 @@
 #include "views/outcome_side.h"
 #include "views/receipts_page.h"
 #include "views/run_line.h"
+#include "views/safe_page.h"
 
 using namespace tavlo;
 
@@ -84,6 +86,9 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     receipts_ = new ReceiptsPage(*past_);
     places_->addWidget(bench_page);
     places_->addWidget(receipts_);
+    versions_ = new SafeVersions(state_folder, this);
+    safe_ = new SafePage(*versions_);
+    places_->addWidget(safe_);
     buildMenus();
 
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
@@ -111,6 +116,9 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     });
     connect(receipts_, &ReceiptsPage::undoRequested, this,
             [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(safe_, &SafePage::said, run_line_, &RunLine::say);
+    connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
+    connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
@@ -122,6 +130,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         bench_->forget(settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
+        if (places_->currentWidget() == safe_) safe_->refresh();
     });
     gathering_->openFolder(folder);
     connect(gathering_, &GatheringSide::pasteRequested, this, [this](bool move) { paste(move); });
@@ -162,9 +171,10 @@ MainWindow::~MainWindow() = default;
 void MainWindow::goTo(PlaceToBe place) {
     strip_->setPlace(place);
     // the sentence and its balance stand above the collisions too: what is decided there shows in them
-    places_->setCurrentIndex(place == PlaceToBe::receipts ? 1 : 0);
+    places_->setCurrentIndex(place == PlaceToBe::safe ? 2 : place == PlaceToBe::receipts ? 1 : 0);
     below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
     if (place == PlaceToBe::receipts) receipts_->refresh();
+    if (place == PlaceToBe::safe) safe_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
 }
 
@@ -309,6 +319,7 @@ void MainWindow::buildViewMenu() {
     add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
     add(view, tr("&Collisions"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::collisions); });
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::receipts); });
+    add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::safe); });
     view->addSeparator();
     add(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
     add(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });

@@ -8,6 +8,8 @@
 
 class BalanceBar;
 class CollisionsPage;
+class SafePage;
+class SafeVersions;
 class Bench;
 class GatheringSide;
 class InstructionLine;
@@ -61,6 +63,8 @@ private:
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;
+    SafeVersions* versions_;
+    SafePage* safe_;
     CollisionsPage* collisions_;
     QStackedWidget* below_balance_;  ///< the two sides, or the collisions
     GatheringSide* gathering_;

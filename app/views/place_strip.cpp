@@ -91,6 +91,15 @@ private:
                 path.moveTo(-2, 0);
                 path.lineTo(2, 0);
                 break;
+            case PlaceToBe::safe:  // a box with a lid that is closed
+                path.addRect(-8, -3, 16, 10);
+                path.moveTo(-8, -3);
+                path.lineTo(-6, -8);
+                path.lineTo(6, -8);
+                path.lineTo(8, -3);
+                path.moveTo(-2, 1);
+                path.lineTo(2, 1);
+                break;
         }
         return path;
     }
@@ -110,7 +119,7 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     column->setSpacing(0);
     for (const auto& [place, word, name] :
          {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
-          std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}}) {
+          std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}, std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

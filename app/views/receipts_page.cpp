@@ -1,8 +1,12 @@
 #include "views/receipts_page.h"
 
+#include <QComboBox>
+#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListView>
+#include <QMenu>
 #include <QPainter>
 #include <QPushButton>
 #include <QSplitter>
@@ -10,19 +14,25 @@
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <map>
 
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
+#include "tasks/outcome_export.h"
 #include "tasks/past_runs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/button_row.h"
+#include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
+#include "wording.h"
 
 using namespace tavlo;
 
 namespace {
+
+constexpr std::size_t lines_printed = 20'000;  // some 400 pages
 
 /// A past run in three lines: its sentence, what came of it, when and in which state.
 class ReceiptDelegate final : public QStyledItemDelegate {
@@ -117,6 +127,16 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     list_->setItemDelegate(new ReceiptDelegate(list_));
     list_->setUniformItemSizes(true);
     list_->setFrameShape(QFrame::NoFrame);
+    search_ = new QLineEdit;
+    search_->setObjectName(QStringLiteral("receiptSearch"));
+    search_->setAccessibleName(tr("Where did a file go?"));
+    search_->setPlaceholderText(tr("Where did it go? A file or folder name"));
+    search_->setClearButtonEnabled(true);
+    auto* search_row = new QHBoxLayout;
+    search_row->setContentsMargins(14, 10, 14, 8);
+    search_row->addWidget(search_);
+    left_column->setSpacing(0);
+    left_column->addLayout(search_row);
     left_column->addWidget(list_);
     nothing_ = new QLabel(tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."), list_);
     nothing_->setWordWrap(true);
@@ -153,7 +173,14 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     undo_now_->setProperty("role", "primary");
     keep_ = new QPushButton(tr("Leave it as it is"));
     keep_->setObjectName(QStringLiteral("leaveUndo"));
-    for (QPushButton* button : {keep_, undo_now_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
+    results_ = new QComboBox;
+    results_->setObjectName(QStringLiteral("receiptResults"));
+    results_->setAccessibleName(tr("Which results are shown"));
+    more_ = new QPushButton(tr("More…"));
+    more_->setObjectName(QStringLiteral("receiptMore"));
+    more_->setToolTip(tr("Check again, write to a file, print"));
+    head->addWidget(results_, 0, Qt::AlignTop);
+    for (QPushButton* button : {more_, keep_, undo_now_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
     column->addLayout(head);
     stack_ = new QStackedWidget;
     auto* table = new RowView;
@@ -188,7 +215,42 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& index) {
         if (index.isValid()) past_.open(receipts_->head(index.row()).id);
     });
-    connect(&past_, &PastRuns::listed, this, [this](const auto& heads) {
+    connect(search_, &QLineEdit::textChanged, this, [this](const QString& wanted) {
+        if (wanted.trimmed().size() >= 2) return past_.search(wanted);
+        found_.reset();
+        past_.list();
+        showChosen();
+    });
+    connect(&past_, &PastRuns::found, this, [this](const QString& wanted, const auto& items) {
+        if (wanted != search_->text()) return;
+        found_ = items;
+        past_.list();
+        showChosen();
+    });
+    connect(&past_, &PastRuns::checked, this, [this](const std::string& receipt, const auto& differs) {
+        if (receipt != head_.id) return;
+        items_->setDifferences(differs);
+        note_->setText(differs->empty()
+                           ? tr("Read again: all of it is as the run left it.")
+                           : tr("Read again: %Ln items are no longer as the run left them.", nullptr, static_cast<int>(differs->size())));
+        set_tone(*note_, differs->empty() ? "accent" : "amber");
+    });
+    connect(&past_, &PastRuns::exported, this, [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
+    connect(results_, &QComboBox::activated, this, [this](int at) {
+        const int result = results_->itemData(at).toInt();
+        items_->setResult(result < 0 ? std::nullopt : std::optional(static_cast<Outcome>(result)));
+    });
+    connect(more_, &QPushButton::clicked, this, &ReceiptsPage::fillMoreMenu);
+    connect(&past_, &PastRuns::listed, this, [this](const auto& listed) {
+        auto heads = listed;
+        if (found_) {
+            auto touching = std::make_shared<std::vector<ReceiptHead>>();
+            for (const ReceiptHead& one : *listed)
+                if (found_->contains(one.id)) touching->push_back(one);
+            heads = touching;
+        }
+        nothing_->setText(found_ ? tr("No run had to do with such a name.")
+                                 : tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."));
         const std::string keep = wanted_.empty() ? head_.id : wanted_;
         wanted_.clear();
         nothing_->setVisible(heads->empty());
@@ -201,8 +263,8 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         }
         list_->viewport()->update();
         if (current < 0) return;
-        const ReceiptHead& listed = receipts_->head(current);
-        if (listed.id != head_.id || listed.undone_by != head_.undone_by || listed.finished_ns != head_.finished_ns) past_.open(listed.id);
+        const ReceiptHead& now = receipts_->head(current);
+        if (now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns) past_.open(now.id);
     });
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
@@ -236,10 +298,52 @@ void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vec
     if (kept_less > 0) note += tr(" · %Ln could not keep everything", nullptr, static_cast<int>(kept_less));
     if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
     note_->setText(note);
+    set_tone(*note_, "muted");
+    shown_items_ = items;
+    showResults(*items);
     items_->setItems(head.destination, std::move(items));
+    showChosen();
     undo_->setVisible(true);
     undo_->setEnabled(head.undone_by.empty());
     undo_->setToolTip(head.undone_by.empty() ? tr("Shows first what an undo would do") : tr("This run has been undone already"));
+}
+
+/// Only the items that the search is about.
+void ReceiptsPage::showChosen() {
+    if (!found_) return items_->setChosen(std::nullopt);
+    const auto numbers = found_->find(head_.id);
+    items_->setChosen(numbers == found_->end() ? std::nullopt : std::optional(numbers->second));
+}
+
+void ReceiptsPage::showResults(const std::vector<ReceiptItem>& items) {
+    std::map<Outcome, std::size_t> counts;
+    for (const ReceiptItem& item : items) ++counts[item.result];
+    results_->clear();
+    results_->addItem(tr("All results"), -1);
+    const auto action = head_.operation == Operation::move ? Action::move : Action::copy;
+    for (const auto& [result, count] : counts)
+        results_->addItem(tr("%1: %2").arg(result_words(result, action), count_text(count)), static_cast<int>(result));
+    results_->setVisible(counts.size() > 1);
+}
+
+void ReceiptsPage::fillMoreMenu() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->addAction(tr("Check again: read it, and compare"), this, [this] {
+        note_->setText(tr("reading it again…"));
+        past_.check(head_.id);
+    });
+    menu->addAction(tr("Write to a file…"), this, [this] {
+        const QString file = QFileDialog::getSaveFileName(this, tr("Write the receipt to a file"),
+                                                          QString::fromStdString(head_.id) + QStringLiteral(".json"),
+                                                          tr("Receipt document (*.json);;Table (*.csv)"));
+        if (!file.isEmpty()) past_.exportTo(head_.id, to_bytes(file));
+    });
+    menu->addAction(tr("Print…"), this, [this] {
+        print_page(*this, printer_, receipt_title(head_),
+                   [head = head_, items = shown_items_] { return receipt_as_html(head, *items, lines_printed); });
+    });
+    menu->popup(more_->mapToGlobal(QPoint(0, more_->height())));
 }
 
 void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
@@ -260,6 +364,8 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     undo_now_->setEnabled(count > 0);
     stack_->setCurrentIndex(1);
     undo_->hide();
+    more_->hide();
+    results_->hide();
     undo_now_->show();
     keep_->show();
     undo_now_->setFocus();
@@ -270,5 +376,7 @@ void ReceiptsPage::leaveUndoPlan() {
     undo_plan_.reset();
     undo_now_->hide();
     keep_->hide();
+    more_->setVisible(!head_.id.empty());
+    results_->setVisible(results_->count() > 2);
     undo_->show();
 }

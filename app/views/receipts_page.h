@@ -6,9 +6,9 @@
 
 #include "keep/receipt.h"
 #include "plan/plan.h"
+#include "tasks/past_runs.h"
 
 class OutcomeModel;
-class PastRuns;
 class QLabel;
 class QPushButton;
 class QStackedWidget;
@@ -27,12 +27,16 @@ public:
     void openReceipt(const std::string& id);
 
 signals:
+    void said(const QString& words);
     void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
 
 private:
     void show_(const tavlo::ReceiptHead& head, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
     void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
     void leaveUndoPlan();
+    void showResults(const std::vector<tavlo::ReceiptItem>& items);
+    void showChosen();
+    void fillMoreMenu();
 
     PastRuns& past_;
     ReceiptsModel* receipts_;
@@ -41,11 +45,17 @@ private:
     QListView* list_;
     QLabel* title_;
     QLabel* note_;
+    class QLineEdit* search_;
+    class QComboBox* results_;
+    QPushButton* more_;
     QPushButton* undo_;
     QPushButton* undo_now_;
     QPushButton* keep_;
     QStackedWidget* stack_;
     QLabel* nothing_;
+    std::shared_ptr<const FoundItems> found_;  ///< null: nothing is searched for
+    std::shared_ptr<const std::vector<tavlo::ReceiptItem>> shown_items_;
+    LatestWorker printer_;
     tavlo::ReceiptHead head_;
     std::shared_ptr<const tavlo::Plan> undo_plan_;
     std::string wanted_;

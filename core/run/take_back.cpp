@@ -1,5 +1,8 @@
 #include "run/take_back.h"
 
+#include <functional>
+#include <unordered_set>
+
 #include "batch/gather.h"
 #include "files/contents.h"
 #include "files/path.h"
@@ -50,7 +53,8 @@ Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& rec
     return plan_undo(basis);
 }
 
-Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& id, const std::string& into) {
+Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& id, const std::string& into,
+                             std::optional<Decision> where_taken) {
     const auto entry = store.safe_entry(id);
     if (!entry) return failure(entry.error());
     const std::string target = into.empty() ? entry->original : join(into, name_of(entry->original));
@@ -63,12 +67,19 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     auto surveyed = survey(disk, std::move(*destination), layout.targets);
     if (!surveyed) return failure(surveyed.error());
     const HeldFolder* folder = surveyed->folder("");
-    if (folder != nullptr && folder->find(name_of(target)) != nullptr) return failure(Fault::name_taken, "the name is held", target);
-    Plan plan = make_plan(Operation::move, batch, layout, *surveyed, Rules{}, KnownContents{});
+    const Held* held = folder == nullptr ? nullptr : folder->find(name_of(target));
+    const bool would_merge =
+        held != nullptr && held->status.type == FileType::folder && batch->entries.front().status.type == FileType::folder;
+    if (held != nullptr && (!where_taken || would_merge)) return failure(Fault::name_taken, "the name is held", target);
+    Rules rules;
+    rules.otherwise = where_taken.value_or(Decision::undecided);
+    if (held != nullptr)  // decided whatever the two hold: nothing has to be read for it
+        rules.single.add(entry->stored, {pair_of(batch->entries.front().status, held->status), where_taken});
+    Plan plan = make_plan(Operation::move, batch, layout, *surveyed, rules, KnownContents{});
     plan.operation = Operation::restore;
     plan.items.front().add_extras().entry_of_safe = id;
     for (Item& item : plan.items)
-        if (item.outcome == Outcome::created) item.outcome = Outcome::restored;
+        if (arrives(item.outcome)) item.outcome = Outcome::restored;
     plan.totals = total(plan);
     return plan;
 }
@@ -131,12 +142,14 @@ Result<void> remove_tree(FileSystem& disk, const Handle& folder, const std::stri
 
 }  // namespace
 
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns) {
+namespace {
+
+Result<Emptied> remove_where(FileSystem& disk, Store& store, const std::function<bool(const SafeEntry&)>& wanted) {
     auto entries = store.safe_entries();
     if (!entries) return failure(entries.error());
     Emptied emptied;
     for (const SafeEntry& entry : *entries) {
-        if (entry.set_aside_ns > set_aside_before_ns) continue;
+        if (!wanted(entry)) continue;
         const std::string slot(parent_of(entry.stored));
         const std::string shelf(parent_of(slot));
         const auto folder = disk.open_folder(slot);
@@ -157,6 +170,17 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_asid
         emptied.removed.push_back(entry.id);
     }
     return emptied;
+}
+
+}  // namespace
+
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns) {
+    return remove_where(disk, store, [&](const SafeEntry& entry) { return entry.set_aside_ns <= set_aside_before_ns; });
+}
+
+Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries) {
+    const std::unordered_set<std::string> wanted(entries.begin(), entries.end());
+    return remove_where(disk, store, [&](const SafeEntry& entry) { return wanted.contains(entry.id); });
 }
 
 }  // namespace tavlo

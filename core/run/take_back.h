@@ -1,7 +1,9 @@
 #pragma once
 
+#include <optional>
 #include <stop_token>
 #include <string>
+#include <vector>
 
 #include "files/file_system.h"
 #include "files/looker.h"
@@ -15,9 +17,12 @@ namespace tavlo {
 Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt);
 
 /// Plans to bring back one version from the Safe.
-/// into     the folder to put it in; empty: the place it held
-/// errors   not_found: no such entry, or its version is gone; name_taken: the place is held
-Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& entry, const std::string& into);
+/// into         the folder to put it in; empty: the place it held
+/// where_taken  what happens where something holds that name: overwrite (that goes to the Safe in turn), or rename
+/// errors       not_found: no such entry, or its version is gone; name_taken: the place is held, and nothing was said of that, or two
+///              folders would have to be merged
+Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& entry, const std::string& into,
+                             std::optional<Decision> where_taken = std::nullopt);
 
 /// How a thing that a run put in place compares with what the receipt says.
 enum class Difference : std::uint8_t { none, missing, bytes, attributes, unreadable };
@@ -45,5 +50,7 @@ struct Emptied {
     std::vector<Error> problems;
 };
 Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns);
+/// The same for versions that were chosen.
+Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries);
 
 }  // namespace tavlo

@@ -4,6 +4,7 @@
 #include <filesystem>
 #include <thread>
 
+#include "keep/name_search.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 
@@ -195,4 +196,43 @@ TEST_CASE("pairs that were compared are recalled as long as both are as they wer
     CHECK(known.same(pair(5, 7)) == false);
     CHECK(known.same(pair(6, 8)) == std::nullopt);  // touched since, whatever its date says
     CHECK(known.same(pair(9999, 7)) == std::nullopt);
+}
+
+TEST_CASE("which runs touched a name is found by words, begun words and parts that stand together, newest first", "[search]") {
+    TempFolder temp;
+    Jobs jobs(temp.path("state"));
+    temp.write("from/permit-0416-north-quay.pdf", "x");
+    temp.write("from/permit-0417.pdf", "y");
+    temp.write("from/\xff odd ø.txt", "z");
+    const Ran first =
+        jobs.run(copy({temp.path("from/permit-0416-north-quay.pdf"), temp.path("from/permit-0417.pdf")}, temp.path("to/Permits")));
+    const Ran second =
+        jobs.run(move({temp.path("to/Permits/permit-0416-north-quay.pdf"), temp.path("from/\xff odd ø.txt")}, temp.path("to/Archive")));
+    const auto search = value(NameSearch::open(temp.path("state")));
+    REQUIRE(search->follow(*jobs.store));
+    const auto found = [&](const char* words) {
+        std::string runs;
+        for (const NameHit& hit : value(search->find(words, 100)))
+            runs += (hit.receipt == first.head.id ? "1." : "2.") + std::to_string(hit.number) + " ";
+        return runs;
+    };
+    CHECK(found("permit-0416") == "2.0 1.0 ");
+    CHECK(found("0416") == "2.0 1.0 ");
+    CHECK(found("nor") == "2.0 1.0 ");
+    CHECK(found("quay-north") == "");
+    CHECK(found("north 0416 archive") == "2.0 ");
+    CHECK(found("permit-04") == "2.0 1.1 1.0 ");
+    CHECK(found("ODD") == "2.1 ");
+    CHECK(found("\" OR * - ^") == "");
+    CHECK(found("") == "");
+    jobs.undo(second.head.id);
+    REQUIRE(search->follow(*jobs.store));
+    CHECK(value(search->find("0416", 100)).size() == 3);
+    CHECK(value(search->find("0416", 2)).size() == 2);
+    // damaged, it is made again
+    temp.write("state/names.sqlite", "no database at all, but long enough to look like something");
+    std::filesystem::remove(temp.path("state/names.sqlite-wal"));
+    const auto again = value(NameSearch::open(temp.path("state")));
+    REQUIRE(again->follow(*jobs.store));
+    CHECK(value(again->find("0416", 100)).size() == 3);
 }

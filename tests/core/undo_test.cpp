@@ -180,3 +180,28 @@ TEST_CASE("receipts and the Safe's index outlive the program, a damaged or newer
     CHECK(damaged.error().path == temp.path("damaged/tavlo.sqlite"));
     CHECK_FALSE(Store::open(temp.write("a file", "x")));
 }
+
+TEST_CASE("a version comes back over what holds its place, which goes to the Safe in turn, or beside it", "[disk][restore]") {
+    const bool beside = GENERATE(false, true);
+    const bool same_size = GENERATE(false, true);  // then only reading would tell the two apart
+    TempFolder temp;
+    temp.write("from/a", same_size ? "new" : "new and longer");
+    temp.write("to/a", "old");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite));
+    const Plan plan =
+        value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, {}, beside ? Decision::rename : Decision::overwrite));
+    const Ran back = jobs.carry_out(plan);
+    CHECK(back.of(Outcome::restored) == 1);
+    CHECK(temp.read("to/a") == (beside ? temp.read("from/a") : "old"));
+    CHECK(temp.read("to/a-2") == (beside ? "old" : "(none)"));
+    CHECK(value(jobs.store->safe_entries()).size() == (beside ? 0U : 1U));
+    CHECK(jobs.undo(back.head.id).of(Outcome::undecided) == 0);
+    CHECK(temp.read("to/a") == temp.read("from/a"));
+    CHECK_FALSE(temp.has("to/a-2"));
+    const auto entries = value(jobs.store->safe_entries());
+    REQUIRE(entries.size() == 1);
+    CHECK(value(remove_versions(*jobs.disk, *jobs.store, {"not there"})).removed.empty());
+    CHECK(value(remove_versions(*jobs.disk, *jobs.store, {entries[0].id})).removed.size() == 1);
+    CHECK_FALSE(std::filesystem::exists(entries[0].stored));
+}

@@ -1,0 +1,61 @@
+#pragma once
+
+#include <QWidget>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "models/safe_model.h"
+#include "tasks/safe_versions.h"
+
+class FaceToFace;
+class QLabel;
+class QLineEdit;
+class QPushButton;
+class RowView;
+
+/// The versions that runs set aside: each against what holds its place now; brought back, or, only when somebody says so, removed
+/// for good.
+class SafePage final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit SafePage(SafeVersions& versions, QWidget* parent = nullptr);
+    void refresh() { versions_.list(); }
+    SafeModel& model() { return *model_; }
+
+signals:
+    void restoreRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+    void said(const QString& words);
+
+private:
+    void showListing(std::shared_ptr<const SafeListing> listing);
+    void showCurrent();
+    void showQuestion(const QString& words, const QString& yes, const QString& other);
+    void leaveQuestion();
+    void askRemoval(const std::vector<std::string>& entries);
+    void fillEmptyMenu();
+    void restore(bool elsewhere);
+    std::vector<std::string> selected() const;
+
+    SafeVersions& versions_;
+    SafeModel* model_;
+    std::shared_ptr<const SafeListing> listing_;
+    QLabel* title_;
+    QLabel* rooms_;
+    QLineEdit* filter_;
+    RowView* list_;
+    QLabel* empty_;
+    FaceToFace* face_;
+    QPushButton* back_;
+    QPushButton* elsewhere_;
+    QPushButton* remove_;
+    QPushButton* age_;
+    QWidget* question_;
+    QLabel* question_words_;
+    QPushButton* yes_;
+    QPushButton* other_;
+    std::vector<std::string> to_remove_;                           ///< what the question is about, if that is removal
+    std::optional<std::pair<std::string, std::string>> to_place_;  ///< entry and folder, if it is a place that is held
+};

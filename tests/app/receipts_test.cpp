@@ -1,0 +1,91 @@
+#include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListView>
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "support/temp_folder.h"
+#include "tasks/bench.h"
+#include "tasks/outcome_export.h"
+#include "tasks/past_runs.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+namespace {
+
+/// A window after two runs: some permits one after the other into two folders.
+struct Past {
+    Past() {
+        for (const char* name : {"permit-0416.pdf", "permit-0417.pdf", "list.csv"}) temp.write(std::string("from/") + name, name);
+        window = std::make_unique<MainWindow>(temp.path("from"), temp.path("state"));
+        window->resize(1280, 800);
+        window->show();
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+        run({"from/permit-0416.pdf", "from/permit-0417.pdf"}, "one");
+        run({"one/permit-0416.pdf", "from/list.csv"}, "two");
+        driver->click("placeReceipts");
+        REQUIRE(WindowDriver::wait([this] { return receipts() == 2; }));
+    }
+    void run(const std::vector<std::string>& names, const char* into) {
+        std::vector<std::string> paths;
+        for (const auto& name : names) paths.push_back(temp.path(name));
+        window->bench().replacePicks(paths);
+        window->bench().setDestination(temp.path(into));
+        REQUIRE(driver->settle());
+        driver->click("start");
+        REQUIRE(driver->settle());
+    }
+    int receipts() const { return driver->find<QListView>("receipts")->model()->rowCount(); }
+    int items() const { return driver->find<RowView>("receiptItems")->model()->rowCount(); }
+
+    TempFolder temp;
+    std::unique_ptr<MainWindow> window;
+    std::optional<WindowDriver> driver;
+};
+
+}  // namespace
+
+TEST_CASE("where a file went: every run that touched it, newest first, and in each just its items", "[window][receipts]") {
+    Past past;
+    past.driver->type("receiptSearch", QStringLiteral("permit-0417"));
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 1 && past.items() == 1; }));
+    past.driver->type("receiptSearch", QStringLiteral("0416"));
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 2; }));
+    past.driver->type("receiptSearch", QStringLiteral("nowhere at all"));
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 0; }));
+    past.driver->type("receiptSearch", {});
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 2 && past.items() == 2; }));
+}
+
+TEST_CASE("a receipt is checked again, written out, and shown by result", "[window][receipts]") {
+    Past past;
+    auto& list = *past.driver->find<QListView>("receipts");
+    list.setCurrentIndex(list.model()->index(1, 0));
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 2; }));
+    PastRuns runs(past.temp.path("state"));
+    const std::string id = list.currentIndex().data(Qt::UserRole + 1).toString().toStdString();
+    std::optional<std::size_t> differing;
+    QObject::connect(&runs, &PastRuns::checked, [&](const std::string&, const auto& differs) { differing = differs->size(); });
+    runs.check(id);
+    REQUIRE(WindowDriver::wait([&] { return differing.has_value(); }));
+    CHECK(*differing == 0);
+    past.temp.write("one/permit-0417.pdf", "somebody else's work");
+    differing.reset();
+    runs.check(id);
+    REQUIRE(WindowDriver::wait([&] { return differing.has_value(); }));
+    CHECK(*differing == 1);
+    int written = 0;
+    QObject::connect(&runs, &PastRuns::exported, [&](const QString&) { ++written; });
+    runs.exportTo(id, past.temp.path("receipt.csv"));
+    REQUIRE(WindowDriver::wait([&] { return written == 1; }));
+    CHECK(past.temp.read("receipt.csv").starts_with("source,target,final,result"));
+    runs.exportTo(id, past.temp.path("receipt.json"));
+    REQUIRE(WindowDriver::wait([&] { return written == 2; }));
+    CHECK(past.temp.read("receipt.json").find("\"document\":\"receipt\"") != std::string::npos);
+    ReceiptHead head;
+    const std::vector<ReceiptItem> items(3);
+    CHECK(receipt_as_html(head, items, 1).contains(QStringLiteral("2 more lines")));
+}

@@ -1,0 +1,90 @@
+#include <QLabel>
+#include <QPushButton>
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "keep/store.h"
+#include "models/safe_model.h"
+#include "run/take_back.h"
+#include "support/temp_folder.h"
+#include "tasks/bench.h"
+#include "views/safe_page.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+namespace {
+
+/// A window after a run that has set two versions aside.
+struct Shelf {
+    Shelf() {
+        for (const char* name : {"a.txt", "b.txt"}) {
+            temp.write(std::string("from/") + name, std::string("new ") + name);
+            temp.write(std::string("to/") + name, std::string("old, and longer ") + name);
+        }
+        window = std::make_unique<MainWindow>(temp.path("from"), temp.path("state"));
+        window->resize(1280, 800);
+        window->show();
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+        window->bench().replacePicks({temp.path("from/a.txt"), temp.path("from/b.txt")});
+        window->bench().setDestination(temp.path("to"));
+        window->bench().setCollisionRule(CollisionRule::incoming_wins);
+        REQUIRE(driver->settle());
+        driver->click("start");
+        REQUIRE(driver->settle());
+        driver->click("placeSafe");
+        REQUIRE(WindowDriver::wait([this] { return rows() == 2; }));
+    }
+    ~Shelf() {
+        window.reset();
+        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store, now_ns());
+    }
+    int rows() const { return driver->find<RowView>("safeList")->model()->rowCount(); }
+    bool isShown(const char* name) const { return driver->find<QWidget>(name)->isVisible(); }
+
+    TempFolder temp;
+    std::unique_ptr<MainWindow> window;
+    std::optional<WindowDriver> driver;
+};
+
+}  // namespace
+
+TEST_CASE("a version is looked at, and comes back: over what is there, which goes to the Safe, or to a free place", "[window][safe]") {
+    Shelf shelf;
+    CHECK(shelf.driver->find<QLabel>("safeTitle")->text().startsWith("2 versions in the Safe"));
+    shelf.driver->clickRow("safeList", shelf.driver->rowNamed("safeList", QStringLiteral("a.txt")));
+    REQUIRE(WindowDriver::wait([&] {
+        return shelf.driver->find<QWidget>("safePage")->findChild<QLabel*>(QStringLiteral("rightTitle"))->text().contains("There now");
+    }));
+    shelf.driver->click("safeBack");
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));  // its place is held: asked, not guessed
+    CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
+    shelf.driver->click("safeYes");
+    REQUIRE(WindowDriver::wait([&] { return shelf.temp.read("to/a.txt") == "old, and longer a.txt"; }));
+    REQUIRE(shelf.driver->settle());
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 2; }));  // the new one lies there instead
+    std::filesystem::remove(shelf.temp.path("to/b.txt"));
+    shelf.driver->clickRow("safeList", shelf.driver->rowNamed("safeList", QStringLiteral("b.txt")));
+    shelf.driver->click("safeBack");
+    REQUIRE(WindowDriver::wait([&] { return shelf.temp.read("to/b.txt") == "old, and longer b.txt"; }));
+    REQUIRE(shelf.driver->settle());
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 1; }));
+}
+
+TEST_CASE("versions are removed for good only after what that means was said", "[window][safe]") {
+    Shelf shelf;
+    shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
+    shelf.driver->click("safeRemove");
+    REQUIRE(shelf.isShown("safeQuestion"));
+    CHECK(shelf.driver->find<QLabel>("safeQuestionWords")->text() ==
+          "2 versions would be gone for good; that is not undone. 1 run can then no longer be undone in full.");
+    shelf.driver->click("safeNo");
+    CHECK_FALSE(shelf.isShown("safeQuestion"));
+    CHECK(shelf.rows() == 2);
+    shelf.driver->click("safeRemove");
+    shelf.driver->click("safeYes");
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
+    CHECK((*Store::open(shelf.temp.path("state")))->safe_entries()->empty());
+    CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
+}
