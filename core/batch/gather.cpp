@@ -20,7 +20,7 @@ constexpr std::uint64_t progress_step = 1024;
 
 class Gatherer {
 public:
-    Gatherer(FileSystem& disk, const GatherOptions& options) : disk_(disk), options_(options), handles_(disk, batch_.folders) {}
+    Gatherer(FileSystem& disk, GatherOptions options) : disk_(disk), options_(std::move(options)), handles_(disk, batch_.folders) {}
 
     Result<void> take(const std::string& source) {
         std::string path = source;
@@ -38,9 +38,17 @@ public:
         if (!status) return failure(status.error());
         const EntryId entry = add(folder, no_entry, name, **handle, *status, through_link, true);
         if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
-        if (auto readable = check_readable(batch_.entries[entry]); !readable) return readable;
-        return walk();
+        return check_readable(batch_.entries[entry]);
     }
+
+    /// Reads on below what was taken, until there are so many entries in all. returns whether that was all
+    Result<bool> walk_to(std::size_t entries) {
+        while (!levels_.empty() && batch_.entries.size() < entries)
+            if (auto walked = walk(); !walked) return failure(walked.error());
+        return levels_.empty();
+    }
+
+    const Batch& batch() const { return batch_; }
 
     Batch finish() && { return std::move(batch_); }
 
@@ -145,37 +153,36 @@ private:
         levels_.push_back({id, std::move(*names)});
     }
 
+    /// One more thing.
     Result<void> walk() {
-        while (!levels_.empty()) {
-            if (options_.stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
-            const std::size_t depth = levels_.size() - 1;
-            if (levels_[depth].next == levels_[depth].names.size()) {
-                levels_.pop_back();
-                continue;
-            }
-            const Name name = std::move(levels_[depth].names[levels_[depth].next++]);
-            const EntryId above = levels_[depth].entry;
-            if (is_own_name(name.bytes)) {
-                mark_incomplete(above);
-                continue;
-            }
-            const FolderId folder = batch_.entries[above].inside;
-            const auto handle = handles_.open(folder);
-            const auto status = handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
-            if (!status) {
-                if (status.error().fault == Fault::not_found) continue;  // went away between the listing and the look
-                Entry entry;
-                entry.folder = folder;
-                entry.parent = above;
-                entry.name = name.bytes;
-                entry.status.type = name.hint;
-                entry.problem = std::make_shared<const Error>(status.error());
-                batch_.entries.push_back(std::move(entry));
-            } else {
-                add(folder, above, name.bytes, **handle, *status, options_.follow_links, false);
-            }
-            if (batch_.entries.back().problem) mark_incomplete(batch_.entries.back().parent);
+        if (options_.stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
+        const std::size_t depth = levels_.size() - 1;
+        if (levels_[depth].next == levels_[depth].names.size()) {
+            levels_.pop_back();
+            return {};
         }
+        const Name name = std::move(levels_[depth].names[levels_[depth].next++]);
+        const EntryId above = levels_[depth].entry;
+        if (is_own_name(name.bytes)) {
+            mark_incomplete(above);
+            return {};
+        }
+        const FolderId folder = batch_.entries[above].inside;
+        const auto handle = handles_.open(folder);
+        const auto status = handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
+        if (!status) {
+            if (status.error().fault == Fault::not_found) return {};  // went away between the listing and the look
+            Entry entry;
+            entry.folder = folder;
+            entry.parent = above;
+            entry.name = name.bytes;
+            entry.status.type = name.hint;
+            entry.problem = std::make_shared<const Error>(status.error());
+            batch_.entries.push_back(std::move(entry));
+        } else {
+            add(folder, above, name.bytes, **handle, *status, options_.follow_links, false);
+        }
+        if (batch_.entries.back().problem) mark_incomplete(batch_.entries.back().parent);
         return {};
     }
 
@@ -185,7 +192,7 @@ private:
     }
 
     FileSystem& disk_;
-    const GatherOptions& options_;
+    GatherOptions options_;
     Batch batch_;
     FolderHandles handles_;
     std::unordered_map<std::string, FolderId> roots_;
@@ -195,14 +202,40 @@ private:
 
 }  // namespace
 
-Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options) {
-    Gatherer gatherer(disk, options);
+struct Gathering::Parts {
+    Parts(FileSystem& disk, std::vector<std::string> wanted, const GatherOptions& options)
+        : gatherer(disk, options), sources(std::move(wanted)) {}
+    Gatherer gatherer;
+    std::vector<std::string> sources;
+    std::size_t next = 0;
     std::set<std::string> seen;
-    for (const auto& source : sources) {
-        if (!seen.insert(source).second) continue;
-        if (auto taken = gatherer.take(source); !taken) return failure(taken.error());
+};
+
+Gathering::Gathering(FileSystem& disk, std::vector<std::string> sources, const GatherOptions& options)
+    : parts_(std::make_unique<Parts>(disk, std::move(sources), options)) {}
+Gathering::~Gathering() = default;
+
+Result<bool> Gathering::read_on(std::size_t more) {
+    const std::size_t size = parts_->gatherer.batch().entries.size();
+    const std::size_t wanted = more > SIZE_MAX - size ? SIZE_MAX : size + more;
+    for (;;) {
+        const auto walked = parts_->gatherer.walk_to(wanted);
+        if (!walked) return walked;
+        if (!*walked) return false;
+        if (parts_->next == parts_->sources.size()) return true;
+        const std::string& source = parts_->sources[parts_->next++];
+        if (!parts_->seen.insert(source).second) continue;
+        if (auto taken = parts_->gatherer.take(source); !taken) return failure(taken.error());
     }
-    return std::move(gatherer).finish();
+}
+
+const Batch& Gathering::batch() const { return parts_->gatherer.batch(); }
+Batch Gathering::finish() && { return std::move(parts_->gatherer).finish(); }
+
+Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options) {
+    Gathering gathering(disk, sources, options);
+    if (auto read = gathering.read_on(SIZE_MAX); !read) return failure(read.error());
+    return std::move(gathering).finish();
 }
 
 }  // namespace tavlo

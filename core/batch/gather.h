@@ -1,6 +1,7 @@
 #pragma once
 
 #include <functional>
+#include <memory>
 #include <stop_token>
 #include <string>
 #include <vector>
@@ -22,6 +23,23 @@ struct GatherOptions {
 /// errors   a source that is missing or may not be read (promise: refused before anything is touched), cancelled
 /// Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own Safe.
 Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options = {});
+
+/// The same in steps: what has been read so far is a batch already, to which more comes at its end.
+class Gathering {
+public:
+    Gathering(FileSystem& disk, std::vector<std::string> sources, const GatherOptions& options = {});
+    ~Gathering();
+    Gathering(const Gathering&) = delete;
+    Gathering& operator=(const Gathering&) = delete;
+    /// Reads on until so many more entries are there. returns whether that was all; errors as gather()
+    Result<bool> read_on(std::size_t more);
+    const Batch& batch() const;
+    Batch finish() &&;
+
+private:
+    struct Parts;
+    std::unique_ptr<Parts> parts_;
+};
 
 /// Names that are Tavlo's own: its Safe and its part-files.
 bool is_own_name(std::string_view name);

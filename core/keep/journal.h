@@ -9,6 +9,9 @@
 
 namespace tavlo {
 
+/// The number of the item that stands for what has not been counted yet.
+inline constexpr std::uint64_t rest_number = std::uint64_t{1} << 40;
+
 /// An item of a run that has no result yet, as it was planned: enough to carry it out in another process.
 struct PendingItem {
     std::uint64_t number = 0;               ///< in the receipt

@@ -163,6 +163,22 @@ public:
         });
     }
 
+    Result<void> extend(const std::string& receipt, const std::vector<PendingItem>& items,
+                        const std::optional<PendingItem>& rest) override {
+        return guarded("note more of the run", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement forget(database_, "delete from pending where receipt=? and first>=?");
+            forget.bind(1, receipt);
+            forget.bind(2, as_signed(rest_number));
+            forget.exec();
+            auto at = items.begin();
+            write_pending(receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            bool noted = !rest;
+            write_pending(receipt, [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
+            transaction.commit();
+        });
+    }
+
     Result<void> intend(const std::string& receipt, const Intent& intent) override {
         return guarded("write the journal", [&] {
             auto intents = intents_of(receipt);

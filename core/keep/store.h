@@ -41,6 +41,11 @@ public:
     /// A run that has ended has something to do again: these items, which it had left undecided or failed at. Its state is
     /// interrupted until finish().
     virtual Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) = 0;
+    /// A run that is going on has more to do, after what it has so far.
+    /// rest     what stands for all that has not been counted yet, should the run be interrupted; nullopt: everything has. It takes the
+    ///          place of the one before
+    virtual Result<void> extend(const std::string& receipt, const std::vector<PendingItem>& items,
+                                const std::optional<PendingItem>& rest) = 0;
     /// What was done since the last time, whose items are no longer pending, and what the next group is about to do, in one
     /// transaction that is durable when this returns.
     virtual Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& intents = {}) = 0;

@@ -243,6 +243,8 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
     if (!head) return head;
     auto pending = store.pending(id);
     if (!pending) return failure(pending.error());
+    if (options.more_follows)  // what stands for the rest is no item while the rest is being counted
+        std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
     auto intents = store.intents(id);
     if (!intents) return failure(intents.error());
     std::vector<std::pair<std::uint64_t, ReceiptItem>> settled;
@@ -266,6 +268,7 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
         if (auto recorded = store.record(id, done); !recorded) return failure(recorded.error());
         pending = store.pending(id);
         if (!pending) return failure(pending.error());
+        if (options.more_follows) std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
         if (auto read = read_settled(); !read) return failure(read.error());
     }
     const Rest rest = plan_rest(*head, *pending, settled);
@@ -273,6 +276,11 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
 }
 
 }  // namespace
+
+Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options,
+                                const RunEvents& events) {
+    return recover_one(disk, store, receipt, options, events);
+}
 
 Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options, const RunEvents& events) {
     const auto lock = store.lock(receipt);

@@ -26,6 +26,10 @@ Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& opti
 Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options = {},
                            const RunEvents& events = {});
 
+/// The same, by whoever holds the run's lock.
+Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options = {},
+                                const RunEvents& events = {});
+
 /// Runs that were interrupted (not stopped by somebody) and that no process is carrying out, oldest first.
 Result<std::vector<ReceiptHead>> interrupted_runs(Store& store);
 

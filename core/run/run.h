@@ -24,6 +24,8 @@ struct RunOptions {
     /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of failing item
     /// by item; it can be gone on with once there is room again.
     bool pause_when_stuck = false;
+    /// The run goes on with another plan after this one: its folders stay as private as while they are filled, and it has not ended.
+    bool more_follows = false;
     unsigned threads = 0;  ///< that read and write files at a time; 0: as many as are useful
 };
 

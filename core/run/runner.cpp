@@ -72,6 +72,10 @@ Result<ReceiptHead> Runner::run() {
         if (auto stepped = step(id); !stepped) return failure(stepped.error());
     }
     if (auto flushed = flush(); !flushed) return failure(flushed.error());
+    if (options_.more_follows && !should_stop()) {
+        if (auto written = write_records(); !written) return failure(written.error());
+        return head_;
+    }
     finish_folders();
     if (auto removed = remove_emptied_folders(); !removed) return failure(removed.error());
     if (auto ended = end(); !ended) return failure(ended.error());

@@ -1,0 +1,170 @@
+#include "run/growing.h"
+
+#include <algorithm>
+#include <set>
+
+#include "batch/gather.h"
+#include "files/path.h"
+#include "run/pending_plan.h"
+#include "run/recover.h"
+
+namespace tavlo {
+
+namespace {
+
+constexpr std::size_t first_part = 1000;  // entries; the next parts are as large as all before them together
+
+/// One run while its batch grows.
+class Grower {
+public:
+    Grower(FileSystem& disk, Store& store, const Request& request, const RunOptions& options, const RunEvents& events)
+        : disk_(disk),
+          store_(store),
+          request_(request),
+          options_(options),
+          events_(events),
+          gathering_(disk, request.sources, {false, options.stop, {}}) {}
+
+    Result<ReceiptHead> run(const std::function<void(const Counted&)>& counted, std::shared_ptr<const Plan>* plan) {
+        for (bool all = false; !all;) {
+            const auto read = gathering_.read_on(std::max(first_part, gathering_.batch().entries.size()));
+            if (!read) return began_ ? stop_counting(read.error()) : Result<ReceiptHead>(failure(read.error()));
+            all = *read;
+            if (auto planned = plan_all(all); !planned)
+                return began_ ? stop_counting(planned.error()) : Result<ReceiptHead>(failure(planned.error()));
+            if (plan != nullptr) *plan = outlook_.plan;
+            if (counted) counted({outlook_.plan->items.size(), outlook_.plan->totals.bytes + bytes_before_, all});
+            if (auto noted = note_part(all); !noted) return failure(noted.error());
+            RunOptions part = options_;
+            part.more_follows = !all;
+            auto head = resume_held(disk_, store_, head_.id, part, events_);
+            if (!head || all || options_.stop.stop_requested() || head->state == RunState::stopped) return head;
+        }
+        return failure(Fault::refused, "nothing was asked for", request_.destination);
+    }
+
+private:
+    /// A plan of all that was counted so far, against the destination as it is by now.
+    Result<void> plan_all(bool last) {
+        auto outlook = look_ahead(disk_, request_, std::make_shared<const Batch>(gathering_.batch()), known_, options_.stop);
+        if (!outlook) return failure(outlook.error());
+        outlook_ = std::move(*outlook);
+        if (!began_ && !outlook_.refusals.empty()) return failure(outlook_.refusals.front());
+        if (outlook_.destination->volume.folds_case)
+            return failure(Fault::refused, "folds case, so everything is counted first", request_.destination);
+        if (!last || outlook_.plan->not_compared.empty()) return {};
+        for (const ItemId id : outlook_.plan->not_compared)  // what this run has put there itself need not be read again
+            if (id < numbers_.size() && numbers_[id] != nullopt_number) known_.learn(outlook_.plan->items[id].collision->pair, true);
+        outlook_ = plan_again(request_, outlook_, known_);
+        if (auto compared = compare_pairs(disk_, *outlook_.plan, known_, &store_, options_.stop); !compared) return compared;
+        outlook_ = plan_again(request_, outlook_, known_);
+        return {};
+    }
+
+    /// What can begin: it collides with nothing, and so does the folder that it comes in.
+    bool can_begin(const Item& item) const {
+        const bool plain = (item.outcome == Outcome::created || item.outcome == Outcome::merged) && !item.collision && !item.problem;
+        return plain && (item.parent == no_item || numbers_[item.parent] != nullopt_number);
+    }
+
+    Result<void> note_part(bool last) {
+        const Plan& plan = *outlook_.plan;
+        numbers_.resize(plan.items.size(), nullopt_number);
+        std::vector<PendingItem> part;
+        for (ItemId id = 0; id < plan.items.size(); ++id) {
+            if (numbers_[id] != nullopt_number || !(last || can_begin(plan.items[id]))) continue;
+            numbers_[id] = next_++;
+            PendingItem item = pending_item(plan, id);
+            item.number = numbers_[id];
+            if (item.parent) item.parent = numbers_[plan.items[id].parent];
+            if (arrives(plan.items[id].outcome) && item.type == FileType::file) bytes_before_ += item.identity.size_bytes;
+            part.push_back(std::move(item));
+        }
+        if (!began_)
+            if (auto begun = begin(); !begun) return begun;
+        return store_.extend(head_.id, part, last ? std::nullopt : std::optional(rest()));
+    }
+
+    Result<void> begin() {
+        head_.started_ns = now_ns();
+        head_.id = new_receipt_id(head_.started_ns);
+        head_.operation = request_.operation;
+        head_.sentence = options_.sentence;
+        head_.destination = request_.destination;
+        std::set<std::string> roots{request_.destination};
+        for (const auto& source : request_.sources) roots.emplace(parent_of(source));
+        head_.roots.assign(roots.begin(), roots.end());
+        auto locked = store_.lock(head_.id);
+        if (!locked) return failure(locked.error());
+        lock_.emplace(std::move(*locked));
+        if (auto begun = store_.begin(head_, [] { return std::nullopt; }); !begun) return begun;
+        began_ = true;
+        if (events_.begun) events_.begun(head_);
+        return {};
+    }
+
+    /// Stands in the journal for what is not counted yet.
+    PendingItem rest() const {
+        PendingItem rest;
+        rest.number = rest_number;
+        rest.source = request_.sources.back();
+        rest.target = join(request_.destination, name_of(rest.source));
+        rest.final_path = rest.target;
+        rest.type = FileType::other;
+        rest.outcome = Outcome::failed;
+        rest.problem = "was still being counted when the run ended: what this receipt does not list was not looked at";
+        return rest;
+    }
+
+    /// What was counted so far is brought to its end; the rest is said to be missing.
+    Result<ReceiptHead> stop_counting(const Error& why) {
+        PendingItem missing = rest();
+        missing.problem = "could not be counted to its end: " + describe(why);
+        if (auto noted = store_.extend(head_.id, {}, missing); !noted) return failure(noted.error());
+        return resume_held(disk_, store_, head_.id, options_, events_);
+    }
+
+    static constexpr std::uint64_t nullopt_number = UINT64_MAX;
+
+    FileSystem& disk_;
+    Store& store_;
+    const Request& request_;
+    const RunOptions& options_;
+    const RunEvents& events_;
+    Gathering gathering_;
+    KnownContents known_;
+    Outlook outlook_;
+    ReceiptHead head_;
+    std::optional<RunLock> lock_;
+    bool began_ = false;
+    std::vector<std::uint64_t> numbers_;  ///< in the receipt, by item of the plan, which only grows at its end
+    std::uint64_t next_ = 0;
+    std::uint64_t bytes_before_ = 0;
+};
+
+}  // namespace
+
+std::string reason_to_wait(const Request& request) {
+    if (request.operation != Operation::copy) return "a move is planned whole";
+    if (request.follow_links) return "links are followed";
+    if (request.rules.clearing != Clearing::none) return "something is to leave the destination";
+    if (request.shape.flatten || request.shape.contents) return "several could want one name";
+    if (request.shape.subfolders != Subfolders::all) return "subfolders are left out by what is in them";
+    if (!request.shape.kept_from.empty()) return "folders on the way are kept";
+    std::set<std::string_view> names;
+    for (const auto& source : request.sources) {
+        if (source.ends_with('/')) return "a link is followed";
+        if (!names.insert(name_of(source)).second) return "several could want one name";
+    }
+    return request.sources.empty() ? "nothing is in hand" : std::string();
+}
+
+Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Request& request, const RunOptions& options,
+                                      const RunEvents& events, const std::function<void(const Counted&)>& counted,
+                                      std::shared_ptr<const Plan>* plan) {
+    if (const auto why = reason_to_wait(request); !why.empty())
+        return failure(Fault::refused, "is to be counted first: " + why, request.destination);
+    return Grower(disk, store, request, options, events).run(counted, plan);
+}
+
+}  // namespace tavlo

@@ -1,0 +1,150 @@
+#include "run/growing.h"
+
+#include <catch2/catch.hpp>
+#include <chrono>
+#include <filesystem>
+
+#include "batch/gather.h"
+#include "run/recover.h"
+#include "support/jobs.h"
+#include "support/kill_scene.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// A run that begins while its batch is still being counted comes to the same as one that waits.
+
+using namespace tavlo;
+
+namespace {
+
+constexpr int folders = 60;
+constexpr int files = 60;  // in each: so that several parts are needed
+
+void make_tree(const TempFolder& temp) {
+    for (int folder = 0; folder < folders; ++folder)
+        for (int file = 0; file < files; ++file)
+            temp.write("from/box/" + std::to_string(folder) + "/sub/f" + std::to_string(file), std::to_string(folder * 100 + file));
+    temp.link("from/box/7/link", "sub/f1");
+    temp.folder("from/box/empty");
+    std::filesystem::create_hard_link(temp.path("from/box/0/sub/f0"), temp.path("from/box/59/again"));
+    std::filesystem::permissions(temp.path("from/box/3"), std::filesystem::perms(0550));
+    temp.write("to/box/5/sub/f5", "held, and longer");
+    temp.write("to/box/50/sub/f1", "5001");  // the same bytes as the incoming one
+    temp.write("to/box/9", "a file where a folder comes");
+}
+
+std::uint64_t count(const Tree& tree) { return tree.size(); }
+
+}  // namespace
+
+TEST_CASE("what begins while it is counted ends as if it had waited: the same tree, one receipt, one undo", "[disk][growing]") {
+    TempFolder temp;
+    make_tree(temp);
+    Request request = copy({temp.path("from/box")}, temp.path("to"));
+    request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+    request.rules.otherwise = Decision::rename;
+    std::filesystem::copy(temp.path("to"), temp.path("waited"), std::filesystem::copy_options::recursive);
+    for (const char* held : {"/box/5/sub/f5", "/box/50/sub/f1", "/box/9"})
+        for (const char* top : {"to", "waited"}) temp.date(std::string(top) + held, 1'800'000'000);
+    const Tree before = tree_of(temp.path("to"), {.folder_times = false});
+    {
+        Jobs jobs(temp.path("state of the other"));
+        Request waiting = request;
+        waiting.destination = temp.path("waited");
+        jobs.run(waiting);
+    }
+    Jobs jobs(temp.path("state"));
+    std::vector<Counted> counts;
+    std::uint64_t items = 0;
+    std::uint64_t done_when_counted = 0;
+    RunEvents events;
+    events.item = [&](ItemId, const ReceiptItem&) { ++items; };
+    const auto head = value(carry_out_growing(*jobs.disk, *jobs.store, request, {}, events, [&](const Counted& counted) {
+        counts.push_back(counted);
+        done_when_counted = items;
+    }));
+    CHECK(counts.size() >= 3);
+    CHECK_FALSE(counts.front().all);
+    CHECK(counts.back().all);
+    CHECK(done_when_counted > 1000);  // much was there before the counting was through
+    CHECK(head.state == RunState::done);
+    CHECK(head.totals.items == counts.back().items);
+    CHECK(head.totals.of(Outcome::failed) == 0);
+    CHECK(head.totals.of(Outcome::renamed) == 2);
+    CHECK(head.totals.of(Outcome::skipped) == 1);
+    constexpr TreeOptions without_times_of_folders{.folder_times = false};
+    CHECK(differences(tree_of(temp.path("to"), without_times_of_folders), tree_of(temp.path("waited"), without_times_of_folders)) == "");
+    for (const char* made : {"box/3", "box/7"})  // with their times, also where parts came one after the other
+        CHECK(tree_of(temp.path(std::string("to/") + made)) == tree_of(temp.path(std::string("from/") + made)));
+    CHECK(value(jobs.store->receipts()).size() == 1);
+    const Ran undone = jobs.undo(head.id);
+    CHECK(undone.of(Outcome::undecided) + undone.of(Outcome::failed) == 0);
+    CHECK(differences(tree_of(temp.path("to"), {.folder_times = false}), before) == "");
+    std::filesystem::permissions(temp.path("from/box/3"), std::filesystem::perms(0750));
+}
+
+TEST_CASE("a run that ends while it is counted finishes what it had counted, and says of the rest that it is missing", "[disk][growing]") {
+    const bool killed = GENERATE(false, true);
+    TempFolder temp;
+    make_tree(temp);
+    std::filesystem::permissions(temp.path("from/box/3"), std::filesystem::perms(0750));
+    Jobs jobs(temp.path("state"));
+    const Request request = copy({temp.path("from/box")}, temp.path("to"));
+    std::stop_source stop;
+    RunOptions options;
+    options.stop = stop.get_token();
+    RunEvents events;
+    std::uint64_t items = 0;
+    std::string id;
+    events.begun = [&](const ReceiptHead& head) { id = head.id; };
+    events.item = [&](ItemId, const ReceiptItem&) {
+        if (++items == 1500) stop.request_stop();
+    };
+    if (killed) {  // as after a kill between two parts: the journal is there, the process is not
+        struct Gone {};
+        try {
+            (void)carry_out_growing(*jobs.disk, *jobs.store, request, {}, events, [&](const Counted& counted) {
+                if (counted.items > 2000) throw Gone();
+            });
+            FAIL("it was to be killed");
+        } catch (const Gone&) {
+        }
+    } else {
+        const auto stopped = value(carry_out_growing(*jobs.disk, *jobs.store, request, options, events));
+        CHECK(stopped.state == RunState::stopped);
+    }
+    const auto recovered = value(recover(*jobs.disk, *jobs.store));
+    REQUIRE(recovered.completed.size() == 1);
+    const ReceiptHead head = value(jobs.store->receipt(id.empty() ? recovered.completed[0].id : id));
+    CHECK(head.state == RunState::done);
+    CHECK(head.totals.of(Outcome::failed) == 1);
+    std::string why;
+    REQUIRE(jobs.store->each_item(head.id, [&](ReceiptItem&& item) {
+        if (item.result == Outcome::failed) why = item.error;
+    }));
+    CHECK_THAT(why, Catch::Contains("still being counted"));
+    CHECK(std::filesystem::status(temp.path("to/box")).permissions() == std::filesystem::status(temp.path("from/box")).permissions());
+    const auto arrived = count(tree_of(temp.path("to")));
+    CHECK(arrived > 900);
+    CHECK(arrived < count(tree_of(temp.path("from"))));
+    CHECK(jobs.undo(head.id).of(Outcome::failed) == 0);
+}
+
+TEST_CASE("what cannot begin before it is counted is refused with its reason, and so is what never could", "[disk][growing]") {
+    TempFolder temp;
+    temp.write("from/box/a", "a");
+    temp.write("from/other/box/a", "a");
+    Jobs jobs(temp.path("state"));
+    const auto refused = [&](const Request& request) {
+        const auto head = carry_out_growing(*jobs.disk, *jobs.store, request);
+        REQUIRE_FALSE(head);
+        return describe(head.error());
+    };
+    using Catch::Contains;
+    CHECK_THAT(refused(move({temp.path("from/box")}, temp.path("to"))), Contains("move"));
+    CHECK_THAT(refused(copy({temp.path("from/box"), temp.path("from/other/box")}, temp.path("to"))), Contains("one name"));
+    CHECK_THAT(refused(copy({temp.path("from/box")}, temp.path("from/box/in it"))), Contains("folder into itself"));
+    CHECK_THAT(refused(copy({temp.path("from/none")}, temp.path("to"))), Contains("none"));
+    CHECK(value(jobs.store->receipts()).empty());
+    CHECK_FALSE(temp.has("to"));
+}
