@@ -10,6 +10,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
+#include "run/growing.h"
 #include "select/amounts.h"
 
 using tavlo::Decision;
@@ -218,6 +219,7 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.app().add_option("--verify", verify, "read-back: read again what was written, and compare; none")->type_name("HOW");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.flag("--json", out.json, "one JSON document on standard output");
+    line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
     line.flag("--verbose", out.verbose, "a line for each item");
     line.parse({words.begin(), end_of_options}, out);
 
@@ -244,6 +246,11 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     out.request.follow_links = one_of<bool>("--links", links, {{"keep", false}, {"follow", true}});
     out.request.rules.otherwise = decision(otherwise, true);
     read_when(when, out.request.rules);
+    if (out.while_counting) {
+        const bool chooses = out.list_file || !out.criteria.lets_all_through();
+        if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
+        if (const auto why = tavlo::reason_to_wait(out.request); !why.empty()) refuse("--while-counting is not possible: " + why);
+    }
     using tavlo::Verify;
     if (!verify.empty()) out.verify = one_of<Verify>("--verify", verify, {{"read-back", Verify::read_back}, {"none", Verify::none}});
 }

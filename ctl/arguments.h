@@ -24,6 +24,7 @@ struct Arguments {
     std::optional<unsigned> older_than_days{};
     std::string state_folder{};
     bool plan_only = false;
+    bool while_counting = false;  ///< copies begin before everything is counted
     bool json = false;
     bool verbose = false;
 };

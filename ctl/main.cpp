@@ -4,6 +4,7 @@
 
 #include <csignal>
 #include <cstdio>
+#include <functional>
 #include <iostream>
 #include <thread>
 
@@ -13,6 +14,7 @@
 #include "files/small_file.h"
 #include "keep/documents.h"
 #include "progress.h"
+#include "run/growing.h"
 #include "run/prepare.h"
 #include "run/recover.h"
 #include "run/take_back.h"
@@ -101,9 +103,11 @@ void print_not_kept(Store& store, const std::string& receipt) {
             std::cout << fmt::format("{} items could not keep: {}\n", items, printable(attributes));
 }
 
-int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, const std::string& sentence) {
+using Work = std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>;
+
+int carry_out_and_report(Store& store, const Totals& totals, const Arguments& arguments, const std::string& sentence, const Work& work) {
     StopOnSignal signal;
-    Progress progress(plan.totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose);
+    Progress progress(totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose && totals.items > 0);
     RunEvents events;
     events.bytes = [&](std::uint64_t bytes) { progress.add_bytes(bytes); };
     events.item = [&](ItemId, const ReceiptItem& item) {
@@ -114,8 +118,9 @@ int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const
         }
         if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
     };
-    const auto head = carry_out(disk, store, plan, {sentence, arguments.verify, signal.token()}, events);
+    const auto head = work({sentence, arguments.verify, signal.token()}, events);
     progress.clear();
+    if (!head && head.error().fault == Fault::refused) return refuse(head.error());
     if (!head) {
         say(describe(head.error()));
         return some_failed;
@@ -131,6 +136,12 @@ int carry_out_and_report(FileSystem& disk, Store& store, const Plan& plan, const
         std::cout << "receipt " << head->id << '\n';
     }
     return head->state == RunState::stopped ? stopped : exit_for(head->totals);
+}
+
+int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, const std::string& sentence) {
+    return carry_out_and_report(store, plan.totals, arguments, sentence, [&](const RunOptions& options, const RunEvents& events) {
+        return carry_out(disk, store, plan, options, events);
+    });
 }
 
 std::string sentence_for(const Request& request) {
@@ -167,7 +178,15 @@ Result<Batch> gather_chosen(FileSystem& disk, const Arguments& arguments, std::v
     return std::move(chosen.batch);
 }
 
+int transfer_while_counting(FileSystem& disk, Store& store, const Arguments& arguments) {
+    return carry_out_and_report(store, {}, arguments, sentence_for(arguments.request),
+                                [&](const RunOptions& options, const RunEvents& events) {
+                                    return carry_out_growing(disk, store, arguments.request, options, events);
+                                });
+}
+
 int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
+    if (arguments.while_counting) return transfer_while_counting(disk, *store, arguments);
     std::vector<Error> misses;
     auto batch = gather_chosen(disk, arguments, misses);
     if (!batch) return refuse(batch.error());
@@ -179,7 +198,7 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     }
     for (const Error& miss : misses) say(describe(miss));
     const int status = arguments.plan_only ? print_plan(*outlook->plan, arguments.json)
-                                           : carry_out_and_report(disk, *store, *outlook->plan, arguments, sentence_for(arguments.request));
+                                           : carry_out_plan(disk, *store, *outlook->plan, arguments, sentence_for(arguments.request));
     return misses.empty() || status == stopped ? status : some_failed;
 }
 
@@ -187,7 +206,7 @@ int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
     const auto plan = prepare_undo(disk, store, arguments.id);
     if (!plan) return refuse(plan.error());
     if (arguments.plan_only) return print_plan(*plan, arguments.json);
-    return carry_out_and_report(disk, store, *plan, arguments, "Undo " + arguments.id);
+    return carry_out_plan(disk, store, *plan, arguments, "Undo " + arguments.id);
 }
 
 int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
@@ -295,7 +314,7 @@ int restore(FileSystem& disk, Store& store, const Arguments& arguments) {
         refuse(plan.error());
         return plan.error().fault == Fault::name_taken ? some_undecided : refused;
     }
-    return carry_out_and_report(disk, store, *plan, arguments, "Bring back " + arguments.id);
+    return carry_out_plan(disk, store, *plan, arguments, "Bring back " + arguments.id);
 }
 
 int empty(FileSystem& disk, Store& store, const Arguments& arguments) {

@@ -9,6 +9,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
+#include "run/growing.h"
 #include "tasks/batch_file.h"
 #include "tasks/instruction_file.h"
 #include "text.h"
@@ -205,6 +206,22 @@ void Bench::replacePicks(const Names& paths) {
 void Bench::forget(const ByFolder& by_folder) {
     for (const auto& [folder, names] : by_folder) note({folder, shared(names), false});
     changed(true);
+}
+
+Request Bench::wholeRequest() const {
+    Request request = request_;
+    for (const auto& [folder, picked] : picked_) {
+        std::vector<std::string_view> names(picked.names.begin(), picked.names.end());
+        std::sort(names.begin(), names.end());
+        for (const auto& name : names) request.sources.push_back(join(folder, name));
+    }
+    return request;
+}
+
+std::string Bench::reasonToWait() const {
+    constexpr std::size_t few = 1000;  // so many things that were picked one by one are counted in no time
+    if (picked_count_ > few) return "many things were picked one by one";
+    return reason_to_wait(wholeRequest());
 }
 
 void Bench::restore() {

@@ -92,6 +92,12 @@ public:
 
     const BenchView& view() const { return view_; }
     bool isWorking() const { return working_ || restoring_; }
+    /// The batch is still being counted.
+    bool isCounting() const { return working_ && gather_wanted_; }
+    /// What is asked for, with every source; made for this, and as long as there are picks.
+    tavlo::Request wholeRequest() const;
+    /// Why a copy of it may not begin before it is counted, in words; empty where it may.
+    std::string reasonToWait() const;
     const std::shared_ptr<const tavlo::Plan>& plan() const;
 
 signals:

@@ -2,6 +2,7 @@
 
 #include <QDateTime>
 #include <unordered_map>
+#include <unordered_set>
 
 #include "run/recover.h"
 #include "run/settle.h"
@@ -42,10 +43,12 @@ Runs::~Runs() {
 }
 
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, const std::string& continues) {
-    add({std::move(plan), sentence, {}, continues});
+    add({std::move(plan), sentence, {}, continues, {}});
 }
 
-void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt, {}}); }
+void Runs::startGrowing(const Request& request, const QString& sentence) { add({nullptr, sentence, {}, {}, request}); }
+
+void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt, {}, {}}); }
 
 void Runs::lookForInterrupted() {
     looker_.post([this](const std::stop_token&) {
@@ -148,16 +151,37 @@ void Runs::carryOut(const Job& job) {
             settled_.emplace_back(found->second, item.result);
         };
     }
-    auto head = !store       ? Result<ReceiptHead>(failure(store.error()))
-                : settlement ? carry_on_settled(*disk, **store, job.continues, *settlement, options, events)
-                : job.plan   ? carry_out(*disk, **store, *job.plan, options, events)
-                             : tavlo::resume(*disk, **store, job.resumes, options, events);
+    std::shared_ptr<const Plan> grown;
+    const auto counted = [&](const Counted& so_far) {
+        const std::scoped_lock lock(mutex_);
+        live_.counted = so_far;
+    };
+    const auto go = [&]() -> Result<ReceiptHead> {
+        if (!store) return failure(store.error());
+        if (job.growing) return carry_out_growing(*disk, **store, *job.growing, options, events, counted, &grown);
+        if (settlement) return carry_on_settled(*disk, **store, job.continues, *settlement, options, events);
+        if (job.plan) return carry_out(*disk, **store, *job.plan, options, events);
+        return tavlo::resume(*disk, **store, job.resumes, options, events);
+    };
+    auto head = go();
     if (!head) return sorry(head.error());
-    auto settled = !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
-                                                                       : settled_sources(*job.plan, results);
+    std::map<std::string, std::vector<std::string>> grown_settled;
+    if (grown && head->state == RunState::done) {  // what its receipt has nothing open about
+        std::unordered_set<std::string> open;
+        (void)(*store)->each_item(head->id, [&](ReceiptItem&& item) {
+            if (item.result == Outcome::undecided || item.result == Outcome::failed) open.insert(item.source);
+        });
+        std::vector<Outcome> came(grown->items.size(), Outcome::created);
+        for (ItemId id = 0; id < grown->items.size() && !open.empty(); ++id)
+            if (open.contains(grown->source_path(grown->items[id]))) came[id] = Outcome::undecided;
+        grown_settled = settled_sources(*grown, came);
+    }
+    auto settled = grown                                                 ? std::move(grown_settled)
+                   : !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
+                                                                         : settled_sources(*job.plan, results);
     QMetaObject::invokeMethod(
         this,
-        [this, plan = job.plan, done = *head, settled = std::move(settled)] {
+        [this, plan = grown ? grown : job.plan, done = *head, settled = std::move(settled)] {
             report();
             --unreported_;
             emit finished(plan, done, settled);

@@ -15,6 +15,7 @@
 
 #include "keep/store.h"
 #include "plan/plan.h"
+#include "run/growing.h"
 #include "run/run.h"
 #include "tasks/latest_worker.h"
 
@@ -24,9 +25,10 @@ struct RunStatus {
     std::shared_ptr<const tavlo::Plan> plan;
     std::uint64_t items_done = 0;
     std::uint64_t bytes_done = 0;
-    double bytes_per_second = 0;  ///< over the last seconds; 0 while it is not known
-    std::string current;          ///< path of the item settled last
-    int waiting = 0;              ///< runs behind this one
+    double bytes_per_second = 0;            ///< over the last seconds; 0 while it is not known
+    std::string current;                    ///< path of the item settled last
+    std::optional<tavlo::Counted> counted;  ///< of a run that began before its batch was counted
+    int waiting = 0;                        ///< runs behind this one
 };
 
 /// Carries plans out, one after the other, on a thread of its own; the window hears of it a few times a second.
@@ -39,6 +41,8 @@ public:
 
     /// continues  the receipt of a run that left things undecided: where the plan settles just these, that run is gone on with
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, const std::string& continues = {});
+    /// Copies while the batch is still being counted (carry_out_growing()).
+    void startGrowing(const tavlo::Request& request, const QString& sentence);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted; found() tells.
@@ -66,6 +70,7 @@ private:
         QString sentence;
         std::string resumes{};
         std::string continues{};
+        std::optional<tavlo::Request> growing{};
     };
     void add(Job job);
     void loop(const std::stop_token& end);

@@ -290,6 +290,11 @@ void InstructionLine::askNamePattern() {
     if (dialog.exec() == QDialog::Accepted) bench_.setNewNames({NewNames::Scheme::pattern, dialog.pattern()});
 }
 
+void InstructionLine::setWithoutWaiting(bool on) {
+    without_waiting_ = on;
+    refresh();
+}
+
 QString InstructionLine::sentence() const {
     QString text = operation_->text() + QLatin1Char(' ') + items_->text();
     if (!folders_->isHidden()) text += from_->text() + folders_->text();
@@ -369,6 +374,13 @@ void InstructionLine::refresh() {
                        : !something             ? tr("Nothing would arrive")
                        : undecided              ? tr("What is undecided stays as it is, on both sides")
                                                 : QString());
+    if (without_waiting_ && bench_.isCounting() && !request.destination.empty()) {
+        const std::string why = bench_.reasonToWait();
+        start_->setEnabled(why.empty());
+        if (why.empty()) start_->setText(tr("Copy, while counting"));
+        start_->setToolTip(why.empty() ? tr("Begins with what collides with nothing; the rest follows as it is counted")
+                                       : tr("Everything is counted first: %1").arg(shown(why)));
+    }
     if (layout() != nullptr) layout()->invalidate();
     for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
                           static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(clearing_),

@@ -15,6 +15,8 @@ class InstructionLine final : public QWidget {
 
 public:
     explicit InstructionLine(Bench& bench, QWidget* parent = nullptr);
+    /// Lets a copy begin while its batch is still being counted.
+    void setWithoutWaiting(bool on);
     /// The whole sentence as one text: what can be read aloud, and what the receipt is headed with.
     QString sentence() const;
     void chooseDestination();
@@ -61,4 +63,5 @@ private:
     QMenu clearing_menu_;
     QMenu rule_menu_;
     DestinationPanel* panel_;
+    bool without_waiting_ = false;
 };

@@ -180,6 +180,9 @@ void MainWindow::goTo(PlaceToBe place) {
 
 void MainWindow::start() {
     const auto plan = bench_->plan();
+    const bool can_begin =
+        without_waiting_ && bench_->isCounting() && !bench_->request().destination.empty() && bench_->reasonToWait().empty();
+    if (can_begin) return runs_->startGrowing(bench_->wholeRequest(), instruction_->sentence());
     if (!plan || bench_->isWorking()) return;
     runs_->start(plan, instruction_->sentence(), unsettled_);
 }
@@ -238,6 +241,16 @@ void MainWindow::buildMenus() {
         [this] { bench_->setDestination(gathering_->folder()); });
     add(file, tr("&Write the outcome to a file…"), QKeySequence(Qt::CTRL | Qt::Key_S), [this] { outcome_->exportTo(); });
     add(file, tr("&Print the outcome…"), QKeySequence::Print, [this] { outcome_->print(); });
+    file->addSeparator();
+    auto* early = add(file, tr("Copies begin while they are &counted"), {}, [] {});
+    early->setObjectName(QStringLiteral("withoutWaiting"));
+    early->setCheckable(true);
+    connect(early, &QAction::toggled, this, [this](bool on) {
+        without_waiting_ = on;
+        instruction_->setWithoutWaiting(on);
+        QSettings().setValue(QStringLiteral("withoutWaiting"), on);
+    });
+    early->setChecked(QSettings().value(QStringLiteral("withoutWaiting"), false).toBool());
     file->addSeparator();
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 

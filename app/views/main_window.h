@@ -59,7 +59,8 @@ private:
     PastRuns* past_;
     SmallChanges* small_changes_;
     std::string state_folder_;
-    std::string unsettled_;  ///< the receipt of the last run, where it left something undecided
+    bool without_waiting_ = false;  ///< copies may begin while they are counted
+    std::string unsettled_;         ///< the receipt of the last run, where it left something undecided
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;

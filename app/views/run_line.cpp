@@ -27,6 +27,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     bar_->setRange(0, 1000);
     bar_->setAccessibleName(tr("Progress"));
     amounts_ = new QLabel;
+    amounts_->setObjectName(QStringLiteral("runAmounts"));
     stop_ = new QPushButton(tr("Stop"));
     stop_->setObjectName(QStringLiteral("stopRun"));
     stop_->setToolTip(tr("Stops between two items; what is done stays done and can be undone"));
@@ -61,8 +62,15 @@ void RunLine::refresh() {
                             ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
                             : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
     bar_->setValue(static_cast<int>(std::min(1.0, part) * 1000));
-    QStringList amounts{status.plan ? tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))
-                                    : count_text(status.items_done)};
+    const auto counted = [&](const Counted& so_far) {
+        const QString done = tr("%1 of %2").arg(count_text(status.items_done), count_text(so_far.items));
+        return so_far.all ? done : tr("%1 so far, still counting").arg(done);
+    };
+    if (status.counted && status.counted->items > 0)
+        bar_->setValue(static_cast<int>(std::min<std::uint64_t>(1000, status.items_done * 1000 / status.counted->items)));
+    QStringList amounts{status.counted ? counted(*status.counted)
+                        : status.plan  ? tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))
+                                       : count_text(status.items_done)};
     if (status.bytes_per_second > 0 && status.plan) {
         amounts << tr("%1/s").arg(size_text(static_cast<std::uint64_t>(status.bytes_per_second)));
         const auto left = static_cast<double>(planned.bytes - std::min(planned.bytes, status.bytes_done)) / status.bytes_per_second;

@@ -1,5 +1,7 @@
+#include <QAction>
 #include <QLabel>
 #include <QPrinter>
+#include <QPushButton>
 #include <QSettings>
 #include <catch2/catch.hpp>
 #include <filesystem>
@@ -11,6 +13,7 @@
 #include "support/tree.h"
 #include "tasks/bench.h"
 #include "tasks/outcome_export.h"
+#include "tasks/runs.h"
 #include "views/destination_panel.h"
 #include "views/outcome_side.h"
 #include "views/printing.h"
@@ -93,4 +96,27 @@ TEST_CASE("destinations are kept at hand until they are let go", "[window][placi
     CHECK(pinned_destinations().count(path) == 1);
     pin_destination(path, false);
     CHECK_FALSE(pinned_destinations().contains(path));
+}
+
+TEST_CASE("a copy begins while it is counted where somebody asked for that, and its totals say that they still grow", "[window][placing]") {
+    Desk place;
+    for (int i = 0; i < 3000; ++i) place.temp.write("many/" + std::to_string(i % 30) + "/f" + std::to_string(i), "x");
+    place.temp.write("to/many/3/f3", "held");
+    auto* setting = place.window->findChild<QAction*>(QStringLiteral("withoutWaiting"));
+    setting->setChecked(true);
+    place.window->bench().setDestination(place.temp.path("to"));
+    place.window->bench().replacePicks({place.temp.path("many")});
+    CHECK(place.window->bench().isCounting());
+    CHECK(place.driver->find<QPushButton>("start")->text() == "Copy, while counting");
+    place.driver->click("start");
+    REQUIRE(place.driver->settle());
+    CHECK(place.temp.read("to/many/29/f2999") == "x");
+    CHECK(place.temp.read("to/many/3/f3") == "held");
+    const auto store = Store::open(place.temp.path("state"));
+    const auto heads = *(*store)->receipts();
+    REQUIRE(heads.size() == 1);
+    CHECK(heads[0].totals.items == 3031);
+    CHECK(heads[0].totals.of(Outcome::undecided) == 1);
+    CHECK(place.window->bench().pickedCount() == 1);  // with something undecided in it, it stays in hand
+    setting->setChecked(false);
 }
