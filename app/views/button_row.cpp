@@ -2,6 +2,7 @@
 
 #include <QFontMetrics>
 #include <QPainter>
+#include <QStyleOptionViewItem>
 
 #include "models/outcome_model.h"
 #include "theme/theme.h"
@@ -72,4 +73,12 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
     painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
     painter.drawText(tag, Qt::AlignCenter, text);
     return width;
+}
+
+void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
+    const Theme& theme = Theme::current();
+    const bool selected = option.state.testFlag(QStyle::State_Selected);
+    if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
+    painter.setPen(theme.line);
+    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
 }

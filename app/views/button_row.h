@@ -3,8 +3,10 @@
 #include <QRect>
 #include <QStringList>
 
+class QColor;
 class QFont;
 class QPainter;
+class QStyleOptionViewItem;
 
 // A few words side by side of which one may be chosen, drawn in a cell of a list.
 
@@ -15,6 +17,9 @@ int button_at(const QRect& cell, const QFont& font, const QStringList& words, co
 /// chosen      -1: none
 /// takes_away  the word that is plum when it is chosen; -1: none
 void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen, int takes_away);
+
+/// The ground of a row, as selected or in a colour of its own, and the line below it.
+void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground);
 
 /// The smaller type of tags and buttons in rows.
 QFont small_font(const QFont& font, bool bold = false);

@@ -14,14 +14,6 @@ namespace {
 constexpr int group_height = 88;
 constexpr int date_wide = 134;  // pixels, of "3 May 2031 11:55"
 
-void select(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
-    const Theme& theme = Theme::current();
-    const bool selected = option.state.testFlag(QStyle::State_Selected);
-    if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
-    painter.setPen(theme.line);
-    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
-}
-
 }  // namespace
 
 QSize GroupDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {200, group_height}; }
@@ -98,7 +90,7 @@ void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     const Theme& theme = Theme::current();
     painter->save();
     const bool waiting = index.data(PairModel::WaitingRole).toBool();
-    select(*painter, option, waiting ? theme.amber_wash : QColor());
+    paint_row_ground(*painter, option, waiting ? theme.amber_wash : QColor());
     painter->setFont(option.font);
     const QRect cell = option.rect.adjusted(before_cell, 0, -after_cell, 0);
     switch (index.column()) {

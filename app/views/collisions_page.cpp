@@ -109,6 +109,13 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     others_->setWordWrap(true);
     set_tone(*others_, "muted");
     foot->addWidget(others_);
+    auto* keys = new QLabel(tr("Keys 1, 2, 3 decide, N next"));
+    keys->setWordWrap(true);
+    set_tone(*keys, "muted");
+    keys->setToolTip(
+        tr("1 skip, 2 overwrite, 3 rename, 0 undecided; N and Shift+N to the next and the last undecided one; F2 the new name;\n"
+           "F7 the next difference; B each picture in the other's place; + and - closer and further"));
+    foot->addWidget(keys);
     column.addLayout(foot);
 }
 
@@ -159,16 +166,9 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     name_->setMinimumWidth(160);
     names_ = new QPushButton(tr("New names…"));
     names_->setObjectName(QStringLiteral("newNames"));
-    auto* keys = new QLabel(tr("Keys 1, 2, 3 decide, N next"));
-    set_tone(*keys, "muted");
-    keys->setToolTip(
-        tr("1 skip, 2 overwrite, 3 rename, 0 undecided; N and Shift+N to the next and the last undecided one; F2 the new name;\n"
-           "F7 the next difference; B each picture in the other's place; + and - closer and further"));
     foot->addWidget(name_words_);
     foot->addWidget(name_, 1);
     foot->addWidget(names_);
-    foot->addSpacing(12);
-    foot->addWidget(keys);
     column.addLayout(foot);
     connect(pair_list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &CollisionsPage::showPair);
     connect(pair_list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &CollisionsPage::showNames);

@@ -18,19 +18,11 @@ constexpr int before = before_cell;
 constexpr int after = after_cell;
 constexpr int indent = 18;  // of a line below another
 
-void paint_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
-    const Theme& theme = Theme::current();
-    const bool selected = option.state.testFlag(QStyle::State_Selected);
-    if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
-    painter.setPen(theme.line);
-    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
-}
-
 }  // namespace
 
 void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
     painter->save();
-    paint_ground(*painter, option, QColor());
+    paint_row_ground(*painter, option, QColor());
     const QRect cell = option.rect.adjusted(before, 0, -after, 0);
     painter->setFont(option.font);
     painter->setPen(index.column() == 0 ? Theme::current().ink : Theme::current().muted);
@@ -46,7 +38,7 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
     const Theme& theme = Theme::current();
     const bool picked = index.data(FolderModel::PickedRole).toBool();
     painter->save();
-    paint_ground(*painter, option, picked ? theme.accent_wash : QColor());
+    paint_row_ground(*painter, option, picked ? theme.accent_wash : QColor());
     QRect cell = option.rect.adjusted(before, 0, -after, 0);
     painter->setFont(option.font);
     const auto column = static_cast<FolderColumn>(index.column());
@@ -129,7 +121,7 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
     const Theme& theme = Theme::current();
     painter->save();
     const bool waiting = index.siblingAtColumn(0).data(OutcomeModel::WaitingRole).toBool();
-    paint_ground(*painter, option, waiting ? theme.amber_wash : QColor());
+    paint_row_ground(*painter, option, waiting ? theme.amber_wash : QColor());
     painter->setFont(option.font);
     const QRect cell = option.rect;
     switch (index.column()) {

@@ -198,6 +198,8 @@ Result<void> Runner::step(ItemId id) {
         const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
         if (std::any_of(above_records_.begin(), above_records_.end(), same))
             fail(id, {Fault::refused, 0, "holds Tavlo's own records, and stays", plan_.source_path(it)});
+        else if (plan_.leaves(it) && holds_a_safe(id))
+            fail(id, {Fault::refused, 0, "holds versions that were set aside, and stays", plan_.source_path(it)});
         else
             group_.push_back({id, Work::Kind::take_away});
     } else if (is_folder || it.action == Action::make_folder) {
@@ -218,6 +220,14 @@ Result<void> Runner::step(ItemId id) {
     const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
                       (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
     return full ? flush() : Result<void>{};
+}
+
+/// A folder that was the highest one that could be written, once: its versions are known by where they lie.
+bool Runner::holds_a_safe(ItemId id) {
+    if (entry(id).status.type != FileType::folder) return false;
+    const auto from = source_folder(id);
+    const auto inside = from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    return inside && disk_.status(*inside, safe_folder_name());
 }
 
 /// What comes in a folder that did not arrive after all does not arrive either.

@@ -59,6 +59,7 @@ private:
     Result<void> make_destination();
     Result<void> step(ItemId id);
     bool follows_its_folder(ItemId id);
+    bool holds_a_safe(ItemId id);
     Result<void> flush();
     Result<void> journal_group();
     bool some_source_leaves() const;

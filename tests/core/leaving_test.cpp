@@ -2,6 +2,7 @@
 #include <filesystem>
 
 #include "files/path.h"
+#include "run/safe_folder.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
@@ -101,6 +102,7 @@ TEST_CASE("what changed after the plan, and Tavlo's own records, do not leave", 
     TempFolder temp;
     temp.write("to/edited", "before");
     temp.write("to/gone", "x");
+    temp.write("to/was the top/" + safe_folder_name() + "/run/1/version", "set aside");
     temp.write("from/c", "c");
     Jobs jobs(temp.path("to/records/state"));
     const Ran ran = jobs.run_after(clearing(copy({temp.path("from/c")}, temp.path("to")), Clearing::extra), [&] {
@@ -111,6 +113,7 @@ TEST_CASE("what changed after the plan, and Tavlo's own records, do not leave", 
     CHECK(ran.item(temp.path("to/edited")).result == Outcome::undecided);
     CHECK(ran.item(temp.path("to/gone")).result == Outcome::undecided);
     CHECK(ran.item(temp.path("to/records")).result == Outcome::failed);
+    CHECK(ran.item(temp.path("to/was the top")).result == Outcome::failed);
     CHECK(temp.read("to/edited") == "a day's work");
     CHECK(temp.read("to/added") == "by another program");
     CHECK(temp.has("to/records/state/tavlo.sqlite"));
