@@ -199,7 +199,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     std::string verify;
     // after "--" every word is a source; CLI11 would still look for options in them
     const auto end_of_options = std::find(words.begin(), words.end(), "--");
-    line.list("SOURCE", sources, "files and folders to take");
+    // what belongs to no option is a source; as an option of many words CLI11 would cut a source of the name "[a,b]" apart
+    line.app().allow_extras();
     line.app().add_option("--into", into, "the destination folder; made, with its parents, when missing")->type_name("FOLDER")->required();
     line.flag("--contents", out.request.shape.contents, "what is inside each source folder, not the folder itself");
     line.app().add_option("--subfolders", subfolders, "all, filled (only those in which a file ends up) or none")->type_name("WHICH");
@@ -223,6 +224,11 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.flag("--verbose", out.verbose, "a line for each item");
     line.parse({words.begin(), end_of_options}, out);
 
+    for (const auto& word : line.app().remaining()) {
+        if (word.size() > 1 && word.front() == '-')
+            refuse("there is no option '" + tavlo::printable(word) + "'; a SOURCE of that name goes after --");
+        sources.push_back(word);
+    }
     if (end_of_options != words.end()) sources.insert(sources.end(), end_of_options + 1, words.end());
     if (sources.empty()) refuse("SOURCE is required");
     for (const auto& source : sources) out.request.sources.push_back(source_path(source));

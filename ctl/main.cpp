@@ -109,6 +109,8 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
     StopOnSignal signal;
     Progress progress(totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose && totals.items > 0);
     RunEvents events;
+    bool begun = false;
+    events.begun = [&](const ReceiptHead&) { begun = true; };
     events.bytes = [&](std::uint64_t bytes) { progress.add_bytes(bytes); };
     events.item = [&](ItemId, const ReceiptItem& item) {
         progress.add_item();
@@ -120,7 +122,7 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
     };
     const auto head = work({sentence, arguments.verify, signal.token()}, events);
     progress.clear();
-    if (!head && head.error().fault == Fault::refused) return refuse(head.error());
+    if (!head && !begun) return refuse(head.error());
     if (!head) {
         say(describe(head.error()));
         return some_failed;

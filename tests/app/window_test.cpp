@@ -8,9 +8,11 @@
 #include <filesystem>
 
 #include "files/path.h"
+#include "models/collision_models.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "models/receipt_models.h"
+#include "models/safe_model.h"
 #include "run/pending_plan.h"
 #include "run/prepare.h"
 #include "run/take_back.h"
@@ -22,6 +24,7 @@
 #include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/collisions_page.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "window_driver.h"
@@ -262,8 +265,37 @@ TEST_CASE("models keep to their contract", "[model]") {
     ReceiptItemsModel items;
     const QAbstractItemModelTester receipts_tester(&receipts, QAbstractItemModelTester::FailureReportingMode::Fatal);
     const QAbstractItemModelTester items_tester(&items, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    GroupModel groups;
+    SafeModel safe;
+    const QAbstractItemModelTester groups_tester(&groups, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester pairs_tester(&office.window->collisions().pairs(),
+                                                QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester safe_tester(&safe, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    auto listing = std::make_shared<SafeListing>();
+    for (const char* place : {"/to/b 10", "/to/b 9", "/elsewhere/c"}) {
+        SafeRow row;
+        row.entry.original = place;
+        row.entry.stored = std::string("/safe/run/1") + place;
+        row.entry.identity.size_bytes = row.entry.original.size();
+        listing->rows.push_back(row);
+    }
+    safe.setListing(listing);
+    safe.sort(SafeModel::NameColumn, Qt::AscendingOrder);
+    CHECK(safe.index(0, 0).data().toString() == "b 9");  // in natural order
+    safe.setFilter(QStringLiteral("elsewhere"));
+    CHECK(safe.rowCount() == 1);
+    CHECK(safe.rowOf(safe.row(0).entry.id) == 0);
     receipts.setHeads(std::make_shared<const std::vector<ReceiptHead>>(3));
     items.setItems("/to", std::make_shared<const std::vector<ReceiptItem>>(5));
+    items.setChosen(std::vector<std::uint64_t>{1, 4, 7});  // the last one is not there
+    CHECK(items.rowCount() == 2);
+    items.setResult(Outcome::failed);
+    CHECK(items.rowCount() == 0);
+    items.setResult(std::nullopt);
+    items.setDifferences(
+        std::make_shared<const std::map<std::uint64_t, QString>>(std::map<std::uint64_t, QString>{{3, QStringLiteral("other bytes now")}}));
+    REQUIRE(items.rowCount() == 1);
+    CHECK(items.index(0, ReceiptItemsModel::WhereColumn).data().toString() == "other bytes now");
     office.pick("Attachments");
     office.driver->chooseDestination(QString::fromStdString(office.permits()));
     const int row = office.driver->rowNamed("outcomeList", "Attachments/");
@@ -299,7 +331,9 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
         CHECK(contrast(theme.amber, theme.amber_wash) >= 4.5);
         CHECK(contrast(theme.amber, theme.paper) >= 4.5);
         CHECK(contrast(theme.paper, theme.amber) >= 4.5);
-        CHECK(contrast(theme.plum, theme.plum_wash) >= 4.5);
+        for (const QColor& ground : {theme.plum_wash, theme.paper, theme.ground}) CHECK(contrast(theme.plum, ground) >= 4.5);
+        CHECK(contrast(theme.paper, theme.plum) >= 4.5);
+        CHECK(contrast(theme.accent, theme.selection) >= 3.0);  // marks
         CHECK(contrast(theme.on_accent, theme.accent) >= 4.5);
         CHECK(contrast(theme.muted, theme.line) >= 3.0);  // a button that is not available
         CHECK(contrast(theme.paper, theme.ink) >= 4.5);

@@ -207,6 +207,14 @@ TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl]
         {"copy", a, "--into", to, "--flatten", "--subfolders", "all"},
         {"copy", a, "--into", to, "--subfolders", "some"},
         {"copy", a, "--into", to, "--links", "maybe"},
+        {"copy", a, "--into", to, "--clear", "most"},
+        {"copy", temp.path("from"), "--into", temp.path(), "--clear", "extra"},
+        {"copy", a, "--into", to, "--flatten", "--keep-from", temp.path()},
+        {"move", a, "--into", to, "--while-counting"},
+        {"copy", a, "--into", to, "--while-counting", "--plan"},
+        {"copy", a, "--into", to, "--while-counting", "--name", "*"},
+        {"copy", temp.path("missing"), "--into", to, "--while-counting"},
+        {"copy", temp.path("from"), "--into", temp.path("from/deeper"), "--while-counting"},
         {"copy", a, "--into", to, "--on-collision", "explode"},
         {"copy", a, "--into", to, "--when", "newer"},
         {"copy", a, "--into", to, "--when", "fresh=skip"},
@@ -384,4 +392,65 @@ TEST_CASE("files are chosen by name, size, date, kind, number, expression and li
         CHECK(std::count(refused.err.begin(), refused.err.end(), '\n') == 1);
     }
     CHECK_FALSE(temp.has("other"));
+}
+
+TEST_CASE("what else is in the destination leaves it when asked, is told of, and comes back", "[ctl][leaving]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("from/box/kept", "1");
+    temp.write("to/box/kept", "1");
+    temp.write("to/box/extra", "22");
+    temp.write("to/more/deep", "333");
+    const Tree to = tree_of(temp.path("to"), {.folder_times = false});
+    const std::vector<std::string> request{
+        "copy", temp.path("from/box"), "--into", temp.path("to"), "--when", "same=skip", "--clear", "extra", "--json"};
+    auto planned = request;
+    planned.emplace_back("--plan");
+    const Json plan = tavloctl.run(planned).json();
+    CHECK(plan["totals"]["removed"] == 2);
+    CHECK(plan["totals"]["bytes"] == 0);  // nothing arrives
+    CHECK(Json(item_for(plan, temp.path("to/more")))["type"] == "folder");
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
+    const Answer ran = tavloctl.run(request);
+    CHECK(ran.status == 0);
+    const Json receipt = ran.json();
+    const Json left = item_for(receipt, temp.path("to/more"));
+    CHECK(left["result"] == "removed");
+    CHECK(left["source"] == left["target"]);
+    CHECK(left["collision"].is_null());
+    CHECK_FALSE(left["set_aside"].get<std::string>().empty());
+    CHECK_FALSE(temp.has("to/more"));
+    CHECK_FALSE(temp.has("to/box/extra"));
+    const Json document = tavloctl.run({"safe", "--json"}).json();
+    CHECK(document["entries"].size() == 2);
+    CHECK(tavloctl.run({"undo", receipt["id"].get<std::string>()}).status == 0);
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
+}
+
+TEST_CASE("folders on the way are kept, and a copy that begins while it is counted ends the same", "[ctl]") {
+    TempFolder temp;
+    Script tavloctl(temp);
+    temp.write("office/2031/May/a", "a");
+    temp.write("office/2030/b", "b");
+    CHECK(tavloctl
+              .run({"copy", temp.path("office/2031/May/a"), temp.path("office/2030/b"), "--into", temp.path("to"), "--keep-from",
+                    temp.path("office")})
+              .status == 0);
+    CHECK(temp.read("to/2031/May/a") == "a");
+    CHECK(temp.read("to/2030/b") == "b");
+    temp.write("[a,b]", "odd");
+    CHECK(tavloctl.run({"copy", temp.path("[a,b]"), "--into", temp.path("odd"), temp.path("office/2030")}).status == 0);
+    CHECK(temp.read("odd/[a,b]") == "odd");
+    CHECK(temp.read("odd/2030/b") == "b");
+    for (int i = 0; i < 1500; ++i) temp.write("many/" + std::to_string(i % 7) + "/" + std::to_string(i), std::to_string(i));
+    temp.write("there/many/3/3", "held");
+    const Answer counted = tavloctl.run(
+        {"copy", temp.path("many"), "--into", temp.path("there"), "--while-counting", "--on-collision", "overwrite", "--json"});
+    CHECK(counted.status == 0);
+    const Json receipt = counted.json();
+    CHECK(receipt["totals"]["items"] == 1508);
+    CHECK(receipt["totals"]["overwritten"] == 1);
+    CHECK(receipt["state"] == "done");
+    CHECK(tavloctl.run({"check", receipt["id"].get<std::string>()}).status == 0);
+    CHECK(tree_of(temp.path("there/many"), {.folder_times = false}) == tree_of(temp.path("many"), {.folder_times = false}));
 }
