@@ -193,6 +193,17 @@
     </message>
 </context>
 <context>
+    <name>DesktopNotes</name>
+    <message numerus="yes">
+        <location filename="../tasks/desktop_notes.cpp" line="52" />
+        <source>A run has ended, and %Ln items need you</source>
+        <translation>
+            <numerusform>A run has ended, and %Ln item needs you</numerusform>
+            <numerusform>A run has ended, and %Ln items need you</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>FaceToFace</name>
     <message numerus="yes">
         <location filename="../views/face_to_face.cpp" line="185" />
@@ -355,7 +366,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="319" />
+        <location filename="../views/instruction_line.cpp" line="324" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -363,7 +374,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="321" />
+        <location filename="../views/instruction_line.cpp" line="326" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -371,7 +382,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="332" />
+        <location filename="../views/instruction_line.cpp" line="337" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -379,7 +390,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="360" />
+        <location filename="../views/instruction_line.cpp" line="365" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -387,7 +398,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="360" />
+        <location filename="../views/instruction_line.cpp" line="365" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -452,7 +463,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="161" />
+        <location filename="../views/main_window.cpp" line="171" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -560,7 +571,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="234" />
+        <location filename="../views/receipts_page.cpp" line="235" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -568,7 +579,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="294" />
+        <location filename="../views/receipts_page.cpp" line="295" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -576,7 +587,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="297" />
+        <location filename="../views/receipts_page.cpp" line="298" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -584,7 +595,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="353" />
+        <location filename="../views/receipts_page.cpp" line="355" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -592,7 +603,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="354" />
+        <location filename="../views/receipts_page.cpp" line="356" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -600,7 +611,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="356" />
+        <location filename="../views/receipts_page.cpp" line="358" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -608,7 +619,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="357" />
+        <location filename="../views/receipts_page.cpp" line="359" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -616,7 +627,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="361" />
+        <location filename="../views/receipts_page.cpp" line="363" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -627,7 +638,7 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="69" />
+        <location filename="../views/run_line.cpp" line="77" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -635,7 +646,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="71" />
+        <location filename="../views/run_line.cpp" line="79" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -643,7 +654,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="87" />
+        <location filename="../views/run_line.cpp" line="95" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -651,7 +662,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="88" />
+        <location filename="../views/run_line.cpp" line="96" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -659,7 +670,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="89" />
+        <location filename="../views/run_line.cpp" line="97" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -667,7 +678,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="90" />
+        <location filename="../views/run_line.cpp" line="98" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -675,7 +686,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="91" />
+        <location filename="../views/run_line.cpp" line="99" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -683,7 +694,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="92" />
+        <location filename="../views/run_line.cpp" line="100" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -691,7 +702,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="93" />
+        <location filename="../views/run_line.cpp" line="101" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -699,7 +710,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="94" />
+        <location filename="../views/run_line.cpp" line="102" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -707,7 +718,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="95" />
+        <location filename="../views/run_line.cpp" line="103" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -715,7 +726,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="96" />
+        <location filename="../views/run_line.cpp" line="104" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -723,7 +734,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="121" />
+        <location filename="../views/run_line.cpp" line="129" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
@@ -734,7 +745,7 @@
 <context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="145" />
+        <location filename="../views/safe_page.cpp" line="146" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version are gone for good.</numerusform>
@@ -742,7 +753,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="178" />
+        <location filename="../views/safe_page.cpp" line="179" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -750,7 +761,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="179" />
+        <location filename="../views/safe_page.cpp" line="180" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -758,7 +769,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="182" />
+        <location filename="../views/safe_page.cpp" line="185" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -766,7 +777,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="202" />
+        <location filename="../views/safe_page.cpp" line="205" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -774,7 +785,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="203" />
+        <location filename="../views/safe_page.cpp" line="207" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -782,7 +793,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="233" />
+        <location filename="../views/safe_page.cpp" line="237" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -790,7 +801,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="255" />
+        <location filename="../views/safe_page.cpp" line="261" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -798,7 +809,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="256" />
+        <location filename="../views/safe_page.cpp" line="262" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -806,7 +817,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="257" />
+        <location filename="../views/safe_page.cpp" line="263" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>

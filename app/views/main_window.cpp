@@ -18,6 +18,7 @@
 #include "files/path.h"
 #include "models/folder_model.h"
 #include "tasks/bench.h"
+#include "tasks/desktop_notes.h"
 #include "tasks/file_clips.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
@@ -44,6 +45,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     bench_ = new Bench(state_folder, this);
     runs_ = new Runs(state_folder, this);
     past_ = new PastRuns(state_folder, this);
+    notes_ = new DesktopNotes(DesktopNotes::sessionBus(), QDBusConnection::systemBus(), this);
     small_changes_ = new SmallChanges(bench_->history(), this);
 
     auto* middle = new QWidget;
@@ -119,10 +121,18 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(safe_, &SafePage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
     connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(runs_, &Runs::progressed, this, [this] {
+        if (!runs_->isIdle()) notes_->runsBegan();
+    });
+    connect(runs_, &Runs::failed, this, [this] {
+        if (runs_->isIdle()) notes_->runsEnded();
+    });
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
     connect(runs_, &Runs::finished, this, [this](const auto& plan, const ReceiptHead& head, const auto& settled) {
+        notes_->runEnded(head, isActiveWindow());
+        if (runs_->isIdle()) notes_->runsEnded();
         // what it left undecided stays in hand; once that is settled, the same run goes on with it
         const bool leaves_some = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed) > 0;
         if (plan && (head.operation == Operation::copy || head.operation == Operation::move))

@@ -8,6 +8,7 @@
 
 class BalanceBar;
 class CollisionsPage;
+class DesktopNotes;
 class SafePage;
 class SafeVersions;
 class Bench;
@@ -64,6 +65,7 @@ private:
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;
+    DesktopNotes* notes_;
     SafeVersions* versions_;
     SafePage* safe_;
     CollisionsPage* collisions_;

@@ -1,0 +1,64 @@
+#include "tasks/desktop_notes.h"
+
+#include <QDBusMessage>
+#include <QDBusPendingCallWatcher>
+#include <QDBusPendingReply>
+#include <QFileInfo>
+#include <QVariantMap>
+
+#include "text.h"
+#include "wording.h"
+
+using namespace tavlo;
+
+namespace {
+constexpr qint64 long_ms = 10'000;  // of a run whose end is worth a word
+}
+
+DesktopNotes::DesktopNotes(QDBusConnection session, QDBusConnection system, QObject* parent)
+    : QObject(parent), session_(std::move(session)), system_(std::move(system)) {}
+
+QDBusConnection DesktopNotes::sessionBus() {
+    const QString runtime = qEnvironmentVariable("XDG_RUNTIME_DIR");
+    const bool is_there = !qEnvironmentVariableIsEmpty("DBUS_SESSION_BUS_ADDRESS") ||
+                          (!runtime.isEmpty() && QFileInfo::exists(runtime + QStringLiteral("/bus")));
+    return is_there ? QDBusConnection::sessionBus() : QDBusConnection(QString());
+}
+
+void DesktopNotes::runsBegan() {
+    if (!began_.isValid()) began_.start();
+    if (wanted_ || !system_.isConnected()) return;
+    wanted_ = true;
+    QDBusMessage call = QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.login1"), QStringLiteral("/org/freedesktop/login1"),
+                                                       QStringLiteral("org.freedesktop.login1.Manager"), QStringLiteral("Inhibit"));
+    call << QStringLiteral("sleep") << tr("Tavlo") << tr("Files are being copied or moved") << QStringLiteral("block");
+    auto* watcher = new QDBusPendingCallWatcher(system_.asyncCall(call), this);
+    connect(watcher, &QDBusPendingCallWatcher::finished, this, [this](QDBusPendingCallWatcher* done) {
+        const QDBusPendingReply<QDBusUnixFileDescriptor> reply = *done;
+        done->deleteLater();
+        if (!reply.isError() && wanted_) awake_ = reply.value();  // ended meanwhile: it is closed with the reply
+    });
+}
+
+void DesktopNotes::runsEnded() {
+    wanted_ = false;
+    awake_ = QDBusUnixFileDescriptor();
+    began_.invalidate();
+}
+
+void DesktopNotes::runEnded(const ReceiptHead& head, bool looked_at) {
+    if (looked_at) return;
+    const auto open = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed);
+    if (!head.waits_for.empty()) return notify(tr("A run is paused"), shown(head.waits_for));
+    if (open > 0) return notify(tr("A run has ended, and %Ln items need you", nullptr, static_cast<int>(open)), receipt_title(head));
+    if (began_.isValid() && began_.elapsed() >= long_ms) notify(tr("A run is done"), receipt_title(head));
+}
+
+void DesktopNotes::notify(const QString& summary, const QString& body) {
+    if (!session_.isConnected()) return;
+    QDBusMessage call =
+        QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
+                                       QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
+    call << tr("Tavlo") << 0U << QString() << summary << body.toHtmlEscaped() << QStringList() << QVariantMap() << -1;
+    session_.asyncCall(call);
+}

@@ -1,0 +1,34 @@
+#pragma once
+
+#include <QDBusConnection>
+#include <QDBusUnixFileDescriptor>
+#include <QElapsedTimer>
+#include <QObject>
+
+#include "keep/receipt.h"
+
+/// Tells the desktop about runs: no sleep while one goes on (org.freedesktop.login1, Inhibit), and a word when a long one has ended, or one
+/// needs somebody, while nobody looks (Desktop Notifications Specification 1.2). Where a desktop offers neither, nothing happens; no call
+/// is waited for.
+class DesktopNotes final : public QObject {
+    Q_OBJECT
+
+public:
+    DesktopNotes(QDBusConnection session, QDBusConnection system, QObject* parent = nullptr);
+    /// The session's own bus where there is one; none is started for this.
+    static QDBusConnection sessionBus();
+    void runsBegan();
+    /// Nothing goes on any more.
+    void runsEnded();
+    /// looked_at  the window is the active one
+    void runEnded(const tavlo::ReceiptHead& head, bool looked_at);
+
+private:
+    void notify(const QString& summary, const QString& body);
+
+    QDBusConnection session_;
+    QDBusConnection system_;
+    QDBusUnixFileDescriptor awake_;  ///< as long as it is open, the machine stays awake
+    bool wanted_ = false;
+    QElapsedTimer began_;
+};

@@ -1,0 +1,98 @@
+#include <fcntl.h>
+#include <unistd.h>
+
+#include <QDBusContext>
+#include <QProcess>
+#include <QStandardPaths>
+#include <QVariantMap>
+#include <catch2/catch.hpp>
+
+#include "tasks/desktop_notes.h"
+#include "window_driver.h"
+
+using namespace tavlo;
+
+/// Stands in for the desktop: takes notifications, and gives what keeps a machine awake.
+class StandIn final : public QObject {
+    Q_OBJECT
+    Q_CLASSINFO("D-Bus Interface", "org.freedesktop.Notifications")
+
+public:
+    QStringList summaries;
+
+public slots:
+    uint Notify(const QString&, uint, const QString&, const QString& summary, const QString&, const QStringList&, const QVariantMap&, int) {
+        summaries << summary;
+        return 1;
+    }
+};
+
+class Awake final : public QObject {
+    Q_OBJECT
+    Q_CLASSINFO("D-Bus Interface", "org.freedesktop.login1.Manager")
+
+public:
+    int read_end = -1;
+    QString what;
+
+public slots:
+    QDBusUnixFileDescriptor Inhibit(const QString& wanted, const QString&, const QString&, const QString&) {
+        what = wanted;
+        int ends[2] = {-1, -1};
+        if (::pipe2(ends, O_NONBLOCK | O_CLOEXEC) != 0) return {};
+        read_end = ends[0];
+        const QDBusUnixFileDescriptor given(ends[1]);
+        ::close(ends[1]);
+        return given;
+    }
+};
+
+TEST_CASE("the desktop hears of long runs and of those that need somebody, and stays awake while one goes on", "[desktop]") {
+    if (QStandardPaths::findExecutable(QStringLiteral("dbus-daemon")).isEmpty()) {
+        WARN("skipped: there is no dbus-daemon");
+        return;
+    }
+    QProcess daemon;
+    daemon.start(QStringLiteral("dbus-daemon"),
+                 {QStringLiteral("--session"), QStringLiteral("--nofork"), QStringLiteral("--print-address=1")});
+    REQUIRE(daemon.waitForReadyRead(10'000));
+    const QString address = QString::fromLocal8Bit(daemon.readLine()).trimmed();
+    QDBusConnection desktop = QDBusConnection::connectToBus(address, QStringLiteral("desktop"));
+    QDBusConnection ours = QDBusConnection::connectToBus(address, QStringLiteral("ours"));
+    REQUIRE(desktop.isConnected());
+    StandIn stand_in;
+    Awake awake;
+    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/Notifications"), &stand_in, QDBusConnection::ExportAllSlots));
+    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/login1"), &awake, QDBusConnection::ExportAllSlots));
+    REQUIRE(desktop.registerService(QStringLiteral("org.freedesktop.Notifications")));
+    REQUIRE(desktop.registerService(QStringLiteral("org.freedesktop.login1")));
+    {
+        DesktopNotes notes(ours, ours);
+        notes.runsBegan();
+        notes.runsBegan();  // another one: the machine is asked once
+        REQUIRE(WindowDriver::wait([&] { return awake.read_end >= 0; }));
+        CHECK(awake.what == "sleep");
+        QTest::qWait(50);
+        char byte = 0;
+        CHECK(::read(awake.read_end, &byte, 1) == -1);  // somebody holds the other end
+        ReceiptHead head;
+        head.totals.by_outcome[static_cast<std::size_t>(Outcome::undecided)] = 2;
+        notes.runEnded(head, true);  // somebody looks: not a word
+        notes.runEnded(head, false);
+        notes.runEnded({}, false);  // short, and nothing is open
+        head.waits_for = "/disk: is full";
+        notes.runEnded(head, false);
+        REQUIRE(WindowDriver::wait([&] { return stand_in.summaries.size() == 2; }));
+        CHECK(stand_in.summaries[0] == "A run has ended, and 2 items need you");
+        CHECK(stand_in.summaries[1] == "A run is paused");
+        notes.runsEnded();
+        CHECK(WindowDriver::wait([&] { return ::read(awake.read_end, &byte, 1) == 0; }));  // let go
+    }
+    ::close(awake.read_end);
+    QDBusConnection::disconnectFromBus(QStringLiteral("desktop"));
+    QDBusConnection::disconnectFromBus(QStringLiteral("ours"));
+    daemon.kill();
+    daemon.waitForFinished(5'000);
+}
+
+#include "desktop_test.moc"
