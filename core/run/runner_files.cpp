@@ -128,6 +128,15 @@ void Runner::stage_waiting() {
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
     });
+    // one that found no room while a larger neighbour had taken it for a moment has its turn alone
+    for (std::size_t at = 0; at < waiting.size() && waiting.size() > 1; ++at) {
+        Work& work = *waiting[at];
+        if (staged[at]->has_value() || staged[at]->error().fault != Fault::no_space) continue;
+        const auto volume = disk_.volume(*work.into);
+        if (!volume || volume->free_bytes < entry(work.item).status.allocated_bytes) continue;
+        staged[at].emplace(
+            stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
+    }
     for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
     waiting_ = 0;
     waiting_bytes_ = 0;
