@@ -391,6 +391,10 @@ TEST_CASE("the destination as it will be: opened where the batch touches nothing
     desk.driver->clickRow("outcomeList", row_of("deep/"));
     desk.driver->key("outcomeList", Qt::Key_Right);
     REQUIRE(WindowDriver::wait([&] { return row_of("kept.pdf") > row_of("deep/"); }));
+    // followed at any depth that is open
+    desk.temp.write("to/old/deep/added.pdf", "x");
+    REQUIRE(WindowDriver::wait([&] { return row_of("added.pdf") > row_of("deep/"); }));
+    REQUIRE(desk.driver->settle());
     desk.driver->clickRow("outcomeList", row_of("old/"));
     desk.driver->key("outcomeList", Qt::Key_Left);
     CHECK(row_of("deep/") < 0);

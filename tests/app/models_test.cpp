@@ -9,6 +9,8 @@
 
 #include "models/batch_model.h"
 #include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "run/prepare.h"
 #include "select/kinds.h"
 #include "support/temp_folder.h"
 #include "tasks/instruction_file.h"
@@ -116,6 +118,66 @@ TEST_CASE("what is in hand sorts by name, size, date and folder, and sums up fol
     CHECK(comes(BatchModel::NameColumn, Qt::DescendingOrder, "file-10 file-9 box/ "));
     CHECK(model.index(2, BatchModel::SizeColumn).data().toString() == "2 files, 30 B");
     CHECK(model.index(2, BatchModel::FromColumn).data().toString().endsWith("/ a"));
+}
+
+TEST_CASE("what the destination cannot hold under its name is shown with the name that it could have", "[model][names]") {
+    auto batch = std::make_shared<Batch>();
+    batch->folders.add_root("/from");
+    for (const char* name : {"berth: plan?.pdf", "fine.pdf"}) {
+        Entry entry;
+        entry.folder = 0;
+        entry.name = name;
+        entry.status.type = FileType::file;
+        entry.status.id = {1, batch->entries.size() + 1, 10, 0};
+        batch->entries.push_back(entry);
+    }
+    auto destination = std::make_shared<Destination>();
+    destination->path = "/to";
+    destination->volume.forbidden_in_names = "\\:*?\"<>|";
+    const auto plan_by = [&](bool adapt) {
+        Rules rules;
+        rules.adapt_names = adapt;
+        const Layout layout = lay_out(*batch, "/to", {}, false);
+        return std::make_shared<const Plan>(make_plan(Operation::copy, batch, layout, *destination, rules, {}));
+    };
+    OutcomeModel model;
+    model.setTree(OutcomeTree::make(plan_by(false), destination));
+    REQUIRE(model.rowCount() == 2);
+    CHECK(model.index(0, 0).data(OutcomeModel::TagRole).toString() == "cannot be done");
+    CHECK(model.index(0, 0).data(OutcomeModel::WordsRole).toString() == "could be berth_ plan_.pdf");
+    model.setTree(OutcomeTree::make(plan_by(true), destination));
+    CHECK(model.index(0, 0).data(OutcomeModel::TagRole).toString() == "rename");
+    CHECK(model.index(0, 0).data(OutcomeModel::WordsRole).toString() == "as berth_ plan_.pdf");
+}
+
+TEST_CASE("the balance by another rule is there before its plan, and is the plan's", "[model][rules]") {
+    TempFolder temp;
+    std::vector<std::string> sources;
+    for (int i = 0; i < 9; ++i) {
+        const std::string name = "f" + std::to_string(i);
+        sources.push_back(temp.write("from/" + name, std::string(static_cast<std::size_t>(i), 'x')));
+        if (i % 3 != 0) temp.write("to/" + name, "held, and longer");
+        if (i % 3 != 0) temp.date("to/" + name, i % 2 == 0 ? 1'000'000'000 : 2'500'000'000);
+    }
+    Request request;
+    request.sources = sources;
+    request.destination = temp.path("to");
+    const auto disk = make_disk();
+    const auto outlook = prepare(*disk, request);
+    REQUIRE(outlook);
+    const auto tree = OutcomeTree::make(outlook->plan, outlook->destination);
+    for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
+                            CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date}) {
+        Request other = request;
+        other.rules = rules_for(rule);
+        const auto shares = tree->sharesBy(request.rules, other.rules);
+        REQUIRE(shares);
+        const Outlook then = plan_again(other, *outlook, KnownContents{});
+        CHECK(*shares == OutcomeTree::make(then.plan, then.destination)->shares);
+    }
+    Request emptied = request;
+    emptied.rules.clearing = Clearing::all;
+    CHECK_FALSE(tree->sharesBy(request.rules, emptied.rules));
 }
 
 TEST_CASE("the rule of one's own comes out as it went in, and an instruction as it was", "[rules]") {
