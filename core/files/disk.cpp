@@ -196,11 +196,13 @@ public:
             case magic_msdos:
                 volume.max_file_bytes = UINT32_MAX;
                 volume.time_step_ns = 2 * second_ns;
+                volume.holds_links = volume.keeps_attributes = false;
                 volume.forbidden_in_names = "\\:*?\"<>|";
                 volume.folds_case = true;
                 break;
             case magic_exfat:
                 volume.time_step_ns = second_ns / 100;
+                volume.holds_links = volume.keeps_attributes = false;
                 volume.forbidden_in_names = "\\:*?\"<>|";
                 volume.folds_case = true;
                 break;

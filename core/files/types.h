@@ -57,6 +57,8 @@ struct Volume {
     std::uint64_t max_file_bytes = UINT64_MAX;
     std::string_view forbidden_in_names{};  ///< characters besides '/' and NUL
     bool folds_case = false;
+    bool holds_links = true;       ///< symbolic ones
+    bool keeps_attributes = true;  ///< owner, permissions, extended attributes
     bool read_only = false;
 };
 

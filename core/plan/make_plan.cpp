@@ -212,6 +212,8 @@ private:
         };
         if (entry.problem) return fail(entry.problem);
         if (entry.status.type == FileType::other) return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
+        if (entry.status.type == FileType::link && !destination_.volume.holds_links)
+            return because(Fault::unsupported, "is a link, which the destination cannot hold");
         if (auto problem = name_problem(entry.name, destination_.volume); !problem.empty()) {
             if (!rules_.adapt_names) return because(Fault::name_not_possible, std::move(problem));
             item.outcome = Outcome::renamed;

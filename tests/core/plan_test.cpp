@@ -267,8 +267,12 @@ TEST_CASE("what the destination cannot hold is said before the start", "[plan]")
     scene.destination.volume.max_file_bytes = 100;
     scene.add("/from/a:b");
     scene.add("/from/large", FileType::file, 101);
+    scene.add("/from/link", FileType::link);
+    CHECK(scene.plan().totals.of(Outcome::failed) == 2);
+    scene.destination.volume.holds_links = false;
     const Plan plan = scene.plan();
-    CHECK(plan.totals.of(Outcome::failed) == 2);
+    CHECK(plan.totals.of(Outcome::failed) == 3);
+    CHECK(plan.items[2].problem->fault == Fault::unsupported);
     CHECK(plan.items[0].problem->fault == Fault::name_not_possible);
     CHECK(plan.items[1].problem->fault == Fault::no_space);
 }
