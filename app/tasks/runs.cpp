@@ -168,13 +168,13 @@ void Runs::carryOut(const Job& job) {
     std::map<std::string, std::vector<std::string>> grown_settled;
     if (grown && head->state == RunState::done) {  // what its receipt has nothing open about
         std::unordered_set<std::string> open;
-        (void)(*store)->each_item(head->id, [&](ReceiptItem&& item) {
+        const auto read = (*store)->each_item(head->id, [&](ReceiptItem&& item) {
             if (item.result == Outcome::undecided || item.result == Outcome::failed) open.insert(item.source);
         });
         std::vector<Outcome> came(grown->items.size(), Outcome::created);
         for (ItemId id = 0; id < grown->items.size() && !open.empty(); ++id)
             if (open.contains(grown->source_path(grown->items[id]))) came[id] = Outcome::undecided;
-        grown_settled = settled_sources(*grown, came);
+        if (read) grown_settled = settled_sources(*grown, came);  // else all of it stays in hand
     }
     auto settled = grown                                                 ? std::move(grown_settled)
                    : !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
