@@ -14,7 +14,7 @@ namespace {
 // below this a plain read and write costs less than the calls that avoid them (measured, see docs/safety.md)
 constexpr std::uint64_t small_file_bytes = 64 * 1024;
 constexpr std::size_t buffer_bytes = 1024 * 1024;
-constexpr std::uint64_t kernel_step_bytes = 16 * 1024 * 1024;  // so that a stop is heard inside a large file
+constexpr std::uint64_t kernel_step_bytes = 4 * 1024 * 1024;  // so that a stop or a pause is heard inside a large file
 
 std::span<std::byte> buffer(int which) {
     thread_local std::vector<std::byte> memory[2];
@@ -27,7 +27,7 @@ tl::unexpected<Error> cancelled(const Handle& file) { return failure(Fault::canc
 /// true: done; false: this pair of file systems can't, and nothing was written
 Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size, const Meter& meter) {
     if (auto shared = disk.share_blocks(from, to); shared) {
-        meter.add(size);
+        meter.pass(size);
         return true;
     } else if (shared.error().fault != Fault::unsupported) {
         return failure(shared.error());
@@ -36,11 +36,12 @@ Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Stag
     for (std::uint64_t offset = 0; offset < size;) {
         const auto data = disk.next_data(from, offset, size);
         if (!data) return failure(data.error());
-        meter.add(data->first - offset);
+        meter.pass(data->first - offset);
         offset = data->first;
         while (offset < data->second) {
-            if (meter.stop.stop_requested()) return cancelled(from);
-            const auto copied = disk.copy_range(from, offset, to, std::min(kernel_step_bytes, data->second - offset));
+            const std::uint64_t piece = meter.next_piece(std::min(kernel_step_bytes, data->second - offset));
+            if (piece == 0) return cancelled(from);
+            const auto copied = disk.copy_range(from, offset, to, piece);
             if (!copied) {
                 if (copied.error().fault == Fault::unsupported && !any) return false;
                 return failure(copied.error());
@@ -72,7 +73,6 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
     bool data_known = size <= small_file_bytes;
     bool holes = false;
     while (offset < size) {
-        if (meter.stop.stop_requested()) return cancelled(from);
         if (!data_known || offset >= data.second) {
             const auto next = disk.next_data(from, offset, size);
             if (!next) return failure(next.error());
@@ -81,7 +81,10 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
         }
         const bool in_hole = offset < data.first;
         const std::uint64_t end = in_hole ? data.first : data.second;
-        const auto piece = memory.first(static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
+        const std::uint64_t most = std::min<std::uint64_t>(memory.size(), end - offset);
+        const std::uint64_t bytes = in_hole && !meter.stop.stop_requested() ? most : meter.next_piece(most);
+        if (bytes == 0) return cancelled(from);
+        const auto piece = memory.first(static_cast<std::size_t>(bytes));
         if (in_hole) {
             holes = true;
             std::memset(piece.data(), 0, piece.size());
@@ -93,7 +96,7 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
         }
         if (hasher) hasher->add(piece);
         offset += piece.size();
-        meter.add(piece.size());
+        in_hole ? meter.pass(piece.size()) : meter.add(piece.size());
     }
     if (holes)
         if (auto sized = disk.set_size(to, size); !sized) return failure(sized.error());
@@ -104,8 +107,9 @@ Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& m
     Hasher hasher;
     const auto memory = buffer(0);
     for (std::uint64_t offset = 0;;) {
-        if (meter.stop.stop_requested()) return cancelled(file);
-        const auto got = disk.read_at(file, offset, memory);
+        const std::uint64_t piece = meter.next_piece(memory.size());
+        if (piece == 0) return cancelled(file);
+        const auto got = disk.read_at(file, offset, memory.first(static_cast<std::size_t>(piece)));
         if (!got) return failure(got.error());
         if (*got == 0) return hasher.text();
         hasher.add(memory.first(*got));

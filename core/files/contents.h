@@ -6,15 +6,28 @@
 #include <string>
 
 #include "files/file_system.h"
+#include "files/pace.h"
 
 namespace tavlo {
 
-/// What a long work over bytes is given: to be told to stop, and to say how far it is (bytes since the last call).
+/// What a long work over bytes is given: to be told to stop, to say how far it is (bytes since the last call), and how fast it may read.
 struct Meter {
     std::stop_token stop{};
     std::function<void(std::uint64_t bytes)> advance{};
+    Pace* pace = nullptr;  ///< null: as fast as it can
 
+    /// How much is read next, at most so much; waits while nothing may be. 0: it is to stop
+    std::uint64_t next_piece(std::uint64_t most_bytes) const {
+        if (pace != nullptr) return pace->wait(stop) ? pace->piece(most_bytes) : 0;
+        return stop.stop_requested() ? 0 : most_bytes;
+    }
+    /// So much was read, and is done.
     void add(std::uint64_t bytes) const {
+        if (pace != nullptr) (void)pace->spend(bytes, stop);
+        pass(bytes);
+    }
+    /// So much is done without being read: holes, shared blocks.
+    void pass(std::uint64_t bytes) const {
         if (advance) advance(bytes);
     }
 };

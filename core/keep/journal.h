@@ -38,7 +38,8 @@ struct PendingItem {
     bool shared = false;
     std::string entry_of_safe{};
     std::string problem{};
-    std::optional<Attributes> attributes{};  ///< of a folder that is made again
+    std::optional<Attributes> attributes{};     ///< of a folder that is made again
+    std::optional<std::uint64_t> takes_back{};  ///< in an undo: the item's number in the receipt that is undone
 };
 
 /// What a group is about to do with one item, noted before it does it: by this a later process tells on the disk whether

@@ -26,7 +26,7 @@ template <class Archive>
 void serialize(Archive& archive, PendingItem& item) {
     archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
             item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
-            item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes);
+            item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
 }
 
 template <class Archive>
@@ -36,7 +36,7 @@ void serialize(Archive& archive, Intent& intent) {
 
 namespace {
 
-constexpr std::uint8_t version = 1;
+constexpr std::uint8_t version = 2;
 
 std::string hash_of(std::string_view bytes) {
     Hasher hasher;

@@ -27,6 +27,8 @@ struct ReceiptHead {
     RunState state = RunState::interrupted;
     std::vector<std::string> roots{};  ///< folders that people named; below them no link is followed
     std::string undoes{};              ///< the receipt that this run took back
+    bool undoes_some = false;          ///< of that, chosen items only
+    bool paused = false;               ///< stopped, to be gone on with when somebody says so
     std::string undone_by{};           ///< the receipt of the run that took this one back
     std::string waits_for{};           ///< why a stopped run stopped by itself: "PATH: the disk is full"; else empty
     Totals totals{};

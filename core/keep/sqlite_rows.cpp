@@ -162,6 +162,8 @@ ReceiptHead head_from(SQLite::Statement& query) {
     head.totals.items = as_unsigned(query.getColumn(10));
     head.totals.bytes = as_unsigned(query.getColumn(11));
     head.waits_for = bytes_of(query.getColumn(13));
+    head.undoes_some = query.getColumn(14).getInt() != 0;
+    head.paused = query.getColumn(15).getInt() != 0;
     const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
     for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
     return head;

@@ -8,55 +8,15 @@
 #include <nlohmann/json.hpp>
 
 #include "files/path.h"
+#include "keep/journal_rows.h"
 #include "keep/packing.h"
+#include "keep/schema.h"
 #include "keep/sqlite_rows.h"
 
 namespace tavlo {
 
 namespace {
 
-constexpr int schema_version = 2;
-
-constexpr const char* schema = R"(
-create table receipts(
-  id text primary key, operation text not null, sentence text not null, destination blob not null,
-  started integer not null, finished integer not null, state text not null, roots blob not null,
-  undoes text not null, undone_by text not null default '', waits_for blob not null default '',
-  items integer not null default 0, bytes integer not null default 0, counts text not null default '[]');
-create table items(
-  receipt text not null references receipts(id), number integer not null,
-  source blob not null, target blob not null, final blob not null, type integer not null, size integer not null,
-  modified integer not null, finding text, held_size integer, held_modified integer, decision text,
-  result text not null, set_aside text not null, brought_back text not null, hash text not null, error blob not null,
-  action integer not null, moved_whole integer not null, not_kept text not null,
-  device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
-  after_changed integer not null, after_mode integer not null, linked_device integer not null, linked_inode integer not null,
-  primary key(receipt, number)) without rowid;
-create table folders(
-  receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
-  device integer not null, inode integer not null);
-create index folders_of_receipt on folders(receipt);
-create table safe(
-  id text primary key, original blob not null, stored blob not null, receipt text not null, type integer not null,
-  device integer not null, inode integer not null, size integer not null, modified integer not null,
-  set_aside integer not null);
-)";
-
-// what a run is still to do: its items some to a row, whether they have been done since or not; and its group's intentions
-constexpr const char* journal_schema = R"(
-create table pending(
-  receipt text not null references receipts(id), first integer not null, count integer not null, items blob not null,
-  primary key(receipt, first)) without rowid;
-create table intents(receipt text primary key references receipts(id), items blob not null);
-)";
-
-// what reading pairs has found out; the key is a hash of the pair, which is beside it in full
-constexpr const char* contents_schema = R"(
-create table if not exists contents(
-  key integer primary key, pair blob not null, same integer not null, used integer not null);
-)";
-
-constexpr std::size_t pending_in_a_row = 256;
 constexpr std::int64_t most_remembered = 2'000'000;  // pairs; the oldest go first
 
 class SqliteStore final : public Store {
@@ -67,25 +27,15 @@ public:
                     10'000 /* ms to wait for another program */) {
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
-        SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-        const int version = database_.execAndGet("pragma user_version").getInt();
-        if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
-        if (version == 0) database_.exec(schema);
-        if (version == 1) leave_version_1();
-        if (version < schema_version) {
-            database_.exec(journal_schema);
-            database_.exec(contents_schema);
-            database_.exec(fmt::format("pragma user_version = {}", schema_version));
-        }
-        transaction.commit();
+        bring_up_to_date(database_);
     }
 
     Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) override {
         return guarded("note the run", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement insert(database_,
-                                     "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes) "
-                                     "values(?,?,?,?,?,0,?,?,?)");
+                                     "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
+                                     "undoes_some) values(?,?,?,?,?,0,?,?,?,?)");
             insert.bind(1, head.id);
             insert.bind(2, std::string(to_text(head.operation)));
             insert.bind(3, head.sentence);
@@ -94,11 +44,10 @@ public:
             insert.bind(6, std::string(to_text(RunState::interrupted)));
             bind_bytes(insert, 7, pack_roots(head.roots));
             insert.bind(8, head.undoes);
+            insert.bind(9, head.undoes_some ? 1 : 0);
             insert.exec();
-            if (!head.undoes.empty()) {
-                drop_journal(head.undoes);
-            }
-            write_pending(head.id, next);
+            if (!head.undoes.empty()) drop_journal(database_, head.undoes);
+            write_pending(database_, head.id, next);
             transaction.commit();
         });
     }
@@ -106,7 +55,7 @@ public:
     Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) override {
         return guarded("note what is settled", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            drop_journal(receipt);
+            drop_journal(database_, receipt);
             SQLite::Statement forget(database_, "delete from items where receipt=? and number=?");
             for (const PendingItem& item : items) {
                 forget.bind(1, receipt);
@@ -115,7 +64,7 @@ public:
                 forget.reset();
             }
             auto at = items.begin();
-            write_pending(receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            write_pending(database_, receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
             SQLite::Statement update(database_, "update receipts set state=?, finished=0 where id=?");
             update.bind(1, std::string(to_text(RunState::interrupted)));
             update.bind(2, receipt);
@@ -133,24 +82,24 @@ public:
             forget.bind(2, as_signed(rest_number));
             forget.exec();
             auto at = items.begin();
-            write_pending(receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            write_pending(database_, receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
             bool noted = !rest;
-            write_pending(receipt, [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
+            write_pending(database_, receipt, [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
             transaction.commit();
         });
     }
 
     Result<void> intend(const std::string& receipt, const Intent& intent) override {
         return guarded("write the journal", [&] {
-            auto intents = intents_of(receipt);
+            auto intents = intents_of(database_, receipt);
             intents.push_back(intent);
-            write_intents(receipt, intents);
+            write_intents(database_, receipt, intents);
         });
     }
 
     Result<std::vector<Intent>> intents(const std::string& receipt) override {
         std::vector<Intent> found;
-        auto read = guarded("read the journal", [&] { found = intents_of(receipt); });
+        auto read = guarded("read the journal", [&] { found = intents_of(database_, receipt); });
         if (!read) return failure(read.error());
         return found;
     }
@@ -161,7 +110,7 @@ public:
             SQLite::Statement settled(database_, "select number from items where receipt=? order by number");
             settled.bind(1, receipt);
             bool has_settled = settled.executeStep();
-            PendingRows rows(database_, receipt);
+            JournalRows rows(database_, receipt);
             while (auto item = rows.next()) {
                 while (has_settled && as_unsigned(settled.getColumn(0)) < item->number) has_settled = settled.executeStep();
                 if (!has_settled || as_unsigned(settled.getColumn(0)) != item->number) found.push_back(std::move(*item));
@@ -230,7 +179,14 @@ public:
                 safe.reset();
             }
             for (const auto& id : records.used_up) drop_entry(id);
-            write_intents(receipt, next);  // they are a group's: what it has not done by now it has not done
+            SQLite::Statement back(database_, "insert or ignore into taken_back select undoes, ? from receipts where id=?");
+            for (const auto number : records.taken_back) {
+                back.bind(1, as_signed(number));
+                back.bind(2, receipt);
+                back.exec();
+                back.reset();
+            }
+            write_intents(database_, receipt, next);  // they are a group's: what it has not done by now it has not done
             transaction.commit();
         });
     }
@@ -240,8 +196,8 @@ public:
         auto finished = guarded("finish the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             head.totals = totals_of(head.id);
-            SQLite::Statement update(database_,
-                                     "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=? where id=?");
+            SQLite::Statement update(
+                database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, paused=0 where id=?");
             update.bind(1, head.finished_ns);
             update.bind(2, std::string(to_text(head.state)));
             update.bind(3, as_signed(head.totals.items));
@@ -250,9 +206,9 @@ public:
             bind_bytes(update, 6, head.waits_for);
             update.bind(7, head.id);
             update.exec();
-            if (head.state == RunState::done) drop_journal(head.id);
+            if (head.state == RunState::done) drop_journal(database_, head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
-            if (!head.undoes.empty() && took_back) {
+            if (!head.undoes.empty() && took_back && !(head.undoes_some && has_more_to_take_back(head.undoes))) {
                 SQLite::Statement undone(database_, "update receipts set undone_by=? where id=?");
                 undone.bind(1, head.id);
                 undone.bind(2, head.undoes);
@@ -290,7 +246,7 @@ public:
         return guarded("read the receipt", [&] {
             SQLite::Statement query(database_, "select * from items where receipt=? order by number");
             query.bind(1, id);
-            PendingRows rows(database_, id);
+            JournalRows rows(database_, id);
             auto rest = rows.next();
             while (query.executeStep()) {
                 const auto number = as_unsigned(query.getColumn(1));
@@ -300,6 +256,104 @@ public:
             }
             for (; rest; rest = rows.next()) take(planned(*rest));
         });
+    }
+
+    Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first, std::uint64_t count) override {
+        std::map<std::uint64_t, ReceiptItem> found;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select * from items where receipt=? and number>=? and number<?");
+            query.bind(1, id);
+            query.bind(2, as_signed(first));
+            query.bind(3, as_signed(first + count));
+            while (query.executeStep()) found.emplace(as_unsigned(query.getColumn(1)), item_from(query));
+            SQLite::Statement rest(database_, "select items from pending where receipt=? and first<? and first+count>?");
+            rest.bind(1, id);
+            rest.bind(2, as_signed(first + count));
+            rest.bind(3, as_signed(first));
+            while (rest.executeStep())
+                for (const PendingItem& item : unpack_pending(bytes_of(rest.getColumn(0))))
+                    if (item.number >= first && item.number < first + count) found.try_emplace(item.number, planned(item));
+        });
+        if (!read) return failure(read.error());
+        return found;
+    }
+
+    Result<std::vector<std::uint64_t>> numbers_with(const std::string& id, Outcome result) override {
+        std::vector<std::uint64_t> numbers;
+        if (result == Outcome::planned) {  // what is in the journal alone
+            const auto left = pending(id);
+            if (!left) return failure(left.error());
+            for (const PendingItem& item : *left) numbers.push_back(item.number);
+            return numbers;
+        }
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select number from items where receipt=? and result=? order by number");
+            query.bind(1, id);
+            query.bind(2, std::string(to_text(result)));
+            while (query.executeStep()) numbers.push_back(as_unsigned(query.getColumn(0)));
+        });
+        if (!read) return failure(read.error());
+        return numbers;
+    }
+
+    Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) override {
+        std::pair<std::uint64_t, std::uint64_t> amounts;
+        auto read = guarded("read the journal", [&] {
+            SQLite::Statement query(database_,
+                                    "select (select count(*) from items where receipt=?1), "
+                                    "(select coalesce(sum(count), 0) from pending where receipt=?1)");
+            query.bind(1, id);
+            query.executeStep();
+            amounts = {as_unsigned(query.getColumn(0)), as_unsigned(query.getColumn(1))};
+        });
+        if (!read) return failure(read.error());
+        return amounts;
+    }
+
+    Result<std::vector<std::uint64_t>> taken_back(const std::string& id) override {
+        std::vector<std::uint64_t> numbers;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select number from taken_back where receipt=? order by number");
+            query.bind(1, id);
+            while (query.executeStep()) numbers.push_back(as_unsigned(query.getColumn(0)));
+        });
+        if (!read) return failure(read.error());
+        return numbers;
+    }
+
+    Result<void> set_paused(const std::string& receipt, bool paused) override {
+        return guarded("note the pause", [&] {
+            SQLite::Statement update(database_, "update receipts set paused=? where id=?");
+            update.bind(1, paused ? 1 : 0);
+            update.bind(2, receipt);
+            update.exec();
+        });
+    }
+
+    Result<std::size_t> forget_receipts(std::int64_t finished_before_ns) override {
+        std::size_t forgotten = 0;
+        auto done = guarded("forget old receipts", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            SQLite::Statement query(database_,
+                                    "select id from receipts where state='done' and finished<? "
+                                    "and not exists(select 1 from safe where safe.receipt=receipts.id)");
+            query.bind(1, finished_before_ns);
+            std::vector<std::string> ids;
+            while (query.executeStep()) ids.push_back(query.getColumn(0).getString());
+            for (const auto& id : ids) {
+                drop_journal(database_, id);
+                for (const char* statement : {"delete from items where receipt=?", "delete from folders where receipt=?",
+                                              "delete from taken_back where receipt=?", "delete from receipts where id=?"}) {
+                    SQLite::Statement drop(database_, statement);
+                    drop.bind(1, id);
+                    drop.exec();
+                }
+            }
+            transaction.commit();
+            forgotten = ids.size();
+        });
+        if (!done) return failure(done.error());
+        return forgotten;
     }
 
     Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) override {
@@ -377,9 +431,8 @@ public:
 
 private:
     static constexpr const char* head_query =
-        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for "
-        "from "
-        "receipts";
+        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for, "
+        "undoes_some, paused from receipts";
 
     /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
     template <class Work>
@@ -413,36 +466,6 @@ public:
     }
 
 private:
-    /// Receipts and the Safe's index stay as they are; what an interrupted run has left can only be read by what wrote it.
-    void leave_version_1() {
-        if (database_.execAndGet("select count(*) from pending").getInt64() != 0)
-            throw SQLite::Exception("holds an interrupted run of an older version of Tavlo, which must recover it first", SQLITE_MISMATCH);
-        database_.exec("drop table pending; drop table intents; alter table receipts add column waits_for blob not null default ''");
-    }
-
-    /// What a run was to do, item by item, whether it has been done since or not.
-    class PendingRows {
-    public:
-        PendingRows(SQLite::Database& database, const std::string& receipt)
-            : query_(database, "select items from pending where receipt=? order by first") {
-            query_.bind(1, receipt);
-        }
-        std::optional<PendingItem> next() {
-            if (at_ == row_.size()) {
-                if (!query_.executeStep()) return std::nullopt;
-                row_ = unpack_pending(bytes_of(query_.getColumn(0)));
-                at_ = 0;
-            }
-            if (row_.empty()) return std::nullopt;
-            return std::move(row_[at_++]);
-        }
-
-    private:
-        SQLite::Statement query_;
-        std::vector<PendingItem> row_;
-        std::size_t at_ = 0;
-    };
-
     static std::string packed(const Pair& pair) {
         std::string bytes;
         for (const Identity* id : {&pair.incoming, &pair.held})
@@ -452,49 +475,21 @@ private:
     }
     static std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
 
-    std::vector<Intent> intents_of(const std::string& receipt) {
-        SQLite::Statement query(database_, "select items from intents where receipt=?");
-        query.bind(1, receipt);
-        return query.executeStep() ? unpack_intents(bytes_of(query.getColumn(0))) : std::vector<Intent>{};
-    }
-
-    void write_intents(const std::string& receipt, const std::vector<Intent>& intents) {
-        SQLite::Statement insert(database_, "insert or replace into intents values(?,?)");
-        insert.bind(1, receipt);
-        bind_bytes(insert, 2, pack(intents));
-        insert.exec();
-    }
-
-    void write_pending(const std::string& receipt, const std::function<std::optional<PendingItem>()>& next) {
-        SQLite::Statement pending(database_, "insert into pending values(?,?,?,?)");
-        std::vector<PendingItem> row;
-        for (bool more = true; more;) {
-            auto item = next();
-            more = item.has_value();
-            if (more) row.push_back(std::move(*item));
-            if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
-            pending.bind(1, receipt);
-            pending.bind(2, as_signed(row.front().number));
-            pending.bind(3, as_signed(row.size()));
-            bind_bytes(pending, 4, pack(row));
-            pending.exec();
-            pending.reset();
-            row.clear();
-        }
-    }
-
-    void drop_journal(const std::string& receipt) {
-        for (const char* statement : {"delete from pending where receipt=?", "delete from intents where receipt=?"}) {
-            SQLite::Statement drop(database_, statement);
-            drop.bind(1, receipt);
-            drop.exec();
-        }
-    }
-
     void drop_entry(const std::string& id) {
         SQLite::Statement drop(database_, "delete from safe where id=?");
         drop.bind(1, id);
         drop.exec();
+    }
+
+    /// Items of a run that took effect, and that no undo has taken back.
+    bool has_more_to_take_back(const std::string& receipt) {
+        SQLite::Statement query(
+            database_,
+            "select 1 from items where receipt=? and result in ('created','overwritten','renamed','restored','removed') "
+            "and not exists(select 1 from taken_back back where back.receipt=items.receipt and back.number=items.number) "
+            "limit 1");
+        query.bind(1, receipt);
+        return query.executeStep();
     }
 
     Totals totals_of(const std::string& receipt) {

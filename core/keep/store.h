@@ -1,6 +1,7 @@
 #pragma once
 
 #include <functional>
+#include <map>
 #include <memory>
 #include <optional>
 #include <string>
@@ -19,7 +20,8 @@ struct RunRecords {
     std::vector<std::pair<std::uint64_t, ReceiptItem>> items;  ///< with their numbers in the plan
     std::vector<FolderTrace> folders;
     std::vector<SafeEntry> set_aside;
-    std::vector<std::string> used_up;  ///< Safe entries that were brought back
+    std::vector<std::string> used_up;       ///< Safe entries that were brought back
+    std::vector<std::uint64_t> taken_back;  ///< of an undo: numbers of the items in the receipt that it undoes
     /// Folders settled before, that could not keep all attributes once they were filled: number, and what was lost.
     std::vector<std::pair<std::uint64_t, std::string>> not_kept;
 };
@@ -59,6 +61,8 @@ public:
     virtual Result<std::vector<Intent>> intents(const std::string& receipt) = 0;
     /// Receipts that have something pending, oldest first.
     virtual Result<std::vector<ReceiptHead>> unfinished() = 0;
+    /// A stopped run is to be gone on with when somebody says so; finish() takes that back.
+    virtual Result<void> set_paused(const std::string& receipt, bool paused) = 0;
     /// See RunLock.
     virtual Result<RunLock> lock(const std::string& receipt) = 0;
 
@@ -69,6 +73,17 @@ public:
     virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
     /// What the target could not keep, with the number of items: {"owner", 3}.
     virtual Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) = 0;
+    /// The same for those whose numbers lie from `first` on, `count` of them; for a list that shows a window onto many.
+    virtual Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first, std::uint64_t count) = 0;
+    /// The numbers of the items that came out so, in their order.
+    virtual Result<std::vector<std::uint64_t>> numbers_with(const std::string& id, Outcome result) = 0;
+    /// The numbers of the items that an undo has taken back since.
+    virtual Result<std::vector<std::uint64_t>> taken_back(const std::string& id) = 0;
+    /// Of a run that goes on, in any process: how many items are done, of how many; 0 where that is not known any more.
+    virtual Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) = 0;
+    /// Forgets receipts of runs that have ended before then, all of it done, and of which the Safe holds nothing.
+    /// returns  how many
+    virtual Result<std::size_t> forget_receipts(std::int64_t finished_before_ns) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
 
     virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first

@@ -44,6 +44,7 @@ struct ItemExtras {
     std::string final_name{};                        ///< where a decision gives it another
     std::string entry_of_safe{};                     ///< the Safe entry that this brings back
     std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
+    std::optional<std::uint64_t> takes_back{};       ///< in an undo: the item's number in the receipt that is undone
 };
 
 /// One thing of the batch and what is to come of it. Immutable once the plan stands.
@@ -109,6 +110,7 @@ struct Plan {
     std::vector<ItemId> colliding;     ///< items with a collision, in their order
     std::vector<ItemId> not_compared;  ///< those of them whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
+    bool undoes_some = false;          ///< chosen items of it only
 
     /// The item is something of the destination, not of the batch: it leaves, or makes room.
     bool leaves(const Item& item) const { return item.entry >= batch->entries.size(); }

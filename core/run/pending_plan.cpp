@@ -39,6 +39,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
     out.entry_of_safe = item.extras().entry_of_safe;
     if (item.problem) out.problem = reason(*item.problem);
     if (item.extras().attributes) out.attributes = *item.extras().attributes;
+    out.takes_back = item.extras().takes_back;
     return out;
 }
 
@@ -85,6 +86,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
     plan.operation = head.operation;
     plan.destination = head.destination;
     plan.undoes = head.undoes;
+    plan.undoes_some = head.undoes_some;
     rest.resumption.head = head;
     std::vector<std::string> roots = head.roots;
     for (const PendingItem& item : pending)
@@ -169,6 +171,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
         if (was.attributes) item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
         if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
+        if (was.takes_back) item.add_extras().takes_back = was.takes_back;
     }
     plan.batch = std::move(batch);
     plan.totals = total(plan);

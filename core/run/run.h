@@ -6,6 +6,7 @@
 #include <string>
 
 #include "files/file_system.h"
+#include "files/pace.h"
 #include "keep/store.h"
 #include "plan/plan.h"
 
@@ -21,6 +22,7 @@ struct RunOptions {
     std::string sentence{};  ///< what was asked for, for the receipt's head
     Verify verify = Verify::automatic;
     std::stop_token stop{};  ///< heard between items and inside large files
+    Pace* pace = nullptr;    ///< holds or limits the run, heard as the stop is; null: as fast as it can
     /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of failing item
     /// by item; it can be gone on with once there is room again.
     bool pause_when_stuck = false;
@@ -34,6 +36,7 @@ struct RunEvents {
     std::function<void(const ReceiptHead&)> begun{};
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
+    std::function<void(const std::string&)> at_hand{};       ///< path of a file that is begun with; not of each, but of some each second
 };
 
 /// Carries a plan out and keeps the receipt. The only thing in Tavlo that changes a disk.

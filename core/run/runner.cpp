@@ -19,6 +19,7 @@ constexpr std::size_t group_files = 512;
 constexpr std::size_t most_unrecorded = 4096;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
+constexpr std::chrono::milliseconds said_at_most_every{50};  // of the file at hand
 // the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that is asked for
 constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
@@ -62,8 +63,11 @@ Result<ReceiptHead> Runner::run() {
     if (!plan_.leaving.empty())
         if (auto records = disk_.open_folder(store_.folder()))
             if (auto above = ancestors(disk_, std::move(*records))) above_records_ = std::move(*above);
-    const auto destination = plan_.operation == Operation::undo ? Result<void>{} : make_destination();
+    wait_while_held();  // one that waits for its turn is in the journal, and has touched nothing
+    const bool goes_elsewhere = plan_.operation != Operation::undo && !should_stop();
+    const auto destination = goes_elsewhere ? make_destination() : Result<void>{};
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
+        wait_while_held();
         if (should_stop()) break;
         if (!destination) {
             fail(id, destination.error());
@@ -92,6 +96,7 @@ Result<void> Runner::begin() {
         head_.sentence = options_.sentence;
         head_.destination = plan_.destination;
         head_.undoes = plan_.undoes;
+        head_.undoes_some = plan_.undoes_some;
         std::set<std::string> roots{plan_.destination};
         for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
             for (FolderId id = 0; id < tree->size(); ++id)
@@ -442,10 +447,21 @@ void Runner::tidy_used_slots() {
 }
 
 Meter Runner::meter() {
-    return {options_.stop, [this](std::uint64_t bytes) {
+    return {options_.stop,
+            [this](std::uint64_t bytes) {
                 const std::lock_guard lock(reporting_);
                 if (events_.bytes) events_.bytes(bytes);
-            }};
+            },
+            options_.pace};
+}
+
+void Runner::say_at_hand(ItemId id) {
+    if (!events_.at_hand) return;
+    const std::lock_guard lock(reporting_);
+    const auto now = std::chrono::steady_clock::now();
+    if (now - said_at_hand_ < said_at_most_every) return;
+    said_at_hand_ = now;
+    events_.at_hand(plan_.source_path(item(id)));
 }
 
 ReceiptItem& Runner::receipt_item(ItemId id) {
@@ -483,6 +499,8 @@ void Runner::settle(ItemId id, Outcome result) {
     head_.totals.count(out.result);
     if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
     if (events_.item) events_.item(id, out);
+    const bool took_back = out.result == Outcome::removed || out.result == Outcome::restored;
+    if (took_back && item(id).extras().takes_back) records_.taken_back.push_back(*item(id).extras().takes_back);
     records_.items.emplace_back(number(id), std::move(out));
 }
 

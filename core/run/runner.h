@@ -125,6 +125,11 @@ private:
     /// For the threads of the run.
     Meter meter();
     bool should_stop() const { return stuck_ || options_.stop.stop_requested(); }
+    /// Waits while the run is held.
+    void wait_while_held() const {
+        if (options_.pace != nullptr) (void)options_.pace->wait(options_.stop);
+    }
+    void say_at_hand(ItemId id);
 
     FileSystem& disk_;
     Store& store_;
@@ -153,6 +158,7 @@ private:
     std::size_t waiting_ = 0;  ///< of the group: files that are not staged yet
     std::uint64_t waiting_bytes_ = 0;
     std::mutex reporting_;
+    std::chrono::steady_clock::time_point said_at_hand_{};
     std::optional<Error> stuck_;  ///< why the run stops by itself
     std::chrono::steady_clock::time_point group_began_{};
     std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead

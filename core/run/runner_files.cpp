@@ -125,6 +125,7 @@ void Runner::stage_waiting() {
     std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
     in_parallel(threads_, waiting.size(), [&](std::size_t at) {
         const Work& work = *waiting[at];
+        say_at_hand(work.item);
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
     });

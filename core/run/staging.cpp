@@ -50,7 +50,7 @@ std::string listed(const std::vector<std::string>& attributes) {
 
 Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter) {
     if (auto dropped = disk.forget_cached(copy.staged.file()); !dropped) return dropped;
-    const auto hash = hash_of(disk, copy.staged.file(), Meter{meter.stop, {}});
+    const auto hash = hash_of(disk, copy.staged.file(), Meter{meter.stop, {}, meter.pace});
     if (!hash) return failure(hash.error());
     if (*hash != copy.hash) return failure(Fault::corrupt, "what was written reads back otherwise", copy.staged.file().path());
     return {};

@@ -21,14 +21,19 @@ std::string_view to_text(Difference difference) noexcept {
     return {};
 }
 
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt) {
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only) {
     UndoBasis basis;
     auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
     if (!head->undone_by.empty()) return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
+    if (!only.empty() && head->state != RunState::done)
+        return failure(Fault::refused, "has not come to its end, so it is undone whole or gone on with first", receipt);
     basis.head = std::move(*head);
     if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { basis.items.push_back(std::move(item)); }); !read)
         return failure(read.error());
+    const auto taken_back = store.taken_back(receipt);
+    if (!taken_back) return failure(taken_back.error());
+    choose(basis, only, *taken_back);
     auto folders = store.folders(receipt);
     if (!folders) return failure(folders.error());
     basis.folders = std::move(*folders);

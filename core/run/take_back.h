@@ -12,9 +12,11 @@
 
 namespace tavlo {
 
-/// Plans the undo of a past run against the disk as it is now; carry_out() then does it.
-/// errors   not_found: no such receipt; refused: it was undone already
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt);
+/// Plans the undo of a past run against the disk as it is now; carry_out() then does it. What an undo of chosen items has taken back
+/// before is left out.
+/// only     the numbers of the items to take back, and what hangs on them (choose()); empty: all
+/// errors   not_found: no such receipt; refused: it was undone already, or has not ended and only some are chosen
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only = {});
 
 /// Plans to bring back one version from the Safe.
 /// into         the folder to put it in; empty: the place it held

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <set>
+#include <unordered_set>
 
 #include "files/path.h"
 
@@ -27,39 +28,43 @@ public:
         plan_.operation = Operation::undo;
         plan_.destination = basis.head.destination;
         plan_.undoes = basis.head.id;
+        plan_.undoes_some = basis.some;
         targets_.at(basis.head.destination);
     }
 
     Plan run() && {
         for (const FolderTrace& trace : basis_.folders)
-            if (!trace.made) removed_.push_back(&trace);
+            if (!trace.made && (!basis_.some || something_goes_back_into(trace.path))) removed_.push_back(&trace);
         // parents are shorter than what lies in them
         std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
         for (const FolderTrace* trace : removed_)
             if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
                 make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
         for (const ReceiptItem& item : basis_.items)
-            if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item)) make_moved_folder_again(item);
+            if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
+                (counts(item) || (basis_.some && something_goes_back_into(item.source))))
+                make_moved_folder_again(item);
         for (const ReceiptItem& item : basis_.items)
-            if (took_effect(item)) ++wanted_[item.place()];
+            if (counts(item)) ++wanted_[item.place()];
         // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
         // goes in reverse
         const bool in_order = std::any_of(basis_.items.begin(), basis_.items.end(), [&](const ReceiptItem& item) {
-            if (took_effect(item) && made_room(item)) return true;
-            return item.type == FileType::folder && took_effect(item) && wanted_[item.place()] > 1;
+            if (counts(item) && made_room(item)) return true;
+            return item.type == FileType::folder && counts(item) && wanted_[item.place()] > 1;
         });
         for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item) {
-            if (!took_effect(*item)) continue;
+            if (!counts(*item)) continue;
             if (item->type != FileType::folder)
                 take_back(*item);
             else if (in_order)
                 take_back_folder(*item);
         }
+        now_taking_back_.reset();  // with these, what was taken back before is complete
         for (const ReceiptItem* item : waiting_) bring_back(*item, item->set_aside, item->place(), std::nullopt);
         for (auto item = basis_.items.rbegin(); item != basis_.items.rend() && !in_order; ++item)
-            if (took_effect(*item) && item->type == FileType::folder) take_back_folder(*item);
+            if (counts(*item) && item->type == FileType::folder) take_back_folder(*item);
         for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace)
-            if (trace->made) remove_made(trace->path, trace->id);
+            if (now_taking_back_.reset(); trace->made && !basis_.some) remove_made(trace->path, trace->id);
         plan_.batch = batch_;
         plan_.finals = plan_.targets;
         plan_.totals = total(plan_);
@@ -73,6 +78,19 @@ public:
     }
 
 private:
+    std::size_t number_of(const ReceiptItem& item) const { return static_cast<std::size_t>(&item - basis_.items.data()); }
+    bool counts(const ReceiptItem& item) const { return took_effect(item) && (basis_.chosen.empty() || basis_.chosen[number_of(item)]); }
+
+    /// Only where chosen items are taken back: a folder that is gone by now is needed again where one of them goes back into it.
+    bool something_goes_back_into(const std::string& folder) {
+        if (needed_.empty())
+            for (const ReceiptItem& item : basis_.items) {
+                if (!counts(item)) continue;
+                for (std::string at(parent_of(item.source)); needed_.insert(at).second && at != "/";) at = std::string(parent_of(at));
+            }
+        return needed_.contains(folder);
+    }
+
     /// It was in the destination, and got another name there so that an incoming one could have its own; or the undo of that.
     bool made_room(const ReceiptItem& item) const {
         if (item.action != Action::move || !item.brought_back.empty()) return false;
@@ -106,6 +124,7 @@ private:
         if (name_of(target) != batch_->entries.back().name) item.add_extras().name = std::string(name_of(target));
         item.action = action;
         item.outcome = outcome;
+        if (now_taking_back_) item.add_extras().takes_back = *now_taking_back_;
         return item;
     }
 
@@ -170,6 +189,7 @@ private:
     }
 
     void take_back(const ReceiptItem& was) {
+        now_taking_back_ = number_of(was);
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
             return bring_back(was, was.set_aside, was.source, std::nullopt);
@@ -200,6 +220,7 @@ private:
     }
 
     void take_back_folder(const ReceiptItem& was) {
+        now_taking_back_ = number_of(was);
         const std::string& place = was.place();
         if (made_room(was)) {
             const auto now = at(place);
@@ -277,11 +298,42 @@ private:
     FolderPaths targets_;
     std::vector<const FolderTrace*> removed_;
     std::unordered_map<std::string, int> wanted_;  ///< items of the receipt by the place they got
-    std::vector<const ReceiptItem*> waiting_;      ///< whose old versions come back after all files have left
+    std::unordered_set<std::string> needed_;       ///< folders that chosen items go back into, and those above them
+    std::optional<std::uint64_t> now_taking_back_;
+    std::vector<const ReceiptItem*> waiting_;  ///< whose old versions come back after all files have left
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
 
 }  // namespace
+
+void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const std::vector<std::uint64_t>& taken_back) {
+    basis.some = !numbers.empty();
+    basis.chosen.assign(basis.items.size(), !basis.some);
+    std::unordered_set<std::string> places;
+    std::unordered_set<std::string> folders;
+    const auto take = [&](std::size_t number) {
+        const ReceiptItem& item = basis.items[number];
+        basis.chosen[number] = true;
+        places.insert(item.place());
+        if (item.type == FileType::folder) folders.insert(item.place());
+    };
+    const auto hangs_on_chosen = [&](const ReceiptItem& item) {
+        if (places.contains(item.place())) return true;
+        for (std::string at(parent_of(item.place())); at != "/" && !at.empty(); at = std::string(parent_of(at)))
+            if (folders.contains(at)) return true;
+        return false;
+    };
+    for (const auto number : numbers)
+        if (number < basis.items.size()) take(static_cast<std::size_t>(number));
+    for (bool grew = basis.some; std::exchange(grew, false);)
+        for (std::size_t number = 0; number < basis.items.size(); ++number)
+            if (!basis.chosen[number] && took_effect(basis.items[number]) && hangs_on_chosen(basis.items[number])) {
+                take(number);
+                grew = true;
+            }
+    for (const auto number : taken_back)
+        if (number < basis.items.size()) basis.chosen[static_cast<std::size_t>(number)] = false;
+}
 
 std::vector<std::string> places_to_look_at(const UndoBasis& basis) {
     std::set<std::string> places;

@@ -16,6 +16,9 @@ struct UndoBasis {
     std::vector<ReceiptItem> items;
     std::vector<FolderTrace> folders;
     std::unordered_map<std::string, SafeEntry> entries;  ///< by id
+    /// Which items are taken back, by number; empty: all. With some, folders that the run made stay, but for chosen ones.
+    std::vector<bool> chosen{};
+    bool some = false;
 
     struct Seen {
         Status status;
@@ -24,6 +27,10 @@ struct UndoBasis {
     };
     std::unordered_map<std::string, Seen> places;  ///< by path; absent: nothing is there
 };
+
+/// Chooses items to be taken back, and what hangs on them: all in a folder that is chosen, and whatever else the run put at one place.
+/// taken_back  stays as it is: an undo has had it already
+void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const std::vector<std::uint64_t>& taken_back);
 
 /// The places that have to be looked at before an undo can be planned. Pure.
 std::vector<std::string> places_to_look_at(const UndoBasis& basis);

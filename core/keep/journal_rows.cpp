@@ -1,0 +1,66 @@
+#include "keep/journal_rows.h"
+
+#include "keep/packing.h"
+#include "keep/sqlite_rows.h"
+
+namespace tavlo {
+
+namespace {
+constexpr std::size_t pending_in_a_row = 256;
+}
+
+JournalRows::JournalRows(SQLite::Database& database, const std::string& receipt)
+    : query_(database, "select items from pending where receipt=? order by first") {
+    query_.bind(1, receipt);
+}
+
+std::optional<PendingItem> JournalRows::next() {
+    if (at_ == row_.size()) {
+        if (!query_.executeStep()) return std::nullopt;
+        row_ = unpack_pending(bytes_of(query_.getColumn(0)));
+        at_ = 0;
+    }
+    if (row_.empty()) return std::nullopt;
+    return std::move(row_[at_++]);
+}
+
+std::vector<Intent> intents_of(SQLite::Database& database, const std::string& receipt) {
+    SQLite::Statement query(database, "select items from intents where receipt=?");
+    query.bind(1, receipt);
+    return query.executeStep() ? unpack_intents(bytes_of(query.getColumn(0))) : std::vector<Intent>{};
+}
+
+void write_intents(SQLite::Database& database, const std::string& receipt, const std::vector<Intent>& intents) {
+    SQLite::Statement insert(database, "insert or replace into intents values(?,?)");
+    insert.bind(1, receipt);
+    bind_bytes(insert, 2, pack(intents));
+    insert.exec();
+}
+
+void write_pending(SQLite::Database& database, const std::string& receipt, const std::function<std::optional<PendingItem>()>& next) {
+    SQLite::Statement pending(database, "insert into pending values(?,?,?,?)");
+    std::vector<PendingItem> row;
+    for (bool more = true; more;) {
+        auto item = next();
+        more = item.has_value();
+        if (more) row.push_back(std::move(*item));
+        if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
+        pending.bind(1, receipt);
+        pending.bind(2, as_signed(row.front().number));
+        pending.bind(3, as_signed(row.size()));
+        bind_bytes(pending, 4, pack(row));
+        pending.exec();
+        pending.reset();
+        row.clear();
+    }
+}
+
+void drop_journal(SQLite::Database& database, const std::string& receipt) {
+    for (const char* statement : {"delete from pending where receipt=?", "delete from intents where receipt=?"}) {
+        SQLite::Statement drop(database, statement);
+        drop.bind(1, receipt);
+        drop.exec();
+    }
+}
+
+}  // namespace tavlo
