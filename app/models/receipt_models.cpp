@@ -2,9 +2,10 @@
 
 #include <QCoreApplication>
 #include <QStringList>
+#include <algorithm>
 
-#include "files/path.h"
-#include "models/outcome_model.h"
+#include "keep/journal.h"
+#include "models/receipt_cells.h"
 #include "text.h"
 #include "wording.h"
 
@@ -25,6 +26,8 @@ QString counts(const ReceiptHead& head) {
     }
     return parts.isEmpty() ? Receipts::tr("nothing was done") : parts.join(QStringLiteral(" · "));
 }
+
+constexpr std::size_t most_pages = 64;
 
 }  // namespace
 
@@ -57,28 +60,24 @@ QVariant ReceiptsModel::data(const QModelIndex& index, int role) const {
     }
 }
 
-void ReceiptItemsModel::setItems(const std::string& destination, std::shared_ptr<const std::vector<ReceiptItem>> items) {
+void ReceiptItemsModel::setReceipt(const std::string& id, const std::string& destination, std::uint64_t count, bool has_rest) {
     beginResetModel();
+    id_ = id;
     destination_ = destination;
-    items_ = std::move(items);
-    chosen_.reset();
-    result_.reset();
+    count_ = count;
+    has_rest_ = has_rest;
+    numbers_.reset();
     differs_.reset();
-    arrange();
+    taken_back_.clear();
+    pages_.clear();
+    kept_.clear();
+    wanted_.reset();
     endResetModel();
 }
 
-void ReceiptItemsModel::setChosen(std::optional<std::vector<std::uint64_t>> numbers) {
+void ReceiptItemsModel::setNumbers(std::optional<std::vector<std::uint64_t>> numbers) {
     beginResetModel();
-    chosen_ = std::move(numbers);
-    arrange();
-    endResetModel();
-}
-
-void ReceiptItemsModel::setResult(std::optional<Outcome> result) {
-    beginResetModel();
-    result_ = result;
-    arrange();
+    numbers_ = std::move(numbers);
     endResetModel();
 }
 
@@ -86,83 +85,60 @@ void ReceiptItemsModel::setDifferences(std::shared_ptr<const std::map<std::uint6
     differs_ = std::move(differs);
     std::vector<std::uint64_t> numbers;
     for (const auto& [number, words] : *differs_) numbers.push_back(number);
-    setChosen(numbers.empty() ? std::nullopt : std::optional(std::move(numbers)));
+    setNumbers(numbers.empty() ? std::nullopt : std::optional(std::move(numbers)));
 }
 
-void ReceiptItemsModel::arrange() {
-    order_.clear();
-    const auto take = [this](std::size_t at) {
-        if (at < items_->size() && (!result_ || (*items_)[at].result == *result_)) order_.push_back(at);
-    };
-    if (!items_) return;
-    if (chosen_)
-        for (const auto number : *chosen_) take(static_cast<std::size_t>(number));
-    else
-        for (std::size_t at = 0; at < items_->size(); ++at) take(at);
+void ReceiptItemsModel::setTakenBack(std::vector<std::uint64_t> numbers) {
+    taken_back_ = std::move(numbers);
+    if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, ReceiptColumns::Count - 1));
 }
 
-int ReceiptItemsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(order_.size()); }
-int ReceiptItemsModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
+void ReceiptItemsModel::takePage(const std::string& id, std::uint64_t first, const ReceiptPage& items) {
+    if (id != id_) return;
+    wanted_.reset();
+    if (pages_.insert_or_assign(first, items).second) kept_.push_back(first);
+    if (kept_.size() > most_pages) {
+        pages_.erase(kept_.front());
+        kept_.pop_front();
+    }
+    if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, ReceiptColumns::Count - 1));
+}
+
+std::uint64_t ReceiptItemsModel::number(int row) const {
+    const auto at = static_cast<std::uint64_t>(row);
+    if (numbers_) return (*numbers_)[at];
+    return at < count_ ? at : rest_number;
+}
+
+int ReceiptItemsModel::rowCount(const QModelIndex& parent) const {
+    if (parent.isValid()) return 0;
+    return static_cast<int>(numbers_ ? numbers_->size() : count_ + (has_rest_ ? 1 : 0));
+}
+int ReceiptItemsModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ReceiptColumns::Count; }
 
 QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
-    const std::size_t number = order_[static_cast<std::size_t>(index.row())];
-    const ReceiptItem& item = (*items_)[number];
-    if (role == ToneRole) {
-        switch (item.result) {
-            case Outcome::failed:
-            case Outcome::undecided: return static_cast<int>(Tone::waiting);
-            case Outcome::overwritten:
-            case Outcome::removed: return static_cast<int>(Tone::takes_away);
-            case Outcome::created:
-            case Outcome::renamed:
-            case Outcome::restored: return static_cast<int>(Tone::fresh);
-            case Outcome::planned:
-            case Outcome::skipped:
-            case Outcome::merged: return static_cast<int>(Tone::plain);
-        }
+    if (role != Qt::DisplayRole && role != Qt::ToolTipRole && role != ReceiptColumns::ToneRole) return {};
+    const std::uint64_t number = this->number(index.row());
+    if (index.column() == ReceiptColumns::Where && role == Qt::DisplayRole) {
+        if (differs_)
+            if (const auto found = differs_->find(number); found != differs_->end()) return found->second;
+        if (std::binary_search(taken_back_.begin(), taken_back_.end(), number)) return tr("taken back since");
     }
-    if (role == Qt::ToolTipRole) return tr("from %1\nto %2").arg(shown(item.source), shown(item.place()));
-    if (role != Qt::DisplayRole) return {};
-    switch (index.column()) {
-        case NameColumn: {
-            const QString name = shown(name_of(item.source));
-            return item.type == FileType::folder ? name + QLatin1Char('/') : name;
+    const std::uint64_t first = number - number % page_size;
+    const auto page = pages_.find(first);
+    if (page == pages_.end()) {
+        if (!wanted_) {  // one at a time: what is still on view when it has come asks for the next
+            wanted_ = first;
+            emit pageWanted(id_, first, page_size);
         }
-        case SizeColumn: return item.type == FileType::file ? size_text(item.size_bytes) : QString();
-        case ResultColumn: return result_words(item.result, item.action);
-        case WhereColumn: {
-            if (differs_)
-                if (const auto found = differs_->find(number); found != differs_->end()) return found->second;
-            if (!item.error.empty()) return shown(item.error);
-            if (!item.not_kept.empty()) return tr("without: %1").arg(shown(item.not_kept));
-            if (item.result == Outcome::overwritten) return tr("old one in the Safe");
-            if (item.result == Outcome::removed) return item.set_aside.empty() ? tr("the folder was empty") : tr("to the Safe");
-            if (item.result == Outcome::skipped) {
-                const bool same = item.collision && item.collision->finding == Finding::same;
-                return same ? tr("same bytes") : tr("stays as it was");
-            }
-            if (item.result == Outcome::undecided) return tr("left as they were, both");
-            if (item.result == Outcome::planned) return tr("the run was stopped before it");
-            if (item.result == Outcome::renamed) return tr("as %1").arg(shown(name_of(item.place())));
-            const std::string folder(parent_of(item.place()));
-            return is_within(folder, destination_) && folder != destination_ ? shown(folder.substr(destination_.size() + 1))
-                                                                             : short_path(folder);
-        }
-        default: return {};
+        return {};
     }
+    const auto item = page->second.find(number);
+    if (item == page->second.end()) return {};
+    return receipt_cell(item->second, index.column(), role, destination_);
 }
 
 QVariant ReceiptItemsModel::headerData(int section, Qt::Orientation orientation, int role) const {
-    if (orientation != Qt::Horizontal) return {};
-    if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(section == SizeColumn ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignLeft | Qt::AlignVCenter);
-    if (role != Qt::DisplayRole) return {};
-    switch (section) {
-        case NameColumn: return tr("Name");
-        case SizeColumn: return tr("Size");
-        case ResultColumn: return tr("Result");
-        case WhereColumn: return tr("Where, or why");
-        default: return {};
-    }
+    return receipt_header(section, orientation, role);
 }

@@ -46,6 +46,17 @@ void DesktopNotes::runsEnded() {
     began_.invalidate();
 }
 
+void DesktopNotes::showProgress(std::optional<double> part) {
+    const int percent = part ? static_cast<int>(*part * 100) : -1;
+    if (percent == shown_percent_ || !session_.isConnected()) return;
+    shown_percent_ = percent;
+    QDBusMessage update = QDBusMessage::createSignal(QStringLiteral("/io/github/tavlo/runs"),
+                                                     QStringLiteral("com.canonical.Unity.LauncherEntry"), QStringLiteral("Update"));
+    update << QStringLiteral("application://tavlo.desktop")
+           << QVariantMap{{QStringLiteral("progress"), part.value_or(0)}, {QStringLiteral("progress-visible"), part.has_value()}};
+    session_.send(update);
+}
+
 void DesktopNotes::runEnded(const ReceiptHead& head, bool looked_at) {
     if (looked_at) return;
     const auto open = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed);

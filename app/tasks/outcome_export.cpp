@@ -92,10 +92,10 @@ QString receipt_as_html(const ReceiptHead& head, const std::vector<ReceiptItem>&
                          shown(item.error.empty() ? item.place() : item.error).toHtmlEscaped());
     }
     page += QStringLiteral("</table>");
-    if (items.size() > most)
-        page += QStringLiteral("<p>%1</p>")
-                    .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr,
-                                                     static_cast<int>(items.size() - most)));
+    if (const auto all = std::max<std::uint64_t>(items.size(), head.totals.items); all > most)
+        page +=
+            QStringLiteral("<p>%1</p>")
+                .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr, static_cast<int>(all - most)));
     return page;
 }
 

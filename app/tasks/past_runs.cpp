@@ -8,6 +8,7 @@
 #include "keep/documents.h"
 #include "keep/name_search.h"
 #include "run/take_back.h"
+#include "tasks/outcome_export.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -30,26 +31,67 @@ void PastRuns::list() {
 }
 
 void PastRuns::open(const std::string& receipt) {
-    details_.post([this, receipt](const std::stop_token&) {
+    details_.post([this, receipt](const std::stop_token& stop) {
         const auto store = Store::open(state_folder_);
         if (!store) return sorry(store.error());
-        const auto head = (*store)->receipt(receipt);
+        auto head = (*store)->receipt(receipt);
         if (!head) return sorry(head.error());
-        auto items = std::make_shared<std::vector<ReceiptItem>>();
-        if (auto read = (*store)->each_item(receipt, [&](ReceiptItem&& item) { items->push_back(std::move(item)); }); !read)
-            return sorry(read.error());
+        const auto so_far = head->totals.items > 0 ? Result<std::pair<std::uint64_t, std::uint64_t>>() : (*store)->so_far(receipt);
+        const auto rest = (*store)->some_items(receipt, rest_number, 1);
+        const auto taken_back = (*store)->taken_back(receipt);
+        if (!so_far || !rest || !taken_back) return sorry(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
+        OpenedReceipt opened{*head, std::max({head->totals.items, so_far->first, so_far->second}), !rest->empty(), *taken_back};
+        if (opened.has_rest && opened.count > 0) --opened.count;
         QMetaObject::invokeMethod(
-            this, [this, head = *head, shared = std::shared_ptr<const std::vector<ReceiptItem>>(items)] { emit opened(head, shared); },
-            Qt::QueuedConnection);
+            this, [this, opened = std::move(opened)] { emit this->opened(opened); }, Qt::QueuedConnection);
+        if (stop.stop_requested()) return;
+        const auto lost = (*store)->not_kept(receipt);
+        std::uint64_t items = 0;
+        for (const auto& [names, count] : lost.value_or(std::vector<std::pair<std::string, std::uint64_t>>())) items += count;
+        if (items > 0)
+            QMetaObject::invokeMethod(
+                this, [this, receipt, items] { emit keptLess(receipt, items); }, Qt::QueuedConnection);
     });
 }
 
-void PastRuns::planUndo(const std::string& receipt) {
-    details_.post([this, receipt](const std::stop_token&) {
+void PastRuns::fetch(const std::string& receipt, std::uint64_t first, std::uint64_t count) {
+    pages_.post([this, receipt, first, count](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        auto items = (*store)->some_items(receipt, first, count);
+        if (!items) return sorry(items.error());
+        auto shared = std::make_shared<const std::map<std::uint64_t, ReceiptItem>>(std::move(*items));
+        QMetaObject::invokeMethod(
+            this, [this, receipt, first, shared] { emit fetched(receipt, first, shared); }, Qt::QueuedConnection);
+    });
+}
+
+void PastRuns::findNumbers(const std::string& receipt, Outcome result) {
+    numbers_.post([this, receipt, result](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        auto numbers = (*store)->numbers_with(receipt, result);
+        if (!numbers) return sorry(numbers.error());
+        auto shared = std::make_shared<const std::vector<std::uint64_t>>(std::move(*numbers));
+        QMetaObject::invokeMethod(
+            this, [this, receipt, result, shared] { emit numbersFound(receipt, result, shared); }, Qt::QueuedConnection);
+    });
+}
+
+std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::uint64_t count) const {
+    std::vector<ReceiptItem> first;
+    if (const auto store = Store::open(state_folder_))
+        if (auto items = (*store)->some_items(receipt, 0, count))
+            for (auto& [number, item] : *items) first.push_back(std::move(item));
+    return first;
+}
+
+void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint64_t>& only) {
+    details_.post([this, receipt, only](const std::stop_token&) {
         const auto store = Store::open(state_folder_);
         if (!store) return sorry(store.error());
         const auto disk = make_disk();
-        auto plan = prepare_undo(*disk, **store, receipt);
+        auto plan = prepare_undo(*disk, **store, receipt, only);
         if (!plan) return sorry(plan.error());
         auto shared = std::make_shared<const Plan>(std::move(*plan));
         QMetaObject::invokeMethod(
@@ -141,12 +183,22 @@ void PastRuns::exportTo(const std::string& receipt, const std::string& file) {
         } else {
             const auto head = (*store)->receipt(receipt);
             if (!head) return sorry(head.error());
+            if (file.ends_with(".html")) {
+                const auto page = QStringLiteral("<!DOCTYPE html><meta charset=\"utf-8\">") +
+                                  receipt_as_html(*head, firstItems(receipt, UINT32_MAX), SIZE_MAX);
+                if (auto written = write_small_file(file, page.toStdString()); !written) return sorry(written.error());
+                return tellExported(file);
+            }
             std::ostringstream out;
             if (auto written = write_receipt(out, *head, **store); !written) return sorry(written.error());
             text = out.str();
         }
         if (auto written = write_small_file(file, text); !written) return sorry(written.error());
-        QMetaObject::invokeMethod(
-            this, [this, file] { emit exported(shown(file)); }, Qt::QueuedConnection);
+        tellExported(file);
     });
+}
+
+void PastRuns::tellExported(const std::string& file) {
+    QMetaObject::invokeMethod(
+        this, [this, file] { emit exported(shown(file)); }, Qt::QueuedConnection);
 }

@@ -11,6 +11,14 @@
 #include "plan/plan.h"
 #include "tasks/latest_worker.h"
 
+/// What is known of a receipt before its items are read.
+struct OpenedReceipt {
+    tavlo::ReceiptHead head;
+    std::uint64_t count = 0;  ///< of items, numbered from 0 on
+    bool has_rest = false;    ///< one more, for what was not counted (rest_number)
+    std::vector<std::uint64_t> taken_back;
+};
+
 using FoundItems = std::map<std::string, std::vector<std::uint64_t>>;
 
 /// Reads what past runs left behind, off the interface's thread.
@@ -22,12 +30,18 @@ public:
 
     void list();
     void open(const std::string& receipt);
-    void planUndo(const std::string& receipt);
+    void fetch(const std::string& receipt, std::uint64_t first, std::uint64_t count);
+    /// The items that came out so; numbersFound() tells.
+    void findNumbers(const std::string& receipt, tavlo::Outcome result);
+    /// only  numbers of the items to take back; empty: all
+    void planUndo(const std::string& receipt, const std::vector<std::uint64_t>& only);
+    /// The first items of a receipt; for a thread that may wait.
+    std::vector<tavlo::ReceiptItem> firstItems(const std::string& receipt, std::uint64_t count) const;
     /// Which items of which runs had to do with a file or folder of this name; found() tells.
     void search(const QString& words);
     /// Reads again what a run put in place, and compares it with what its receipt says; checked() tells.
     void check(const std::string& receipt);
-    /// Writes a receipt into a file: JSON (docs/contract.md) or, by its name's end, CSV (RFC 4180).
+    /// Writes a receipt into a file: JSON (docs/contract.md) or, by its name's end, CSV (RFC 4180) or HTML.
     void exportTo(const std::string& receipt, const std::string& file);
 
 signals:
@@ -37,16 +51,23 @@ signals:
     void checked(const std::string& receipt, std::shared_ptr<const std::map<std::uint64_t, QString>> differs);
     void exported(const QString& file);
     void listed(std::shared_ptr<const std::vector<tavlo::ReceiptHead>> heads);
-    void opened(const tavlo::ReceiptHead& head, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
+    void opened(const OpenedReceipt& opened);
+    /// So many items could not keep all their attributes.
+    void keptLess(const std::string& receipt, std::uint64_t items);
+    void fetched(const std::string& receipt, std::uint64_t first, std::shared_ptr<const std::map<std::uint64_t, tavlo::ReceiptItem>> items);
+    void numbersFound(const std::string& receipt, tavlo::Outcome result, std::shared_ptr<const std::vector<std::uint64_t>> numbers);
     void undoPlanned(const std::string& receipt, std::shared_ptr<const tavlo::Plan> plan);
     void failed(const QString& why);
 
 private:
     void sorry(const tavlo::Error& error);
+    void tellExported(const std::string& file);
 
     std::string state_folder_;
     LatestWorker lists_;
     LatestWorker searches_;
     LatestWorker reads_;
     LatestWorker details_;
+    LatestWorker pages_;
+    LatestWorker numbers_;
 };

@@ -1,216 +1,269 @@
 #include "tasks/runs.h"
 
-#include <QDateTime>
-#include <unordered_map>
-#include <unordered_set>
+#include <algorithm>
 
 #include "run/recover.h"
-#include "run/settle.h"
 #include "text.h"
 
 using namespace tavlo;
 
 namespace {
-constexpr int report_ms = 100;
-constexpr int rate_over_ms = 3000;
 
-/// Named sources of which nothing is left to do: no item undecided, failed or not reached.
-std::map<std::string, std::vector<std::string>> settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
-    std::vector<bool> open(plan.batch->entries.size());
-    for (ItemId id = 0; id < plan.items.size(); ++id) {
-        const bool left = results[id] == Outcome::undecided || results[id] == Outcome::failed || results[id] == Outcome::planned;
-        if (plan.leaves(plan.items[id])) continue;
-        for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at]; at = plan.batch->entries[at].parent) open[at] = true;
-    }
-    std::map<std::string, std::vector<std::string>> settled;
-    for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
-        const Entry& entry = plan.batch->entries[id];
-        if (plan.batch->is_named(entry) && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
-    }
-    return settled;
-}
+constexpr int report_ms = 100;
+constexpr int others_ms = 1000;
+constexpr std::size_t most_ended = 20;  // that stay on view
+
+bool has_ended(LaneState state) { return state == LaneState::done || state == LaneState::refused || state == LaneState::stopped; }
+
 }  // namespace
 
 Runs::Runs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {
     timer_.setInterval(report_ms);
-    connect(&timer_, &QTimer::timeout, this, &Runs::report);
-    thread_ = std::jthread([this](const std::stop_token& end) { loop(end); });
+    connect(&timer_, &QTimer::timeout, this, &Runs::tick);
+    others_.setInterval(others_ms);
+    connect(&others_, &QTimer::timeout, this, &Runs::lookForOthers);
 }
 
 Runs::~Runs() {
-    thread_.request_stop();
-    stop();
+    for (const auto& lane : lanes_)
+        if (lane->isLive()) lane->stop(lane->after());  // all at once; then each is waited for
+}
+
+RunLane& Runs::add(std::unique_ptr<RunLane> added) {
+    RunLane& lane = *added;
+    const auto ended = std::find_if(lanes_.begin(), lanes_.end(), [](const auto& one) { return has_ended(one->status().state); });
+    lanes_.insert(ended, std::move(added));
+    connect(&lane, &RunLane::drivesKnown, this, [this] {
+        arrange();
+        emit lanesChanged();
+    });
+    connect(&lane, &RunLane::itemsSettled, this, &Runs::itemsSettled);
+    connect(&lane, &RunLane::ended, this, [this, &lane](const RunEnd& end) { takeEnd(lane, end); });
+    return lane;
+}
+
+void Runs::begin(RunLane& lane, RunJob job) {
+    lane.begin(std::move(job));
+    timer_.start();
+    arrange();
+    emit lanesChanged();
+    emit progressed();
 }
 
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, const std::string& continues) {
-    add({std::move(plan), sentence, {}, continues, {}});
+    RunJob job{.sentence = sentence, .plan = std::move(plan), .continues = continues};
+    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
 }
 
-void Runs::startGrowing(const Request& request, const QString& sentence) { add({nullptr, sentence, {}, {}, request}); }
+void Runs::startGrowing(const Request& request, const QString& sentence) {
+    RunJob job{.sentence = sentence, .growing = request};
+    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
+}
 
-void Runs::resume(const std::string& receipt, const QString& sentence) { add({nullptr, sentence, receipt, {}, {}}); }
+void Runs::resume(const std::string& receipt, const QString& sentence) {
+    RunLane* lane = laneOf(receipt);
+    if (lane == nullptr) {
+        ReceiptHead head;
+        head.id = receipt;
+        head.sentence = sentence.toStdString();
+        lane = &add(std::make_unique<RunLane>(state_folder_, head, LaneState::paused, all_));
+    }
+    goOn(*lane);
+}
 
-void Runs::lookForInterrupted() {
-    looker_.post([this](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return;  // the first run will say why
-        const auto heads = interrupted_runs(**store);
-        if (!heads || heads->empty()) return;
-        QMetaObject::invokeMethod(
-            this, [this, found = *heads] { emit interruptedFound(found); }, Qt::QueuedConnection);
+RunLane* Runs::laneOf(const std::string& receipt) const {
+    for (const auto& lane : lanes_)
+        if (!receipt.empty() && lane->status().receipt == receipt) return lane.get();
+    return nullptr;
+}
+
+std::size_t Runs::place(const RunLane& lane) const {
+    return static_cast<std::size_t>(std::find_if(lanes_.begin(), lanes_.end(), [&](const auto& one) { return one.get() == &lane; }) -
+                                    lanes_.begin());
+}
+
+void Runs::moveTo(RunLane& lane, std::size_t to) {
+    const auto from = lanes_.begin() + static_cast<std::ptrdiff_t>(place(lane));
+    const auto there = lanes_.begin() + static_cast<std::ptrdiff_t>(to);
+    if (from < there)
+        std::rotate(from, from + 1, there + 1);
+    else
+        std::rotate(there, from, from + 1);
+}
+
+/// Who comes first has the drives. One that is paused leaves them to the others; one that stops has them until it has stopped.
+void Runs::arrange() {
+    std::set<std::uint64_t> taken;
+    for (const auto& lane : lanes_) {
+        if (!lane->isLive() || (lane->isPaused() && lane->status().state != LaneState::stopping)) continue;
+        const auto& drives = lane->drives();
+        const bool free = drives && std::none_of(drives->begin(), drives->end(), [&](const auto drive) { return taken.contains(drive); });
+        lane->allow(free);
+        if (free) taken.insert(drives->begin(), drives->end());
+    }
+}
+
+void Runs::goOn(RunLane& lane) {
+    std::size_t to = place(lane);
+    for (std::size_t at = to + 1; at < lanes_.size(); ++at)
+        if (lanes_[at]->status().state == LaneState::running) to = at;
+    moveTo(lane, to);
+    if (!lane.isLive()) return begin(lane, RunJob{.sentence = lane.status().sentence, .resumes = lane.status().receipt});
+    steer(lane, [&] { lane.setPaused(false); });
+}
+
+void Runs::putFirst(RunLane& lane) {
+    steer(lane, [&] {
+        moveTo(lane, 0);
+        lane.setPaused(false);
     });
 }
 
-void Runs::add(Job job) {
-    ++unreported_;
-    {
-        const std::scoped_lock lock(mutex_);
-        waiting_.push_back(std::move(job));
-        wake_.notify_one();
-    }
-    timer_.start();
-    report();
+void Runs::putBehindNext(RunLane& lane) {
+    steer(lane, [&] {
+        const std::size_t at = place(lane);
+        if (at + 1 < lanes_.size() && !has_ended(lanes_[at + 1]->status().state)) moveTo(lane, at + 1);
+    });
 }
 
-void Runs::stop() {
-    const std::scoped_lock lock(mutex_);
-    running_.request_stop();
-}
-
-void Runs::loop(const std::stop_token& end) {
-    while (true) {
-        Job job;
-        {
-            std::unique_lock lock(mutex_);
-            if (!wake_.wait(lock, end, [this] { return !waiting_.empty(); })) return;
-            if (end.stop_requested()) return;
-            job = std::move(waiting_.front());
-            waiting_.pop_front();
-            running_ = std::stop_source();
-            live_ = {};
-            live_.sentence = job.sentence;
-            live_.plan = job.plan;
-        }
-        carryOut(job);
-    }
-}
-
-void Runs::carryOut(const Job& job) {
-    const auto disk = make_disk();
-    const auto sorry = [&](const Error& error) {
-        QMetaObject::invokeMethod(
-            this,
-            [this, why = shown(describe(error))] {
-                report();
-                --unreported_;
-                emit failed(why);
-            },
-            Qt::QueuedConnection);
-    };
-    std::vector<Outcome> results(job.plan ? job.plan->items.size() : 0, Outcome::planned);
-    RunEvents events;
-    events.item = [&](ItemId id, const ReceiptItem& item) {
-        const std::scoped_lock lock(mutex_);
-        if (job.plan) results[id] = item.result;
-        ++live_.items_done;
-        live_.current = item.source;
-        if (job.plan) settled_.emplace_back(id, item.result);
-    };
-    events.bytes = [&](std::uint64_t bytes) {
-        const std::scoped_lock lock(mutex_);
-        live_.bytes_done += bytes;
-    };
-    std::stop_token stop;
-    {
-        const std::scoped_lock lock(mutex_);
-        stop = running_.get_token();
-    }
-    auto store = Store::open(state_folder_);
-    RunOptions options;
-    options.sentence = job.sentence.toStdString();
-    options.stop = stop;
-    options.pause_when_stuck = true;  // somebody is there to make room
-    std::optional<Settlement> settlement;
-    if (store && !job.continues.empty())
-        if (auto found = settlement_of(**store, job.continues, *job.plan); found && found->complete && !found->items.empty())
-            settlement = std::move(*found);
-    if (settlement) {  // the numbers of its items are the receipt's, not the plan's
-        std::unordered_map<std::string, ItemId> by_source;
-        for (ItemId id = 0; id < job.plan->items.size(); ++id) {
-            by_source.emplace(job.plan->source_path(job.plan->items[id]), id);
-            const Outcome planned = job.plan->items[id].outcome;
-            results[id] = planned == Outcome::undecided || planned == Outcome::failed ? planned : Outcome::skipped;
-        }
-        events.item = [&, by_source = std::move(by_source)](ItemId, const ReceiptItem& item) {
-            const std::scoped_lock lock(mutex_);
-            const auto found = by_source.find(item.source);
-            if (found == by_source.end()) return;
-            results[found->second] = item.result;
-            ++live_.items_done;
-            live_.current = item.source;
-            settled_.emplace_back(found->second, item.result);
-        };
-    }
-    std::shared_ptr<const Plan> grown;
-    const auto counted = [&](const Counted& so_far) {
-        const std::scoped_lock lock(mutex_);
-        live_.counted = so_far;
-    };
-    const auto go = [&]() -> Result<ReceiptHead> {
-        if (!store) return failure(store.error());
-        if (job.growing) return carry_out_growing(*disk, **store, *job.growing, options, events, counted, &grown);
-        if (settlement) return carry_on_settled(*disk, **store, job.continues, *settlement, options, events);
-        if (job.plan) return carry_out(*disk, **store, *job.plan, options, events);
-        return tavlo::resume(*disk, **store, job.resumes, options, events);
-    };
-    auto head = go();
-    if (!head) return sorry(head.error());
-    std::map<std::string, std::vector<std::string>> grown_settled;
-    if (grown && head->state == RunState::done) {  // what its receipt has nothing open about
-        std::unordered_set<std::string> open;
-        const auto read = (*store)->each_item(head->id, [&](ReceiptItem&& item) {
-            if (item.result == Outcome::undecided || item.result == Outcome::failed) open.insert(item.source);
+void Runs::stop(RunLane& lane, RunLane::After after) {
+    if (lane.isLive()) return steer(lane, [&] { lane.stop(after); });
+    if (after == RunLane::After::take_back) {
+        takeBack(lane);
+    } else {
+        noter_.post([this, receipt = lane.status().receipt](const std::stop_token&) {
+            if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(receipt, false);
         });
-        std::vector<Outcome> came(grown->items.size(), Outcome::created);
-        for (ItemId id = 0; id < grown->items.size() && !open.empty(); ++id)
-            if (open.contains(grown->source_path(grown->items[id]))) came[id] = Outcome::undecided;
-        if (read) grown_settled = settled_sources(*grown, came);  // else all of it stays in hand
     }
-    auto settled = grown                                                 ? std::move(grown_settled)
-                   : !job.plan || job.plan->operation == Operation::undo ? std::map<std::string, std::vector<std::string>>()
-                                                                         : settled_sources(*job.plan, results);
-    QMetaObject::invokeMethod(
-        this,
-        [this, plan = grown ? grown : job.plan, done = *head, settled = std::move(settled)] {
-            report();
-            --unreported_;
-            emit finished(plan, done, settled);
-        },
-        Qt::QueuedConnection);
+    dismiss(&lane);
 }
 
-void Runs::report() {
-    if (isIdle()) {
-        timer_.stop();
-        rate_.clear();
-        return;
-    }
-    std::vector<std::pair<ItemId, Outcome>> settled;
-    {
-        const std::scoped_lock lock(mutex_);
-        const auto rate = status_.bytes_per_second;
-        status_ = live_;
-        status_.bytes_per_second = rate;
-        status_.waiting = static_cast<int>(waiting_.size());
-        settled.swap(settled_);
-    }
-    const auto now = QDateTime::currentMSecsSinceEpoch();
-    if (!rate_.empty() && rate_.back().second > status_.bytes_done) rate_.clear();  // another run
-    rate_.emplace_back(now, status_.bytes_done);
-    while (rate_.front().first < now - rate_over_ms) rate_.pop_front();
-    const auto span = now - rate_.front().first;
-    status_.bytes_per_second =
-        span < 500 ? 0 : static_cast<double>(status_.bytes_done - rate_.front().second) * 1000.0 / static_cast<double>(span);
-    if (!settled.empty()) emit itemsSettled(status_.plan, settled);
+void Runs::takeBack(RunLane& lane) {
+    RunJob job{.sentence = tr("Undo: %1").arg(lane.status().sentence), .takes_back = lane.status().receipt};
+    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
+}
+
+void Runs::limitAll(std::uint64_t bytes_per_second) {
+    all_->limit(bytes_per_second);
+    emit lanesChanged();
+}
+
+void Runs::wish(RunLane& lane, RunFault::Wish wish, const std::vector<std::size_t>& faults) {
+    lane.wish(wish, faults);
+    if (!lane.isLive()) return;
+    timer_.start();
+    arrange();
+    emit lanesChanged();
+}
+
+void Runs::dismiss(RunLane* wanted) {
+    const auto goes = [&](const auto& lane) {
+        const bool may = has_ended(lane->status().state) || (wanted != nullptr && !lane->isLive());
+        return may && (wanted == nullptr || lane.get() == wanted);
+    };
+    std::vector<std::unique_ptr<RunLane>> gone;  // until those who show them know of it
+    for (auto& lane : lanes_)
+        if (goes(lane)) gone.push_back(std::move(lane));
+    std::erase(lanes_, nullptr);
+    emit lanesChanged();
+}
+
+void Runs::pauseAllForLater() {
+    for (const auto& lane : lanes_)
+        if (lane->isLive()) lane->stop(RunLane::After::go_on_later);
+}
+
+bool Runs::isIdle() const {
+    return std::none_of(lanes_.begin(), lanes_.end(),
+                        [](const auto& lane) { return lane->isLive() && lane->status().state != LaneState::paused; });
+}
+
+bool Runs::isLive() const {
+    return std::any_of(lanes_.begin(), lanes_.end(), [](const auto& lane) { return lane->isLive(); });
+}
+
+void Runs::tick() {
+    for (const auto& lane : lanes_) lane->refresh();
+    if (!isLive()) timer_.stop();
     emit progressed();
+}
+
+void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
+    if (has_ended(lane.status().state)) {
+        const auto first_ended = std::find_if(lanes_.begin(), lanes_.end(),
+                                              [&](const auto& one) { return one.get() != &lane && has_ended(one->status().state); });
+        const auto to = static_cast<std::size_t>(first_ended - lanes_.begin());
+        moveTo(lane, to > place(lane) ? to - 1 : to);
+        while (lanes_.size() > most_ended && has_ended(lanes_.back()->status().state) && lanes_.back().get() != &lane)
+            dismiss(lanes_.back().get());
+    }
+    arrange();
+    emit lanesChanged();
+    emit progressed();
+    if (end.head)
+        emit finished(end);
+    else
+        emit failed(end.why);
+    if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) return takeBack(lane);
+    if (lane.status().state != LaneState::done) return;
+    for (const auto wish : {RunFault::Wish::leave, RunFault::Wish::again}) {  // what was wished for while it went
+        std::vector<std::size_t> wanted;
+        for (std::size_t at = 0; at < lane.faults().size(); ++at)
+            if (lane.faults()[at].wish == wish) wanted.push_back(at);
+        if (!wanted.empty()) return this->wish(lane, wish, wanted);
+    }
+}
+
+void Runs::lookForOthers() {
+    looker_.post([this](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return;  // the first run will say why
+        auto heads = (*store)->unfinished();
+        if (!heads) return;
+        std::vector<Other> others;
+        for (ReceiptHead& head : *heads) {
+            const bool alive = !(*store)->lock(head.id);
+            if (!alive && head.state == RunState::stopped && !head.paused) continue;  // somebody wanted it so
+            const auto so_far = (*store)->so_far(head.id);
+            others.push_back({std::move(head), alive, so_far.value_or(std::pair<std::uint64_t, std::uint64_t>())});
+        }
+        QMetaObject::invokeMethod(
+            this, [this, found = std::move(others)] { takeOthers(found); }, Qt::QueuedConnection);
+    });
+}
+
+void Runs::takeOthers(const std::vector<Other>& others) {
+    std::vector<ReceiptHead> to_offer;
+    bool elsewhere = false;
+    const auto is_among = [&](const RunLane& lane) {
+        return std::any_of(others.begin(), others.end(),
+                           [&](const Other& other) { return other.alive && other.head.id == lane.status().receipt; });
+    };
+    std::vector<RunLane*> gone;
+    for (const auto& lane : lanes_) {
+        lane->refresh();  // so that its own receipt is known
+        const bool is_own = laneOf(lane->status().receipt) != lane.get();
+        if (lane->status().state == LaneState::elsewhere && (is_own || !is_among(*lane))) gone.push_back(lane.get());
+    }
+    for (RunLane* lane : gone) dismiss(lane);  // its receipt tells what came of it
+    for (const Other& other : others) {
+        RunLane* lane = laneOf(other.head.id);
+        if (lane != nullptr && lane->status().state != LaneState::elsewhere) continue;
+        const auto state = other.alive ? LaneState::elsewhere : other.head.paused ? LaneState::paused : LaneState::interrupted;
+        if (lane == nullptr) {
+            lane = &add(std::make_unique<RunLane>(state_folder_, other.head, state, all_));
+            if (!other.alive) to_offer.push_back(other.head);
+        }
+        lane->setElsewhere({other.so_far.first, 0}, {other.so_far.second, 0});
+        elsewhere = elsewhere || other.alive;
+    }
+    if (elsewhere)
+        others_.start();
+    else
+        others_.stop();
+    if (!others.empty() || !gone.empty()) {
+        emit lanesChanged();
+        emit progressed();
+    }
+    if (!to_offer.empty()) emit interruptedFound(to_offer);
 }

@@ -3,35 +3,14 @@
 #include <QObject>
 #include <QString>
 #include <QTimer>
-#include <condition_variable>
-#include <deque>
-#include <map>
 #include <memory>
-#include <mutex>
-#include <optional>
-#include <stop_token>
-#include <thread>
 #include <vector>
 
-#include "keep/store.h"
-#include "plan/plan.h"
-#include "run/growing.h"
-#include "run/run.h"
 #include "tasks/latest_worker.h"
+#include "tasks/run_lane.h"
 
-/// How far a run is, in amounts.
-struct RunStatus {
-    QString sentence;
-    std::shared_ptr<const tavlo::Plan> plan;
-    std::uint64_t items_done = 0;
-    std::uint64_t bytes_done = 0;
-    double bytes_per_second = 0;            ///< over the last seconds; 0 while it is not known
-    std::string current;                    ///< path of the item settled last
-    std::optional<tavlo::Counted> counted;  ///< of a run that began before its batch was counted
-    int waiting = 0;                        ///< runs behind this one
-};
-
-/// Carries plans out, one after the other, on a thread of its own; the window hears of it a few times a second.
+/// All runs, one lane each, in the order in which they have the drives: a lane goes as soon as none before it works on one of its drives,
+/// so that runs on one device queue up and runs on different ones go side by side. What is put first goes first; the others wait for it.
 class Runs final : public QObject {
     Q_OBJECT
 
@@ -45,49 +24,71 @@ public:
     void startGrowing(const tavlo::Request& request, const QString& sentence);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
-    /// Looks for runs that were interrupted; found() tells.
-    void lookForInterrupted();
-    /// Stops the run that is going on between two items; what is done stays done.
-    void stop();
-    /// Nothing goes on, nothing waits, and what came of the last run has been reported.
-    bool isIdle() const { return unreported_ == 0; }
-    const RunStatus& status() const { return status_; }
+    /// Looks for runs that were interrupted or paused, and for those that another program carries out; found() tells of the first.
+    void lookForOthers();
+
+    void pause(RunLane& lane) {
+        steer(lane, [&] { lane.setPaused(true); });
+    }
+    /// Behind what goes on by now on its drives.
+    void goOn(RunLane& lane);
+    void putFirst(RunLane& lane);
+    /// Behind the next one that has not ended.
+    void putBehindNext(RunLane& lane);
+    /// One that rests is given up: what is done of it stays, or is taken back.
+    void stop(RunLane& lane, RunLane::After after);
+    void limitAll(std::uint64_t bytes_per_second);
+    std::uint64_t limitOfAll() const { return all_->limited_to(); }
+    void wish(RunLane& lane, RunFault::Wish wish, const std::vector<std::size_t>& faults);
+    /// Takes lanes that have ended off the list; null: all of them.
+    void dismiss(RunLane* lane);
+    /// Stops every run, to be gone on with at the next start.
+    void pauseAllForLater();
+
+    const std::vector<std::unique_ptr<RunLane>>& lanes() const { return lanes_; }
+    /// No run does anything, and what came of the last one has been reported. Paused ones rest.
+    bool isIdle() const;
+    /// Some run has a thread, be it paused.
+    bool isLive() const;
 
 signals:
+    void lanesChanged();
+    /// A few times a second while something goes on.
     void progressed();
     /// Items that were settled since the last time, with what came of them.
     void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
-    /// plan     null where a run was gone on with
-    /// settled  the names, by folder, of what was named as a source and is settled as a whole
-    void finished(std::shared_ptr<const tavlo::Plan> plan, const tavlo::ReceiptHead& head,
-                  const std::map<std::string, std::vector<std::string>>& settled);
+    void finished(const RunEnd& end);
     void failed(const QString& why);
     void interruptedFound(const std::vector<tavlo::ReceiptHead>& heads);
 
 private:
-    struct Job {
-        std::shared_ptr<const tavlo::Plan> plan;  ///< null where a run is gone on with
-        QString sentence;
-        std::string resumes{};
-        std::string continues{};
-        std::optional<tavlo::Request> growing{};
+    struct Other {
+        tavlo::ReceiptHead head;
+        bool alive = false;
+        std::pair<std::uint64_t, std::uint64_t> so_far;
     };
-    void add(Job job);
-    void loop(const std::stop_token& end);
-    void carryOut(const Job& job);
-    void report();
+    void takeBack(RunLane& lane);
+    template <class Change>
+    void steer(RunLane&, Change change) {
+        change();
+        arrange();
+        emit lanesChanged();
+    }
+    RunLane& add(std::unique_ptr<RunLane> lane);
+    void begin(RunLane& lane, RunJob job);
+    void arrange();
+    void takeEnd(RunLane& lane, const RunEnd& end);
+    void takeOthers(const std::vector<Other>& others);
+    void tick();
+    std::size_t place(const RunLane& lane) const;
+    void moveTo(RunLane& lane, std::size_t place);
+    RunLane* laneOf(const std::string& receipt) const;
 
     std::string state_folder_;
-    mutable std::mutex mutex_;
-    std::condition_variable_any wake_;
-    std::deque<Job> waiting_;
-    std::stop_source running_;
-    int unreported_ = 0;  ///< runs that were started and not reported on; the interface's thread's
-    RunStatus live_;      ///< written by the thread, under the mutex
-    std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled_;
-    RunStatus status_;
+    std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
+    std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;
-    std::deque<std::pair<qint64, std::uint64_t>> rate_;  ///< ms, bytes
+    QTimer others_;  ///< while another program carries something out
     LatestWorker looker_;
-    std::jthread thread_;
+    LatestWorker noter_;
 };

@@ -51,10 +51,10 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
 QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
-QWidget#gathering, QWidget#receiptList { background: @ground; }
+QWidget#gathering, QWidget#receiptList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
 QWidget#runLine { border-top: 1px solid @line; }
 QLineEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:focus { border: 1px solid @accent; }

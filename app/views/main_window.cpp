@@ -35,6 +35,7 @@
 #include "views/outcome_side.h"
 #include "views/receipts_page.h"
 #include "views/run_line.h"
+#include "views/runs_page.h"
 #include "views/safe_page.h"
 
 using namespace tavlo;
@@ -64,8 +65,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     down->addWidget(run_line_);
     setCentralWidget(middle);
 
-    auto* bench_page = new QWidget;
-    auto* column = new QVBoxLayout(bench_page);
+    bench_page_ = new QWidget;
+    auto* column = new QVBoxLayout(bench_page_);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(1);
     instruction_ = new InstructionLine(*bench_);
@@ -86,7 +87,9 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     below_balance_->addWidget(collisions_);
     column->addWidget(below_balance_, 1);
     receipts_ = new ReceiptsPage(*past_);
-    places_->addWidget(bench_page);
+    places_->addWidget(bench_page_);
+    runs_page_ = new RunsPage(*runs_);
+    places_->addWidget(runs_page_);
     places_->addWidget(receipts_);
     versions_ = new SafeVersions(state_folder, this);
     safe_ = new SafePage(*versions_);
@@ -116,28 +119,30 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         receipts_->openReceipt(id);
         goTo(PlaceToBe::receipts);
     });
+    connect(run_line_, &RunLine::runsRequested, this, [this] { goTo(PlaceToBe::runs); });
+    connect(runs_page_, &RunsPage::receiptRequested, run_line_, &RunLine::receiptRequested);
+    connect(runs_page_, &RunsPage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::undoRequested, this,
             [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(safe_, &SafePage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
     connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(runs_, &Runs::progressed, this, [this] {
-        if (!runs_->isIdle()) notes_->runsBegan();
-    });
-    connect(runs_, &Runs::failed, this, [this] {
-        if (runs_->isIdle()) notes_->runsEnded();
+        runs_->isIdle() ? notes_->runsEnded() : notes_->runsBegan();
+        notes_->showProgress(runs_->isIdle() ? std::nullopt : std::optional(runs_page_->doneInAll()));
+        strip_->setCount(PlaceToBe::runs, runs_page_->needsSomebody());
     });
     connect(runs_, &Runs::itemsSettled, this, [this](const auto& plan, const auto& items) {
         if (plan == outcome_->model().plan()) outcome_->model().setResults(items);
     });
-    connect(runs_, &Runs::finished, this, [this](const auto& plan, const ReceiptHead& head, const auto& settled) {
+    connect(runs_, &Runs::finished, this, [this](const RunEnd& end) {
+        const ReceiptHead& head = *end.head;
         notes_->runEnded(head, isActiveWindow());
-        if (runs_->isIdle()) notes_->runsEnded();
         // what it left undecided stays in hand; once that is settled, the same run goes on with it
         const bool leaves_some = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed) > 0;
-        if (plan && (head.operation == Operation::copy || head.operation == Operation::move))
+        if (end.plan && (head.operation == Operation::copy || head.operation == Operation::move))
             unsettled_ = leaves_some && head.state == RunState::done ? head.id : std::string();
-        bench_->forget(settled);  // what is undecided or failed stays in hand
+        bench_->forget(end.settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
         if (places_->currentWidget() == safe_) safe_->refresh();
@@ -173,7 +178,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         bench_->restore();
     else
         bench_->lookAgain();
-    runs_->lookForInterrupted();
+    runs_->lookForOthers();
 }
 
 MainWindow::~MainWindow() = default;
@@ -181,11 +186,16 @@ MainWindow::~MainWindow() = default;
 void MainWindow::goTo(PlaceToBe place) {
     strip_->setPlace(place);
     // the sentence and its balance stand above the collisions too: what is decided there shows in them
-    places_->setCurrentIndex(place == PlaceToBe::safe ? 2 : place == PlaceToBe::receipts ? 1 : 0);
+    QWidget* page = bench_page_;
+    if (place == PlaceToBe::receipts) page = receipts_;
+    if (place == PlaceToBe::safe) page = safe_;
+    if (place == PlaceToBe::runs) page = runs_page_;
+    places_->setCurrentWidget(page);
     below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
     if (place == PlaceToBe::receipts) receipts_->refresh();
     if (place == PlaceToBe::safe) safe_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
+    if (place == PlaceToBe::runs) runs_->lookForOthers();
 }
 
 void MainWindow::start() {
@@ -341,8 +351,9 @@ void MainWindow::buildViewMenu() {
     QMenu* view = menuBar()->addMenu(tr("&View"));
     add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
     add(view, tr("&Collisions"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::collisions); });
-    add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::receipts); });
-    add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::safe); });
+    add(view, tr("R&uns"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::runs); });
+    add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::receipts); });
+    add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_5), [this] { goTo(PlaceToBe::safe); });
     view->addSeparator();
     add(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
     add(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });
@@ -412,10 +423,11 @@ void MainWindow::changeEvent(QEvent* event) {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (runs_->isIdle()) return event->accept();
-    const auto answer = QMessageBox::question(this, tr("A run is going on"),
-                                              tr("Stop it between two items and close? What is done stays done and can be undone."));
+    if (!runs_->isLive()) return event->accept();
+    const auto answer = QMessageBox::question(
+        this, tr("Runs are not through"),
+        tr("Pause them and close? What is done stays done; at the next start they are there, and go on when you say so."));
     if (answer != QMessageBox::Yes) return event->ignore();
-    runs_->stop();
+    runs_->pauseAllForLater();
     event->accept();
 }

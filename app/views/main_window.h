@@ -19,6 +19,7 @@ class PastRuns;
 class QStackedWidget;
 class ReceiptsPage;
 class RunLine;
+class RunsPage;
 class Runs;
 class SmallChanges;
 
@@ -38,6 +39,7 @@ public:
     GatheringSide& gathering() { return *gathering_; }
     CollisionsPage& collisions() { return *collisions_; }
     OutcomeSide& outcome() { return *outcome_; }
+    RunsPage& runsPage() { return *runs_page_; }
 
 protected:
     void closeEvent(QCloseEvent* event) override;
@@ -72,6 +74,8 @@ private:
     QStackedWidget* below_balance_;  ///< the two sides, or the collisions
     GatheringSide* gathering_;
     OutcomeSide* outcome_;
+    QWidget* bench_page_;
+    RunsPage* runs_page_;
     ReceiptsPage* receipts_;
     RunLine* run_line_;
     QStackedWidget* places_;

@@ -77,6 +77,17 @@ private:
                 path.addRect(-7, -7, 9, 10);
                 path.addRect(-2, -3, 9, 10);
                 break;
+            case PlaceToBe::runs:  // lanes of different length, one that arrives
+                path.moveTo(-8, -4);
+                path.lineTo(7, -4);
+                path.moveTo(4, -7);
+                path.lineTo(7, -4);
+                path.lineTo(4, -1);
+                path.moveTo(-8, 1.5);
+                path.lineTo(1, 1.5);
+                path.moveTo(-8, 6);
+                path.lineTo(-3, 6);
+                break;
             case PlaceToBe::receipts:  // a slip with a torn lower edge
                 path.moveTo(-5, 7);
                 path.lineTo(-5, -8);
@@ -119,7 +130,8 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     column->setSpacing(0);
     for (const auto& [place, word, name] :
          {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
-          std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"}, std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}}) {
+          std::tuple{PlaceToBe::runs, tr("Runs"), "placeRuns"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"},
+          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

@@ -17,6 +17,7 @@
 #include <map>
 
 #include "models/outcome_model.h"
+#include "models/receipt_cells.h"
 #include "models/receipt_models.h"
 #include "tasks/outcome_export.h"
 #include "tasks/past_runs.h"
@@ -32,7 +33,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr std::size_t lines_printed = 20'000;  // some 400 pages
+constexpr std::uint64_t lines_printed = 20'000;  // some 400 pages
 
 /// A past run in three lines: its sentence, what came of it, when and in which state.
 class ReceiptDelegate final : public QStyledItemDelegate {
@@ -70,35 +71,6 @@ public:
         at.translate(0, line + 2);
         painter->drawText(at, Qt::AlignVCenter, index.data(ReceiptsModel::WhenRole).toString());
         painter->drawText(at, Qt::AlignVCenter | Qt::AlignRight, index.data(ReceiptsModel::StateRole).toString());
-        painter->restore();
-    }
-};
-
-/// Results as tags, sizes in figures of one width.
-class ItemDelegate final : public QStyledItemDelegate {
-public:
-    using QStyledItemDelegate::QStyledItemDelegate;
-
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
-        const Theme& theme = Theme::current();
-        painter->save();
-        if (option.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, theme.selection);
-        painter->setPen(theme.line);
-        painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
-        painter->setFont(option.font);
-        painter->setPen(index.column() == ReceiptItemsModel::NameColumn ? theme.ink : theme.muted);
-        const QRect cell = option.rect.adjusted(14, 0, -10, 0);
-        const QString text = index.data().toString();
-        if (index.column() == ReceiptItemsModel::ResultColumn) {
-            QFont font = option.font;
-            font.setPointSizeF(font.pointSizeF() * 0.88);
-            painter->setFont(font);
-            paint_tag(*painter, cell, text, index.data(ReceiptItemsModel::ToneRole).toInt());
-        } else if (index.column() == ReceiptItemsModel::SizeColumn) {
-            draw_tabular(*painter, cell, Qt::AlignRight, text);
-        } else {
-            painter->drawText(cell, Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
-        }
         painter->restore();
     }
 };
@@ -183,16 +155,16 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     for (QPushButton* button : {more_, keep_, undo_now_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
     column->addLayout(head);
     stack_ = new QStackedWidget;
-    auto* table = new RowView;
-    table->setObjectName(QStringLiteral("receiptItems"));
-    table->setAccessibleName(tr("Items of this run"));
-    table->setModel(items_);
-    table->setItemDelegate(new ItemDelegate(table));
-    table->setRowHeight(26);
-    table->horizontalHeader()->setSectionResizeMode(ReceiptItemsModel::NameColumn, QHeaderView::Stretch);
-    table->setColumnWidth(ReceiptItemsModel::SizeColumn, 84);
-    table->setColumnWidth(ReceiptItemsModel::ResultColumn, 118);
-    table->setColumnWidth(ReceiptItemsModel::WhereColumn, 260);
+    table_ = new RowView;
+    table_->setObjectName(QStringLiteral("receiptItems"));
+    table_->setAccessibleName(tr("Items of this run"));
+    table_->setModel(items_);
+    table_->setItemDelegate(new ReceiptItemDelegate(table_));
+    table_->setRowHeight(26);
+    table_->horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
+    table_->setColumnWidth(ReceiptColumns::Size, 84);
+    table_->setColumnWidth(ReceiptColumns::Result, 118);
+    table_->setColumnWidth(ReceiptColumns::Where, 260);
     auto* undo_table = new RowView;
     undo_table->setObjectName(QStringLiteral("undoItems"));
     undo_table->setAccessibleName(tr("What the undo would do"));
@@ -203,7 +175,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     undo_table->setColumnWidth(OutcomeModel::SizeColumn, 80);
     undo_table->setColumnWidth(OutcomeModel::ChangedColumn, 138);
     undo_table->setColumnWidth(OutcomeModel::WhatColumn, 230);
-    stack_->addWidget(table);
+    stack_->addWidget(table_);
     stack_->addWidget(undo_table);
     column->addWidget(stack_, 1);
 
@@ -238,8 +210,24 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(&past_, &PastRuns::exported, this, [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
     connect(results_, &QComboBox::activated, this, [this](int at) {
         const int result = results_->itemData(at).toInt();
-        items_->setResult(result < 0 ? std::nullopt : std::optional(static_cast<Outcome>(result)));
+        if (result >= 0) return past_.findNumbers(head_.id, static_cast<Outcome>(result));
+        with_result_.reset();
+        showChosen();
     });
+    connect(&past_, &PastRuns::numbersFound, this, [this](const std::string& receipt, Outcome result, const auto& numbers) {
+        if (receipt != head_.id || results_->currentData().toInt() != static_cast<int>(result)) return;
+        with_result_ = numbers;
+        showChosen();
+    });
+    connect(items_, &ReceiptItemsModel::pageWanted, &past_, &PastRuns::fetch);
+    connect(&past_, &PastRuns::fetched, this,
+            [this](const std::string& receipt, std::uint64_t first, const auto& items) { items_->takePage(receipt, first, *items); });
+    connect(&past_, &PastRuns::keptLess, this, [this](const std::string& receipt, std::uint64_t items) {
+        if (receipt == head_.id && !undo_plan_)
+            note_->setText(note_->text() + tr(" · %Ln could not keep everything", nullptr, static_cast<int>(items)));
+    });
+    connect(table_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &ReceiptsPage::offerUndo);
+    connect(items_, &QAbstractItemModel::modelReset, this, &ReceiptsPage::offerUndo);
     connect(more_, &QPushButton::clicked, this, &ReceiptsPage::fillMoreMenu);
     connect(&past_, &PastRuns::listed, this, [this](const auto& listed) {
         auto heads = listed;
@@ -269,7 +257,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
     connect(&past_, &PastRuns::failed, this, [this](const QString& why) { note_->setText(why); });
-    connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id); });
+    connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id, chosenNumbers()); });
     connect(keep_, &QPushButton::clicked, this, &ReceiptsPage::leaveUndoPlan);
     connect(undo_now_, &QPushButton::clicked, this, [this] {
         emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
@@ -287,43 +275,67 @@ void ReceiptsPage::openReceipt(const std::string& id) {
     past_.list();
 }
 
-void ReceiptsPage::show_(const ReceiptHead& head, std::shared_ptr<const std::vector<ReceiptItem>> items) {
-    head_ = head;
+void ReceiptsPage::show_(const OpenedReceipt& opened) {
+    head_ = opened.head;
     leaveUndoPlan();
-    title_->setText(receipt_title(head));
-    QString note =
-        tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(head.totals.items)).arg(date_text_full(head.started_ns), receipt_state(head));
-    if (!head.waits_for.empty()) note += tr(" · waited for room: %1").arg(shown(head.waits_for));
-    const auto kept_less = std::count_if(items->begin(), items->end(), [](const ReceiptItem& item) { return !item.not_kept.empty(); });
-    if (kept_less > 0) note += tr(" · %Ln could not keep everything", nullptr, static_cast<int>(kept_less));
-    if (!head.undone_by.empty()) note += tr(" · undone by %1").arg(QString::fromStdString(head.undone_by));
+    title_->setText(receipt_title(head_));
+    QString note = tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(opened.count + (opened.has_rest ? 1 : 0)))
+                       .arg(date_text_full(head_.started_ns), receipt_state(head_));
+    if (!head_.waits_for.empty()) note += tr(" · waited for room: %1").arg(shown(head_.waits_for));
+    if (!head_.undone_by.empty())
+        note += tr(" · undone by %1").arg(QString::fromStdString(head_.undone_by));
+    else if (!opened.taken_back.empty())
+        note += tr(" · %Ln taken back since", nullptr, static_cast<int>(opened.taken_back.size()));
     note_->setText(note);
     set_tone(*note_, "muted");
-    shown_items_ = items;
-    showResults(*items);
-    items_->setItems(head.destination, std::move(items));
+    with_result_.reset();
+    showResults();
+    items_->setReceipt(head_.id, head_.destination, opened.count, opened.has_rest);
+    items_->setTakenBack(opened.taken_back);
     showChosen();
     undo_->setVisible(true);
-    undo_->setEnabled(head.undone_by.empty());
-    undo_->setToolTip(head.undone_by.empty() ? tr("Shows first what an undo would do") : tr("This run has been undone already"));
+    undo_->setEnabled(head_.undone_by.empty());
+    offerUndo();
 }
 
-/// Only the items that the search is about.
+/// Only the items that the search is about, or that came out so.
 void ReceiptsPage::showChosen() {
-    if (!found_) return items_->setChosen(std::nullopt);
-    const auto numbers = found_->find(head_.id);
-    items_->setChosen(numbers == found_->end() ? std::nullopt : std::optional(numbers->second));
+    if (!found_) return items_->setNumbers(with_result_ ? std::optional(*with_result_) : std::nullopt);
+    const auto found = found_->find(head_.id);
+    auto numbers = found == found_->end() ? std::vector<std::uint64_t>() : found->second;
+    if (with_result_)
+        std::erase_if(numbers, [this](std::uint64_t one) { return !std::binary_search(with_result_->begin(), with_result_->end(), one); });
+    items_->setNumbers(found == found_->end() ? std::nullopt : std::optional(std::move(numbers)));
 }
 
-void ReceiptsPage::showResults(const std::vector<ReceiptItem>& items) {
-    std::map<Outcome, std::size_t> counts;
-    for (const ReceiptItem& item : items) ++counts[item.result];
+void ReceiptsPage::showResults() {
     results_->clear();
     results_->addItem(tr("All results"), -1);
     const auto action = head_.operation == Operation::move ? Action::move : Action::copy;
-    for (const auto& [result, count] : counts)
-        results_->addItem(tr("%1: %2").arg(result_words(result, action), count_text(count)), static_cast<int>(result));
-    results_->setVisible(counts.size() > 1);
+    for (std::size_t at = 0; at < outcome_count; ++at) {
+        const auto result = static_cast<Outcome>(at);
+        if (head_.totals.of(result) > 0)
+            results_->addItem(tr("%1: %2").arg(result_words(result, action), count_text(head_.totals.of(result))), static_cast<int>(at));
+    }
+    results_->setVisible(results_->count() > 2);
+}
+
+/// The numbers of the selected rows; empty where none is, or all are.
+std::vector<std::uint64_t> ReceiptsPage::chosenNumbers() const {
+    const auto rows = table_->selectedRowNumbers();
+    const bool shows_all = !found_ && !with_result_;
+    if (shows_all && static_cast<int>(rows.size()) == items_->rowCount()) return {};
+    std::vector<std::uint64_t> numbers;
+    for (const int row : rows) numbers.push_back(items_->number(row));
+    return numbers;
+}
+
+void ReceiptsPage::offerUndo() {
+    const int chosen = static_cast<int>(chosenNumbers().size());
+    undo_->setText(chosen > 0 ? tr("Undo %Ln chosen…", nullptr, chosen) : tr("Undo…"));
+    undo_->setToolTip(!head_.undone_by.empty() ? tr("This run has been undone already")
+                      : chosen > 0             ? tr("Shows first what an undo of the selected items would do")
+                                               : tr("Shows first what an undo would do; with items selected, of these alone"));
 }
 
 void ReceiptsPage::fillMoreMenu() {
@@ -336,12 +348,12 @@ void ReceiptsPage::fillMoreMenu() {
     menu->addAction(tr("Write to a file…"), this, [this] {
         const QString file = QFileDialog::getSaveFileName(this, tr("Write the receipt to a file"),
                                                           QString::fromStdString(head_.id) + QStringLiteral(".json"),
-                                                          tr("Receipt document (*.json);;Table (*.csv)"));
+                                                          tr("Receipt document (*.json);;Table (*.csv);;Page (*.html)"));
         if (!file.isEmpty()) past_.exportTo(head_.id, to_bytes(file));
     });
     menu->addAction(tr("Print…"), this, [this] {
         print_page(*this, printer_, receipt_title(head_),
-                   [head = head_, items = shown_items_] { return receipt_as_html(head, *items, lines_printed); });
+                   [this, head = head_] { return receipt_as_html(head, past_.firstItems(head.id, lines_printed), lines_printed); });
     });
     menu->popup(more_->mapToGlobal(QPoint(0, more_->height())));
 }

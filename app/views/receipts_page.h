@@ -31,10 +31,12 @@ signals:
     void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
 
 private:
-    void show_(const tavlo::ReceiptHead& head, std::shared_ptr<const std::vector<tavlo::ReceiptItem>> items);
+    void show_(const OpenedReceipt& opened);
     void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
     void leaveUndoPlan();
-    void showResults(const std::vector<tavlo::ReceiptItem>& items);
+    void showResults();
+    void offerUndo();
+    std::vector<std::uint64_t> chosenNumbers() const;
     void showChosen();
     void fillMoreMenu();
 
@@ -53,8 +55,9 @@ private:
     QPushButton* keep_;
     QStackedWidget* stack_;
     QLabel* nothing_;
-    std::shared_ptr<const FoundItems> found_;  ///< null: nothing is searched for
-    std::shared_ptr<const std::vector<tavlo::ReceiptItem>> shown_items_;
+    std::shared_ptr<const FoundItems> found_;                        ///< null: nothing is searched for
+    std::shared_ptr<const std::vector<std::uint64_t>> with_result_;  ///< null: all results are shown
+    RowView* table_;
     LatestWorker printer_;
     tavlo::ReceiptHead head_;
     std::shared_ptr<const tavlo::Plan> undo_plan_;

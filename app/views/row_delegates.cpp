@@ -5,6 +5,7 @@
 
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
+#include "models/receipt_cells.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/button_row.h"
@@ -161,4 +162,27 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, cons
             return true;
         }
     return QStyledItemDelegate::editorEvent(event, model, option, index);
+}
+
+void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    painter->save();
+    if (option.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, theme.selection);
+    painter->setPen(theme.line);
+    painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+    painter->setFont(option.font);
+    painter->setPen(index.column() == ReceiptColumns::Name ? theme.ink : theme.muted);
+    const QRect cell = option.rect.adjusted(14, 0, -10, 0);
+    const QString text = index.data().toString();
+    if (index.column() == ReceiptColumns::Result) {
+        QFont font = option.font;
+        font.setPointSizeF(font.pointSizeF() * 0.88);
+        painter->setFont(font);
+        paint_tag(*painter, cell, text, index.data(ReceiptColumns::ToneRole).toInt());
+    } else if (index.column() == ReceiptColumns::Size) {
+        draw_tabular(*painter, cell, Qt::AlignRight, text);
+    } else {
+        painter->drawText(cell, Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+    }
+    painter->restore();
 }

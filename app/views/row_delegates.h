@@ -29,6 +29,15 @@ public:
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
 };
 
+/// Rows of what came of items: results as tags, sizes in figures of one width.
+class ReceiptItemDelegate final : public QStyledItemDelegate {
+    Q_OBJECT
+
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+};
+
 /// The outcome side's rows: what is there pale, what arrives in ink, tags, and the decision of a pair beside it.
 class OutcomeDelegate final : public QStyledItemDelegate {
     Q_OBJECT

@@ -4,10 +4,12 @@
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
+#include <algorithm>
 #include <utility>
 
 #include "tasks/runs.h"
 #include "text.h"
+#include "views/lane_words.h"
 
 using namespace tavlo;
 
@@ -31,6 +33,11 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     stop_ = new QPushButton(tr("Stop"));
     stop_->setObjectName(QStringLiteral("stopRun"));
     stop_->setToolTip(tr("Stops between two items; what is done stays done and can be undone"));
+    pause_ = new QPushButton(tr("Pause"));
+    pause_->setObjectName(QStringLiteral("pauseRun"));
+    all_ = new QPushButton(tr("Runs"));
+    all_->setObjectName(QStringLiteral("showRuns"));
+    all_->setToolTip(tr("All runs, with what was done so far"));
     details_ = new QPushButton(tr("Receipt"));
     details_->setObjectName(QStringLiteral("runReceipt"));
     go_on_ = new QPushButton(tr("Go on"));
@@ -40,45 +47,61 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     row->addWidget(words_);
     row->addWidget(bar_);
     row->addWidget(amounts_, 1);
-    for (QPushButton* button : {stop_, go_on_, details_, close_}) row->addWidget(button);
+    for (QPushButton* button : {all_, pause_, stop_, go_on_, details_, close_}) row->addWidget(button);
     hide();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
-    connect(&runs_, &Runs::finished, this, [this](const auto&, const ReceiptHead& head, const auto&) { showEnd(head); });
+    connect(&runs_, &Runs::finished, this, [this](const RunEnd& end) { showEnd(*end.head); });
     connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
-    connect(stop_, &QPushButton::clicked, &runs_, &Runs::stop);
+    connect(stop_, &QPushButton::clicked, this, [this] {
+        if (RunLane* lane = laneAtHand()) runs_.stop(*lane, RunLane::After::keep);
+    });
+    connect(pause_, &QPushButton::clicked, this, [this] {
+        if (RunLane* lane = laneAtHand()) runs_.pause(*lane);
+        refresh();
+    });
+    connect(all_, &QPushButton::clicked, this, &RunLine::runsRequested);
     connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });
     connect(&runs_, &Runs::interruptedFound, this, &RunLine::offer);
     connect(go_on_, &QPushButton::clicked, this, &RunLine::goOn);
     connect(close_, &QPushButton::clicked, this, &QWidget::hide);
 }
 
+/// The first that goes, else the first that waits.
+RunLane* RunLine::laneAtHand() const {
+    for (const auto state : {LaneState::running, LaneState::stopping, LaneState::waiting})
+        for (const auto& lane : runs_.lanes())
+            if (lane->status().state == state) return lane.get();
+    return nullptr;
+}
+
 void RunLine::refresh() {
-    if (runs_.isIdle()) return;  // what came of the last one stays on view
-    const RunStatus& status = runs_.status();
-    const Totals planned = status.plan ? status.plan->totals : Totals{};
+    RunLane* lane = laneAtHand();
+    if (lane == nullptr) {
+        if (bar_->isVisible()) hide();  // all are paused; what came of the last one stays on view
+        return;
+    }
+    const LaneStatus& status = lane->status();
     words_->setText(status.sentence);
     go_on_->hide();
-    const double part = planned.bytes > 0
-                            ? static_cast<double>(status.bytes_done) / static_cast<double>(planned.bytes)
-                            : static_cast<double>(status.items_done) / static_cast<double>(std::max<std::uint64_t>(1, planned.items));
-    bar_->setValue(static_cast<int>(std::min(1.0, part) * 1000));
-    const auto counted = [&](const Counted& so_far) {
-        const QString done = tr("%1 of %2").arg(count_text(status.items_done), count_text(so_far.items));
-        return so_far.all ? done : tr("%1 so far, still counting").arg(done);
-    };
-    if (status.counted && status.counted->items > 0)
-        bar_->setValue(static_cast<int>(std::min<std::uint64_t>(1000, status.items_done * 1000 / status.counted->items)));
-    QStringList amounts{status.counted ? counted(*status.counted)
-                        : status.plan  ? tr("%1 of %2").arg(count_text(status.items_done), count_text(planned.items))
-                                       : count_text(status.items_done)};
-    if (status.bytes_per_second > 0 && status.plan) {
-        amounts << tr("%1/s").arg(size_text(static_cast<std::uint64_t>(status.bytes_per_second)));
-        const auto left = static_cast<double>(planned.bytes - std::min(planned.bytes, status.bytes_done)) / status.bytes_per_second;
-        amounts << tr("%Ln s left", nullptr, static_cast<int>(left) + 1);
+    bar_->setValue(static_cast<int>(done_part(status) * 1000));
+    QStringList amounts{amounts_words(status)};
+    if (status.bytes_per_second > 0) amounts << rate_words(status.bytes_per_second);
+    if (status.left) amounts << left_words(*status.left);
+    int running = 0;
+    int waiting = 0;
+    for (const auto& other : runs_.lanes()) {
+        if (other.get() == lane) continue;
+        running += other->status().state == LaneState::running ? 1 : 0;
+        waiting += other->status().state == LaneState::waiting ? 1 : 0;
     }
-    if (status.waiting > 0) amounts << tr("%Ln waiting", nullptr, status.waiting);
+    if (running > 0) amounts << tr("%Ln more going on", nullptr, running);
+    if (waiting > 0) amounts << tr("%Ln waiting", nullptr, waiting);
     amounts_->setText(amounts.join(QStringLiteral(" · ")));
-    for (QWidget* part_of_it : {static_cast<QWidget*>(bar_), static_cast<QWidget*>(stop_)}) part_of_it->show();
+    pause_->setEnabled(status.state != LaneState::stopping);
+    stop_->setEnabled(status.state != LaneState::stopping);
+    for (QWidget* part_of_it :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        part_of_it->show();
     for (QWidget* later : {details_, close_}) later->hide();
     show();
 }
@@ -110,8 +133,9 @@ void RunLine::showEnd(const ReceiptHead& head) {
     if (!head.waits_for.empty()) state = tr("Paused, %1").arg(shown(head.waits_for));
     words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
     amounts_->clear();
-    bar_->hide();
-    stop_->hide();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
     details_->show();
     close_->show();
     show();
@@ -123,14 +147,21 @@ void RunLine::offer(const std::vector<ReceiptHead>& heads) {
     to_go_on_.clear();
     for (const ReceiptHead& head : heads) to_go_on_.emplace_back(head.id, shown(head.sentence));
     receipt_ = heads.front().id;
-    words_->setText(
-        heads.size() == 1
-            ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.").arg(shown(heads.front().sentence))
-            : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.", nullptr,
-                 static_cast<int>(heads.size())));
+    const bool paused = std::all_of(heads.begin(), heads.end(), [](const ReceiptHead& head) { return head.paused; });
+    const int count = static_cast<int>(heads.size());
+    if (paused && count == 1)
+        words_->setText(tr("Paused since the last time: %1").arg(shown(heads.front().sentence)));
+    else if (paused)
+        words_->setText(tr("%Ln runs are paused since the last time.", nullptr, count));
+    else
+        words_->setText(
+            heads.size() == 1
+                ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.").arg(shown(heads.front().sentence))
+                : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.", nullptr, count));
     amounts_->clear();
-    bar_->hide();
-    stop_->hide();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
     for (QWidget* offered : {go_on_, details_, close_}) offered->show();
     show();
 }
@@ -146,8 +177,9 @@ void RunLine::say(const QString& words) {
     go_on_->hide();
     words_->setText(words);
     amounts_->clear();
-    bar_->hide();
-    stop_->hide();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
     details_->hide();
     close_->show();
     show();

@@ -7,9 +7,11 @@
 class QLabel;
 class QProgressBar;
 class QPushButton;
+class RunLane;
 class Runs;
 
-/// The bottom line: the run that goes on, with progress and stop; after it what came of it; nothing when idle.
+/// The bottom line: the run that goes on, with progress, pause and stop, and how many others there are; after it what came of it; nothing
+/// when idle.
 class RunLine final : public QWidget {
     Q_OBJECT
 
@@ -20,9 +22,11 @@ public:
 
 signals:
     void receiptRequested(const std::string& receipt);
+    void runsRequested();
 
 private:
     void refresh();
+    RunLane* laneAtHand() const;
     void showEnd(const tavlo::ReceiptHead& head);
     void offer(const std::vector<tavlo::ReceiptHead>& heads);
     void goOn();
@@ -32,7 +36,9 @@ private:
     QLabel* words_;
     QProgressBar* bar_;
     QLabel* amounts_;
+    QPushButton* pause_;
     QPushButton* stop_;
+    QPushButton* all_;
     QPushButton* details_;
     QPushButton* go_on_;
     QPushButton* close_;

@@ -71,6 +71,11 @@ std::string reason(const Error& error) {
     return text;
 }
 
+std::string reason_and_step(const Error& error) {
+    const bool says_no_step = error.code != 0 && !plain_words(error.code).empty() && !error.step.empty();
+    return says_no_step ? reason(error) + " (" + error.step + ")" : reason(error);
+}
+
 std::string describe(const Error& error) {
     if (error.path.empty()) return printable(reason(error));
     return printable(error.path) + ": " + printable(reason(error));

@@ -6,7 +6,7 @@
 
 namespace tavlo {
 
-/// What went wrong, as far as a caller can act on it.
+/// What went wrong, as far as a caller can act on it. Receipts keep it by its number: new ones go to the end.
 enum class Fault {
     not_found,
     name_taken,
@@ -34,6 +34,9 @@ struct Error {
 
 /// The reason alone, in words: "no permission", "disk full", or the step where the fault speaks for itself.
 std::string reason(const Error& error);
+
+/// The same, with the step at which it happened: "permission denied (open)".
+std::string reason_and_step(const Error& error);
 
 /// "PATH: reason", on one line, with control characters escaped.
 std::string describe(const Error& error);

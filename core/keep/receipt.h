@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "files/result.h"
 #include "files/types.h"
 #include "plan/plan.h"
 #include "plan/words.h"
@@ -55,6 +56,7 @@ struct ReceiptItem {
     std::string brought_back{};  ///< the Safe entry that was used up
     std::string hash{};
     std::string error{};
+    std::optional<Fault> fault{};  ///< of a failed one: what the error means, where that is known
     Action action = Action::copy;
     bool moved_whole = false;  ///< a folder that went by one rename, itself or inside one
     std::string not_kept{};    ///< attributes that the target could not keep, comma-separated

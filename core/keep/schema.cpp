@@ -24,6 +24,7 @@ create table items(
   action integer not null, moved_whole integer not null, not_kept text not null,
   device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
   after_changed integer not null, after_mode integer not null, linked_device integer not null, linked_inode integer not null,
+  fault integer,
   primary key(receipt, number)) without rowid;
 create table folders(
   receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
@@ -63,7 +64,8 @@ void leave_older(SQLite::Database& database, int version) {
     if (version <= 2)
         database.exec(
             "alter table receipts add column undoes_some integer not null default 0;"
-            "alter table receipts add column paused integer not null default 0");
+            "alter table receipts add column paused integer not null default 0;"
+            "alter table items add column fault integer");
 }
 
 }  // namespace

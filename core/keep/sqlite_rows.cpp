@@ -94,6 +94,10 @@ void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint6
     insert.bind(++at, static_cast<std::int64_t>(item.after_mode));
     insert.bind(++at, as_signed(item.linked_source.device));
     insert.bind(++at, as_signed(item.linked_source.inode));
+    if (item.fault)
+        insert.bind(++at, static_cast<int>(*item.fault));
+    else
+        insert.bind(++at);
 }
 
 ReceiptItem planned(const PendingItem& pending) {
@@ -144,6 +148,7 @@ ReceiptItem item_from(SQLite::Statement& query) {
     item.after_mode = static_cast<std::uint32_t>(next().getInt64());
     item.linked_source.device = as_unsigned(next());
     item.linked_source.inode = as_unsigned(next());
+    if (const auto fault = next(); !fault.isNull()) item.fault = static_cast<Fault>(fault.getInt());
     return item;
 }
 

@@ -138,7 +138,7 @@ public:
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement insert(database_,
-                                     "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+                                     "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
             for (const auto& [number, item] : records.items) {
                 bind_item(insert, receipt, number, item);
                 insert.exec();

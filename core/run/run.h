@@ -33,7 +33,7 @@ struct RunOptions {
 
 /// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that carries it out.
 struct RunEvents {
-    std::function<void(const ReceiptHead&)> begun{};
+    std::function<void(const ReceiptHead&)> begun{};         ///< with the totals that are planned; again for each part of a run that grows
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
     std::function<void(const std::string&)> at_hand{};       ///< path of a file that is begun with; not of each, but of some each second

@@ -113,7 +113,11 @@ Result<void> Runner::begin() {
         if (auto begun = store_.begin(head_, pending); !begun) return begun;
     }
     head_.totals = {};
-    if (events_.begun) events_.begun(head_);
+    if (events_.begun) {
+        ReceiptHead planned = head_;
+        planned.totals = plan_.totals;
+        events_.begun(planned);
+    }
     const bool reads_sources = plan_.operation == Operation::copy || plan_.operation == Operation::move;
     safe_ = std::make_unique<SafeFolder>(disk_, head_.id, reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
     if (plan_.operation == Operation::move)
@@ -533,7 +537,8 @@ void Runner::fail(ItemId id, const Error& error) {
         return;
     }
     ReceiptItem& out = receipt_item(id);
-    out.error = reason(error);
+    out.error = reason_and_step(error);
+    out.fault = error.fault;
     if (!error.path.empty() && error.path != out.source) out.error += ": " + error.path;
     settle(id, Outcome::failed);
 }

@@ -11,6 +11,7 @@
 #include "models/collision_models.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
+#include "models/receipt_cells.h"
 #include "models/receipt_models.h"
 #include "models/safe_model.h"
 #include "run/pending_plan.h"
@@ -286,16 +287,27 @@ TEST_CASE("models keep to their contract", "[model]") {
     CHECK(safe.rowCount() == 1);
     CHECK(safe.rowOf(safe.row(0).entry.id) == 0);
     receipts.setHeads(std::make_shared<const std::vector<ReceiptHead>>(3));
-    items.setItems("/to", std::make_shared<const std::vector<ReceiptItem>>(5));
-    items.setChosen(std::vector<std::uint64_t>{1, 4, 7});  // the last one is not there
+    std::vector<std::uint64_t> wanted;
+    QObject::connect(&items, &ReceiptItemsModel::pageWanted, [&](const std::string&, std::uint64_t first) { wanted.push_back(first); });
+    items.setReceipt("run", "/to", 1'000'000, true);
+    CHECK(items.rowCount() == 1'000'001);
+    CHECK(items.number(1'000'000) == rest_number);
+    items.takePage("run", 0, {});
+    wanted.clear();
+    CHECK(items.index(700'000, ReceiptColumns::Name).data().toString().isEmpty());
+    CHECK(items.index(600'000, ReceiptColumns::Name).data().toString().isEmpty());
+    REQUIRE(wanted == std::vector<std::uint64_t>{700'000 - 700'000 % ReceiptItemsModel::page_size});  // one at a time
+    ReceiptItem seven;
+    seven.source = "/from/seven";
+    items.takePage("run", wanted.front(), {{700'000, seven}});
+    CHECK(items.index(700'000, ReceiptColumns::Name).data().toString() == "seven");
+    items.setNumbers(std::vector<std::uint64_t>{1, 700'000});
     CHECK(items.rowCount() == 2);
-    items.setResult(Outcome::failed);
-    CHECK(items.rowCount() == 0);
-    items.setResult(std::nullopt);
+    CHECK(items.index(1, ReceiptColumns::Name).data().toString() == "seven");
     items.setDifferences(
         std::make_shared<const std::map<std::uint64_t, QString>>(std::map<std::uint64_t, QString>{{3, QStringLiteral("other bytes now")}}));
     REQUIRE(items.rowCount() == 1);
-    CHECK(items.index(0, ReceiptItemsModel::WhereColumn).data().toString() == "other bytes now");
+    CHECK(items.index(0, ReceiptColumns::Where).data().toString() == "other bytes now");
     office.pick("Attachments");
     office.driver->chooseDestination(QString::fromStdString(office.permits()));
     const int row = office.driver->rowNamed("outcomeList", "Attachments/");

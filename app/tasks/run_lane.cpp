@@ -1,0 +1,283 @@
+#include "tasks/run_lane.h"
+
+#include <algorithm>
+#include <numeric>
+
+#include "tasks/run_work.h"
+#include "text.h"
+
+using namespace tavlo;
+
+namespace {
+
+constexpr qint64 rate_every_ms = 500;
+constexpr std::size_t most_rates = 120;  // the last minute
+constexpr std::size_t most_faults = 10'000;
+
+bool needs_somebody(const ReceiptItem& item) { return item.result == Outcome::failed; }
+
+}  // namespace
+
+RunLane::RunLane(std::string state_folder, RunJob job, std::shared_ptr<Pace> all, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)), job_(std::move(job)), pace_(std::make_shared<Pace>(std::move(all))) {
+    status_.sentence = job_.sentence;
+    if (job_.plan) {
+        status_.operation = job_.plan->operation;
+        status_.all = {job_.plan->totals.items, job_.plan->totals.bytes};
+    }
+}
+
+RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state, std::shared_ptr<Pace> all, QObject* parent)
+    : RunLane(std::move(state_folder), RunJob{.sentence = shown(head.sentence), .resumes = head.id}, std::move(all), parent) {
+    status_.receipt = head.id;
+    status_.operation = head.operation;
+    status_.totals = head.totals;
+    const auto left = head.totals.of(Outcome::planned);
+    status_.all = {head.totals.items, 0};
+    status_.done = {head.totals.items - std::min(head.totals.items, left), head.totals.bytes};
+    status_.why = shown(head.waits_for);
+    at_rest_ = state;
+    tellState();
+}
+
+RunLane::~RunLane() {
+    stop_.request_stop();
+    pace_->release();
+}
+
+void RunLane::begin(RunJob job) {
+    if (live_run_) return;
+    if (thread_.joinable()) thread_.join();  // it has reported, and is through
+    job_ = std::move(job);
+    live_run_ = true;
+    stopping_ = false;
+    paused_ = false;
+    after_ = After::keep;
+    status_.why.clear();
+    stop_ = std::stop_source();
+    pace_->hold();
+    allowed_ = false;
+    drives_.reset();
+    live_plan_ = job_.plan;
+    {
+        const std::scoped_lock lock(mutex_);
+        live_ = {};
+        live_.receipt = status_.receipt;
+        live_.all = status_.all;
+    }
+    faults_.clear();
+    emit faultsChanged();
+    forecast_.begin_again();
+    sampled_.invalidate();
+    const bool goes_on = !job_.resumes.empty();
+    thread_ = std::jthread([this, job = job_, stop = stop_.get_token(), goes_on] {
+        const auto drives = drives_of_job(state_folder_, job);
+        QMetaObject::invokeMethod(
+            this,
+            [this, drives] {
+                drives_ = drives;
+                emit drivesKnown();
+            },
+            Qt::QueuedConnection);
+        Progress before;  // of the same run, in an earlier go
+        if (const auto store = goes_on ? Store::open(state_folder_) : Result<std::unique_ptr<Store>>(failure(Fault::not_found, "", "")))
+            if (const auto so_far = (*store)->so_far(job.resumes)) before.items = so_far->first;
+        RunOptions options;
+        options.sentence = job.sentence.toStdString();
+        options.stop = stop;
+        options.pace = pace_.get();
+        options.pause_when_stuck = true;  // somebody is there to make room
+        RunEvents events;
+        events.begun = [&](const ReceiptHead& head) {
+            const std::scoped_lock lock(mutex_);
+            live_.receipt = head.id;
+            if (job.growing) return;  // what is planned of it is but a part
+            live_.done = before;
+            live_.all = {before.items + head.totals.items, head.totals.bytes};
+        };
+        events.item = [&](ItemId id, const ReceiptItem& item) {
+            const std::scoped_lock lock(mutex_);
+            ++live_.done.items;
+            live_.totals.count(item.result);
+            const bool was_to_come = job.plan && job.continues.empty() && arrives(job.plan->items[id].outcome);
+            if (was_to_come && !arrives(item.result) && item.type == FileType::file) live_.bytes_missed += item.size_bytes;
+            if (needs_somebody(item) && live_.faults.size() < most_faults) live_.faults.push_back(item);
+            live_.log.push_front(item);
+            if (live_.log.size() > most_logged) live_.log.pop_back();
+        };
+        events.bytes = [&](std::uint64_t bytes) {
+            const std::scoped_lock lock(mutex_);
+            live_.done.bytes += bytes;
+        };
+        events.at_hand = [&](const std::string& path) {
+            const std::scoped_lock lock(mutex_);
+            live_.at_hand = path;
+        };
+        const auto counted = [&](const Counted& so_far) {
+            const std::scoped_lock lock(mutex_);
+            live_.all = {so_far.items, so_far.bytes};
+            live_.still_counting = !so_far.all;
+        };
+        const auto settled = [&](ItemId id, Outcome outcome) {
+            const std::scoped_lock lock(mutex_);
+            live_.settled.emplace_back(id, outcome);
+        };
+        RunEnd end = carry_out_job(state_folder_, job, options, events, counted, settled);
+        const std::string of_earlier = job.retries.empty() ? job.leaves : job.retries;
+        auto faults = faults_of(state_folder_, end.head ? end.head->id : of_earlier, most_faults);
+        if (end.head && end.head->state == RunState::stopped && options.stop.stop_requested() && after_ == After::go_on_later)
+            if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
+        QMetaObject::invokeMethod(
+            this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); },
+            Qt::QueuedConnection);
+    });
+    tellState();
+}
+
+void RunLane::allow(bool now) {
+    if (!live_run_ || allowed_ == now) return;
+    allowed_ = now;
+    setPaused(paused_);
+}
+
+void RunLane::setPaused(bool paused) {
+    paused_ = paused;
+    if (allowed_ && !paused_)
+        pace_->release();
+    else
+        pace_->hold();
+    forecast_.begin_again();
+    tellState();
+}
+
+void RunLane::stop(After after) {
+    after_ = after;
+    stopping_ = live_run_;
+    stop_.request_stop();
+    tellState();
+}
+
+void RunLane::limit(std::uint64_t bytes_per_second) {
+    pace_->limit(bytes_per_second);
+    status_.limit = bytes_per_second;
+    forecast_.begin_again();
+}
+
+void RunLane::wish(RunFault::Wish wish, const std::vector<std::size_t>& faults) {
+    std::vector<std::size_t> chosen = faults;
+    if (chosen.empty()) {
+        chosen.resize(faults_.size());
+        std::iota(chosen.begin(), chosen.end(), std::size_t{0});
+    }
+    for (const auto at : chosen)
+        if (at < faults_.size()) faults_[at].wish = wish;
+    emit faultsChanged();
+    if (live_run_ || at_rest_ != LaneState::done) return;  // when it is through
+    RunJob job{.sentence = status_.sentence};
+    (wish == RunFault::Wish::again ? job.retries : job.leaves) = status_.receipt;
+    for (const auto at : chosen)
+        if (at < faults_.size() && faults_[at].number) job.numbers.push_back(*faults_[at].number);
+    if (!job.numbers.empty()) begin(std::move(job));
+}
+
+void RunLane::refresh() {
+    if (!live_run_) return;
+    std::deque<ReceiptItem> log;
+    std::vector<ReceiptItem> faults;
+    std::vector<std::pair<ItemId, Outcome>> settled;
+    {
+        const std::scoped_lock lock(mutex_);
+        status_.receipt = live_.receipt;
+        status_.done = live_.done;
+        status_.all = live_.all;
+        status_.all.bytes -= std::min(status_.all.bytes, live_.bytes_missed);
+        status_.still_counting = live_.still_counting;
+        status_.at_hand = live_.at_hand;
+        status_.totals = live_.totals;
+        log.swap(live_.log);
+        faults.swap(live_.faults);
+        settled.swap(live_.settled);
+    }
+    status_.done.bytes =
+        std::min(status_.done.bytes, std::max(status_.all.bytes, live_run_ && status_.still_counting ? status_.done.bytes : 0));
+    if (!settled.empty()) emit itemsSettled(live_plan_, settled);
+    if (!log.empty()) {
+        const std::size_t fresh = log.size();
+        const std::size_t all = fresh + log_.size();
+        const std::size_t dropped = all > most_logged ? all - most_logged : 0;
+        log_.insert(log_.begin(), std::make_move_iterator(log.begin()), std::make_move_iterator(log.end()));
+        log_.resize(all - dropped);
+        emit logged(fresh, dropped);
+    }
+    if (!faults.empty()) {
+        for (ReceiptItem& item : faults) faults_.push_back({std::nullopt, std::move(item), RunFault::Wish::none});
+        emit faultsChanged();
+    }
+    followRate();
+    tellState();
+}
+
+void RunLane::followRate() {
+    const auto now = Forecast::Clock::now();
+    const bool goes = allowed_ && !paused_;
+    if (goes) forecast_.add(now, status_.done);
+    status_.bytes_per_second = goes ? forecast_.bytes_per_second() : 0;
+    status_.left = goes && !status_.still_counting ? forecast_.left(now, status_.all) : std::nullopt;
+    if (!sampled_.isValid()) {
+        sampled_.start();
+        sampled_bytes_ = status_.done.bytes;
+    }
+    if (sampled_.elapsed() < rate_every_ms) return;
+    const auto bytes = status_.done.bytes - std::min(status_.done.bytes, sampled_bytes_);
+    status_.rates.push_back(static_cast<double>(bytes) * 1000.0 / static_cast<double>(sampled_.restart()));
+    if (status_.rates.size() > most_rates) status_.rates.erase(status_.rates.begin());
+    sampled_bytes_ = status_.done.bytes;
+}
+
+void RunLane::setElsewhere(const Progress& done, const Progress& all) {
+    status_.done = done;
+    status_.all = all;
+}
+
+void RunLane::tellState() {
+    status_.state = !live_run_  ? at_rest_
+                    : stopping_ ? LaneState::stopping
+                    : paused_   ? LaneState::paused
+                    : allowed_  ? LaneState::running
+                                : LaneState::waiting;
+}
+
+void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
+    refresh();
+    live_run_ = false;
+    stopping_ = false;
+    status_.left.reset();
+    status_.bytes_per_second = 0;
+    status_.at_hand.clear();
+    if (!end.head) {
+        const bool had_ended = !job_.retries.empty() || !job_.leaves.empty();
+        at_rest_ = had_ended ? LaneState::done : LaneState::refused;
+        status_.why = end.why;
+        faults_ = std::move(faults);
+    } else {
+        status_.receipt = end.head->id;
+        status_.totals = end.head->totals;
+        status_.why = shown(end.head->waits_for);
+        const bool stopped = end.head->state != RunState::done;
+        at_rest_ = !stopped                       ? LaneState::done
+                   : !end.head->waits_for.empty() ? LaneState::stuck
+                   : after_ == After::go_on_later ? LaneState::paused
+                                                  : LaneState::stopped;
+        if (!stopped) status_.done = status_.all = {end.head->totals.items, end.head->totals.bytes};
+        job_ = RunJob{.sentence = status_.sentence, .resumes = end.head->id};
+        std::map<std::string, RunFault::Wish> wishes;
+        for (const RunFault& fault : faults_)
+            if (fault.wish != RunFault::Wish::none) wishes.emplace(fault.item.source, fault.wish);
+        for (RunFault& fault : faults)
+            if (const auto wish = wishes.find(fault.item.source); wish != wishes.end()) fault.wish = wish->second;
+        faults_ = std::move(faults);
+    }
+    tellState();
+    emit faultsChanged();
+    emit ended(end);
+}

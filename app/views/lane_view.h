@@ -1,0 +1,50 @@
+#pragma once
+
+#include <QPointer>
+#include <QWidget>
+
+#include "tasks/run_lane.h"
+
+class QPushButton;
+class Runs;
+
+/// One run on the page of runs: its sentence, how far it is, its rate over the last minute, and what can be done with it.
+class LaneView final : public QWidget {
+    Q_OBJECT
+
+public:
+    LaneView(Runs& runs, RunLane& lane, QWidget* parent = nullptr);
+    RunLane* lane() const { return lane_; }
+    void setCurrent(bool current);
+    void refresh();
+    QSize sizeHint() const override;
+
+signals:
+    void chosen();
+    void receiptRequested(const std::string& receipt);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void paintPlot(QPainter& painter, const QRect& at) const;
+    QString details() const;
+    void askStop();
+    void showMore();
+    void pauseOrGoOn();
+
+    Runs& runs_;
+    QPointer<RunLane> lane_;
+    QPushButton* pause_;
+    QPushButton* first_;
+    QPushButton* receipt_;
+    QPushButton* stop_;
+    QPushButton* more_;
+    QPushButton* close_;
+    QWidget* buttons_;
+    bool current_ = false;
+};

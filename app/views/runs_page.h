@@ -1,0 +1,62 @@
+#pragma once
+
+#include <QPointer>
+#include <QWidget>
+#include <string>
+#include <vector>
+
+#include "tasks/run_lane.h"
+
+class LaneView;
+class QLabel;
+class QLineEdit;
+class QListView;
+class QPushButton;
+class QScrollArea;
+class QVBoxLayout;
+class RowView;
+class RunFaultsModel;
+class RunLogModel;
+class Runs;
+
+/// All runs in lanes, in the order in which they have the drives; below, what the chosen one has done so far, and what needs somebody.
+class RunsPage final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit RunsPage(Runs& runs, QWidget* parent = nullptr);
+    /// How far all that is not through is together, 0 to 1.
+    double doneInAll() const;
+    /// Faults that nobody has said anything about, and runs that wait for something.
+    std::uint64_t needsSomebody() const;
+
+signals:
+    void receiptRequested(const std::string& receipt);
+    void said(const QString& words);
+
+private:
+    void showLanes();
+    void refresh();
+    void choose(RunLane* lane);
+    void showFaults();
+    void wish(RunFault::Wish wish);
+
+    Runs& runs_;
+    QLabel* title_;
+    QPushButton* limit_;
+    QPushButton* clear_;
+    QScrollArea* scroll_;
+    QVBoxLayout* column_;
+    std::vector<LaneView*> views_;
+    QPointer<RunLane> current_;
+    QLabel* empty_;
+    QWidget* below_;
+    QLineEdit* filter_;
+    RowView* list_;
+    RunLogModel* log_;
+    QLabel* faults_title_;
+    QListView* faults_;
+    RunFaultsModel* faults_model_;
+    QPushButton* again_;
+    QPushButton* leave_;
+};
