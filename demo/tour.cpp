@@ -11,6 +11,7 @@
 #include <cstdio>
 
 #include "tasks/bench.h"
+#include "tasks/runs.h"
 #include "theme/theme.h"
 #include "translations.h"
 #include "views/filter_bar.h"
@@ -73,10 +74,61 @@ public:
         apply_theme(*qApp, ThemeChoice::dark);
         QTest::qWait(50);
         take("undo-plan-dark");
+        apply_theme(*qApp, ThemeChoice::light);
+        runs();
         return good_;
     }
 
 private:
+    /// Three runs on one drive, one that goes, one that is paused, one that waits; then what failed.
+    void runs() {
+        const std::string footage = office_ + "/Desks/Workshop/Mooring camera";
+        QDir().mkpath(QString::fromStdString(footage));
+        QByteArray bytes(3'000'000, '\0');
+        for (int number = 1; number <= 48; ++number) {
+            for (qsizetype at = 0; at < bytes.size(); at += 512) bytes[at] = static_cast<char>((at * number) >> 9);
+            QFile file(QString::fromStdString(footage) + QStringLiteral("/mooring-%1.raw").arg(number, 3, 10, QLatin1Char('0')));
+            if (file.open(QIODevice::WriteOnly)) file.write(bytes);
+        }
+        window_.runs().limitAll(12 * 1024 * 1024);
+        driver_.click("placeBench");
+        start({footage}, office_ + "/Archive/2031/Survey footage");
+        start({office_ + "/Scanner/Invoices"}, office_ + "/Archive/2031/Invoices");
+        start({office_ + "/Inbox/Odd names", office_ + "/Inbox/All permits"}, office_ + "/Archive/2031/From the inbox");
+        driver_.click("placeRuns");
+        QTest::qWait(300);
+        window_.runs().pause(*window_.runs().lanes()[1]);
+        QTest::qWait(5200);
+        takeBoth("runs");
+        window_.runs().limitAll(0);
+        window_.runs().goOn(*window_.runs().lanes()[1]);
+        driver_.settle();
+        driver_.click("clearRuns");
+        // two of the batch go away between the plan and the start
+        driver_.click("placeBench");
+        plan({office_ + "/Desks/Workshop/Hull inspection"}, office_ + "/Archive/2031/Inspections");
+        for (const char* name : {"Little Tern", "Havnar"}) {
+            QDir boat(QString::fromStdString(office_ + "/Desks/Workshop/Hull inspection/") + QLatin1String(name));
+            const auto pictures = boat.entryList({QStringLiteral("*.jpg")}, QDir::Files, QDir::Name);
+            if (!pictures.isEmpty()) boat.remove(pictures.first());
+        }
+        driver_.click("start");
+        driver_.click("placeRuns");
+        driver_.settle();
+        QTest::qWait(300);
+        takeBoth("runs-faults");
+    }
+
+    void plan(const std::vector<std::string>& sources, const std::string& destination) {
+        window_.bench().replacePicks(sources);
+        window_.bench().setDestination(destination);
+        WindowDriver::wait([this] { return !window_.bench().isWorking() && driver_.find<QWidget>("start")->isEnabled(); });
+    }
+    void start(const std::vector<std::string>& sources, const std::string& destination) {
+        plan(sources, destination);
+        driver_.click("start");
+    }
+
     /// The gathering side at work: filter, pick box, a pasted list, a look at a file.
     void find() {
         driver_.type("filter", QStringLiteral("*.pdf"));

@@ -63,7 +63,7 @@ int RunLogModel::columnCount(const QModelIndex& parent) const { return parent.is
 
 QVariant RunLogModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid) || !lane_) return {};
-    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]), index.column(), role, {});
+    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]), index.column(), role, lane_->status().destination);
 }
 
 QVariant RunLogModel::headerData(int section, Qt::Orientation orientation, int role) const {
@@ -101,6 +101,7 @@ QVariant RunFaultsModel::data(const QModelIndex& index, int role) const {
     const RunFault& fault = lane_->faults()[static_cast<std::size_t>(index.row())];
     switch (role) {
         case Qt::DisplayRole: return shown(name_of(fault.item.source));
+        case FolderRole: return tr("in %1").arg(short_path(std::string(parent_of(fault.item.source)), 2));
         case WhyRole: return shown(fault.item.error);
         case RemedyRole:
             if (fault.wish == RunFault::Wish::again) return tr("Will be tried again when the run is through.");

@@ -38,7 +38,7 @@ class RunFaultsModel final : public QAbstractListModel {
     Q_OBJECT
 
 public:
-    enum Role { WhyRole = Qt::UserRole + 1, RemedyRole, WishRole };
+    enum Role { FolderRole = Qt::UserRole + 1, WhyRole, RemedyRole, WishRole };
     using QAbstractListModel::QAbstractListModel;
     void setLane(RunLane* lane);
 

@@ -21,8 +21,9 @@ bool needs_somebody(const ReceiptItem& item) { return item.result == Outcome::fa
 RunLane::RunLane(std::string state_folder, RunJob job, std::shared_ptr<Pace> all, QObject* parent)
     : QObject(parent), state_folder_(std::move(state_folder)), job_(std::move(job)), pace_(std::make_shared<Pace>(std::move(all))) {
     status_.sentence = job_.sentence;
+    if (job_.growing) status_.destination = job_.growing->destination;
     if (job_.plan) {
-        status_.operation = job_.plan->operation;
+        status_.destination = job_.plan->destination;
         status_.all = {job_.plan->totals.items, job_.plan->totals.bytes};
     }
 }
@@ -30,7 +31,7 @@ RunLane::RunLane(std::string state_folder, RunJob job, std::shared_ptr<Pace> all
 RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state, std::shared_ptr<Pace> all, QObject* parent)
     : RunLane(std::move(state_folder), RunJob{.sentence = shown(head.sentence), .resumes = head.id}, std::move(all), parent) {
     status_.receipt = head.id;
-    status_.operation = head.operation;
+    status_.destination = head.destination;
     status_.totals = head.totals;
     const auto left = head.totals.of(Outcome::planned);
     status_.all = {head.totals.items, 0};

@@ -68,7 +68,7 @@ struct LaneStatus {
     LaneState state = LaneState::waiting;
     QString sentence;
     std::string receipt;  ///< empty until it is in the journal
-    tavlo::Operation operation = tavlo::Operation::copy;
+    std::string destination;
     tavlo::Progress done;
     tavlo::Progress all;
     bool still_counting = false;

@@ -21,9 +21,10 @@ using namespace tavlo;
 namespace {
 
 constexpr int edge = 18;
-constexpr int plot_width = 170;
-constexpr int words_width = 132;  // of the rate and the time left
+constexpr int plot_width = 150;
+constexpr int words_width = 112;  // of the rate and the time left
 constexpr int gap = 16;
+constexpr int buttons_width = 274;  // of the most that are shown at once, so that the lanes' columns stand below each other
 
 bool goes(LaneState state) { return state == LaneState::running || state == LaneState::stopping; }
 bool rests(LaneState state) { return state == LaneState::stuck || state == LaneState::interrupted || state == LaneState::stopped; }
@@ -127,7 +128,7 @@ void LaneView::paintEvent(QPaintEvent*) {
         painter.setPen(theme.accent);
         painter.drawRect(QRectF(rect()).adjusted(6.5, 4.5, -6.5, -5.5));
     }
-    const int right = buttons_->isVisible() ? width() - edge - buttons_->width() - gap : width() - edge;
+    const int right = width() - edge - std::max(buttons_width, buttons_->width()) - gap;
     const QRect words(right - words_width, 0, words_width, height());
     const QRect plot(words.left() - gap - plot_width, 18, plot_width, height() - 36);
     const int line = fontMetrics().height();
@@ -157,8 +158,10 @@ void LaneView::paintEvent(QPaintEvent*) {
     if (!status.rates.empty()) paintPlot(painter, plot);
     painter.setFont(bold);
     painter.setPen(needs ? theme.amber : theme.ink);
-    const QRect upper(words.left(), text.top() + 4, words.width(), line + 2);
     const bool known = status.state == LaneState::running && status.bytes_per_second > 0;
+    const bool counting = status.state == LaneState::running && status.still_counting;
+    const int above = status.left || counting ? text.top() + 4 : (height() - line - 2) / 2;
+    const QRect upper(words.left(), above, words.width(), line + 2);
     if (known)
         draw_tabular(painter, upper, Qt::AlignRight, rate_words(status.bytes_per_second));
     else
@@ -168,7 +171,7 @@ void LaneView::paintEvent(QPaintEvent*) {
     const QRect lower = upper.translated(0, line + 5);
     if (status.left)
         painter.drawText(lower, Qt::AlignVCenter | Qt::AlignRight, left_words(*status.left));
-    else if (status.state == LaneState::running && status.still_counting)
+    else if (counting)
         painter.drawText(lower, Qt::AlignVCenter | Qt::AlignRight, tr("still counting"));
 }
 
@@ -179,8 +182,8 @@ void LaneView::paintPlot(QPainter& painter, const QRect& at) const {
     constexpr double across = 120;  // half seconds
     QPainterPath path;
     for (std::size_t number = 0; number < rates.size(); ++number) {
-        const double back = static_cast<double>(rates.size() - 1 - number);
-        const QPointF point(at.right() - back / across * at.width(), at.bottom() - rates[number] / most * (at.height() - 4));
+        const QPointF point(at.left() + static_cast<double>(number) / across * at.width(),
+                            at.bottom() - rates[number] / most * (at.height() - 4));
         number == 0 ? path.moveTo(point) : path.lineTo(point);
     }
     painter.setBrush(Qt::NoBrush);

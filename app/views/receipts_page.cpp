@@ -252,7 +252,9 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         list_->viewport()->update();
         if (current < 0) return;
         const ReceiptHead& now = receipts_->head(current);
-        if (now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns) past_.open(now.id);
+        const auto undos = std::count_if(listed->begin(), listed->end(), [&](const ReceiptHead& one) { return one.undoes == now.id; });
+        const bool was_undone = std::exchange(undos_, undos) != undos;
+        if (was_undone || now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns) past_.open(now.id);
     });
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });

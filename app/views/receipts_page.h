@@ -62,4 +62,5 @@ private:
     tavlo::ReceiptHead head_;
     std::shared_ptr<const tavlo::Plan> undo_plan_;
     std::string wanted_;
+    std::ptrdiff_t undos_ = 0;  ///< of the receipt on view, of all of it or of some
 };

@@ -9,6 +9,7 @@
 
 #include "tasks/runs.h"
 #include "text.h"
+#include "views/elided_label.h"
 #include "views/lane_words.h"
 
 using namespace tavlo;
@@ -20,9 +21,8 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 5, 16, 5);
     row->setSpacing(12);
-    words_ = new QLabel;
+    words_ = new ElidedLabel;
     words_->setObjectName(QStringLiteral("runWords"));
-    words_->setTextFormat(Qt::PlainText);
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
     bar_->setFixedSize(210, 6);
@@ -44,9 +44,10 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     go_on_->setObjectName(QStringLiteral("goOn"));
     close_ = new QPushButton(tr("Close"));
     close_->setObjectName(QStringLiteral("closeRun"));
-    row->addWidget(words_);
+    row->addWidget(words_, 1);
     row->addWidget(bar_);
-    row->addWidget(amounts_, 1);
+    row->addWidget(amounts_);
+    row->addStretch(0);
     for (QPushButton* button : {all_, pause_, stop_, go_on_, details_, close_}) row->addWidget(button);
     hide();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);

@@ -53,8 +53,13 @@ public:
         bold.setWeight(QFont::DemiBold);
         painter->setFont(bold);
         painter->setPen(theme.ink);
-        painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width()));
+        const QString name = QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width());
+        painter->drawText(at, Qt::AlignVCenter, name);
         painter->setFont(option.font);
+        painter->setPen(theme.muted);
+        const QRect beside = at.adjusted(QFontMetrics(bold).horizontalAdvance(name) + 10, 0, 0, 0);
+        painter->drawText(beside, Qt::AlignVCenter,
+                          metrics.elidedText(index.data(RunFaultsModel::FolderRole).toString(), Qt::ElideLeft, beside.width()));
         painter->setPen(theme.amber);
         at.translate(0, metrics.height() + 2);
         painter->drawText(at, Qt::AlignVCenter,
@@ -189,6 +194,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     leave_ = new QPushButton;
     leave_->setObjectName(QStringLiteral("leaveFault"));
     leave_->setToolTip(tr("Counts as skipped; the receipt keeps why"));
+    needs_foot->setSpacing(8);
     needs_foot->addWidget(again_);
     needs_foot->addWidget(leave_);
     needs_foot->addStretch(1);
@@ -224,6 +230,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
 /// The lanes' views follow the lanes: those that stay are kept, with the focus where it is.
 void RunsPage::showLanes() {
     std::vector<LaneView*> views;
+    RunLane* begun = nullptr;
     for (const auto& lane : runs_.lanes()) {
         const auto known = std::find_if(views_.begin(), views_.end(), [&](LaneView* view) { return view->lane() == lane.get(); });
         if (known != views_.end()) {
@@ -234,6 +241,7 @@ void RunsPage::showLanes() {
         connect(view, &LaneView::chosen, this, [this, view] { choose(view->lane()); });
         connect(view, &LaneView::receiptRequested, this, &RunsPage::receiptRequested);
         views.push_back(view);
+        if (lane->isLive()) begun = lane.get();
     }
     for (LaneView* view : views_)
         if (std::find(views.begin(), views.end(), view) == views.end()) {
@@ -248,6 +256,8 @@ void RunsPage::showLanes() {
     const bool current_stays =
         current_ && std::any_of(views_.begin(), views_.end(), [this](LaneView* view) { return view->lane() == current_; });
     if (!current_stays) choose(views_.empty() ? nullptr : views_.front()->lane());
+    // what was begun last is looked at, but not instead of one that goes on
+    if (begun != nullptr && (!current_ || !current_->isLive())) choose(begun);
     empty_->setVisible(views_.empty());
     below_->setVisible(!views_.empty());
     scroll_->setVisible(!views_.empty());
@@ -331,7 +341,8 @@ std::uint64_t RunsPage::needsSomebody() const {
     std::uint64_t count = 0;
     for (const auto& lane : runs_.lanes()) {
         if (lane->status().state == LaneState::stuck) ++count;
-        for (const RunFault& fault : lane->faults()) if (fault.wish == RunFault::Wish::none) ++count;
+        for (const RunFault& fault : lane->faults())
+            if (fault.wish == RunFault::Wish::none) ++count;
     }
     return count;
 }
