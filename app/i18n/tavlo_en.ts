@@ -195,7 +195,7 @@
 <context>
     <name>DesktopNotes</name>
     <message numerus="yes">
-        <location filename="../tasks/desktop_notes.cpp" line="52" />
+        <location filename="../tasks/desktop_notes.cpp" line="64" />
         <source>A run has ended, and %Ln items need you</source>
         <translation>
             <numerusform>A run has ended, and %Ln item needs you</numerusform>
@@ -407,6 +407,63 @@
     </message>
 </context>
 <context>
+    <name>Keeping</name>
+    <message numerus="yes">
+        <location filename="../tasks/keeping.cpp" line="45" />
+        <source>%Ln versions have left the Safe, past the age that you have set.</source>
+        <translation>
+            <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
+            <numerusform>%Ln versions have left the Safe, past the age that you have set.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>Lane</name>
+    <message numerus="yes">
+        <location filename="../views/lane_words.cpp" line="31" />
+        <source>%Ln items</source>
+        <translation>
+            <numerusform>%Ln item</numerusform>
+            <numerusform>%Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/lane_words.cpp" line="43" />
+        <source>%Ln s left</source>
+        <translation>
+            <numerusform>%Ln s left</numerusform>
+            <numerusform>%Ln s left</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/lane_words.cpp" line="44" />
+        <source>about %Ln min left</source>
+        <translation>
+            <numerusform>about %Ln min left</numerusform>
+            <numerusform>about %Ln min left</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>LaneView</name>
+    <message numerus="yes">
+        <location filename="../views/lane_view.cpp" line="105" />
+        <source>%Ln failed</source>
+        <translation>
+            <numerusform>%Ln failed</numerusform>
+            <numerusform>%Ln failed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/lane_view.cpp" line="106" />
+        <source>%Ln undecided</source>
+        <translation>
+            <numerusform>%Ln undecided</numerusform>
+            <numerusform>%Ln undecided</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>ListPanel</name>
     <message numerus="yes">
         <location filename="../views/list_panel.cpp" line="164" />
@@ -463,7 +520,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="171" />
+        <location filename="../views/main_window.cpp" line="180" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -571,7 +628,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="235" />
+        <location filename="../views/receipts_page.cpp" line="215" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -579,7 +636,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="295" />
+        <location filename="../views/receipts_page.cpp" line="293" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -587,7 +644,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="298" />
+        <location filename="../views/receipts_page.cpp" line="235" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -595,7 +652,31 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="355" />
+        <location filename="../views/receipts_page.cpp" line="299" />
+        <source> · %Ln taken back since</source>
+        <translation>
+            <numerusform> · %Ln taken back since</numerusform>
+            <numerusform> · %Ln taken back since</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="346" />
+        <source>Undo %Ln chosen…</source>
+        <translation>
+            <numerusform>Undo %Ln chosen…</numerusform>
+            <numerusform>Undo %Ln chosen…</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="354" />
+        <source>Receipts are kept %Ln days</source>
+        <translation>
+            <numerusform>Receipts are kept %Ln day</numerusform>
+            <numerusform>Receipts are kept %Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="401" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -603,7 +684,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="356" />
+        <location filename="../views/receipts_page.cpp" line="402" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -611,7 +692,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="358" />
+        <location filename="../views/receipts_page.cpp" line="404" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -619,7 +700,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="359" />
+        <location filename="../views/receipts_page.cpp" line="405" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -627,7 +708,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="363" />
+        <location filename="../views/receipts_page.cpp" line="409" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -638,15 +719,15 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="77" />
-        <source>%Ln s left</source>
+        <location filename="../views/run_line.cpp" line="98" />
+        <source>%Ln more going on</source>
         <translation>
-            <numerusform>%Ln s left</numerusform>
-            <numerusform>%Ln s left</numerusform>
+            <numerusform>%Ln more going on</numerusform>
+            <numerusform>%Ln more going on</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="79" />
+        <location filename="../views/run_line.cpp" line="99" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -654,7 +735,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="95" />
+        <location filename="../views/run_line.cpp" line="119" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -662,7 +743,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="96" />
+        <location filename="../views/run_line.cpp" line="120" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -670,7 +751,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="97" />
+        <location filename="../views/run_line.cpp" line="121" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -678,7 +759,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="98" />
+        <location filename="../views/run_line.cpp" line="122" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -686,7 +767,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="99" />
+        <location filename="../views/run_line.cpp" line="123" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -694,7 +775,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="100" />
+        <location filename="../views/run_line.cpp" line="124" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -702,7 +783,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="101" />
+        <location filename="../views/run_line.cpp" line="125" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -710,7 +791,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="102" />
+        <location filename="../views/run_line.cpp" line="126" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -718,7 +799,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="103" />
+        <location filename="../views/run_line.cpp" line="127" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -726,7 +807,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="104" />
+        <location filename="../views/run_line.cpp" line="128" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -734,7 +815,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="129" />
+        <location filename="../views/run_line.cpp" line="156" />
+        <source>%Ln runs are paused since the last time.</source>
+        <translation>
+            <numerusform>%Ln run is paused since the last time.</numerusform>
+            <numerusform>%Ln runs are paused since the last time.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="161" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
@@ -743,9 +832,60 @@
     </message>
 </context>
 <context>
+    <name>RunsPage</name>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="291" />
+        <source>%Ln going on</source>
+        <translation>
+            <numerusform>%Ln going on</numerusform>
+            <numerusform>%Ln going on</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="292" />
+        <source>%Ln waiting</source>
+        <translation>
+            <numerusform>%Ln waiting</numerusform>
+            <numerusform>%Ln waiting</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="293" />
+        <source>%Ln paused</source>
+        <translation>
+            <numerusform>%Ln paused</numerusform>
+            <numerusform>%Ln paused</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="313" />
+        <source>Needs you: %Ln failed</source>
+        <translation>
+            <numerusform>Needs you: %Ln failed</numerusform>
+            <numerusform>Needs you: %Ln failed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="315" />
+        <source>Try %Ln again</source>
+        <translation>
+            <numerusform>Try %Ln again</numerusform>
+            <numerusform>Try %Ln again</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="316" />
+        <source>Leave %Ln</source>
+        <translation>
+            <numerusform>Leave %Ln</numerusform>
+            <numerusform>Leave %Ln</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="146" />
+        <location filename="../views/safe_page.cpp" line="151" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version are gone for good.</numerusform>
@@ -753,7 +893,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="179" />
+        <location filename="../views/safe_page.cpp" line="187" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -761,7 +901,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="180" />
+        <location filename="../views/safe_page.cpp" line="188" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -769,7 +909,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="185" />
+        <location filename="../views/safe_page.cpp" line="193" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -777,7 +917,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="205" />
+        <location filename="../views/safe_page.cpp" line="200" />
+        <source>Kept %Ln days</source>
+        <translation>
+            <numerusform>Kept %Ln day</numerusform>
+            <numerusform>Kept %Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="218" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -785,7 +933,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="207" />
+        <location filename="../views/safe_page.cpp" line="220" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -793,7 +941,23 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="237" />
+        <location filename="../views/safe_page.cpp" line="281" />
+        <source>Now that would be %Ln versions.</source>
+        <translation>
+            <numerusform>Now that would be %Ln version.</numerusform>
+            <numerusform>Now that would be %Ln versions.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="282" />
+        <source>Keep them %Ln days</source>
+        <translation>
+            <numerusform>Keep them %Ln day</numerusform>
+            <numerusform>Keep them %Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/safe_page.cpp" line="296" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -801,7 +965,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="261" />
+        <location filename="../views/safe_page.cpp" line="320" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -809,7 +973,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="262" />
+        <location filename="../views/safe_page.cpp" line="321" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -817,7 +981,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="263" />
+        <location filename="../views/safe_page.cpp" line="322" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>

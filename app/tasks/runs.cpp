@@ -199,11 +199,11 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     }
     arrange();
     emit lanesChanged();
-    emit progressed();
     if (end.head)
         emit finished(end);
     else
         emit failed(end.why);
+    emit progressed();
     if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) return takeBack(lane);
     if (lane.status().state != LaneState::done) return;
     for (const auto wish : {RunFault::Wish::leave, RunFault::Wish::again}) {  // what was wished for while it went

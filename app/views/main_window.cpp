@@ -20,6 +20,7 @@
 #include "tasks/bench.h"
 #include "tasks/desktop_notes.h"
 #include "tasks/file_clips.h"
+#include "tasks/keeping.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
 #include "tasks/safe_versions.h"
@@ -93,6 +94,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     places_->addWidget(receipts_);
     versions_ = new SafeVersions(state_folder, this);
     safe_ = new SafePage(*versions_);
+    keeping_ = new Keeping(state_folder, this);
+    connect(keeping_, &Keeping::said, run_line_, &RunLine::say);
     places_->addWidget(safe_);
     buildMenus();
 
@@ -142,6 +145,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         const bool leaves_some = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed) > 0;
         if (end.plan && (head.operation == Operation::copy || head.operation == Operation::move))
             unsettled_ = leaves_some && head.state == RunState::done ? head.id : std::string();
+        keeping_->lookAtSafe(KeepingRules::load());
         bench_->forget(end.settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
         receipts_->refresh();
@@ -179,6 +183,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     else
         bench_->lookAgain();
     runs_->lookForOthers();
+    keeping_->apply(KeepingRules::load());
 }
 
 MainWindow::~MainWindow() = default;

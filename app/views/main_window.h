@@ -13,6 +13,7 @@ class SafePage;
 class SafeVersions;
 class Bench;
 class GatheringSide;
+class Keeping;
 class InstructionLine;
 class OutcomeSide;
 class PastRuns;
@@ -69,6 +70,7 @@ private:
     BalanceBar* balance_;
     DesktopNotes* notes_;
     SafeVersions* versions_;
+    Keeping* keeping_;
     SafePage* safe_;
     CollisionsPage* collisions_;
     QStackedWidget* below_balance_;  ///< the two sides, or the collisions

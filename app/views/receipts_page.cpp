@@ -19,6 +19,7 @@
 #include "models/outcome_model.h"
 #include "models/receipt_cells.h"
 #include "models/receipt_models.h"
+#include "tasks/keeping.h"
 #include "tasks/outcome_export.h"
 #include "tasks/past_runs.h"
 #include "text.h"
@@ -110,6 +111,13 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     left_column->setSpacing(0);
     left_column->addLayout(search_row);
     left_column->addWidget(list_);
+    keeping_ = new QPushButton;
+    keeping_->setObjectName(QStringLiteral("receiptsKeeping"));
+    keeping_->setProperty("plain", true);
+    keeping_->setToolTip(tr("Receipts of runs of which the Safe still holds versions stay in any case"));
+    left_column->addWidget(keeping_);
+    showKeeping();
+    connect(keeping_, &QPushButton::clicked, this, &ReceiptsPage::fillKeepingMenu);
     nothing_ = new QLabel(tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."), list_);
     nothing_->setWordWrap(true);
     nothing_->setGeometry(20, 30, 280, 70);
@@ -254,7 +262,8 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         const ReceiptHead& now = receipts_->head(current);
         const auto undos = std::count_if(listed->begin(), listed->end(), [&](const ReceiptHead& one) { return one.undoes == now.id; });
         const bool was_undone = std::exchange(undos_, undos) != undos;
-        if (was_undone || now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns) past_.open(now.id);
+        if (was_undone || now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns)
+            past_.open(now.id);
     });
     connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
@@ -338,6 +347,29 @@ void ReceiptsPage::offerUndo() {
     undo_->setToolTip(!head_.undone_by.empty() ? tr("This run has been undone already")
                       : chosen > 0             ? tr("Shows first what an undo of the selected items would do")
                                                : tr("Shows first what an undo would do; with items selected, of these alone"));
+}
+
+void ReceiptsPage::showKeeping() {
+    const int days = KeepingRules::load().receipt_days;
+    keeping_->setText(days == 0 ? tr("Receipts are kept for good") : tr("Receipts are kept %Ln days", nullptr, days));
+}
+
+void ReceiptsPage::fillKeepingMenu() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const auto& [words, days] :
+         {std::pair(tr("Keep receipts for good"), 0), std::pair(tr("Keep them a year, from the next start on"), 365),
+          std::pair(tr("Keep them 90 days, from the next start on"), 90)}) {
+        auto* action = menu->addAction(words, this, [this, days = days] {
+            KeepingRules changed = KeepingRules::load();
+            changed.receipt_days = days;
+            changed.save();
+            showKeeping();
+        });
+        action->setCheckable(true);
+        action->setChecked(KeepingRules::load().receipt_days == days);
+    }
+    menu->popup(keeping_->mapToGlobal(QPoint(0, -menu->sizeHint().height())));
 }
 
 void ReceiptsPage::fillMoreMenu() {

@@ -39,6 +39,8 @@ private:
     std::vector<std::uint64_t> chosenNumbers() const;
     void showChosen();
     void fillMoreMenu();
+    void fillKeepingMenu();
+    void showKeeping();
 
     PastRuns& past_;
     ReceiptsModel* receipts_;
@@ -50,6 +52,7 @@ private:
     class QLineEdit* search_;
     class QComboBox* results_;
     QPushButton* more_;
+    QPushButton* keeping_;
     QPushButton* undo_;
     QPushButton* undo_now_;
     QPushButton* keep_;

@@ -13,6 +13,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
+#include "tasks/keeping.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/face_to_face.h"
@@ -53,9 +54,13 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     filter_->setClearButtonEnabled(true);
     filter_->setFixedWidth(200);
     head->addWidget(filter_, 0, Qt::AlignTop);
+    keeping_ = new QPushButton;
+    keeping_->setObjectName(QStringLiteral("safeKeeping"));
+    keeping_->setToolTip(tr("How long versions are kept, and when the Safe is too large"));
     age_ = new QPushButton(tr("Empty by age…"));
     age_->setObjectName(QStringLiteral("safeEmpty"));
     head->addSpacing(8);
+    head->addWidget(keeping_, 0, Qt::AlignTop);
     head->addWidget(age_, 0, Qt::AlignTop);
     column->addLayout(head);
 
@@ -150,9 +155,12 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     connect(elsewhere_, &QPushButton::clicked, this, [this] { restore(true); });
     connect(remove_, &QPushButton::clicked, this, [this] { askRemoval(selected()); });
     connect(age_, &QPushButton::clicked, this, &SafePage::fillEmptyMenu);
+    connect(keeping_, &QPushButton::clicked, this, &SafePage::fillKeepingMenu);
     connect(no, &QPushButton::clicked, this, &SafePage::leaveQuestion);
     connect(yes_, &QPushButton::clicked, this, [this] {
-        if (to_place_)
+        if (to_set_)
+            setAge(*to_set_);
+        else if (to_place_)
             versions_.planRestore(to_place_->first, to_place_->second, Decision::overwrite);
         else
             versions_.remove(to_remove_);
@@ -183,8 +191,13 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
     title_->setText(listing_->rows.empty()
                         ? tr("The Safe is empty")
                         : tr("%Ln versions in the Safe, %1", nullptr, static_cast<int>(listing_->rows.size())).arg(size_text(bytes)));
+    const KeepingRules rules = KeepingRules::load();
+    const bool over = rules.safe_limit > 0 && bytes > rules.safe_limit;
+    if (over) rooms.prepend(tr("more than the %1 that you have set").arg(size_text(rules.safe_limit)));
+    set_tone(*rooms_, over ? "amber" : "muted");
     rooms_->setText(rooms.join(QStringLiteral(" · ")));
-    rooms_->setVisible(listing_->rooms.size() > 1 || (!listing_->rooms.empty() && !listing_->rooms.front().there));
+    rooms_->setVisible(!listing_->rooms.empty());
+    keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied") : tr("Kept %Ln days", nullptr, rules.safe_days));
     empty_->setVisible(listing_->rows.empty());
     age_->setEnabled(!listing_->rows.empty());
     if (model_->rowCount() > 0) list_->selectRow(std::max(0, model_->rowOf(was)));
@@ -221,6 +234,52 @@ void SafePage::restore(bool elsewhere) {
         into = to_bytes(folder);
     }
     versions_.planRestore(entries.front(), into, std::nullopt);
+}
+
+void SafePage::fillKeepingMenu() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const KeepingRules rules = KeepingRules::load();
+    const auto add = [&](const QString& words, bool on, auto work) {
+        auto* action = menu->addAction(words, this, work);
+        action->setCheckable(true);
+        action->setChecked(on);
+    };
+    menu->addSection(tr("Versions leave the Safe"));
+    for (const auto& [words, days] : {std::pair(tr("Only when I empty it"), 0), std::pair(tr("By themselves after a year"), 365),
+                                      std::pair(tr("By themselves after 90 days"), 90), std::pair(tr("By themselves after 30 days"), 30)})
+        add(words, rules.safe_days == days, [this, days = days] { askAge(days); });
+    menu->addSection(tr("Warn when it takes more than"));
+    constexpr std::uint64_t giga = 1024 * 1024 * 1024;
+    for (const auto limit : {std::uint64_t{0}, giga, 10 * giga, 100 * giga})
+        add(limit == 0 ? tr("No warning") : size_text(limit), rules.safe_limit == limit, [this, limit] {
+            KeepingRules changed = KeepingRules::load();
+            changed.safe_limit = limit;
+            changed.save();
+            refresh();
+        });
+    menu->popup(keeping_->mapToGlobal(QPoint(0, keeping_->height())));
+}
+
+void SafePage::setAge(int days) {
+    KeepingRules changed = KeepingRules::load();
+    changed.safe_days = days;
+    changed.save();
+    refresh();
+}
+
+/// What goes by itself from now on is said first.
+void SafePage::askAge(int days) {
+    leaveQuestion();
+    const std::int64_t before = now_ns() - days * day_ns;
+    const auto now = std::count_if(listing_->rows.begin(), listing_->rows.end(),
+                                   [&](const SafeRow& row) { return days > 0 && row.entry.set_aside_ns < before; });
+    if (days == 0) return setAge(days);
+    to_set_ = days;
+    showQuestion(tr("At each start, versions older than %1 days would be gone for good, and their runs could no longer be undone in full.")
+                         .arg(days) +
+                     QLatin1Char(' ') + tr("Now that would be %Ln versions.", nullptr, static_cast<int>(now)),
+                 tr("Keep them %Ln days", nullptr, days), {});
 }
 
 void SafePage::fillEmptyMenu() {
@@ -274,6 +333,7 @@ void SafePage::showQuestion(const QString& words, const QString& yes, const QStr
 }
 
 void SafePage::leaveQuestion() {
+    to_set_.reset();
     to_remove_.clear();
     to_place_.reset();
     question_->hide();

@@ -36,6 +36,9 @@ private:
     void leaveQuestion();
     void askRemoval(const std::vector<std::string>& entries);
     void fillEmptyMenu();
+    void fillKeepingMenu();
+    void askAge(int days);
+    void setAge(int days);
     void restore(bool elsewhere);
     std::vector<std::string> selected() const;
 
@@ -52,6 +55,8 @@ private:
     QPushButton* elsewhere_;
     QPushButton* remove_;
     QPushButton* age_;
+    QPushButton* keeping_;
+    std::optional<int> to_set_;  ///< what the question is about, if that is the age at which versions go by themselves
     QWidget* question_;
     QLabel* question_words_;
     QPushButton* yes_;

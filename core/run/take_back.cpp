@@ -149,6 +149,19 @@ Result<void> remove_tree(FileSystem& disk, const Handle& folder, const std::stri
 
 namespace {
 
+/// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it lay in tells, or the folder
+/// above that, if it is on the same file system.
+bool is_surely_gone(FileSystem& disk, const SafeEntry& entry) {
+    std::string at(parent_of(parent_of(parent_of(entry.stored))));
+    if (disk.open_folder(at)) return true;
+    for (at = std::string(parent_of(at));; at = std::string(parent_of(at))) {
+        const auto folder = disk.open_folder(at);
+        const auto status = folder ? disk.status(*folder) : Result<Status>(failure(folder.error()));
+        if (status) return status->id.device == entry.identity.device;
+        if (at == "/") return false;
+    }
+}
+
 Result<Emptied> remove_where(FileSystem& disk, Store& store, const std::function<bool(const SafeEntry&)>& wanted) {
     auto entries = store.safe_entries();
     if (!entries) return failure(entries.error());
@@ -167,8 +180,10 @@ Result<Emptied> remove_where(FileSystem& disk, Store& store, const std::function
             if (const auto above = disk.open_folder(shelf)) (void)disk.remove_empty_folder(*above, std::string(name_of(slot)));
             if (const auto safe = disk.open_folder(std::string(parent_of(shelf))))
                 (void)disk.remove_empty_folder(*safe, std::string(name_of(shelf)));
-        } else if (folder.error().fault != Fault::not_found) {
-            emptied.problems.push_back(folder.error());
+        } else if (folder.error().fault != Fault::not_found || !is_surely_gone(disk, entry)) {
+            Error why = folder.error();
+            if (why.fault == Fault::not_found) why = {Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored};
+            emptied.problems.push_back(std::move(why));
             continue;
         }
         if (auto forgotten = store.forget_safe_entry(entry.id); !forgotten) return failure(forgotten.error());

@@ -20,7 +20,10 @@ class StandIn final : public QObject {
 public:
     QStringList summaries;
 
+    QList<QVariantMap> updates;
+
 public slots:
+    void Update(const QString&, const QVariantMap& properties) { updates << properties; }
     uint Notify(const QString&, uint, const QString&, const QString& summary, const QString&, const QStringList&, const QVariantMap&, int) {
         summaries << summary;
         return 1;
@@ -47,7 +50,8 @@ public slots:
     }
 };
 
-TEST_CASE("the desktop hears of long runs and of those that need somebody, and stays awake while one goes on", "[desktop]") {
+TEST_CASE("the desktop hears of long runs, how far they are, and of those that need somebody, and stays awake while one goes on",
+          "[desktop]") {
     if (QStandardPaths::findExecutable(QStringLiteral("dbus-daemon")).isEmpty()) {
         WARN("skipped: there is no dbus-daemon");
         return;
@@ -85,6 +89,14 @@ TEST_CASE("the desktop hears of long runs and of those that need somebody, and s
         REQUIRE(WindowDriver::wait([&] { return stand_in.summaries.size() == 2; }));
         CHECK(stand_in.summaries[0] == "A run has ended, and 2 items need you");
         CHECK(stand_in.summaries[1] == "A run is paused");
+        REQUIRE(desktop.connect({}, {}, QStringLiteral("com.canonical.Unity.LauncherEntry"), QStringLiteral("Update"), &stand_in,
+                                SLOT(Update(QString, QVariantMap))));
+        for (const double part : {0.25, 0.2501, 0.5}) notes.showProgress(part);  // not twice the same percent
+        notes.showProgress(std::nullopt);
+        REQUIRE(WindowDriver::wait([&] { return stand_in.updates.size() == 3; }));
+        CHECK(stand_in.updates[1].value(QStringLiteral("progress")).toDouble() == 0.5);
+        CHECK(stand_in.updates[1].value(QStringLiteral("progress-visible")).toBool());
+        CHECK_FALSE(stand_in.updates[2].value(QStringLiteral("progress-visible")).toBool());
         notes.runsEnded();
         CHECK(WindowDriver::wait([&] { return ::read(awake.read_end, &byte, 1) == 0; }));  // let go
     }

@@ -8,6 +8,7 @@
 #include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
+#include "tasks/keeping.h"
 #include "views/safe_page.h"
 #include "window_driver.h"
 
@@ -87,4 +88,31 @@ TEST_CASE("versions are removed for good only after what that means was said", "
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
     CHECK((*Store::open(shelf.temp.path("state")))->safe_entries()->empty());
     CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
+}
+
+TEST_CASE("versions leave the Safe by themselves only at the age that was set; a Safe that is too large is said once", "[safe]") {
+    Shelf shelf;
+    const auto store = Store::open(shelf.temp.path("state"));
+    const auto entries = (*store)->safe_entries();
+    SafeEntry old = entries->front();
+    REQUIRE((*store)->forget_safe_entry(old.id));
+    old.set_aside_ns = now_ns() - 100 * 86'400'000'000'000;
+    RunRecords records;
+    records.set_aside.push_back(old);
+    REQUIRE((*store)->record(old.receipt, records));
+    Keeping keeping(shelf.temp.path("state"));
+    QStringList said;
+    QObject::connect(&keeping, &Keeping::said, [&](const QString& words) { said << words; });
+    keeping.apply({});
+    keeping.lookAtSafe({.safe_limit = 10});
+    REQUIRE(WindowDriver::wait([&] { return said.size() == 1; }));
+    CHECK(said[0].startsWith("The Safe takes"));
+    CHECK((*store)->safe_entries()->size() == 2);
+    keeping.lookAtSafe({.safe_limit = 10});
+    QTest::qWait(100);
+    keeping.apply({.safe_days = 90, .receipt_days = 1});
+    REQUIRE(WindowDriver::wait([&] { return said.size() == 2; }));
+    CHECK(said[1] == "1 version has left the Safe, past the age that you have set.");
+    CHECK((*store)->safe_entries()->size() == 1);
+    CHECK((*store)->receipts()->size() == 1);
 }

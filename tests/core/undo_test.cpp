@@ -205,3 +205,24 @@ TEST_CASE("a version comes back over what holds its place, which goes to the Saf
     CHECK(value(remove_versions(*jobs.disk, *jobs.store, {entries[0].id})).removed.size() == 1);
     CHECK_FALSE(std::filesystem::exists(entries[0].stored));
 }
+
+TEST_CASE("a version on a volume that is not mounted is not forgotten when the Safe is emptied", "[disk][safe]") {
+    TempFolder temp;
+    std::filesystem::create_directories(temp.path("volume"));
+    temp.write("from/a", "new");
+    Jobs jobs(temp.path("state"));
+    std::optional<Mount> volume(Mount::image("ext4", temp.path("image"), temp.path("volume"), 16));
+    NEEDS(*volume);
+    temp.write("volume/to/a", "held");
+    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, temp.path("volume/to")), Decision::overwrite));
+    REQUIRE(ran.of(Outcome::overwritten) == 1);
+    volume.reset();
+    Emptied emptied = value(empty_safe(*jobs.disk, *jobs.store, now_ns()));
+    CHECK(emptied.removed.empty());
+    REQUIRE(emptied.problems.size() == 1);
+    CHECK(emptied.problems.front().fault == Fault::unreachable);
+    volume.emplace(Mount::again(temp.path("image"), temp.path("volume")));
+    NEEDS(*volume);
+    CHECK(jobs.undo(ran.head.id).of(Outcome::restored) == 1);
+    CHECK(temp.read("volume/to/a") == "held");
+}

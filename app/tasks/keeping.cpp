@@ -1,0 +1,66 @@
+#include "tasks/keeping.h"
+
+#include <QSettings>
+
+#include "keep/store.h"
+#include "run/take_back.h"
+#include "text.h"
+
+using namespace tavlo;
+
+namespace {
+constexpr std::int64_t day_ns = 86'400'000'000'000;
+const QString safe_days_key = QStringLiteral("safeDays");
+const QString safe_limit_key = QStringLiteral("safeLimit");
+const QString receipt_days_key = QStringLiteral("receiptDays");
+}  // namespace
+
+KeepingRules KeepingRules::load() {
+    const QSettings settings;
+    return {settings.value(safe_days_key, 0).toInt(), settings.value(safe_limit_key, 0).toULongLong(),
+            settings.value(receipt_days_key, 0).toInt()};
+}
+
+void KeepingRules::save() const {
+    QSettings settings;
+    settings.setValue(safe_days_key, safe_days);
+    settings.setValue(safe_limit_key, QVariant::fromValue(static_cast<qulonglong>(safe_limit)));
+    settings.setValue(receipt_days_key, receipt_days);
+}
+
+void Keeping::tell(const QString& words) {
+    QMetaObject::invokeMethod(
+        this, [this, words] { emit said(words); }, Qt::QueuedConnection);
+}
+
+void Keeping::apply(const KeepingRules& rules) {
+    if (rules.safe_days <= 0 && rules.receipt_days <= 0) return lookAtSafe(rules);
+    worker_.post([this, rules](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return;  // the first run will say why
+        if (rules.safe_days > 0) {
+            const auto disk = make_disk();
+            const auto emptied = empty_safe(*disk, **store, now_ns() - rules.safe_days * day_ns);
+            if (emptied && !emptied->removed.empty())
+                tell(tr("%Ln versions have left the Safe, past the age that you have set.", nullptr,
+                        static_cast<int>(emptied->removed.size())));
+        }
+        if (rules.receipt_days > 0) (void)(*store)->forget_receipts(now_ns() - rules.receipt_days * day_ns);
+    });
+}
+
+void Keeping::lookAtSafe(const KeepingRules& rules) {
+    if (rules.safe_limit == 0) return;
+    worker_.post([this, rules](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        const auto entries = store ? (*store)->safe_entries() : Result<std::vector<SafeEntry>>();
+        std::uint64_t bytes = 0;
+        for (const SafeEntry& entry : entries.value_or(std::vector<SafeEntry>()))
+            if (entry.type == FileType::file) bytes += entry.identity.size_bytes;
+        const bool over = bytes > rules.safe_limit;
+        if (over && !is_over_)
+            tell(tr("The Safe takes %1, more than the %2 that you have set: see what can leave it.")
+                     .arg(size_text(bytes), size_text(rules.safe_limit)));
+        is_over_ = over;
+    });
+}
