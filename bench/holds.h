@@ -17,14 +17,15 @@ public:
     }
     void begin() {
         longest_ = 0;
+        turns_ = 0;
         over_16_ = 0;
         step_.start();
         clock_.start();
     }
     void end(const char* step) {
         turn();
-        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d times\n", step,
-                    static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_);
+        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d of %d turns\n", step,
+                    static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_, turns_);
     }
 
 private:
@@ -32,6 +33,7 @@ private:
         const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
         longest_ = std::max(longest_, held);
         if (held > 16) ++over_16_;
+        ++turns_;
         clock_.start();
     }
     QTimer timer_;
@@ -39,4 +41,5 @@ private:
     QElapsedTimer step_;
     double longest_ = 0;
     int over_16_ = 0;
+    int turns_ = 0;
 };

@@ -1,0 +1,88 @@
+#include <unistd.h>
+
+#include <QAbstractItemModel>
+#include <QTemporaryDir>
+#include <filesystem>
+#include <fstream>
+
+#include "holds.h"
+#include "tasks/bench.h"
+#include "tasks/runs.h"
+#include "theme/theme.h"
+#include "translations.h"
+#include "views/lane_words.h"
+#include "views/receipts_page.h"
+#include "window_driver.h"
+
+// run_hold FOLDER [FILES]: so many empty files (1,000,000) below FOLDER, in folders of 1,000, copied in the real window with the page of
+// runs on view; then its receipt is opened. Prints for how long the interface's thread was held, and what memory it took as the run went.
+
+namespace {
+
+double resident_mib() {
+    std::ifstream statm("/proc/self/statm");
+    double all = 0;
+    double resident = 0;
+    statm >> all >> resident;
+    return resident * static_cast<double>(::sysconf(_SC_PAGESIZE)) / (1024 * 1024);
+}
+
+}  // namespace
+
+int main(int count, char** words) {
+    if (count < 2) {
+        std::fprintf(stderr, "usage: run_hold FOLDER [FILES]\n");
+        return 2;
+    }
+    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QTemporaryDir state;
+    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
+    QApplication application(count, words);
+    install_translations(application);
+    apply_theme(application, ThemeChoice::light);
+    const std::filesystem::path place = std::filesystem::path(words[1]) / "tavlo-run-hold";
+    const int files = count > 2 ? std::atoi(words[2]) : 1'000'000;
+    constexpr int in_a_folder = 1000;
+    for (int folder = 0; folder < files / in_a_folder; ++folder) {
+        const auto inside = place / "from/box" / std::to_string(folder);
+        std::filesystem::create_directories(inside);
+        for (int file = 0; file < in_a_folder; ++file) std::ofstream(inside / ("file-" + std::to_string(file)));
+    }
+    std::filesystem::create_directories(place / "start");
+    {
+        MainWindow window(place / "start", (place / "state").string(), false);
+        window.resize(1280, 800);
+        window.show();
+        const WindowDriver driver(window);
+        driver.settle();
+        window.bench().replacePicks({(place / "from/box").string()});
+        window.bench().setDestination((place / "to").string());
+        WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); }, 600'000);
+        driver.click("placeRuns");
+        Holds holds;
+        holds.begin();
+        driver.click("start");
+        const auto reached = [&](double part) {
+            const auto& lanes = window.runs().lanes();
+            return !lanes.empty() && (!lanes.front()->isLive() || done_part(lanes.front()->status()) >= part);
+        };
+        for (const double part : {0.1, 0.5, 0.9}) {
+            WindowDriver::wait([&] { return reached(part); }, 1'200'000);
+            std::printf("  %3.0f %% done: %.0f MiB\n", part * 100, resident_mib());
+        }
+        WindowDriver::wait([&] { return reached(0.999); }, 1'200'000);
+        holds.end("a run of so many items, until its end");
+        holds.begin();
+        driver.settle();
+        holds.end("  and what comes after it");
+        const auto* items = driver.find<RowView>("receiptItems")->model();
+        driver.click("placeReceipts");
+        holds.begin();
+        WindowDriver::wait([&] { return items->rowCount() >= files && !items->index(0, 0).data().toString().isEmpty(); }, 600'000);
+        holds.end("its receipt opened");
+        holds.begin();
+        WindowDriver::wait([&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
+        holds.end("its last page");
+    }
+    std::filesystem::remove_all(place);
+}
