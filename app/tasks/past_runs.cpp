@@ -101,7 +101,6 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
 
 namespace {
 
-constexpr std::size_t most_found = 20'000;
 
 QString difference_words(Difference difference) {
     switch (difference) {
@@ -135,11 +134,12 @@ void PastRuns::search(const QString& words) {
             if (followed.error().fault != Fault::cancelled) sorry(followed.error());
             return;
         }
-        const auto hits = (*search)->find(to_bytes(words), most_found);
+        const auto hits = (*search)->find(to_bytes(words), FoundItems::most);
         if (!hits) return sorry(hits.error());
         auto by_receipt = std::make_shared<FoundItems>();
-        for (const NameHit& hit : *hits) (*by_receipt)[hit.receipt].push_back(hit.number);
-        for (auto& [receipt, numbers] : *by_receipt) std::sort(numbers.begin(), numbers.end());
+        for (const NameHit& hit : *hits) by_receipt->by_receipt[hit.receipt].push_back(hit.number);
+        by_receipt->there_are_more = hits->size() == FoundItems::most;
+        for (auto& [receipt, numbers] : by_receipt->by_receipt) std::sort(numbers.begin(), numbers.end());
         QMetaObject::invokeMethod(
             this, [this, words, by_receipt = std::shared_ptr<const FoundItems>(by_receipt)] { emit found(words, by_receipt); },
             Qt::QueuedConnection);

@@ -74,7 +74,7 @@ void LaneView::refresh() {
     pause_->setText(can_go_on ? tr("Go on") : tr("Pause"));
     pause_->setVisible(can_go_on || status.state == LaneState::running);
     first_->setVisible(live && (status.state == LaneState::waiting || status.state == LaneState::paused));
-    receipt_->setVisible(ended && !status.receipt.empty());
+    receipt_->setVisible((ended || resting) && !status.receipt.empty());
     stop_->setVisible((live && status.state != LaneState::stopping) || (resting && !ended));
     more_->setVisible(live && status.state != LaneState::stopping);
     close_->setVisible(ended);

@@ -110,6 +110,13 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     search_row->addWidget(search_);
     left_column->setSpacing(0);
     left_column->addLayout(search_row);
+    cut_ = new QLabel(tr("Very many: the newest %1 of them. Another word narrows it.").arg(count_text(FoundItems::most)));
+    cut_->setObjectName(QStringLiteral("searchCut"));
+    cut_->setContentsMargins(14, 0, 14, 8);
+    cut_->setWordWrap(true);
+    set_tone(*cut_, "muted");
+    cut_->hide();
+    left_column->addWidget(cut_);
     left_column->addWidget(list_);
     keeping_ = new QPushButton;
     keeping_->setObjectName(QStringLiteral("receiptsKeeping"));
@@ -198,12 +205,14 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(search_, &QLineEdit::textChanged, this, [this](const QString& wanted) {
         if (wanted.trimmed().size() >= 2) return past_.search(wanted);
         found_.reset();
+        cut_->hide();
         past_.list();
         showChosen();
     });
     connect(&past_, &PastRuns::found, this, [this](const QString& wanted, const auto& items) {
         if (wanted != search_->text()) return;
         found_ = items;
+        cut_->setVisible(items->there_are_more);
         past_.list();
         showChosen();
     });
@@ -242,7 +251,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         if (found_) {
             auto touching = std::make_shared<std::vector<ReceiptHead>>();
             for (const ReceiptHead& one : *listed)
-                if (found_->contains(one.id)) touching->push_back(one);
+                if (found_->by_receipt.contains(one.id)) touching->push_back(one);
             heads = touching;
         }
         nothing_->setText(found_ ? tr("No run had to do with such a name.")
@@ -312,11 +321,11 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
 /// Only the items that the search is about, or that came out so.
 void ReceiptsPage::showChosen() {
     if (!found_) return items_->setNumbers(with_result_ ? std::optional(*with_result_) : std::nullopt);
-    const auto found = found_->find(head_.id);
-    auto numbers = found == found_->end() ? std::vector<std::uint64_t>() : found->second;
+    const auto found = found_->by_receipt.find(head_.id);
+    auto numbers = found == found_->by_receipt.end() ? std::vector<std::uint64_t>() : found->second;
     if (with_result_)
         std::erase_if(numbers, [this](std::uint64_t one) { return !std::binary_search(with_result_->begin(), with_result_->end(), one); });
-    items_->setNumbers(found == found_->end() ? std::nullopt : std::optional(std::move(numbers)));
+    items_->setNumbers(found == found_->by_receipt.end() ? std::nullopt : std::optional(std::move(numbers)));
 }
 
 void ReceiptsPage::showResults() {
@@ -351,7 +360,7 @@ void ReceiptsPage::offerUndo() {
 
 void ReceiptsPage::showKeeping() {
     const int days = KeepingRules::load().receipt_days;
-    keeping_->setText(days == 0 ? tr("Receipts are kept for good") : tr("Receipts are kept %Ln days", nullptr, days));
+    keeping_->setText(days == 0 ? tr("Receipts are kept for good…") : tr("Receipts are kept %Ln days…", nullptr, days));
 }
 
 void ReceiptsPage::fillKeepingMenu() {

@@ -58,6 +58,7 @@ private:
     QPushButton* keep_;
     QStackedWidget* stack_;
     QLabel* nothing_;
+    QLabel* cut_;
     std::shared_ptr<const FoundItems> found_;                        ///< null: nothing is searched for
     std::shared_ptr<const std::vector<std::uint64_t>> with_result_;  ///< null: all results are shown
     RowView* table_;

@@ -160,6 +160,9 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     list_->setColumnWidth(ReceiptColumns::Size, 84);
     list_->setColumnWidth(ReceiptColumns::Result, 118);
     list_->setColumnWidth(ReceiptColumns::Where, 240);
+    nothing_yet_ = new QLabel(list_->viewport());
+    nothing_yet_->setGeometry(14, 14, 560, 24);
+    set_tone(*nothing_yet_, "muted");
     done_column->addWidget(list_, 1);
     splitter->addWidget(done);
 
@@ -207,7 +210,10 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
 
     connect(&runs_, &Runs::lanesChanged, this, &RunsPage::showLanes);
     connect(&runs_, &Runs::progressed, this, &RunsPage::refresh);
-    connect(filter_, &QLineEdit::textChanged, log_, &RunLogModel::setFilter);
+    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
+        log_->setFilter(text);
+        showNothingYet();
+    });
     connect(clear_, &QPushButton::clicked, this, [this] { runs_.dismiss(nullptr); });
     connect(limit_, &QPushButton::clicked, this, [this] {
         auto* menu = new QMenu(this);
@@ -270,6 +276,7 @@ void RunsPage::refresh() {
     int running = 0;
     int waiting = 0;
     int paused = 0;
+    int interrupted = 0;
     bool ended = false;
     for (LaneView* view : views_) {
         view->refresh();
@@ -280,8 +287,8 @@ void RunsPage::refresh() {
             case LaneState::elsewhere: ++running; break;
             case LaneState::waiting: ++waiting; break;
             case LaneState::paused:
-            case LaneState::stuck:
-            case LaneState::interrupted: ++paused; break;
+            case LaneState::stuck: ++paused; break;
+            case LaneState::interrupted: ++interrupted; break;
             case LaneState::stopped:
             case LaneState::done:
             case LaneState::refused: ended = true; break;
@@ -291,12 +298,21 @@ void RunsPage::refresh() {
     if (running > 0) words << tr("%Ln going on", nullptr, running);
     if (waiting > 0) words << tr("%Ln waiting", nullptr, waiting);
     if (paused > 0) words << tr("%Ln paused", nullptr, paused);
+    if (interrupted > 0) words << tr("%Ln interrupted", nullptr, interrupted);
     title_->setText(words.isEmpty() ? tr("Nothing is going on") : words.join(QStringLiteral(" · ")));
     clear_->setVisible(ended);
     const auto limit = runs_.limitOfAll();
     limit_->setText(limit == 0 ? tr("Reading limit for all: none")
                                : tr("Reading limit for all: %1").arg(rate_words(static_cast<double>(limit))));
     showFaults();
+    showNothingYet();
+}
+
+void RunsPage::showNothingYet() {
+    const bool filtered = !filter_->text().trimmed().isEmpty();
+    nothing_yet_->setText(filtered ? tr("Nothing done so far has that in its name or place.")
+                                   : tr("Nothing yet. What it does shows here as it goes; what it did before is in its receipt."));
+    nothing_yet_->setVisible(log_->rowCount() == 0);
 }
 
 void RunsPage::choose(RunLane* lane) {
@@ -305,6 +321,7 @@ void RunsPage::choose(RunLane* lane) {
     log_->setLane(lane);
     faults_model_->setLane(lane);
     showFaults();
+    showNothingYet();
 }
 
 void RunsPage::showFaults() {

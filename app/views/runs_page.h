@@ -39,6 +39,7 @@ private:
     void refresh();
     void choose(RunLane* lane);
     void showFaults();
+    void showNothingYet();
     void wish(RunFault::Wish wish);
 
     Runs& runs_;
@@ -54,6 +55,7 @@ private:
     QLineEdit* filter_;
     RowView* list_;
     RunLogModel* log_;
+    QLabel* nothing_yet_;
     QLabel* faults_title_;
     QListView* faults_;
     RunFaultsModel* faults_model_;

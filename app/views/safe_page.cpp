@@ -61,6 +61,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     age_->setObjectName(QStringLiteral("safeEmpty"));
     head->addSpacing(8);
     head->addWidget(keeping_, 0, Qt::AlignTop);
+    head->addSpacing(8);
     head->addWidget(age_, 0, Qt::AlignTop);
     column->addLayout(head);
 
