@@ -6,6 +6,7 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <atomic>
 #include <chrono>
 #include <cstdio>
 #include <cstdlib>
@@ -13,8 +14,10 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
+#include <mutex>
 #include <optional>
 #include <string>
+#include <thread>
 #include <vector>
 
 #include "keep/store.h"
@@ -146,7 +149,8 @@ public:
     }
     ~Bench() { fs::remove_all(place_); }
 
-    void engine(Operation operation, const fs::path& from, const fs::path& to, Subfolders subfolders = Subfolders::all) {
+    void engine(Operation operation, const fs::path& from, const fs::path& to, const RunOptions& options = {}, const RunEvents& events = {},
+                Subfolders subfolders = Subfolders::all) {
         const auto disk = make_disk();
         const auto store = Store::open(place_ / "state");
         check(store.has_value(), "state");
@@ -158,7 +162,7 @@ public:
         request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
         const auto outlook = prepare(*disk, request, store->get());
         check(outlook && outlook->refusals.empty(), "prepare");
-        const auto head = carry_out(*disk, **store, *outlook->plan, {});
+        const auto head = carry_out(*disk, **store, *outlook->plan, options, events);
         check(head && head->totals.of(Outcome::failed) == 0, "run");
     }
 
@@ -177,6 +181,80 @@ public:
         }
         row("copy " + std::to_string(files) + " files of 4 KiB", median(bare), median(ours));
         row("  the bare loop with a sync for each file", median(bare), median(synced));
+        fs::remove_all(place_ / "from");
+    }
+
+    /// What it costs to be told of every item, as the window is: each taken over, the last ten thousand kept; and to be asked for the pace.
+    void told(int files) {
+        make_files(place_ / "from", files, 4096);
+        std::vector<double> shares;
+        for (int round = 0; round < rounds; ++round) {
+            std::mutex mutex;
+            struct Told {  // as the window keeps it
+                std::string source;
+                std::string place;
+                std::string error;
+                std::uint64_t size_bytes;
+                Outcome result;
+            };
+            std::vector<Told> log;
+            std::uint64_t bytes = 0;
+            double told = 0;
+            const auto timed = [&](auto work) {
+                const auto began = std::chrono::steady_clock::now();
+                const std::scoped_lock lock(mutex);
+                work();
+                told += std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+            };
+            RunEvents events;
+            events.item = [&](ItemId, const ReceiptItem& item) {
+                timed([&] {
+                    log.push_back({item.source, item.place(), item.error, item.size_bytes, item.result});
+                    if (log.size() > 2'000) log.clear();  // taken a few times a second
+                });
+            };
+            events.bytes = [&](std::uint64_t more) { timed([&] { bytes += more; }); };
+            events.at_hand = [&](const std::string&) {};
+            Pace pace;
+            RunOptions options;
+            options.pace = &pace;
+            const double all = seconds([&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
+            shares.push_back(100 * told / all);
+            fs::remove_all(place_ / "to");
+        }
+        std::printf("%-44s %6.2f %% of the run's time\n", "  being told of every item", median(shares));
+        fs::remove_all(place_ / "from");
+    }
+
+    /// From the call that holds a run to the last byte that it still reads, inside a large file.
+    void pauses(std::uint64_t bytes) {
+        make_files(place_ / "from", 1, 1);
+        std::ofstream(place_ / "from/large", std::ios::binary) << std::string(bytes, 'x');
+        std::vector<double> waits;
+        for (int round = 0; round < rounds; ++round) {
+            Pace pace;
+            std::atomic<std::uint64_t> done{0};
+            std::atomic<std::chrono::steady_clock::time_point> last{std::chrono::steady_clock::now()};
+            RunEvents events;
+            events.bytes = [&](std::uint64_t more) {
+                done += more;
+                last = std::chrono::steady_clock::now();
+            };
+            RunOptions options;
+            options.pace = &pace;
+            std::jthread run([&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
+            while (done < bytes / 4) std::this_thread::sleep_for(std::chrono::microseconds(200));
+            const auto asked = std::chrono::steady_clock::now();
+            pace.hold();
+            std::this_thread::sleep_for(std::chrono::milliseconds(500));
+            if (done < bytes) waits.push_back(std::chrono::duration<double, std::milli>(last.load() - asked).count());
+            pace.release();
+            run.join();
+            fs::remove_all(place_ / "to");
+        }
+        if (!waits.empty())
+            std::printf("%-44s %6.2f ms at the most\n", "a pause inside a large file",
+                        std::max(0.0, *std::max_element(waits.begin(), waits.end())));
         fs::remove_all(place_ / "from");
     }
 
@@ -349,8 +427,10 @@ int main(int count, char** words) {
         Bench bench(fs::path(words[1]) / "tavlo-bench");
         bench.plans(1'000'000);  // first, while this process holds little memory
         bench.small_copies(20'000);
+        bench.told(20'000);
         bench.moves(20'000);
         bench.large_copy(std::uint64_t{1} << 30);
+        bench.pauses(std::uint64_t{1} << 30);
         bench.same(10'000, 16 * 1024);
         bench.same(100'000, 100);
     }

@@ -23,9 +23,9 @@ void RunLogModel::setFilter(const QString& text) {
     arrange();
 }
 
-bool RunLogModel::fits(const ReceiptItem& item) const {
+bool RunLogModel::fits(const RunLogItem& item) const {
     return filter_.isEmpty() || shown(item.source).contains(filter_, Qt::CaseInsensitive) ||
-           shown(item.place()).contains(filter_, Qt::CaseInsensitive);
+           shown(item.place).contains(filter_, Qt::CaseInsensitive);
 }
 
 void RunLogModel::arrange() {
@@ -63,7 +63,8 @@ int RunLogModel::columnCount(const QModelIndex& parent) const { return parent.is
 
 QVariant RunLogModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid) || !lane_) return {};
-    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]), index.column(), role, lane_->status().destination);
+    if (role != Qt::DisplayRole && role != Qt::ToolTipRole && role != ReceiptColumns::ToneRole) return {};
+    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]).shown_as(), index.column(), role, lane_->status().destination);
 }
 
 QVariant RunLogModel::headerData(int section, Qt::Orientation orientation, int role) const {

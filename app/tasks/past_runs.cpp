@@ -101,7 +101,6 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
 
 namespace {
 
-
 QString difference_words(Difference difference) {
     switch (difference) {
         case Difference::none: return {};

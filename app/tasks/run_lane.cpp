@@ -18,6 +18,31 @@ bool needs_somebody(const ReceiptItem& item) { return item.result == Outcome::fa
 
 }  // namespace
 
+RunLogItem::RunLogItem(const ReceiptItem& item)
+    : source(item.source),
+      place(item.place()),
+      error(item.error),
+      size_bytes(item.size_bytes),
+      type(item.type),
+      result(item.result),
+      action(item.action),
+      same_bytes(item.collision && item.collision->finding == Finding::same),
+      set_aside(!item.set_aside.empty()) {}
+
+ReceiptItem RunLogItem::shown_as() const {
+    ReceiptItem item;
+    item.source = source;
+    item.target = place;
+    item.error = error;
+    item.size_bytes = size_bytes;
+    item.type = type;
+    item.result = result;
+    item.action = action;
+    if (same_bytes) item.collision = ReceiptCollision{Finding::same};
+    if (set_aside) item.set_aside = "Safe";
+    return item;
+}
+
 RunLane::RunLane(std::string state_folder, RunJob job, std::shared_ptr<Pace> all, QObject* parent)
     : QObject(parent), state_folder_(std::move(state_folder)), job_(std::move(job)), pace_(std::make_shared<Pace>(std::move(all))) {
     status_.sentence = job_.sentence;
@@ -103,8 +128,9 @@ void RunLane::begin(RunJob job) {
             const bool was_to_come = job.plan && job.continues.empty() && arrives(job.plan->items[id].outcome);
             if (was_to_come && !arrives(item.result) && item.type == FileType::file) live_.bytes_missed += item.size_bytes;
             if (needs_somebody(item) && live_.faults.size() < most_faults) live_.faults.push_back(item);
-            live_.log.push_front(item);
-            if (live_.log.size() > most_logged) live_.log.pop_back();
+            live_.log.emplace_back(item);
+            if (live_.log.size() > 2 * most_logged)  // nobody has fetched them for long
+                live_.log.erase(live_.log.begin(), live_.log.begin() + static_cast<std::ptrdiff_t>(most_logged));
         };
         events.bytes = [&](std::uint64_t bytes) {
             const std::scoped_lock lock(mutex_);
@@ -183,7 +209,7 @@ void RunLane::wish(RunFault::Wish wish, const std::vector<std::size_t>& faults) 
 
 void RunLane::refresh() {
     if (!live_run_) return;
-    std::deque<ReceiptItem> log;
+    std::vector<RunLogItem> log;
     std::vector<ReceiptItem> faults;
     std::vector<std::pair<ItemId, Outcome>> settled;
     {
@@ -203,11 +229,11 @@ void RunLane::refresh() {
         std::min(status_.done.bytes, std::max(status_.all.bytes, live_run_ && status_.still_counting ? status_.done.bytes : 0));
     if (!settled.empty()) emit itemsSettled(live_plan_, settled);
     if (!log.empty()) {
-        const std::size_t fresh = log.size();
+        const std::size_t fresh = std::min(log.size(), most_logged);
         const std::size_t all = fresh + log_.size();
         const std::size_t dropped = all > most_logged ? all - most_logged : 0;
-        log_.insert(log_.begin(), std::make_move_iterator(log.begin()), std::make_move_iterator(log.end()));
-        log_.resize(all - dropped);
+        for (std::size_t at = log.size() - fresh; at < log.size(); ++at) log_.push_front(std::move(log[at]));
+        log_.erase(log_.end() - static_cast<std::ptrdiff_t>(dropped), log_.end());
         emit logged(fresh, dropped);
     }
     if (!faults.empty()) {

@@ -63,6 +63,21 @@ struct RunFault {
     enum class Wish { none, again, leave } wish = Wish::none;  ///< for when the run is through
 };
 
+/// What came of one item, as far as a list shows it: there are many of these in a second.
+struct RunLogItem {
+    explicit RunLogItem(const tavlo::ReceiptItem& item);
+    tavlo::ReceiptItem shown_as() const;
+    std::string source;
+    std::string place;
+    std::string error;
+    std::uint64_t size_bytes = 0;
+    tavlo::FileType type = tavlo::FileType::file;
+    tavlo::Outcome result = tavlo::Outcome::planned;
+    tavlo::Action action = tavlo::Action::copy;
+    bool same_bytes = false;
+    bool set_aside = false;
+};
+
 /// How a lane stands, for those who show it.
 struct LaneStatus {
     LaneState state = LaneState::waiting;
@@ -114,7 +129,7 @@ public:
     const std::optional<std::set<std::uint64_t>>& drives() const { return drives_; }
     const LaneStatus& status() const { return status_; }
     /// What was done, newest first: the last `most_logged`; all of it is in the receipt.
-    const std::deque<tavlo::ReceiptItem>& log() const { return log_; }
+    const std::deque<RunLogItem>& log() const { return log_; }
     const std::vector<RunFault>& faults() const { return faults_; }
     static constexpr std::size_t most_logged = 10'000;
 
@@ -141,7 +156,7 @@ private:
         bool still_counting = false;
         std::string at_hand;
         tavlo::Totals totals;
-        std::deque<tavlo::ReceiptItem> log;
+        std::vector<RunLogItem> log;  ///< oldest first
         std::vector<tavlo::ReceiptItem> faults;
         std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled;
     };
@@ -161,7 +176,7 @@ private:
     std::atomic<After> after_ = After::keep;  ///< read by the thread at its end
     bool stopping_ = false;
     LaneState at_rest_ = LaneState::waiting;  ///< while it is not live
-    std::deque<tavlo::ReceiptItem> log_;
+    std::deque<RunLogItem> log_;
     std::vector<RunFault> faults_;
     tavlo::Forecast forecast_;
     QElapsedTimer sampled_;

@@ -17,7 +17,8 @@ constexpr int item_bits = 32;
 constexpr std::uint64_t most_items = std::uint64_t{1} << item_bits;
 
 /// Every word quoted, so that none is taken for the language of FTS5 (https://www.sqlite.org/fts5.html, section 3).
-std::string query_of(std::string_view words) {
+/// begun  the last word may be only begun: its ends are gathered from the whole index, which takes its time where there are very many
+std::string query_of(std::string_view words, bool begun) {
     std::string query;
     while (!words.empty()) {
         const auto end = words.find_first_of(" \t\n");
@@ -27,7 +28,7 @@ std::string query_of(std::string_view words) {
         const bool says_something = std::any_of(word.begin(), word.end(), [](char c) {
             return std::isalnum(static_cast<unsigned char>(c)) != 0 || static_cast<unsigned char>(c) >= 0x80;
         });
-        if (says_something) query += (query.empty() ? "\"" : " AND \"") + word + "\" *";
+        if (says_something) query += (query.empty() ? "\"" : " AND \"") + word + (begun ? "\" *" : "\"");
     }
     return query;
 }
@@ -62,16 +63,9 @@ public:
 
     Result<std::vector<NameHit>> find(std::string_view words, std::size_t most) override {
         std::vector<NameHit> hits;
-        const std::string query = query_of(to_utf8(words));
-        if (query.empty()) return hits;
         auto read = guarded([&]() -> Result<void> {
-            SQLite::Statement find(database_,
-                                   "select names.rowid, receipt from names join runs on runs.number = names.rowid >> 32 "
-                                   "where names match ? order by names.rowid desc limit ?");
-            find.bind(1, query);
-            find.bind(2, static_cast<std::int64_t>(most));
-            while (find.executeStep())
-                hits.push_back({find.getColumn(1).getString(), static_cast<std::uint64_t>(find.getColumn(0).getInt64()) % most_items});
+            if (const auto whole = query_of(to_utf8(words), false); !whole.empty()) hits = find_by(whole, most);
+            if (const auto begun = query_of(to_utf8(words), true); !begun.empty() && hits.size() < most) hits = find_by(begun, most);
             return {};
         });
         if (!read) return failure(read.error());
@@ -79,6 +73,18 @@ public:
     }
 
 private:
+    std::vector<NameHit> find_by(const std::string& query, std::size_t most) {
+        std::vector<NameHit> hits;
+        SQLite::Statement find(database_,
+                               "select names.rowid, receipt from names join runs on runs.number = names.rowid >> 32 "
+                               "where names match ? order by names.rowid desc limit ?");
+        find.bind(1, query);
+        find.bind(2, static_cast<std::int64_t>(most));
+        while (find.executeStep())
+            hits.push_back({find.getColumn(1).getString(), static_cast<std::uint64_t>(find.getColumn(0).getInt64()) % most_items});
+        return hits;
+    }
+
     Result<void> take_in(Store& store, const std::string& receipt) {
         SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
         SQLite::Statement run(database_, "insert into runs(receipt) values(?)");
