@@ -40,7 +40,8 @@ void PastRuns::open(const std::string& receipt) {
         const auto rest = (*store)->some_items(receipt, rest_number, 1);
         const auto taken_back = (*store)->taken_back(receipt);
         if (!so_far || !rest || !taken_back) return sorry(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
-        OpenedReceipt opened{*head, std::max({head->totals.items, so_far->first, so_far->second}), !rest->empty(), *taken_back};
+        OpenedReceipt opened{*head, std::max({head->totals.items, so_far->first, so_far->second}), (*store)->is_alive(receipt),
+                             !rest->empty(), *taken_back};
         if (opened.has_rest && opened.count > 0) --opened.count;
         QMetaObject::invokeMethod(
             this, [this, opened = std::move(opened)] { emit this->opened(opened); }, Qt::QueuedConnection);

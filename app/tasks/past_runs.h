@@ -15,6 +15,7 @@
 struct OpenedReceipt {
     tavlo::ReceiptHead head;
     std::uint64_t count = 0;  ///< of items, numbered from 0 on
+    bool alive = false;       ///< some program carries it out
     bool has_rest = false;    ///< one more, for what was not counted (rest_number)
     std::vector<std::uint64_t> taken_back;
 };

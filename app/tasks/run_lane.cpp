@@ -152,7 +152,8 @@ void RunLane::begin(RunJob job) {
         RunEnd end = carry_out_job(state_folder_, job, options, events, counted, settled);
         const std::string of_earlier = job.retries.empty() ? job.leaves : job.retries;
         auto faults = faults_of(state_folder_, end.head ? end.head->id : of_earlier, most_faults);
-        if (end.head && end.head->state == RunState::stopped && options.stop.stop_requested() && after_ == After::go_on_later)
+        const bool is_to_go_on = options.stop.stop_requested() ? after_ == After::go_on_later : true;  // else it waits for something
+        if (end.head && end.head->state == RunState::stopped && is_to_go_on)
             if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
         QMetaObject::invokeMethod(
             this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); },
@@ -225,8 +226,7 @@ void RunLane::refresh() {
         faults.swap(live_.faults);
         settled.swap(live_.settled);
     }
-    status_.done.bytes =
-        std::min(status_.done.bytes, std::max(status_.all.bytes, live_run_ && status_.still_counting ? status_.done.bytes : 0));
+    if (!status_.still_counting) status_.done.bytes = std::min(status_.done.bytes, status_.all.bytes);  // read twice, it counts once
     if (!settled.empty()) emit itemsSettled(live_plan_, settled);
     if (!log.empty()) {
         const std::size_t fresh = std::min(log.size(), most_logged);

@@ -1,5 +1,6 @@
 #include "tasks/runs.h"
 
+#include <QPointer>
 #include <algorithm>
 
 #include "run/recover.h"
@@ -204,7 +205,13 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     else
         emit failed(end.why);
     emit progressed();
-    if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) return takeBack(lane);
+    if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) {
+        takeBack(lane);
+        QTimer::singleShot(0, this, [this, lane = QPointer<RunLane>(&lane)] {  // there is nothing of it to go on with
+            if (lane) dismiss(lane);
+        });
+        return;
+    }
     if (lane.status().state != LaneState::done) return;
     for (const auto wish : {RunFault::Wish::leave, RunFault::Wish::again}) {  // what was wished for while it went
         std::vector<std::size_t> wanted;
@@ -222,7 +229,7 @@ void Runs::lookForOthers() {
         if (!heads) return;
         std::vector<Other> others;
         for (ReceiptHead& head : *heads) {
-            const bool alive = !(*store)->lock(head.id);
+            const bool alive = (*store)->is_alive(head.id);
             if (!alive && head.state == RunState::stopped && !head.paused) continue;  // somebody wanted it so
             const auto so_far = (*store)->so_far(head.id);
             others.push_back({std::move(head), alive, so_far.value_or(std::pair<std::uint64_t, std::uint64_t>())});

@@ -78,8 +78,12 @@ void LaneView::refresh() {
     stop_->setVisible((live && status.state != LaneState::stopping) || (resting && !ended));
     more_->setVisible(live && status.state != LaneState::stopping);
     close_->setVisible(ended);
-    setAccessibleName(tr("%1 %2, %3").arg(status.sentence, state_words(status.state), details()));
-    setToolTip(status.sentence);
+    if (told_ != status.state) {  // not with every file: it would be read out
+        told_ = status.state;
+        setAccessibleName(tr("%1 %2").arg(status.sentence, state_words(status.state)));
+        setAccessibleDescription(details());
+        setToolTip(status.sentence);
+    }
     buttons_->adjustSize();
     buttons_->move(width() - edge - buttons_->width(), (height() - buttons_->height()) / 2);
     update();
@@ -225,6 +229,7 @@ void LaneView::showMore() {
 
 void LaneView::focusInEvent(QFocusEvent* event) {
     emit chosen();
+    if (lane_) setAccessibleDescription(details());
     QWidget::focusInEvent(event);
 }
 
@@ -241,8 +246,8 @@ bool LaneView::eventFilter(QObject* watched, QEvent* event) {
 void LaneView::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_Space: return pauseOrGoOn();
-        case Qt::Key_Up: focusPreviousChild(); return;
-        case Qt::Key_Down: focusNextChild(); return;
+        case Qt::Key_Up: emit left(-1); return;
+        case Qt::Key_Down: emit left(1); return;
         case Qt::Key_Delete:
             if (stop_->isVisible()) return askStop();
             break;

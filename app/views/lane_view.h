@@ -21,6 +21,8 @@ public:
 
 signals:
     void chosen();
+    /// To the lane above (-1), or below (1).
+    void left(int by);
     void receiptRequested(const std::string& receipt);
 
 protected:
@@ -47,4 +49,5 @@ private:
     QPushButton* close_;
     QWidget* buttons_;
     bool current_ = false;
+    std::optional<LaneState> told_;  ///< the state that its accessible name has
 };

@@ -127,6 +127,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(runs_page_, &RunsPage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::undoRequested, this,
             [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(receipts_, &ReceiptsPage::resumeRequested, runs_, &Runs::resume);
     connect(safe_, &SafePage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
     connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });

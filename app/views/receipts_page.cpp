@@ -155,6 +155,10 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     undo_ = new QPushButton(tr("Undo…"));
     undo_->setObjectName(QStringLiteral("undo"));
     undo_->setToolTip(tr("Shows first what an undo would do"));
+    go_on_ = new QPushButton(tr("Go on"));
+    go_on_->setObjectName(QStringLiteral("receiptGoOn"));
+    go_on_->setToolTip(tr("Does the rest of what this run was to do"));
+    connect(go_on_, &QPushButton::clicked, this, [this] { emit resumeRequested(head_.id, receipt_title(head_)); });
     undo_now_ = new QPushButton;
     undo_now_->setObjectName(QStringLiteral("undoNow"));
     undo_now_->setProperty("role", "primary");
@@ -167,7 +171,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     more_->setObjectName(QStringLiteral("receiptMore"));
     more_->setToolTip(tr("Check again, write to a file, print"));
     head->addWidget(results_, 0, Qt::AlignTop);
-    for (QPushButton* button : {more_, keep_, undo_now_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
+    for (QPushButton* button : {more_, keep_, undo_now_, go_on_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
     column->addLayout(head);
     stack_ = new QStackedWidget;
     table_ = new RowView;
@@ -286,6 +290,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     });
     leaveUndoPlan();
     undo_->hide();
+    go_on_->hide();
 }
 
 void ReceiptsPage::refresh() { past_.list(); }
@@ -315,6 +320,7 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
     showChosen();
     undo_->setVisible(true);
     undo_->setEnabled(head_.undone_by.empty());
+    go_on_->setVisible(head_.state != RunState::done && head_.undone_by.empty() && !opened.alive);
     offerUndo();
 }
 
@@ -419,6 +425,7 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     undo_now_->setEnabled(count > 0);
     stack_->setCurrentIndex(1);
     undo_->hide();
+    go_on_->hide();
     more_->hide();
     results_->hide();
     undo_now_->show();

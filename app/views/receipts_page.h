@@ -28,6 +28,7 @@ public:
 
 signals:
     void said(const QString& words);
+    void resumeRequested(const std::string& receipt, const QString& sentence);
     void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
 
 private:
@@ -53,6 +54,7 @@ private:
     class QComboBox* results_;
     QPushButton* more_;
     QPushButton* keeping_;
+    QPushButton* go_on_;
     QPushButton* undo_;
     QPushButton* undo_now_;
     QPushButton* keep_;

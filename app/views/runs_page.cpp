@@ -99,6 +99,13 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     clear_ = new QPushButton(tr("Clear what has ended"));
     clear_->setObjectName(QStringLiteral("clearRuns"));
     head->addWidget(title_, 1);
+    pause_all_ = new QPushButton(tr("Pause all"));
+    pause_all_->setObjectName(QStringLiteral("pauseAll"));
+    connect(pause_all_, &QPushButton::clicked, this, [this] {
+        for (LaneView* view : views_)
+            if (view->lane() != nullptr && view->lane()->isLive()) runs_.pause(*view->lane());
+    });
+    head->addWidget(pause_all_);
     head->addWidget(clear_);
     head->addWidget(limit_);
     page->addLayout(head);
@@ -245,6 +252,10 @@ void RunsPage::showLanes() {
         }
         auto* view = new LaneView(runs_, *lane);
         connect(view, &LaneView::chosen, this, [this, view] { choose(view->lane()); });
+        connect(view, &LaneView::left, this, [this, view](int by) {
+            const auto at = std::find(views_.begin(), views_.end(), view) - views_.begin() + by;
+            if (at >= 0 && at < static_cast<std::ptrdiff_t>(views_.size())) views_[static_cast<std::size_t>(at)]->setFocus();
+        });
         connect(view, &LaneView::receiptRequested, this, &RunsPage::receiptRequested);
         views.push_back(view);
         if (lane->isLive()) begun = lane.get();
@@ -301,6 +312,7 @@ void RunsPage::refresh() {
     if (interrupted > 0) words << tr("%Ln interrupted", nullptr, interrupted);
     title_->setText(words.isEmpty() ? tr("Nothing is going on") : words.join(QStringLiteral(" · ")));
     clear_->setVisible(ended);
+    pause_all_->setVisible(running + waiting > 1);
     const auto limit = runs_.limitOfAll();
     limit_->setText(limit == 0 ? tr("Reading limit for all: none")
                                : tr("Reading limit for all: %1").arg(rate_words(static_cast<double>(limit))));
@@ -317,7 +329,10 @@ void RunsPage::showNothingYet() {
 
 void RunsPage::choose(RunLane* lane) {
     current_ = lane;
-    for (LaneView* view : views_) view->setCurrent(view->lane() == lane);
+    for (LaneView* view : views_) {
+        view->setCurrent(view->lane() == lane);
+        if (view->lane() == lane) scroll_->ensureWidgetVisible(view);
+    }
     log_->setLane(lane);
     faults_model_->setLane(lane);
     showFaults();

@@ -45,6 +45,7 @@ private:
     Runs& runs_;
     QLabel* title_;
     QPushButton* limit_;
+    QPushButton* pause_all_;
     QPushButton* clear_;
     QScrollArea* scroll_;
     QVBoxLayout* column_;

@@ -11,8 +11,11 @@ namespace tavlo {
 /// (flock(2)).
 class RunLock {
 public:
+    /// Tries for a tenth of a second: somebody may just be asking whether it is held.
     /// errors   name_taken: another process holds it
     static Result<RunLock> take(const std::string& state_folder, const std::string& receipt);
+    /// Asks, without being in the way of others who ask.
+    static bool is_held(const std::string& state_folder, const std::string& receipt);
     RunLock(RunLock&&) noexcept = default;
     RunLock& operator=(RunLock&&) = delete;
     ~RunLock();

@@ -71,8 +71,10 @@ void leave_older(SQLite::Database& database, int version) {
 }  // namespace
 
 void bring_up_to_date(SQLite::Database& database) {
+    const auto version_now = [&] { return database.execAndGet("pragma user_version").getInt(); };
+    if (version_now() == schema_version) return;  // as nearly always: without being in the way of a run that writes
     SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
-    const int version = database.execAndGet("pragma user_version").getInt();
+    const int version = version_now();
     if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
     if (version == schema_version) return;
     if (version == 0)

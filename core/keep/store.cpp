@@ -134,6 +134,8 @@ public:
 
     Result<RunLock> lock(const std::string& receipt) override { return RunLock::take(folder(), receipt); }
 
+    bool is_alive(const std::string& receipt) override { return RunLock::is_held(folder(), receipt); }
+
     Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& next) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);

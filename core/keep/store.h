@@ -65,6 +65,7 @@ public:
     virtual Result<void> set_paused(const std::string& receipt, bool paused) = 0;
     /// See RunLock.
     virtual Result<RunLock> lock(const std::string& receipt) = 0;
+    virtual bool is_alive(const std::string& receipt) = 0;  ///< some process holds that lock
 
     virtual Result<std::vector<ReceiptHead>> receipts() = 0;  ///< newest first
     /// errors   not_found

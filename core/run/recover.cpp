@@ -294,7 +294,7 @@ Result<std::vector<ReceiptHead>> interrupted_runs(Store& store) {
     if (!unfinished) return unfinished;
     std::vector<ReceiptHead> interrupted;
     for (ReceiptHead& head : *unfinished)
-        if (head.state == RunState::interrupted && store.lock(head.id)) interrupted.push_back(std::move(head));
+        if (head.state == RunState::interrupted && !store.is_alive(head.id)) interrupted.push_back(std::move(head));
     return interrupted;
 }
 

@@ -184,14 +184,14 @@ TEST_CASE("a run that is paused when the window is closed is there at the next s
 
 TEST_CASE("a run is stopped, and what it had done is taken back", "[window][runs]") {
     Yard yard;
-    const Tree before = tree_of(yard.temp.path("one"));
     for (int number = 0; number < 300; ++number) yard.temp.write("one/many/" + std::to_string(number), "small");
     yard.runs().limitAll(6 * mega);
     RunLane* one = yard.start("one");
     REQUIRE(yard.wait([&] { return one->status().done.bytes > mega; }));
     yard.press(one, "laneStop");
     yard.choose("Stop, and take back what is done");
-    REQUIRE(yard.wait([&] { return yard.runs().lanes().size() == 2 && yard.runs().isIdle(); }));
+    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::done && yard.runs().lanes().size() == 1; }));
+    CHECK(yard.lane(0).status().sentence.startsWith("Undo: Copy"));
     CHECK_FALSE(yard.temp.has("to-one/one"));
     CHECK(yard.temp.has("one/many/299"));
 }
