@@ -17,6 +17,17 @@ Error changed(const Handle& folder, const std::string& name) {
     return {Fault::changed_meanwhile, 0, "is not the one that the decision was made about", join(folder.path(), name)};
 }
 
+/// What has just taken its name is there, whatever a look at it says: so one that fails is taken again before the item counts as failed,
+/// and then it says where the thing may stand.
+Result<Status> look_at_placed(FileSystem& disk, const Handle& folder, const std::string& name) {
+    auto status = disk.status(folder, name);
+    if (!status) status = disk.status(folder, name);
+    if (status) return status;
+    Error error = status.error();
+    error.step += "; it was put in place, and may stand at " + join(folder.path(), name);
+    return failure(std::move(error));
+}
+
 /// For file systems without RENAME_EXCHANGE: the old one goes first, so the name is free for an instant; should somebody
 /// take it then, that one stays, the new one goes back, and the old one is put back where it can be or stays in the Safe.
 Result<void> trade_in_two_steps(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name) {
@@ -60,7 +71,7 @@ Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const 
         taken = ready.appear(folder, candidate);
     }
     if (!taken) return failure(taken.error());
-    const auto status = disk.status(folder, candidate);
+    const auto status = look_at_placed(disk, folder, candidate);
     if (!status) return failure(status.error());
     return Placed{candidate, *status};
 }
@@ -97,7 +108,7 @@ Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& fold
         if (auto back = trade(disk, slot.folder, folder, name); !back) return failure(back.error());
         return give_up(out ? changed(folder, name) : out.error());
     }
-    const auto placed = disk.status(folder, name);
+    const auto placed = look_at_placed(disk, folder, name);
     if (!placed) return failure(placed.error());
     return Placed{name, *placed, entry_for(slot.entry, slot.path, join(folder.path(), name), *out)};
 }

@@ -219,7 +219,7 @@ private:
             out.brought_back = item.entry_of_safe;
             records_.used_up.push_back(item.entry_of_safe);
         }
-        if (item.takes_back) records_.taken_back.push_back(*item.takes_back);
+        if (item.takes_back && item.action != Action::make_folder) records_.taken_back.push_back(*item.takes_back);
         records_.items.emplace_back(number, std::move(out));
     }
 

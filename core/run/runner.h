@@ -161,8 +161,9 @@ private:
     std::chrono::steady_clock::time_point said_at_hand_{};
     std::optional<Error> stuck_;  ///< why the run stops by itself
     std::chrono::steady_clock::time_point group_began_{};
-    std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead
-    std::vector<bool> copy_instead_;  ///< by item
+    std::set<std::uint64_t> not_made_again_;  ///< in an undo: numbers of folders, in the receipt that is undone
+    std::vector<ItemId> again_;               ///< renames that met another file system: to be copied instead
+    std::vector<bool> copy_instead_;          ///< by item
     std::vector<FolderToFinish> to_finish_;
     std::vector<SourceFolder> emptied_;                           ///< source folders that may be empty once the run is through
     std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it

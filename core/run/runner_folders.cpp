@@ -139,7 +139,9 @@ void Runner::step_carried(ItemId id) {
     carried_[id] = true;
     const auto folder = targets_.open(it.folder);
     const auto& name = plan_.name(it);
-    const auto status = folder ? disk_.status(**folder, name) : Result<Status>(failure(folder.error()));
+    auto status = folder ? disk_.status(**folder, name) : Result<Status>(failure(folder.error()));
+    // where it cannot be looked at, it is what it was: the rename has moved it, whatever the look says
+    if (!status && status.error().fault != Fault::not_found) status = entry(id).status;
     if (!status) return fail(id, {Fault::changed_meanwhile, 0, "was taken away while its folder moved", plan_.source_path(it)});
     if (it.inside != no_folder) finals_.set_identity(it.inside, status->id);
     receipt_item(id).moved_whole = true;
@@ -157,6 +159,8 @@ void Runner::remember_source_folder(EntryId entry) {
 /// Undo of a folder that was made: it goes when it is empty again. What it was like is noted before, with its group, so that
 /// an undo of the undo can make it again whatever happens in between; of one that stays the note says nothing new.
 void Runner::step_removal(ItemId id) {
+    if (const auto& number_there = item(id).extras().takes_back; number_there && not_made_again_.contains(*number_there))
+        return fail(id, {Fault::refused, 0, "stays, as the folder that it was could not be made again", plan_.source_path(item(id))});
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);
     const auto handle = parent ? disk_.open_folder_in(**parent, source.name) : Result<Handle>(failure(parent.error()));

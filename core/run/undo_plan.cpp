@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <set>
+#include <unordered_map>
 #include <unordered_set>
 
 #include "files/path.h"
@@ -258,12 +259,24 @@ private:
         expected_[path] = std::nullopt;
     }
 
+    /// The number of the folder that was there before it moved, so that what it became stays where it cannot be made again.
+    void note_what_is_made_again(const std::string& path) {
+        if (numbers_by_source_.empty())
+            for (const ReceiptItem& item : basis_.items)
+                if (item.type == FileType::folder && took_effect(item)) numbers_by_source_.emplace(item.source, number_of(item));
+        const auto found = numbers_by_source_.find(path);
+        now_taking_back_ = found == numbers_by_source_.end() ? std::nullopt : std::optional(found->second);
+    }
+
     void make_again(const std::string& path, const Attributes& attributes) {
         if (const auto now = at(path); now && now->status.type == FileType::folder) return;  // somebody made it meanwhile
         Status status;
         status.type = FileType::folder;
         status.id.modified_ns = attributes.modified_ns;
+        const auto before = now_taking_back_;
+        note_what_is_made_again(path);
         Item& item = add(path, path, {status}, Action::make_folder, Outcome::restored);
+        now_taking_back_ = before;
         item.inside = targets_.at(path);
         item.add_extras().attributes = std::make_shared<const Attributes>(attributes);
         expected_[path] = Standing{status};
@@ -297,12 +310,22 @@ private:
     FolderPaths sources_;
     FolderPaths targets_;
     std::vector<const FolderTrace*> removed_;
-    std::unordered_map<std::string, int> wanted_;  ///< items of the receipt by the place they got
-    std::unordered_set<std::string> needed_;       ///< folders that chosen items go back into, and those above them
+    std::unordered_map<std::string, int> wanted_;                       ///< items of the receipt by the place they got
+    std::unordered_set<std::string> needed_;                            ///< folders that chosen items go back into, and those above them
+    std::unordered_map<std::string, std::uint64_t> numbers_by_source_;  ///< of folders
     std::optional<std::uint64_t> now_taking_back_;
     std::vector<const ReceiptItem*> waiting_;  ///< whose old versions come back after all files have left
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
+
+}  // namespace
+
+namespace {
+
+bool goes_back_to_another_file_system(const ReceiptItem& item) {
+    return item.action == Action::move && item.linked_source.inode != 0 && item.linked_source.device != item.after.device;
+}
+std::string inode_of(const ReceiptItem& item) { return std::to_string(item.after.device) + ':' + std::to_string(item.after.inode); }
 
 }  // namespace
 
@@ -311,14 +334,23 @@ void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const s
     basis.chosen.assign(basis.items.size(), !basis.some);
     std::unordered_set<std::string> places;
     std::unordered_set<std::string> folders;
+    std::unordered_set<std::string> links;  // names of one file: apart they would come back as two
+    std::unordered_map<std::string, int> wanted;
+    for (const ReceiptItem& item : basis.items)
+        if (took_effect(item)) ++wanted[item.place()];
     const auto take = [&](std::size_t number) {
         const ReceiptItem& item = basis.items[number];
         basis.chosen[number] = true;
         places.insert(item.place());
+        if (goes_back_to_another_file_system(item)) links.insert(inode_of(item));
+        // a folder above it may have been displaced by a twin since: that one goes first
+        for (std::string at(parent_of(item.place())); at != "/" && !at.empty(); at = std::string(parent_of(at)))
+            if (const auto several = wanted.find(at); several != wanted.end() && several->second > 1) places.insert(at);
         if (item.type == FileType::folder) folders.insert(item.place());
     };
     const auto hangs_on_chosen = [&](const ReceiptItem& item) {
         if (places.contains(item.place())) return true;
+        if (goes_back_to_another_file_system(item) && links.contains(inode_of(item))) return true;
         for (std::string at(parent_of(item.place())); at != "/" && !at.empty(); at = std::string(parent_of(at)))
             if (folders.contains(at)) return true;
         return false;

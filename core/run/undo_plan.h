@@ -28,7 +28,8 @@ struct UndoBasis {
     std::unordered_map<std::string, Seen> places;  ///< by path; absent: nothing is there
 };
 
-/// Chooses items to be taken back, and what hangs on them: all in a folder that is chosen, and whatever else the run put at one place.
+/// Chooses items to be taken back, and what hangs on them: all in a folder that is chosen, whatever else the run put at one
+/// place, and the other names of a file that was moved between file systems.
 /// taken_back  stays as it is: an undo has had it already
 void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const std::vector<std::uint64_t>& taken_back);
 

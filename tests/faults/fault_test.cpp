@@ -9,9 +9,11 @@
 
 #include "files/path.h"
 #include "run/recover.h"
+#include "run/retry.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
+#include "support/kill_scene.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -131,5 +133,60 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
             if (arrives(item.result)) CHECK(there);
         }));
         if (!reached) CHECK(head->totals.of(Outcome::failed) + head->totals.of(Outcome::undecided) == 0);
+    }
+}
+
+TEST_CASE("what any one call made fail is tried again, undone in part over another failure, and undone whole", "[fault][retry]") {
+    const auto kind =
+        GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"move across", Operation::move, true});
+    const Error error{Fault::io, EIO, "test", ""};
+    TempFolder temp("/dev/shm");
+    const Mount one = Mount::memory(temp.path("one"));
+    NEEDS(one)
+    const Mount two = Mount::memory(temp.path("two"));
+    NEEDS(two)
+    const std::string from = one.path + "/from";
+    const std::string to = (kind.other_file_system ? two.path : one.path) + "/to";
+    Request request;
+    request.operation = kind.operation;
+    request.sources = {from + "/box"};
+    request.destination = to;
+    request.rules.otherwise = Decision::overwrite;
+    // (of two names of one file, one may come back before the other where a call fails: then they are two)
+    const TreeOptions but_for_times{.folder_times = false, .hard_links = !kind.other_file_system};
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
+        std::filesystem::remove_all(temp.path("state"));
+        make_scene(from, to);
+        CAPTURE(kind.words, nth);
+        const Tree from_before = tree_of(from, but_for_times);
+        const Tree to_before = tree_of(to, but_for_times);
+        const auto store = value(Store::open(temp.path("state")));
+        const auto disk = make_disk();
+        const auto plan = value(prepare(*disk, request)).plan;
+        FaultAt faulty(nth, error);
+        auto head = value(carry_out(faulty, *store, *plan, {}));
+        reached = faulty.was_reached();
+        if (head.totals.of(Outcome::failed) > 0) {
+            const Again again = value(failed_again(*disk, *store, head.id, {}));
+            CHECK(again.not_possible.empty());
+            head = value(carry_on_settled(*disk, *store, head.id, again.settlement));
+        }
+        CHECK(head.totals.of(Outcome::failed) + head.totals.of(Outcome::undecided) == 0);
+        CHECK(head.totals.items == plan->items.size());
+        if (kind.operation == Operation::move)  // an empty folder may stay where it could not be looked at
+            for (const auto& [path, what] : tree_of(from, but_for_times)) CHECK(std::filesystem::is_directory(from + "/" + path));
+        const Plan some = value(prepare_undo(*disk, *store, head.id, {1, 2, 3}));
+        FaultAt again_faulty(nth, error);
+        (void)value(carry_out(again_faulty, *store, some, {}));
+        reached = reached || again_faulty.was_reached();
+        if (value(store->receipt(head.id)).undone_by.empty()) {
+            const auto rest = value(carry_out(*disk, *store, value(prepare_undo(*disk, *store, head.id)), {}));
+            CHECK(rest.totals.of(Outcome::failed) + rest.totals.of(Outcome::undecided) == 0);
+        }
+        CHECK(differences(tree_of(from, but_for_times), from_before) == "");
+        CHECK(differences(tree_of(to, but_for_times), to_before) == "");
     }
 }
