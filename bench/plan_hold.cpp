@@ -1,13 +1,10 @@
 #include <sys/resource.h>
 
-#include <QTemporaryDir>
 #include <filesystem>
 #include <fstream>
 
 #include "holds.h"
 #include "tasks/bench.h"
-#include "theme/theme.h"
-#include "translations.h"
 #include "views/balance_bar.h"
 #include "views/collisions_page.h"
 #include "window_driver.h"
@@ -34,18 +31,9 @@ void touch(const std::filesystem::path& path, bool with_bytes) {
 }  // namespace
 
 int main(int count, char** words) {
-    if (count < 2) {
-        std::fprintf(stderr, "usage: plan_hold FOLDER [FILES]\n");
-        return 2;
-    }
-    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-    QTemporaryDir state;
-    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
-    QApplication application(count, words);
-    install_translations(application);
-    apply_theme(application, ThemeChoice::light);
-    const std::filesystem::path place = std::filesystem::path(words[1]) / "tavlo-plan-hold";
-    const int files = count > 2 ? std::atoi(words[2]) : 1'000'000;
+    const Measured measured(count, words, 1'000'000);
+    const std::filesystem::path& place = measured.place;
+    const int files = measured.files;
     constexpr int in_a_folder = 1000;
     for (int folder = 0; folder < files / in_a_folder; ++folder) {
         std::filesystem::create_directories(place / "from/box" / std::to_string(folder));
@@ -56,7 +44,7 @@ int main(int count, char** words) {
     }
     std::filesystem::create_directories(place / "start");
     {
-        MainWindow window(place / "start", state.path().toStdString() + "/state");
+        MainWindow window(place / "start", (place / "state").string());
         window.show();
         WindowDriver driver(window);
         driver.settle();
@@ -100,5 +88,4 @@ int main(int count, char** words) {
             holds.end("  and until its plan");
         }
     }
-    std::filesystem::remove_all(place);
 }

@@ -1,15 +1,12 @@
 #include <unistd.h>
 
 #include <QAbstractItemModel>
-#include <QTemporaryDir>
 #include <filesystem>
 #include <fstream>
 
 #include "holds.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
-#include "theme/theme.h"
-#include "translations.h"
 #include "views/lane_words.h"
 #include "views/receipts_page.h"
 #include "window_driver.h"
@@ -30,18 +27,9 @@ double resident_mib() {
 }  // namespace
 
 int main(int count, char** words) {
-    if (count < 2) {
-        std::fprintf(stderr, "usage: run_hold FOLDER [FILES]\n");
-        return 2;
-    }
-    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-    QTemporaryDir state;
-    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
-    QApplication application(count, words);
-    install_translations(application);
-    apply_theme(application, ThemeChoice::light);
-    const std::filesystem::path place = std::filesystem::path(words[1]) / "tavlo-run-hold";
-    const int files = count > 2 ? std::atoi(words[2]) : 1'000'000;
+    const Measured measured(count, words, 1'000'000);
+    const std::filesystem::path& place = measured.place;
+    const int files = measured.files;
     constexpr int in_a_folder = 1000;
     for (int folder = 0; folder < files / in_a_folder; ++folder) {
         const auto inside = place / "from/box" / std::to_string(folder);
@@ -84,5 +72,4 @@ int main(int count, char** words) {
         WindowDriver::wait([&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
         holds.end("its last page");
     }
-    std::filesystem::remove_all(place);
 }

@@ -1,4 +1,3 @@
-#include <QTemporaryDir>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
@@ -8,8 +7,6 @@
 #include "models/outcome_model.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
-#include "theme/theme.h"
-#include "translations.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "window_driver.h"
@@ -27,22 +24,13 @@ void make_files(const std::filesystem::path& folder, int files) {
 }  // namespace
 
 int main(int count, char** words) {
-    if (count < 2) {
-        std::fprintf(stderr, "usage: window_hold FOLDER [FILES]\n");
-        return 2;
-    }
-    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-    QTemporaryDir state;
-    qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
-    QApplication application(count, words);
-    install_translations(application);
-    apply_theme(application, ThemeChoice::light);
-    const std::filesystem::path place = std::filesystem::path(words[1]) / "tavlo-window-hold";
-    const int files = count > 2 ? std::atoi(words[2]) : 100'000;
+    const Measured measured(count, words, 100'000);
+    const std::filesystem::path& place = measured.place;
+    const int files = measured.files;
     make_files(place / "from", files);
     std::filesystem::create_directories(place / "start");
     {
-        MainWindow window(place / "start", state.path().toStdString() + "/state");
+        MainWindow window(place / "start", (place / "state").string());
         window.show();
         WindowDriver driver(window);
         driver.settle();
@@ -92,5 +80,4 @@ int main(int count, char** words) {
         driver.settle();
         holds.end("plan it again, all names taken, read all pairs");
     }
-    std::filesystem::remove_all(place);
 }

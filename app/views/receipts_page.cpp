@@ -178,12 +178,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     table_->setObjectName(QStringLiteral("receiptItems"));
     table_->setAccessibleName(tr("Items of this run"));
     table_->setModel(items_);
-    table_->setItemDelegate(new ReceiptItemDelegate(table_));
-    table_->setRowHeight(26);
-    table_->horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
-    table_->setColumnWidth(ReceiptColumns::Size, 84);
-    table_->setColumnWidth(ReceiptColumns::Result, 118);
-    table_->setColumnWidth(ReceiptColumns::Where, 260);
+    show_receipt_rows(*table_, 260);
     auto* undo_table = new RowView;
     undo_table->setObjectName(QStringLiteral("undoItems"));
     undo_table->setAccessibleName(tr("What the undo would do"));

@@ -9,6 +9,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/button_row.h"
+#include "views/row_view.h"
 #include "wording.h"
 
 using tavlo::Decision;
@@ -162,6 +163,15 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, cons
             return true;
         }
     return QStyledItemDelegate::editorEvent(event, model, option, index);
+}
+
+void show_receipt_rows(RowView& list, int where_width) {
+    list.setItemDelegate(new ReceiptItemDelegate(&list));
+    list.setRowHeight(26);
+    list.horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
+    list.setColumnWidth(ReceiptColumns::Size, 84);
+    list.setColumnWidth(ReceiptColumns::Result, 118);
+    list.setColumnWidth(ReceiptColumns::Where, where_width);
 }
 
 void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {

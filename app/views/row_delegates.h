@@ -38,6 +38,10 @@ public:
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
 };
 
+class RowView;
+/// Sets a list up for such rows: its delegate, and the widths of its columns.
+void show_receipt_rows(RowView& list, int where_width);
+
 /// The outcome side's rows: what is there pale, what arrives in ink, tags, and the decision of a pair beside it.
 class OutcomeDelegate final : public QStyledItemDelegate {
     Q_OBJECT

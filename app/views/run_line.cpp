@@ -25,7 +25,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     words_->setObjectName(QStringLiteral("runWords"));
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
-    bar_->setFixedSize(210, 6);
+    bar_->setFixedSize(140, 6);
     bar_->setRange(0, 1000);
     bar_->setAccessibleName(tr("Progress"));
     amounts_ = new QLabel;

@@ -20,6 +20,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/button_row.h"
+#include "views/elided_label.h"
 #include "views/lane_view.h"
 #include "views/lane_words.h"
 #include "views/limit_menu.h"
@@ -143,14 +144,16 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     done_column->setSpacing(0);
     auto* done_head = new QHBoxLayout;
     done_head->setContentsMargins(14, 9, 12, 8);
-    auto* order = new QLabel(tr("newest first; all of it is in the receipt"));
+    auto* order = new ElidedLabel;
+    order->setText(tr("newest first; all of it is in the receipt"));
     set_tone(*order, "muted");
     filter_ = new QLineEdit;
     filter_->setObjectName(QStringLiteral("runFilter"));
     filter_->setAccessibleName(tr("Only items with"));
     filter_->setPlaceholderText(tr("Name or place"));
     filter_->setClearButtonEnabled(true);
-    filter_->setFixedWidth(190);
+    filter_->setMinimumWidth(110);
+    filter_->setMaximumWidth(190);
     done_head->addWidget(heading(tr("As it goes")));
     done_head->addSpacing(10);
     done_head->addWidget(order, 1);
@@ -161,12 +164,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     list_->setObjectName(QStringLiteral("runLog"));
     list_->setAccessibleName(tr("What the run has done so far"));
     list_->setModel(log_);
-    list_->setItemDelegate(new ReceiptItemDelegate(list_));
-    list_->setRowHeight(26);
-    list_->horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
-    list_->setColumnWidth(ReceiptColumns::Size, 84);
-    list_->setColumnWidth(ReceiptColumns::Result, 118);
-    list_->setColumnWidth(ReceiptColumns::Where, 240);
+    show_receipt_rows(*list_, 240);
     nothing_yet_ = new QLabel(list_->viewport());
     nothing_yet_->setGeometry(14, 14, 560, 24);
     set_tone(*nothing_yet_, "muted");

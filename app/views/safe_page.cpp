@@ -246,19 +246,20 @@ void SafePage::fillKeepingMenu() {
         action->setCheckable(true);
         action->setChecked(on);
     };
-    menu->addSection(tr("Versions leave the Safe"));
-    for (const auto& [words, days] : {std::pair(tr("Only when I empty it"), 0), std::pair(tr("By themselves after a year"), 365),
-                                      std::pair(tr("By themselves after 90 days"), 90), std::pair(tr("By themselves after 30 days"), 30)})
+    for (const auto& [words, days] :
+         {std::pair(tr("Versions stay until I empty the Safe"), 0), std::pair(tr("They leave by themselves after a year"), 365),
+          std::pair(tr("They leave by themselves after 90 days"), 90), std::pair(tr("They leave by themselves after 30 days"), 30)})
         add(words, rules.safe_days == days, [this, days = days] { askAge(days); });
-    menu->addSection(tr("Warn when it takes more than"));
+    menu->addSeparator();
     constexpr std::uint64_t giga = 1024 * 1024 * 1024;
     for (const auto limit : {std::uint64_t{0}, giga, 10 * giga, 100 * giga})
-        add(limit == 0 ? tr("No warning") : size_text(limit), rules.safe_limit == limit, [this, limit] {
-            KeepingRules changed = KeepingRules::load();
-            changed.safe_limit = limit;
-            changed.save();
-            refresh();
-        });
+        add(limit == 0 ? tr("No warning of its size") : tr("Warn when it takes more than %1").arg(size_text(limit)),
+            rules.safe_limit == limit, [this, limit] {
+                KeepingRules changed = KeepingRules::load();
+                changed.safe_limit = limit;
+                changed.save();
+                refresh();
+            });
     menu->popup(keeping_->mapToGlobal(QPoint(0, keeping_->height())));
 }
 

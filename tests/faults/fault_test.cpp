@@ -63,6 +63,35 @@ struct Kind {
     bool makes_room = false;  ///< what holds a name gets another one
 };
 
+/// Two file systems in memory, and a request from one into itself or the other.
+struct Scene {
+    explicit Scene(const Kind& kind)
+        : one(Mount::memory(temp.path("one"))),
+          two(Mount::memory(temp.path("two"))),
+          from(one.path + "/from"),
+          to((kind.other_file_system ? two.path : one.path) + "/to") {
+        request.operation = kind.operation;
+        request.sources = {from + "/box"};
+        request.destination = to;
+        request.rules.otherwise = Decision::overwrite;
+        request.rules.clearing = kind.clearing;
+    }
+    /// As if nothing had been run yet.
+    void begin() const {
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
+        std::filesystem::remove_all(temp.path("state"));
+        make_scene(from, to);
+    }
+
+    TempFolder temp{"/dev/shm"};
+    Mount one;
+    Mount two;
+    std::string from;
+    std::string to;
+    Request request{};
+};
+
 }  // namespace
 
 TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
@@ -75,25 +104,13 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
                                 Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
     const bool undoing = GENERATE(false, true);
-    TempFolder temp("/dev/shm");
-    const Mount one = Mount::memory(temp.path("one"));
-    NEEDS(one)
-    const Mount two = Mount::memory(temp.path("two"));
-    NEEDS(two)
-    const std::string from = one.path + "/from";
-    const std::string to = (kind.other_file_system ? two.path : one.path) + "/to";
-    Request request;
-    request.operation = kind.operation;
-    request.sources = {from + "/box"};
-    request.destination = to;
-    request.rules.otherwise = Decision::overwrite;
-    request.rules.clearing = kind.clearing;
+    Scene scene(kind);
+    NEEDS(scene.one)
+    NEEDS(scene.two)
+    const auto& [temp, one, two, from, to, request] = scene;
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        for (const auto& mount : {one.path, two.path})
-            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
-        std::filesystem::remove_all(temp.path("state"));
-        make_scene(from, to);
+        scene.begin();
         CAPTURE(kind.words, error.code, static_cast<int>(error.fault), undoing, nth);
         const auto store = value(Store::open(temp.path("state")));
         const auto disk = make_disk();
@@ -140,26 +157,15 @@ TEST_CASE("what any one call made fail is tried again, undone in part over anoth
     const auto kind =
         GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"move across", Operation::move, true});
     const Error error{Fault::io, EIO, "test", ""};
-    TempFolder temp("/dev/shm");
-    const Mount one = Mount::memory(temp.path("one"));
-    NEEDS(one)
-    const Mount two = Mount::memory(temp.path("two"));
-    NEEDS(two)
-    const std::string from = one.path + "/from";
-    const std::string to = (kind.other_file_system ? two.path : one.path) + "/to";
-    Request request;
-    request.operation = kind.operation;
-    request.sources = {from + "/box"};
-    request.destination = to;
-    request.rules.otherwise = Decision::overwrite;
+    Scene scene(kind);
+    NEEDS(scene.one)
+    NEEDS(scene.two)
+    const auto& [temp, one, two, from, to, request] = scene;
     // (of two names of one file, one may come back before the other where a call fails: then they are two)
     const TreeOptions but_for_times{.folder_times = false, .hard_links = !kind.other_file_system};
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        for (const auto& mount : {one.path, two.path})
-            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
-        std::filesystem::remove_all(temp.path("state"));
-        make_scene(from, to);
+        scene.begin();
         CAPTURE(kind.words, nth);
         const Tree from_before = tree_of(from, but_for_times);
         const Tree to_before = tree_of(to, but_for_times);
