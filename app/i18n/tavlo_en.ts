@@ -447,7 +447,7 @@
 <context>
     <name>LaneView</name>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="105" />
+        <location filename="../views/lane_view.cpp" line="109" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -455,7 +455,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="106" />
+        <location filename="../views/lane_view.cpp" line="110" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -520,7 +520,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="180" />
+        <location filename="../views/main_window.cpp" line="181" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -628,7 +628,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="215" />
+        <location filename="../views/receipts_page.cpp" line="223" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -636,7 +636,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="293" />
+        <location filename="../views/receipts_page.cpp" line="302" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -644,7 +644,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="235" />
+        <location filename="../views/receipts_page.cpp" line="243" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -652,7 +652,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="299" />
+        <location filename="../views/receipts_page.cpp" line="308" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -660,7 +660,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="346" />
+        <location filename="../views/receipts_page.cpp" line="356" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -668,15 +668,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="354" />
-        <source>Receipts are kept %Ln days</source>
+        <location filename="../views/receipts_page.cpp" line="364" />
+        <source>Receipts are kept %Ln days…</source>
         <translation>
-            <numerusform>Receipts are kept %Ln day</numerusform>
-            <numerusform>Receipts are kept %Ln days</numerusform>
+            <numerusform>Receipts are kept %Ln day…</numerusform>
+            <numerusform>Receipts are kept %Ln days…</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="401" />
+        <location filename="../views/receipts_page.cpp" line="411" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -684,7 +684,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="402" />
+        <location filename="../views/receipts_page.cpp" line="412" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -692,7 +692,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="404" />
+        <location filename="../views/receipts_page.cpp" line="414" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -700,7 +700,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="405" />
+        <location filename="../views/receipts_page.cpp" line="415" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -708,7 +708,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="409" />
+        <location filename="../views/receipts_page.cpp" line="419" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -834,7 +834,7 @@
 <context>
     <name>RunsPage</name>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="291" />
+        <location filename="../views/runs_page.cpp" line="307" />
         <source>%Ln going on</source>
         <translation>
             <numerusform>%Ln going on</numerusform>
@@ -842,7 +842,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="292" />
+        <location filename="../views/runs_page.cpp" line="308" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -850,7 +850,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="293" />
+        <location filename="../views/runs_page.cpp" line="309" />
         <source>%Ln paused</source>
         <translation>
             <numerusform>%Ln paused</numerusform>
@@ -858,7 +858,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="313" />
+        <location filename="../views/runs_page.cpp" line="310" />
+        <source>%Ln interrupted</source>
+        <translation>
+            <numerusform>%Ln interrupted</numerusform>
+            <numerusform>%Ln interrupted</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/runs_page.cpp" line="343" />
         <source>Needs you: %Ln failed</source>
         <translation>
             <numerusform>Needs you: %Ln failed</numerusform>
@@ -866,7 +874,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="315" />
+        <location filename="../views/runs_page.cpp" line="345" />
         <source>Try %Ln again</source>
         <translation>
             <numerusform>Try %Ln again</numerusform>
@@ -874,7 +882,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="316" />
+        <location filename="../views/runs_page.cpp" line="346" />
         <source>Leave %Ln</source>
         <translation>
             <numerusform>Leave %Ln</numerusform>
@@ -885,7 +893,7 @@
 <context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="151" />
+        <location filename="../views/safe_page.cpp" line="152" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version are gone for good.</numerusform>
@@ -893,7 +901,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="187" />
+        <location filename="../views/safe_page.cpp" line="188" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -901,7 +909,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="188" />
+        <location filename="../views/safe_page.cpp" line="189" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -909,7 +917,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="193" />
+        <location filename="../views/safe_page.cpp" line="194" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -917,7 +925,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="200" />
+        <location filename="../views/safe_page.cpp" line="201" />
         <source>Kept %Ln days</source>
         <translation>
             <numerusform>Kept %Ln day</numerusform>
@@ -925,7 +933,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="218" />
+        <location filename="../views/safe_page.cpp" line="219" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -933,7 +941,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="220" />
+        <location filename="../views/safe_page.cpp" line="221" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -941,7 +949,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="281" />
+        <location filename="../views/safe_page.cpp" line="283" />
         <source>Now that would be %Ln versions.</source>
         <translation>
             <numerusform>Now that would be %Ln version.</numerusform>
@@ -949,7 +957,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="282" />
+        <location filename="../views/safe_page.cpp" line="284" />
         <source>Keep them %Ln days</source>
         <translation>
             <numerusform>Keep them %Ln day</numerusform>
@@ -957,7 +965,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="296" />
+        <location filename="../views/safe_page.cpp" line="298" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -965,7 +973,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="320" />
+        <location filename="../views/safe_page.cpp" line="322" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -973,7 +981,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="321" />
+        <location filename="../views/safe_page.cpp" line="323" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -981,7 +989,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="322" />
+        <location filename="../views/safe_page.cpp" line="324" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>

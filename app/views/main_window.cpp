@@ -198,10 +198,20 @@ void MainWindow::goTo(PlaceToBe place) {
     if (place == PlaceToBe::runs) page = runs_page_;
     places_->setCurrentWidget(page);
     below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
+    // what is not on view is not changed by a key, nor started
+    for (QAction* action : bench_actions_) action->setEnabled(place == PlaceToBe::bench);
+    start_->setEnabled(place == PlaceToBe::bench || place == PlaceToBe::collisions);
     if (place == PlaceToBe::receipts) receipts_->refresh();
     if (place == PlaceToBe::safe) safe_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
     if (place == PlaceToBe::runs) runs_->lookForOthers();
+}
+
+/// The line that narrows what is on view.
+void MainWindow::focusFilter() {
+    if (places_->currentWidget() == bench_page_) return gathering_->focusFilter();
+    for (const char* name : {"runFilter", "receiptSearch", "safeFilter"})
+        if (auto* line = places_->currentWidget()->findChild<QLineEdit*>(QLatin1String(name))) line->setFocus(Qt::ShortcutFocusReason);
 }
 
 void MainWindow::start() {
@@ -235,11 +245,13 @@ void MainWindow::paste(std::optional<bool> move) {
 namespace {
 
 /// Adds an entry with its keys and its work to a menu.
-auto adder(QMainWindow& window) {
-    return [&window](QMenu* menu, const QString& text, const QKeySequence& keys, auto work) {
+/// also  gets the entry too
+auto adder(QMainWindow& window, std::vector<QAction*>* also = nullptr) {
+    return [&window, also](QMenu* menu, const QString& text, const QKeySequence& keys, auto work) {
         auto* action = menu->addAction(text);
         action->setShortcut(keys);
         QObject::connect(action, &QAction::triggered, &window, work);
+        if (also != nullptr) also->push_back(action);
         return action;
     };
 }
@@ -248,6 +260,7 @@ auto adder(QMainWindow& window) {
 
 void MainWindow::buildMenus() {
     const auto add = adder(*this);
+    const auto on_bench = adder(*this, &bench_actions_);
     // in a line of text these keys are the text's own
     const auto unless_typing = [](auto work, auto instead) {
         return [work, instead] {
@@ -258,7 +271,7 @@ void MainWindow::buildMenus() {
         };
     };
     QMenu* file = menuBar()->addMenu(tr("&File"));
-    add(file, tr("&Start"), QKeySequence(Qt::CTRL | Qt::Key_Return), [this] { start(); });
+    start_ = add(file, tr("&Start"), QKeySequence(Qt::CTRL | Qt::Key_Return), [this] { start(); });
     add(file, tr("Choose the &destination…"), QKeySequence(Qt::CTRL | Qt::Key_D), [this] {
         goTo(PlaceToBe::bench);
         instruction_->chooseDestination();
@@ -288,24 +301,24 @@ void MainWindow::buildMenus() {
     edit->addAction(undo);
     edit->addAction(redo);
     edit->addSeparator();
-    add(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut, unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
-    add(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy, unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
-    add(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste, unless_typing([this] { paste(); }, &QLineEdit::paste));
+    on_bench(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut, unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
+    on_bench(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy, unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
+    on_bench(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste, unless_typing([this] { paste(); }, &QLineEdit::paste));
     edit->addSeparator();
-    add(edit, tr("&Select the others instead"), QKeySequence(Qt::CTRL | Qt::Key_I), [this] { gathering_->invertSelection(); });
-    add(edit, tr("&Filter names here"), QKeySequence::Find, [this] { gathering_->focusFilter(); });
+    on_bench(edit, tr("&Select the others instead"), QKeySequence(Qt::CTRL | Qt::Key_I), [this] { gathering_->invertSelection(); });
+    add(edit, tr("&Filter names here"), QKeySequence::Find, [this] { focusFilter(); });
     edit->addSeparator();
-    add(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
-    add(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
+    on_bench(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
+    on_bench(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
         const auto paths = gathering_->selectedPaths();
         if (paths.size() == 1 && gathering_->listHasFocus()) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
     });
-    add(edit, tr("Move to the &trash"), QKeySequence::Delete,
-        unless_typing(
-            [this] {
-                if (gathering_->listHasFocus()) small_changes_->trash(gathering_->selectedPaths());
-            },
-            &QLineEdit::del));
+    on_bench(edit, tr("Move to the &trash"), QKeySequence::Delete,
+             unless_typing(
+                 [this] {
+                     if (gathering_->listHasFocus()) small_changes_->trash(gathering_->selectedPaths());
+                 },
+                 &QLineEdit::del));
     buildBatchMenu();
     buildViewMenu();
 
@@ -317,6 +330,7 @@ void MainWindow::buildMenus() {
                "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
                "Collisions: the same keys decide a whole group, or pairs and go on to the next; Left and Right go\n"
                "between groups and pairs, Shift+N back, F2 changes the new name, F7 next difference, B swaps pictures.\n"
+               "Runs: Up and Down go through the lanes, Space pauses and goes on, Delete asks how to stop.\n"
                "Ctrl+Z takes back what was picked, renamed or put into the trash.\n"
                "Ctrl+D chooses the destination, Ctrl+Return starts."));
     });
@@ -328,16 +342,17 @@ void MainWindow::buildMenus() {
 
 void MainWindow::buildBatchMenu() {
     const auto add = adder(*this);
+    const auto on_bench = adder(*this, &bench_actions_);
     QMenu* batch = menuBar()->addMenu(tr("&Batch"));
-    auto* pick = add(batch, tr("&Pick or drop the selected rows"), {}, [this] { gathering_->togglePickOfSelected(); });
+    auto* pick = on_bench(batch, tr("&Pick or drop the selected rows"), {}, [this] { gathering_->togglePickOfSelected(); });
     pick->setText(pick->text() + QStringLiteral("\tSpace"));
-    add(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A), [this] { gathering_->pickShown(); });
-    add(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T), [this] { gathering_->focusPickBox(); });
-    add(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
+    on_bench(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A), [this] { gathering_->pickShown(); });
+    on_bench(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T), [this] { gathering_->focusPickBox(); });
+    on_bench(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
     add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
     batch->addSeparator();
-    add(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
-        [this] { outcome_->focusFilter(); });
+    on_bench(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
+             [this] { outcome_->focusFilter(); });
     add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] {
         if (below_balance_->currentIndex() == 1)
             collisions_->goToUndecided(false);
@@ -354,6 +369,7 @@ void MainWindow::buildBatchMenu() {
 
 void MainWindow::buildViewMenu() {
     const auto add = adder(*this);
+    const auto on_bench = adder(*this, &bench_actions_);
     QMenu* view = menuBar()->addMenu(tr("&View"));
     add(view, tr("&Bench"), QKeySequence(Qt::ALT | Qt::Key_1), [this] { goTo(PlaceToBe::bench); });
     add(view, tr("&Collisions"), QKeySequence(Qt::ALT | Qt::Key_2), [this] { goTo(PlaceToBe::collisions); });
@@ -361,14 +377,14 @@ void MainWindow::buildViewMenu() {
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::receipts); });
     add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_5), [this] { goTo(PlaceToBe::safe); });
     view->addSeparator();
-    add(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
-    add(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });
-    add(view, tr("Folder &above"), QKeySequence(Qt::ALT | Qt::Key_Up), [this] { gathering_->goUp(); });
+    on_bench(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
+    on_bench(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });
+    on_bench(view, tr("Folder &above"), QKeySequence(Qt::ALT | Qt::Key_Up), [this] { gathering_->goUp(); });
     add(view, tr("Look &again"), QKeySequence::Refresh, [this] {
         gathering_->model().refresh();
         bench_->lookAgain();
     });
-    add(view, tr("&Type a folder's path"), QKeySequence(Qt::CTRL | Qt::Key_L), [this] { gathering_->editLocation(); });
+    on_bench(view, tr("&Type a folder's path"), QKeySequence(Qt::CTRL | Qt::Key_L), [this] { gathering_->editLocation(); });
     add(view, tr("Another &window"), QKeySequence::New, [this] { openOther(gathering_->folder()); });
     auto* look = add(view, tr("L&ook at the current file"), QKeySequence(Qt::Key_F6), [] {});
     look->setObjectName(QStringLiteral("lookAction"));

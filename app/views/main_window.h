@@ -3,6 +3,7 @@
 #include <QMainWindow>
 #include <optional>
 #include <string>
+#include <vector>
 
 #include "views/place_strip.h"
 
@@ -50,6 +51,7 @@ private:
     void buildMenus();
     void goTo(PlaceToBe place);
     void start();
+    void focusFilter();
     void buildBatchMenu();
     void buildViewMenu();
     void askNewFolder();
@@ -81,4 +83,6 @@ private:
     ReceiptsPage* receipts_;
     RunLine* run_line_;
     QStackedWidget* places_;
+    QAction* start_;
+    std::vector<QAction*> bench_actions_;  ///< about the two sides: not while another place is on view
 };

@@ -85,7 +85,32 @@ TEST_CASE("a receipt is checked again, written out, and shown by result", "[wind
     runs.exportTo(id, past.temp.path("receipt.json"));
     REQUIRE(WindowDriver::wait([&] { return written == 2; }));
     CHECK(past.temp.read("receipt.json").find("\"document\":\"receipt\"") != std::string::npos);
+    runs.exportTo(id, past.temp.path("receipt.html"));
+    REQUIRE(WindowDriver::wait([&] { return written == 3; }));
+    CHECK(past.temp.read("receipt.html").find("permit-0417.pdf") != std::string::npos);
     ReceiptHead head;
     const std::vector<ReceiptItem> items(3);
     CHECK(receipt_as_html(head, items, 1).contains(QStringLiteral("2 more lines")));
+}
+
+TEST_CASE("a receipt is narrowed by what came of its items, also within a search", "[window][receipts]") {
+    Past past;
+    auto& list = *past.driver->find<QListView>("receipts");
+    past.temp.write("from/list.csv", "another list by now");
+    past.run({"from/permit-0416.pdf", "from/permit-0417.pdf", "from/list.csv"}, "two");
+    past.driver->click("placeReceipts");
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 3; }));
+    list.setCurrentIndex(list.model()->index(0, 0));
+    auto* results = past.driver->find<QComboBox>("receiptResults");
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 3 && results->isVisible(); }));
+    const int created = results->findText(QStringLiteral("copied"), Qt::MatchStartsWith);
+    REQUIRE(created > 0);
+    results->setCurrentIndex(created);
+    emit results->activated(created);
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 1; }));
+    past.driver->type("receiptSearch", QStringLiteral("list"));
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 0; }));  // it was left undecided
+    results->setCurrentIndex(0);
+    emit results->activated(0);
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 1; }));
 }

@@ -21,6 +21,7 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "views/lane_view.h"
+#include "views/lane_words.h"
 #include "views/runs_page.h"
 #include "window_driver.h"
 
@@ -295,4 +296,114 @@ TEST_CASE("chosen items of a receipt are undone, as a plan first", "[window][rec
     REQUIRE(yard.wait([&] { return items->model()->index(2, ReceiptColumns::Where).data().toString() == "taken back since"; }));
     REQUIRE(yard.wait([&] { return yard.driver->find<QPushButton>("undo")->isEnabled(); }));  // the rest can still be
     CHECK(yard.driver->find<QPushButton>("undo")->text() == QString("Undo…"));
+}
+
+TEST_CASE("lanes are gone through, paused and stopped by keys; a stopped run is gone on with from its receipt", "[window][runs]") {
+    Yard yard;
+    yard.runs().limitAll(4 * mega);
+    RunLane* one = yard.start("one");
+    RunLane* two = yard.start("two");
+    REQUIRE(yard.wait([&] { return one->status().state == LaneState::running && two->drives(); }));
+    yard.view(one)->setFocus();
+    QTest::keyClick(yard.view(one), Qt::Key_Space);
+    CHECK(one->status().state == LaneState::paused);
+    QTest::keyClick(yard.view(one), Qt::Key_Down);
+    CHECK(yard.view(two)->hasFocus());
+    CHECK(yard.view(two)->accessibleName().endsWith("going on"));
+    QTest::keyClick(yard.view(two), Qt::Key_Delete);
+    yard.choose("Stop, and keep what is done");
+    REQUIRE(yard.wait([&] { return !two->isLive(); }));
+    CHECK(two->status().state == LaneState::stopped);
+    yard.press(two, "laneReceipt");
+    auto* go_on = yard.driver->find<QPushButton>("receiptGoOn");
+    REQUIRE(yard.wait([&] { return go_on->isVisible(); }));
+    yard.runs().limitAll(0);
+    yard.driver->click("receiptGoOn");
+    REQUIRE(yard.wait([&] { return two->status().state == LaneState::done; }));
+    yard.driver->click("placeRuns");
+    yard.view(one)->setFocus();
+    QTest::keyClick(yard.view(one), Qt::Key_Space);
+    REQUIRE(yard.driver->settle());
+    for (const char* name : {"one", "two"})
+        CHECK(tree_of(yard.temp.path(std::string("to-") + name + "/" + name)) == tree_of(yard.temp.path(name)));
+}
+
+TEST_CASE("keys of the bench change nothing while another place is on view", "[window][runs]") {
+    Yard yard;
+    yard.window->bench().replacePicks({yard.temp.path("one")});
+    yard.window->bench().setDestination(yard.temp.path("to"));
+    REQUIRE(yard.driver->settle());
+    const auto& list = *yard.driver->find<RowView>("folderList");
+    yard.driver->click("placeBench");
+    yard.driver->clickRow("folderList", yard.driver->rowNamed("folderList", QStringLiteral("two")));
+    REQUIRE(list.selectionModel()->hasSelection());
+    yard.driver->click("placeRuns");
+    for (const auto key : {Qt::Key_C, Qt::Key_X, Qt::Key_V, Qt::Key_Return, Qt::Key_F})
+        QTest::keyClick(yard.window.get(), key, Qt::ControlModifier);
+    QTest::keyClick(yard.window.get(), Qt::Key_Delete);
+    REQUIRE(yard.driver->settle());
+    CHECK(yard.window->bench().request().operation == Operation::copy);
+    CHECK(yard.window->bench().pickedCount() == 1);
+    CHECK(yard.runs().lanes().empty());
+    CHECK(yard.temp.has("two/part-0"));
+    yard.driver->click("placeSafe");
+    QTest::keyClick(yard.window.get(), Qt::Key_F, Qt::ControlModifier);
+    CHECK(yard.driver->find<QWidget>("safeFilter")->hasFocus());
+    yard.driver->click("placeBench");
+    QTest::keyClick(yard.window.get(), Qt::Key_Return, Qt::ControlModifier);
+    REQUIRE(yard.driver->settle());
+    CHECK(yard.temp.has("to/one/part-0"));
+}
+
+TEST_CASE("a run that fills the disk waits in its lane, over a restart too, and goes on when there is room", "[window][runs]") {
+    Yard yard;
+    std::filesystem::create_directories(yard.temp.path("small"));
+    const Mount small = Mount::memory(yard.temp.path("small"), "size=6m");
+    NEEDS(small);
+    yard.window->bench().replacePicks({yard.temp.path("one")});
+    yard.window->bench().setDestination(small.path);
+    REQUIRE(yard.driver->settle());
+    yard.temp.write("small/ballast", std::string(4 * mega, 'b'));
+    yard.driver->click("start");
+    REQUIRE(yard.driver->settle());
+    CHECK(yard.state(0) == LaneState::stuck);
+    CHECK(yard.lane(0).status().why.contains("the disk is full"));
+    CHECK(yard.window->runsPage().needsSomebody() == 1);
+    yard.close();
+    yard.open();
+    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::paused; }));
+    std::filesystem::remove(yard.temp.path("small/ballast"));
+    yard.press(&yard.lane(0), "lanePause");
+    REQUIRE(yard.driver->settle());
+    CHECK(yard.state(0) == LaneState::done);
+    CHECK(tree_of(small.path + "/one") == tree_of(yard.temp.path("one")));
+}
+
+TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]") {
+    using namespace std::chrono_literals;
+    CHECK(left_words(1s) == "1 s left");
+    CHECK(left_words(59s) == "59 s left");
+    CHECK(left_words(100s) == "about 2 min left");
+    CHECK(left_words(59min) == "about 59 min left");
+    CHECK(left_words(95min) == "about 1.5 h left");
+    LaneStatus status;
+    status.state = LaneState::running;
+    status.done = {136, 0};
+    status.all = {212, 0};
+    CHECK(amounts_words(status) == "136 of 212 items");
+    CHECK(done_part(status) == Approx(136.0 / 212));
+    status.done.bytes = 512;
+    status.all.bytes = 1000;
+    CHECK(amounts_words(status).startsWith("136 of 212 items · 512"));
+    status.still_counting = true;
+    CHECK(amounts_words(status).endsWith(", still counting"));
+    status.state = LaneState::done;
+    CHECK(done_part(status) == 1);
+    for (const auto fault :
+         {Fault::not_found, Fault::no_permission, Fault::changed_meanwhile, Fault::no_space, Fault::unreachable, Fault::io})
+        CHECK(remedy_words(fault).endsWith("."));
+    CHECK(remedy_words(Fault::refused).isEmpty());
+    CHECK(remedy_words(std::nullopt).isEmpty());
+    for (int state = 0; state <= static_cast<int>(LaneState::refused); ++state)
+        CHECK_FALSE(state_words(static_cast<LaneState>(state)).isEmpty());
 }

@@ -1,5 +1,6 @@
 #include "keep/store.h"
 
+#include <atomic>
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <thread>
@@ -235,4 +236,111 @@ TEST_CASE("which runs touched a name is found by words, begun words and parts th
     const auto again = value(NameSearch::open(temp.path("state")));
     REQUIRE(again->follow(*jobs.store));
     CHECK(value(again->find("0416", 100)).size() == 3);
+}
+
+TEST_CASE("a window onto a receipt shows what was done and what is planned, by number", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    const ReceiptHead head = head_of("run");
+    REQUIRE(begin(*store, head, 1000));
+    RunRecords records;
+    for (const std::uint64_t number : {300U, 301U, 700U}) records.items.emplace_back(number, done(pending_of(number)));
+    records.items.back().second.result = Outcome::failed;
+    records.items.back().second.fault = Fault::unreachable;
+    REQUIRE(store->record(head.id, records));
+    CHECK(value(store->so_far(head.id)) == std::pair<std::uint64_t, std::uint64_t>(3, 1000));
+    const auto page = value(store->some_items(head.id, 250, 100));
+    REQUIRE(page.size() == 100);
+    CHECK(page.begin()->first == 250);
+    CHECK(page.at(300).result == Outcome::created);
+    CHECK(page.at(302).result == Outcome::planned);
+    CHECK(page.at(302).source == pending_of(302).source);
+    CHECK(value(store->some_items(head.id, 990, 100)).size() == 10);
+    CHECK(value(store->some_items(head.id, 700, 1)).at(700).fault == Fault::unreachable);
+    CHECK(value(store->numbers_with(head.id, Outcome::failed)) == std::vector<std::uint64_t>{700});
+    CHECK(value(store->numbers_with(head.id, Outcome::planned)).size() == 997);
+    // one that stands for what was not counted is far from the others
+    REQUIRE(store->extend(head.id, {}, pending_of(rest_number)));
+    CHECK(value(store->some_items(head.id, rest_number, 1)).size() == 1);
+    CHECK(value(store->some_items(head.id, 900, 512)).size() == 100);
+}
+
+TEST_CASE("what an undo took back is known by item, and all of it counts as undone once nothing is left", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    ReceiptHead head = head_of("run");
+    REQUIRE(begin(*store, head, 3));
+    RunRecords records;
+    for (const std::uint64_t number : {0U, 1U, 2U}) records.items.emplace_back(number, done(pending_of(number)));
+    records.items[2].second.result = Outcome::skipped;  // there is nothing of it to take back
+    REQUIRE(store->record(head.id, records));
+    head.state = RunState::done;
+    REQUIRE(store->finish(head));
+    for (const std::uint64_t number : {0U, 1U}) {
+        ReceiptHead undo = head_of("undo-" + std::to_string(number));
+        undo.operation = Operation::undo;
+        undo.undoes = head.id;
+        undo.undoes_some = true;
+        REQUIRE(begin(*store, undo, 1));
+        RunRecords back;
+        back.items.emplace_back(0, done(pending_of(0)));
+        back.items[0].second.result = Outcome::removed;
+        back.taken_back.push_back(number);
+        REQUIRE(store->record(undo.id, back));
+        undo.state = RunState::done;
+        CHECK(value(store->receipt(undo.id)).undoes_some);
+        CHECK(value(store->receipt(head.id)).undone_by.empty());
+        REQUIRE(store->finish(undo));
+        CHECK(value(store->taken_back(head.id)).size() == number + 1);
+    }
+    CHECK(value(store->receipt(head.id)).undone_by == "undo-1");
+}
+
+TEST_CASE("asking whether a run is alive is in nobody's way", "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    CHECK_FALSE(store->is_alive("run"));
+    CHECK(std::filesystem::directory_iterator(temp.path("state")) != std::filesystem::directory_iterator());
+    std::atomic<bool> end = false;
+    std::vector<std::jthread> asking;
+    for (int thread = 0; thread < 3; ++thread)
+        asking.emplace_back([&] {
+            const auto own = value(Store::open(temp.path("state")));
+            while (!end) (void)own->is_alive("run");
+        });
+    for (int turn = 0; turn < 200; ++turn) {
+        const auto lock = store->lock("run");
+        REQUIRE(lock);
+        CHECK(value(Store::open(temp.path("state")))->is_alive("run"));
+    }
+    end = true;
+    asking.clear();
+    CHECK_FALSE(store->is_alive("run"));
+}
+
+TEST_CASE("runs of several programs at once, in one state folder and one destination, each keep a true receipt", "[disk][keep]") {
+    TempFolder temp;
+    constexpr int programs = 4;
+    constexpr int files = 150;
+    for (int program = 0; program < programs; ++program)
+        for (int file = 0; file < files; ++file)
+            temp.write("from/" + std::to_string(program) + "/" + std::to_string(program) + "-" + std::to_string(file), "bytes");
+    std::atomic<int> good = 0;
+    {
+        std::vector<std::jthread> going;
+        for (int program = 0; program < programs; ++program)
+            going.emplace_back([&, program] {
+                const auto disk = make_disk();
+                const auto store = Store::open(temp.path("state"));
+                Request request = copy({temp.path("from/" + std::to_string(program))}, temp.path("to"));
+                request.shape.contents = true;
+                const auto outlook = store ? prepare(*disk, request) : Result<Outlook>(failure(store.error()));
+                const auto head = outlook ? carry_out(*disk, **store, *outlook->plan, {}) : Result<ReceiptHead>(failure(outlook.error()));
+                if (head && head->totals.of(Outcome::created) == files) ++good;
+            });
+    }
+    CHECK(good == programs);
+    Jobs jobs(temp.path("state"));
+    for (const ReceiptHead& head : value(jobs.store->receipts())) CHECK(jobs.undo(head.id).of(Outcome::removed) >= files);
+    CHECK_FALSE(temp.has("to"));
 }

@@ -164,3 +164,41 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
     jobs.undo(ran.head.id);
     CHECK_FALSE(temp.has("to/from"));
 }
+
+TEST_CASE("the state of the version before is taken over, but for a run that only that one can recover", "[damage]") {
+    TempFolder temp;
+    temp.write("from/a", "a");
+    const std::string database = temp.path("state/tavlo.sqlite");
+    std::string id;
+    {
+        Jobs jobs(temp.path("state"));
+        id = jobs.run(copy({temp.path("from/a")}, temp.path("to"))).head.id;
+    }
+    const bool interrupted = GENERATE(false, true);
+    {
+        if (interrupted) {
+            ReceiptHead head;
+            head.id = "interrupted";
+            bool given = false;
+            REQUIRE(value(Store::open(temp.path("state")))->begin(head, [&] {
+                return std::exchange(given, true) ? std::nullopt : std::optional(PendingItem{});
+            }));
+        }
+        SQLite::Database before(database, SQLite::OPEN_READWRITE);
+        before.exec(
+            "drop table taken_back; alter table receipts drop column paused; alter table receipts drop column undoes_some;"
+            "alter table items drop column fault; pragma user_version = 2");
+    }
+    auto store = Store::open(temp.path("state"));
+    if (interrupted) {
+        REQUIRE_FALSE(store);
+        CHECK(describe(store.error()).find("older version of Tavlo") != std::string::npos);
+        return;
+    }
+    REQUIRE(store);
+    CHECK(value((*store)->receipt(id)).totals.of(Outcome::created) == 1);
+    store->reset();
+    Jobs jobs(temp.path("state"));
+    CHECK(jobs.undo(id).of(Outcome::removed) == 2);
+    CHECK_FALSE(temp.has("to"));
+}
