@@ -95,71 +95,79 @@ void RunLane::begin(RunJob job) {
     emit faultsChanged();
     forecast_.begin_again();
     sampled_.invalidate();
-    const bool goes_on = !job_.resumes.empty();
-    thread_ = std::jthread([this, job = job_, stop = stop_.get_token(), goes_on] {
-        const auto drives = drives_of_job(state_folder_, job);
-        QMetaObject::invokeMethod(
-            this,
-            [this, drives] {
-                drives_ = drives;
-                emit drivesKnown();
-            },
-            Qt::QueuedConnection);
-        Progress before;  // of the same run, in an earlier go
-        if (const auto store = goes_on ? Store::open(state_folder_) : Result<std::unique_ptr<Store>>(failure(Fault::not_found, "", "")))
-            if (const auto so_far = (*store)->so_far(job.resumes)) before.items = so_far->first;
-        RunOptions options;
-        options.sentence = job.sentence.toStdString();
-        options.stop = stop;
-        options.pace = pace_.get();
-        options.pause_when_stuck = true;  // somebody is there to make room
-        RunEvents events;
-        events.begun = [&](const ReceiptHead& head) {
-            const std::scoped_lock lock(mutex_);
-            live_.receipt = head.id;
-            if (job.growing) return;  // what is planned of it is but a part
-            live_.done = before;
-            live_.all = {before.items + head.totals.items, head.totals.bytes};
-        };
-        events.item = [&](ItemId id, const ReceiptItem& item) {
-            const std::scoped_lock lock(mutex_);
-            ++live_.done.items;
-            live_.totals.count(item.result);
-            const bool was_to_come = job.plan && job.continues.empty() && arrives(job.plan->items[id].outcome);
-            if (was_to_come && !arrives(item.result) && item.type == FileType::file) live_.bytes_missed += item.size_bytes;
-            if (needs_somebody(item) && live_.faults.size() < most_faults) live_.faults.push_back(item);
-            live_.log.emplace_back(item);
-            if (live_.log.size() > 2 * most_logged)  // nobody has fetched them for long
-                live_.log.erase(live_.log.begin(), live_.log.begin() + static_cast<std::ptrdiff_t>(most_logged));
-        };
-        events.bytes = [&](std::uint64_t bytes) {
-            const std::scoped_lock lock(mutex_);
-            live_.done.bytes += bytes;
-        };
-        events.at_hand = [&](const std::string& path) {
-            const std::scoped_lock lock(mutex_);
-            live_.at_hand = path;
-        };
-        const auto counted = [&](const Counted& so_far) {
-            const std::scoped_lock lock(mutex_);
-            live_.all = {so_far.items, so_far.bytes};
-            live_.still_counting = !so_far.all;
-        };
-        const auto settled = [&](ItemId id, Outcome outcome) {
-            const std::scoped_lock lock(mutex_);
-            live_.settled.emplace_back(id, outcome);
-        };
-        RunEnd end = carry_out_job(state_folder_, job, options, events, counted, settled);
-        const std::string of_earlier = job.retries.empty() ? job.leaves : job.retries;
-        auto faults = faults_of(state_folder_, end.head ? end.head->id : of_earlier, most_faults);
-        const bool is_to_go_on = options.stop.stop_requested() ? after_ == After::go_on_later : true;  // else it waits for something
-        if (end.head && end.head->state == RunState::stopped && is_to_go_on)
-            if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
-        QMetaObject::invokeMethod(
-            this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); },
-            Qt::QueuedConnection);
-    });
+    thread_ = std::jthread([this, job = job_, stop = stop_.get_token()] { work(job, stop); });
     tellState();
+}
+
+/// On the lane's thread.
+void RunLane::work(const RunJob& job, const std::stop_token& stop) {
+    const auto drives = drives_of_job(state_folder_, job);
+    QMetaObject::invokeMethod(
+        this,
+        [this, drives] {
+            drives_ = drives;
+            emit drivesKnown();
+        },
+        Qt::QueuedConnection);
+    RunOptions options;
+    options.sentence = job.sentence.toStdString();
+    options.stop = stop;
+    options.pace = pace_.get();
+    options.pause_when_stuck = true;  // somebody is there to make room
+    const auto counted = [this](const Counted& so_far) {
+        const std::scoped_lock lock(mutex_);
+        live_.all = {so_far.items, so_far.bytes};
+        live_.still_counting = !so_far.all;
+    };
+    const auto settled = [this](ItemId id, Outcome outcome) {
+        const std::scoped_lock lock(mutex_);
+        live_.settled.emplace_back(id, outcome);
+    };
+    RunEnd end = carry_out_job(state_folder_, job, options, eventsOf(job), counted, settled);
+    const std::string of_earlier = job.retries.empty() ? job.leaves : job.retries;
+    auto faults = faults_of(state_folder_, end.head ? end.head->id : of_earlier, most_faults);
+    const bool is_to_go_on = !stop.stop_requested() || after_ == After::go_on_later;  // not asked to stop, it waits for something
+    if (end.head && end.head->state == RunState::stopped && is_to_go_on)
+        if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
+    QMetaObject::invokeMethod(
+        this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); },
+        Qt::QueuedConnection);
+}
+
+/// What the run says goes into live_, from where refresh() takes it.
+RunEvents RunLane::eventsOf(const RunJob& job) {
+    Progress before;  // of the same run, in an earlier go
+    if (!job.resumes.empty())
+        if (const auto store = Store::open(state_folder_))
+            if (const auto so_far = (*store)->so_far(job.resumes)) before.items = so_far->first;
+    RunEvents events;
+    events.begun = [this, before, grows = job.growing.has_value()](const ReceiptHead& head) {
+        const std::scoped_lock lock(mutex_);
+        live_.receipt = head.id;
+        if (grows) return;  // what is planned of it is but a part
+        live_.done = before;
+        live_.all = {before.items + head.totals.items, head.totals.bytes};
+    };
+    events.item = [this, plan = job.continues.empty() ? job.plan : nullptr](ItemId id, const ReceiptItem& item) {
+        const std::scoped_lock lock(mutex_);
+        ++live_.done.items;
+        live_.totals.count(item.result);
+        const bool was_to_come = plan && arrives(plan->items[id].outcome);
+        if (was_to_come && !arrives(item.result) && item.type == FileType::file) live_.bytes_missed += item.size_bytes;
+        if (needs_somebody(item) && live_.faults.size() < most_faults) live_.faults.push_back(item);
+        live_.log.emplace_back(item);
+        if (live_.log.size() > 2 * most_logged)  // nobody has fetched them for long
+            live_.log.erase(live_.log.begin(), live_.log.begin() + static_cast<std::ptrdiff_t>(most_logged));
+    };
+    events.bytes = [this](std::uint64_t bytes) {
+        const std::scoped_lock lock(mutex_);
+        live_.done.bytes += bytes;
+    };
+    events.at_hand = [this](const std::string& path) {
+        const std::scoped_lock lock(mutex_);
+        live_.at_hand = path;
+    };
+    return events;
 }
 
 void RunLane::allow(bool now) {

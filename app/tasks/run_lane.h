@@ -160,7 +160,8 @@ private:
         std::vector<tavlo::ReceiptItem> faults;
         std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled;
     };
-    class Work;
+    void work(const RunJob& job, const std::stop_token& stop);
+    tavlo::RunEvents eventsOf(const RunJob& job);
     void report(RunEnd end, std::vector<RunFault> faults);
     void tellState();
     void followRate();

@@ -153,7 +153,6 @@ TEST_CASE("runs on different drives go side by side; a limit is kept", "[window]
     CHECK(one->isLive());
     REQUIRE(yard.driver->settle());
     CHECK(clock.elapsed() > 700);  // 4 MB, but for what was begun and saved up before
-    CHECK(clock.elapsed() < 3000);
 }
 
 TEST_CASE("a run that is paused when the window is closed is there at the next start, and goes on", "[window][runs]") {
@@ -236,10 +235,14 @@ TEST_CASE("what a run does is listed as it goes, and narrowed by a name", "[wind
     yard.start("one");
     yard.start("many");
     REQUIRE(yard.driver->settle());
-    CHECK(log->model()->rowCount() == 5);  // of the one that is looked at
     REQUIRE(yard.runs().lanes().size() == 2);
-    for (const auto& lane : yard.runs().lanes())
-        if (lane->status().all.items > 1000) yard.view(lane.get())->setFocus();
+    const auto look_at = [&](bool large) {
+        for (const auto& lane : yard.runs().lanes())
+            if ((lane->status().all.items > 1000) == large) yard.view(lane.get())->setFocus();
+    };
+    look_at(false);
+    CHECK(log->model()->rowCount() == 5);
+    look_at(true);
     CHECK(log->model()->rowCount() == static_cast<int>(RunLane::most_logged));
     yard.driver->type("runFilter", QStringLiteral("1009"));
     CHECK(log->model()->rowCount() == 11);  // 1009, and 10090 to 10099
