@@ -221,6 +221,11 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     }
 }
 
+void Runs::watchOthers(bool on) {
+    watching_ = on;
+    if (on) lookForOthers();
+}
+
 void Runs::lookForOthers() {
     looker_.post([this](const std::stop_token&) {
         const auto store = Store::open(state_folder_);
@@ -264,7 +269,7 @@ void Runs::takeOthers(const std::vector<Other>& others) {
         lane->setElsewhere({other.so_far.first, 0}, {other.so_far.second, 0});
         elsewhere = elsewhere || other.alive;
     }
-    if (elsewhere)
+    if (elsewhere || watching_)
         others_.start();
     else
         others_.stop();

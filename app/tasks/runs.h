@@ -26,6 +26,8 @@ public:
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted or paused, and for those that another program carries out; found() tells of the first.
     void lookForOthers();
+    /// Does so every second, for as long as somebody looks.
+    void watchOthers(bool on);
 
     void pause(RunLane& lane) {
         steer(lane, [&] { lane.setPaused(true); });
@@ -88,7 +90,8 @@ private:
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
     std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;
-    QTimer others_;  ///< while another program carries something out
+    QTimer others_;  ///< while another program carries something out, or somebody looks
+    bool watching_ = false;
     LatestWorker looker_;
     LatestWorker noter_;
 };

@@ -204,7 +204,6 @@ void MainWindow::goTo(PlaceToBe place) {
     if (place == PlaceToBe::receipts) receipts_->refresh();
     if (place == PlaceToBe::safe) safe_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
-    if (place == PlaceToBe::runs) runs_->lookForOthers();
 }
 
 /// The line that narrows what is on view.

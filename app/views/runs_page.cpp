@@ -238,6 +238,16 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     showLanes();
 }
 
+void RunsPage::showEvent(QShowEvent* event) {
+    runs_.watchOthers(true);
+    QWidget::showEvent(event);
+}
+
+void RunsPage::hideEvent(QHideEvent* event) {
+    runs_.watchOthers(false);
+    QWidget::hideEvent(event);
+}
+
 /// The lanes' views follow the lanes: those that stay are kept, with the focus where it is.
 void RunsPage::showLanes() {
     std::vector<LaneView*> views;

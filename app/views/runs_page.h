@@ -30,6 +30,10 @@ public:
     /// Faults that nobody has said anything about, and runs that wait for something.
     std::uint64_t needsSomebody() const;
 
+protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
 signals:
     void receiptRequested(const std::string& receipt);
     void said(const QString& words);
