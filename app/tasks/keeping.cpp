@@ -2,7 +2,6 @@
 
 #include <QSettings>
 
-#include "keep/store.h"
 #include "run/take_back.h"
 #include "text.h"
 
@@ -34,33 +33,43 @@ void Keeping::tell(const QString& words) {
 }
 
 void Keeping::apply(const KeepingRules& rules) {
-    if (rules.safe_days <= 0 && rules.receipt_days <= 0) return lookAtSafe(rules);
     worker_.post([this, rules](const std::stop_token&) {
         const auto store = Store::open(state_folder_);
         if (!store) return;  // the first run will say why
         if (rules.safe_days > 0) {
             const auto disk = make_disk();
             const auto emptied = empty_safe(*disk, **store, now_ns() - rules.safe_days * day_ns);
+            if (!emptied) tell(shown(describe(emptied.error())));
             if (emptied && !emptied->removed.empty())
                 tell(tr("%Ln versions have left the Safe, past the age that you have set.", nullptr,
                         static_cast<int>(emptied->removed.size())));
+            for (const Error& problem : emptied ? emptied->problems : std::vector<Error>())
+                if (problem.fault != Fault::unreachable) return tell(shown(describe(problem)));  // one not mounted goes when it is there
         }
-        if (rules.receipt_days > 0) (void)(*store)->forget_receipts(now_ns() - rules.receipt_days * day_ns);
+        if (rules.receipt_days > 0)
+            if (const auto forgotten = (*store)->forget_receipts(now_ns() - rules.receipt_days * day_ns); !forgotten)
+                tell(shown(describe(forgotten.error())));
+        warn(**store, rules);
     });
 }
 
 void Keeping::lookAtSafe(const KeepingRules& rules) {
     if (rules.safe_limit == 0) return;
     worker_.post([this, rules](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        const auto entries = store ? (*store)->safe_entries() : Result<std::vector<SafeEntry>>();
-        std::uint64_t bytes = 0;
-        for (const SafeEntry& entry : entries.value_or(std::vector<SafeEntry>()))
-            if (entry.type == FileType::file) bytes += entry.identity.size_bytes;
-        const bool over = bytes > rules.safe_limit;
-        if (over && !is_over_)
-            tell(tr("The Safe takes %1, more than the %2 that you have set: see what can leave it.")
-                     .arg(size_text(bytes), size_text(rules.safe_limit)));
-        is_over_ = over;
+        if (const auto store = Store::open(state_folder_)) warn(**store, rules);
     });
+}
+
+void Keeping::warn(Store& store, const KeepingRules& rules) {
+    if (rules.safe_limit == 0) return;
+    const auto entries = store.safe_entries();
+    if (!entries) return tell(shown(describe(entries.error())));
+    std::uint64_t bytes = 0;
+    for (const SafeEntry& entry : *entries)
+        if (entry.type == FileType::file) bytes += entry.identity.size_bytes;
+    const bool over = bytes > rules.safe_limit;
+    if (over && !is_over_)
+        tell(tr("The Safe takes %1, more than the %2 that you have set: see what can leave it.")
+                 .arg(size_text(bytes), size_text(rules.safe_limit)));
+    is_over_ = over;
 }

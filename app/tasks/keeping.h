@@ -5,6 +5,7 @@
 #include <cstdint>
 #include <string>
 
+#include "keep/store.h"
 #include "tasks/latest_worker.h"
 
 /// How long things are kept, as the user has set it. Nothing goes by itself unless an age was set.
@@ -32,6 +33,7 @@ signals:
 
 private:
     void tell(const QString& words);
+    void warn(tavlo::Store& store, const KeepingRules& rules);
 
     std::string state_folder_;
     bool is_over_ = false;  ///< the worker's: the Safe took too much, the last time

@@ -115,4 +115,9 @@ TEST_CASE("versions leave the Safe by themselves only at the age that was set; a
     CHECK(said[1] == "1 version has left the Safe, past the age that you have set.");
     CHECK((*store)->safe_entries()->size() == 1);
     CHECK((*store)->receipts()->size() == 1);
+    Keeping at_start(shelf.temp.path("state"));
+    QObject::connect(&at_start, &Keeping::said, [&](const QString& words) { said << words; });
+    at_start.apply({.safe_days = 90, .safe_limit = 10});  // an age does not silence the warning
+    REQUIRE(WindowDriver::wait([&] { return said.size() == 3; }));
+    CHECK(said[2].startsWith("The Safe takes"));
 }
