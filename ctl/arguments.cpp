@@ -122,12 +122,13 @@ public:
         app_.parse(std::move(words));
         for (const CLI::Option* option : app_.get_options())
             if (option->get_expected_max() <= 1 && option->count() > 1) refuse(option->get_name() + " may be given once only");
-        into.state_folder = state_.empty() ? tavlo::default_state_folder() : absolute(state_);
+        if (state_ && state_->empty()) refuse("--state wants a folder, and got nothing");
+        into.state_folder = state_ ? absolute(*state_) : tavlo::default_state_folder();
     }
 
 private:
     CLI::App app_;
-    std::string state_;
+    std::optional<std::string> state_;
 };
 
 /// The options that choose files, as words; what they mean is worked out once the line is read.
@@ -218,6 +219,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.list("--when", when, "the decision for one finding: same, newer, older, same-date, type or twin")->type_name("FINDING=DECISION");
     const SelectionOptions selection(line);
     line.app().add_option("--verify", verify, "read-back: read again what was written, and compare; none")->type_name("HOW");
+    line.flag("--lose-attributes", out.request.rules.may_lose,
+              "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.flag("--json", out.json, "one JSON document on standard output");
     line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
@@ -231,6 +234,8 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     }
     if (end_of_options != words.end()) sources.insert(sources.end(), end_of_options + 1, words.end());
     if (sources.empty()) refuse("SOURCE is required");
+    if (std::find(sources.begin(), sources.end(), "") != sources.end()) refuse("a SOURCE is empty");
+    if (into.empty()) refuse("--into wants a folder, and got nothing");
     for (const auto& source : sources) out.request.sources.push_back(source_path(source));
     out.request.destination = absolute(into);
     out.request.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
@@ -282,13 +287,17 @@ void read_safe(std::vector<std::string> words, Arguments& out) {
     } else if (what == "restore") {
         out.command = Arguments::Command::safe_restore;
         line.app().add_option("ENTRY", out.id, "the version")->required();
-        line.app().add_option("--into", out.into, "a folder other than where it was")->type_name("FOLDER");
+        std::optional<std::string> into;
+        line.app().add_option("--into", into, "a folder other than where it was")->type_name("FOLDER");
         line.parse(words, out);
-        if (!out.into.empty()) out.into = absolute(out.into);
+        if (into && into->empty()) refuse("--into wants a folder, and got nothing");
+        if (into) out.into = absolute(*into);
     } else if (what == "empty") {
         out.command = Arguments::Command::safe_empty;
         line.app().add_option("--older-than", out.older_than_days, "only what was set aside longer ago")->type_name("DAYS");
+        line.app().add_option("--of", out.id, "only what this undo took away, as far as its bytes stand in the source still")->type_name("UNDO");
         line.parse(words, out);
+        if (!out.id.empty() && out.older_than_days) refuse("--of and --older-than exclude each other");
     } else {
         refuse("'safe' does not know '" + tavlo::printable(what) + "'");
     }

@@ -19,9 +19,9 @@ struct Arguments {
     std::optional<std::string> list_file{};  ///< only files named in it
     bool keep_empty_folders = false;         ///< --subfolders all, said outright
     tavlo::Verify verify = tavlo::Verify::automatic;
-    std::string id{};    ///< a receipt or a Safe entry
+    std::string id{};    ///< a receipt or a Safe entry; of safe empty: the undo whose versions go
     std::string into{};  ///< safe restore: another folder
-    std::optional<unsigned> older_than_days{};
+    std::optional<std::uint64_t> older_than_days{};
     std::string state_folder{};
     bool plan_only = false;
     bool while_counting = false;  ///< copies begin before everything is counted

@@ -2,6 +2,8 @@
 #include <fmt/format.h>
 #include <unistd.h>
 
+#include <algorithm>
+#include <array>
 #include <csignal>
 #include <cstdio>
 #include <functional>
@@ -66,6 +68,18 @@ int exit_for(const Totals& totals) {
     return totals.of(Outcome::undecided) > 0 ? some_undecided : done;
 }
 
+int exit_for(const ReceiptHead& head) {
+    if (head.state == RunState::stopped) return stopped;
+    return head.problem.empty() ? exit_for(head.totals) : some_failed;
+}
+
+/// The one of two that outweighs the other: stopped, failed, undecided, done.
+int worse(int one, int other) {
+    constexpr std::array by_weight{done, some_undecided, some_failed, stopped};
+    const auto weight = [&](int status) { return std::find(by_weight.begin(), by_weight.end(), status) - by_weight.begin(); };
+    return weight(one) >= weight(other) ? one : other;
+}
+
 std::string summary(const Totals& totals) {
     std::string text;
     for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::merged, Outcome::skipped,
@@ -103,6 +117,18 @@ void print_not_kept(Store& store, const std::string& receipt) {
             std::cout << fmt::format("{} items could not keep: {}\n", items, printable(attributes));
 }
 
+/// What an undo took away lies in the Safe: how much that is, and how its room comes back.
+void print_kept_by_undo(Store& store, const ReceiptHead& head) {
+    if (head.undoes.empty()) return;
+    const auto entries = store.safe_entries_of(head.id);
+    if (!entries || entries->empty()) return;
+    std::uint64_t bytes = 0;
+    for (const SafeEntry& entry : *entries)
+        if (entry.type == FileType::file) bytes += entry.identity.size_bytes;
+    std::cout << fmt::format("{} of them lie in the Safe now, {} bytes; tavloctl safe empty --of {} removes what the source still holds\n",
+                             entries->size(), bytes, head.id);
+}
+
 using Work = std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>;
 
 int carry_out_and_report(Store& store, const Totals& totals, const Arguments& arguments, const std::string& sentence, const Work& work) {
@@ -120,6 +146,10 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
         }
         if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
     };
+    events.waits = [&](const Error& why) {
+        progress.clear();
+        say(describe(why) + "; waiting");
+    };
     const auto head = work({sentence, arguments.verify, signal.token()}, events);
     progress.clear();
     if (!head && !begun) return refuse(head.error());
@@ -127,6 +157,7 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
         say(describe(head.error()));
         return some_failed;
     }
+    if (!head->problem.empty()) say(printable(head->problem));
     if (arguments.json) {
         if (auto written = write_receipt(std::cout, *head, store); !written) {
             say(describe(written.error()));
@@ -135,9 +166,10 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
     } else {
         std::cout << summary(head->totals) << '\n';
         print_not_kept(store, head->id);
+        print_kept_by_undo(store, *head);
         std::cout << "receipt " << head->id << '\n';
     }
-    return head->state == RunState::stopped ? stopped : exit_for(head->totals);
+    return exit_for(*head);
 }
 
 int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, const std::string& sentence) {
@@ -205,7 +237,11 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
 }
 
 int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
-    const auto plan = prepare_undo(disk, store, arguments.id);
+    // held until the undo of a run that was interrupted is through; a plan changes nothing, so it settles nothing either
+    const auto held =
+        arguments.plan_only ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(disk, store, arguments.id);
+    if (!held) return refuse(held.error());
+    const auto plan = prepare_undo(disk, store, arguments.id, {}, held->has_value());
     if (!plan) return refuse(plan.error());
     if (arguments.plan_only) return print_plan(*plan, arguments.json);
     return carry_out_plan(disk, store, *plan, arguments, "Undo " + arguments.id);
@@ -224,13 +260,11 @@ int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
     for (const Error& problem : recovered->problems) say(describe(problem));
     int status = recovered->problems.empty() ? done : some_failed;
     for (const ReceiptHead& head : recovered->completed) {
-        const int of_run = head.state == RunState::stopped ? stopped : exit_for(head.totals);
-        // a failure outweighs what is undecided
-        if (status == done || of_run == some_failed || of_run == stopped) status = of_run == done ? status : of_run;
+        status = worse(status, exit_for(head));
         if (!arguments.json) std::cout << head.id << "  " << summary(head.totals) << '\n';
     }
     if (!arguments.json) {
-        if (recovered->completed.empty()) std::cout << "nothing to recover\n";
+        if (recovered->completed.empty() && recovered->problems.empty()) std::cout << "nothing to recover\n";
         return status;
     }
     const auto written = write_recovery(std::cout, recovered->completed, store);
@@ -244,11 +278,13 @@ int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
 int list_receipts(Store& store, bool json) {
     const auto heads = store.receipts();
     if (!heads) return refuse(heads.error());
+    const auto goes_on = [&](const ReceiptHead& head) { return head.state != RunState::done && store.is_alive(head.id); };
     if (json) {
-        write_receipts(std::cout, *heads);
+        write_receipts(std::cout, *heads, goes_on);
     } else {
         for (const ReceiptHead& head : *heads)
-            std::cout << fmt::format("{}  {}  {:<11} {:<7} {}  {}\n", head.id, local_time(head.started_ns), to_text(head.state),
+            std::cout << fmt::format("{}  {}  {:<11} {:<7} {}  {}\n", head.id, local_time(head.started_ns),
+                                     goes_on(head) ? std::string_view("goes on") : to_text(head.state),
                                      to_text(head.operation), printable(head.destination), summary(head.totals));
     }
     return done;
@@ -269,6 +305,7 @@ int show_receipt(Store& store, const Arguments& arguments) {
         });
         std::cout << summary(head->totals) << '\n';
         print_not_kept(store, head->id);
+        if (!head->problem.empty()) std::cout << printable(head->problem) << '\n';
     }
     return shown ? done : refuse(shown.error());
 }
@@ -320,8 +357,8 @@ int restore(FileSystem& disk, Store& store, const Arguments& arguments) {
 }
 
 int empty(FileSystem& disk, Store& store, const Arguments& arguments) {
-    constexpr std::int64_t day_ns = 86'400'000'000'000;
-    const auto emptied = empty_safe(disk, store, now_ns() - std::int64_t{arguments.older_than_days.value_or(0)} * day_ns);
+    const auto emptied =
+        arguments.id.empty() ? empty_safe(disk, store, arguments.older_than_days) : remove_proved(disk, store, arguments.id);
     if (!emptied) return refuse(emptied.error());
     for (const Error& problem : emptied->problems) say(describe(problem));
     if (arguments.json)

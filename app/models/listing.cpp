@@ -8,7 +8,7 @@
 #include <algorithm>
 #include <chrono>
 
-#include "batch/gather.h"
+#include "files/own.h"
 #include "files/natural.h"
 #include "files/path.h"
 #include "select/name_filter.h"
@@ -85,7 +85,7 @@ void read_listing(const std::string& path, const std::stop_token& stop, const st
     bool sent = false;
     for (Name& name : *names) {
         if (stop.stop_requested()) return;
-        if (is_own_name(name.bytes)) continue;
+        if (is_own(*disk, *folder, name.bytes)) continue;
         const auto status = disk->status(*folder, name.bytes);
         if (status) add(*listing, std::move(name.bytes), *status, 0);  // else it went away meanwhile
         if (sent || listing->rows.size() % 256 != 0 || std::chrono::steady_clock::now() - began < first_rows) continue;

@@ -274,6 +274,7 @@ void Bench::setCollisionRule(CollisionRule rule) {
     rules.single = std::move(request_.rules.single);
     rules.new_names = request_.rules.new_names;
     rules.adapt_names = request_.rules.adapt_names;
+    rules.may_lose = request_.rules.may_lose;
     rules.clearing = request_.rules.clearing;
     request_.rules = std::move(rules);
     changed(false);

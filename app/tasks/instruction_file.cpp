@@ -92,6 +92,7 @@ std::string to_text(const Instruction& instruction) {
                            {key("names"), static_cast<int>(request.rules.new_names.scheme)},
                            {key("pattern"), bytes(request.rules.new_names.pattern)},
                            {key("adapt"), request.rules.adapt_names},
+                           {key("lose"), request.rules.may_lose},
                            {key("decisions"), decisions}};
     return QJsonDocument(json).toJson(QJsonDocument::Compact).toStdString();
 }
@@ -118,6 +119,7 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
     request.rules = instruction.rule == CollisionRule::own ? instruction.own : rules_for(instruction.rule);
     request.rules.new_names = {static_cast<NewNames::Scheme>(names), bytes(json[key("pattern")])};
     request.rules.adapt_names = json[key("adapt")].toBool();
+    request.rules.may_lose = json[key("lose")].toBool();
     request.rules.clearing = static_cast<Clearing>(clearing);
     Decisions::Stroke stroke;
     for (const auto& value : json[key("decisions")].toArray()) {

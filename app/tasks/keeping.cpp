@@ -38,7 +38,7 @@ void Keeping::apply(const KeepingRules& rules) {
         if (!store) return;  // the first run will say why
         if (rules.safe_days > 0) {
             const auto disk = make_disk();
-            const auto emptied = empty_safe(*disk, **store, now_ns() - rules.safe_days * day_ns);
+            const auto emptied = empty_safe(*disk, **store, static_cast<std::uint64_t>(rules.safe_days));
             if (!emptied) tell(shown(describe(emptied.error())));
             if (emptied && !emptied->removed.empty())
                 tell(tr("%Ln versions have left the Safe, past the age that you have set.", nullptr,

@@ -92,7 +92,9 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
         const auto store = Store::open(state_folder_);
         if (!store) return sorry(store.error());
         const auto disk = make_disk();
-        auto plan = prepare_undo(*disk, **store, receipt, only);
+        const auto held = settle_before_undo(*disk, **store, receipt);
+        if (!held) return sorry(held.error());
+        auto plan = prepare_undo(*disk, **store, receipt, only, held->has_value());
         if (!plan) return sorry(plan.error());
         auto shared = std::make_shared<const Plan>(std::move(*plan));
         QMetaObject::invokeMethod(

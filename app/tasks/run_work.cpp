@@ -71,7 +71,9 @@ private:
         if (!job_.leaves.empty()) return leave_failed(**store_, job_.leaves, job_.numbers);
         if (!job_.retries.empty()) return try_again();
         if (!job_.takes_back.empty()) {
-            auto undo = prepare_undo(*disk_, **store_, job_.takes_back);
+            const auto held = settle_before_undo(*disk_, **store_, job_.takes_back);
+            if (!held) return failure(held.error());
+            auto undo = prepare_undo(*disk_, **store_, job_.takes_back, {}, held->has_value());
             if (!undo) return failure(undo.error());
             return carry_out(*disk_, **store_, *undo, options_, events_);
         }
@@ -86,6 +88,10 @@ private:
             tell(id, item);
             settled_(id, item.result);
         };
+        // of a run that never came to its end, so that nobody goes on with it meanwhile
+        const auto held = plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt)
+                                                : settle_before_undo(*disk_, **store_, plan_->undoes);
+        if (!held) return failure(held.error());
         return carry_out(*disk_, **store_, *plan_, options_, events_);
     }
 

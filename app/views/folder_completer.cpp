@@ -5,7 +5,7 @@
 #include <QLineEdit>
 #include <algorithm>
 
-#include "batch/gather.h"
+#include "files/own.h"
 #include "files/file_system.h"
 #include "files/natural.h"
 #include "files/path.h"
@@ -34,7 +34,7 @@ void FolderCompleter::complete(const QString& text) {
             if (const auto names = disk->list(*handle))
                 for (const Name& name : *names) {
                     if (stop.stop_requested()) return;
-                    if (name.hint != FileType::folder || is_own_name(name.bytes)) continue;
+                    if (name.hint != FileType::folder || is_own(*disk, *handle, name.bytes)) continue;
                     exists |= name.bytes == begin;
                     if (name.bytes.starts_with(begin)) found.push_back(name.bytes);
                 }

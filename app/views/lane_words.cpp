@@ -78,7 +78,8 @@ QString remedy_words(std::optional<Fault> fault) {
         case Fault::unsupported:
         case Fault::other_file_system:
         case Fault::cancelled:
-        case Fault::refused: break;
+        case Fault::refused:
+        case Fault::locked: break;
     }
     return {};
 }

@@ -6,13 +6,12 @@
 #include <unordered_map>
 
 #include "files/ancestors.h"
+#include "files/own.h"
 #include "files/path.h"
 
 namespace tavlo {
 
 std::string Batch::source_path(const Entry& entry) const { return join(folders.path(entry.folder), entry.name); }
-
-bool is_own_name(std::string_view name) { return name.starts_with(".tavlo-safe-") || name.starts_with(".tavlo-part-"); }
 
 namespace {
 
@@ -163,12 +162,12 @@ private:
         }
         const Name name = std::move(levels_[depth].names[levels_[depth].next++]);
         const EntryId above = levels_[depth].entry;
-        if (is_own_name(name.bytes)) {
+        const FolderId folder = batch_.entries[above].inside;
+        const auto handle = handles_.open(folder);
+        if (handle && is_own(disk_, **handle, name.bytes)) {
             mark_incomplete(above);
             return {};
         }
-        const FolderId folder = batch_.entries[above].inside;
-        const auto handle = handles_.open(folder);
         const auto status = handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
         if (!status) {
             if (status.error().fault == Fault::not_found) return {};  // went away between the listing and the look

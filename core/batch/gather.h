@@ -41,7 +41,4 @@ private:
     std::unique_ptr<Parts> parts_;
 };
 
-/// Names that are Tavlo's own: its Safe and its part-files.
-bool is_own_name(std::string_view name);
-
 }  // namespace tavlo

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "files/hash.h"
+#include "files/stretches.h"
 
 namespace tavlo {
 
@@ -24,105 +25,159 @@ std::span<std::byte> buffer(int which) {
 
 tl::unexpected<Error> cancelled(const Handle& file) { return failure(Fault::cancelled, "stopped", file.path()); }
 
+tl::unexpected<Error> became_shorter(const Handle& file) {
+    return failure(Fault::changed_meanwhile, "is shorter than it says", file.path());
+}
+
+/// A size of 0, or any, may be a lie: what comes after it is looked for (proc(5) has such files, and servers do).
+Result<void> check_end(FileSystem& disk, const Handle& file, std::uint64_t size) {
+    std::byte one{};
+    const auto got = disk.read_at(file, size, std::span(&one, 1));
+    if (!got) return failure(got.error());
+    if (*got != 0) return failure(Fault::changed_meanwhile, "is longer than it says", file.path());
+    return {};
+}
+
 /// true: done; false: this pair of file systems can't, and nothing was written
-Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size, const Meter& meter) {
+Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, const Meter& meter) {
+    const std::uint64_t size = seen.id.size_bytes;
     if (auto shared = disk.share_blocks(from, to); shared) {
         meter.pass(size);
         return true;
     } else if (shared.error().fault != Fault::unsupported) {
         return failure(shared.error());
     }
+    const auto stretches = stretches_of(disk, from, seen);
+    if (!stretches) return failure(stretches.error());
     bool any = false;
-    for (std::uint64_t offset = 0; offset < size;) {
-        const auto data = disk.next_data(from, offset, size);
-        if (!data) return failure(data.error());
-        meter.pass(data->first - offset);
-        offset = data->first;
-        while (offset < data->second) {
-            const std::uint64_t piece = meter.next_piece(std::min(kernel_step_bytes, data->second - offset));
+    std::uint64_t offset = 0;
+    for (const Stretch& data : *stretches) {
+        meter.pass(data.begin - offset);
+        offset = data.begin;
+        while (offset < data.end) {
+            const std::uint64_t piece = meter.next_piece(std::min(kernel_step_bytes, data.end - offset));
             if (piece == 0) return cancelled(from);
             const auto copied = disk.copy_range(from, offset, to, piece);
             if (!copied) {
                 if (copied.error().fault == Fault::unsupported && !any) return false;
                 return failure(copied.error());
             }
-            if (*copied == 0) return failure(Fault::changed_meanwhile, "became shorter while it was read", from.path());
+            if (*copied == 0 && !any) return false;  // some say so of what can only be read
+            if (*copied == 0) return became_shorter(from);
             any = true;
             disk.start_writing(to, offset, *copied);
             offset += *copied;
             meter.add(*copied);
         }
     }
+    meter.pass(size - offset);
     if (auto sized = disk.set_size(to, size); !sized) return failure(sized.error());
     return true;
 }
 
+/// Reads a file through memory, piece by piece, to its end; what is a hole comes as zeros, unread.
+/// take    is given each piece, with whether it is a hole; errors of it end the reading
+/// returns the bytes in all
+template <class Take>
+Result<std::uint64_t> read_through(FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter, Take take) {
+    const auto stretches = stretches_of(disk, file, seen);
+    if (!stretches) return failure(stretches.error());
+    const auto memory = buffer(0);
+    std::uint64_t offset = 0;
+    const auto hole_until = [&](std::uint64_t end) -> Result<void> {
+        if (offset < end) std::memset(memory.data(), 0, static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
+        while (offset < end) {
+            if (meter.stop.stop_requested()) return cancelled(file);
+            const auto piece = memory.first(static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
+            if (Result<void> taken = take(offset, piece, true); !taken) return taken;
+            offset += piece.size();
+            meter.pass(piece.size());
+        }
+        return {};
+    };
+    for (const Stretch& data : *stretches) {
+        if (auto passed = hole_until(data.begin); !passed) return failure(passed.error());
+        while (offset < data.end) {
+            const std::uint64_t bytes = meter.next_piece(std::min<std::uint64_t>(memory.size(), data.end - offset));
+            if (bytes == 0) return cancelled(file);
+            const auto piece = memory.first(static_cast<std::size_t>(bytes));
+            const auto got = disk.read_at(file, offset, piece);
+            if (!got) return failure(got.error());
+            if (*got < piece.size()) return became_shorter(file);
+            if (Result<void> taken = take(offset, piece, false); !taken) return failure(taken.error());
+            offset += piece.size();
+            meter.add(piece.size());
+        }
+    }
+    if (auto passed = hole_until(seen.id.size_bytes); !passed) return failure(passed.error());
+    if (auto ended = check_end(disk, file, offset); !ended) return failure(ended.error());
+    return offset;
+}
+
 }  // namespace
 
-Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size, bool hash, const Meter& meter) {
+Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, bool hash, const Meter& meter) {
+    const std::uint64_t size = seen.id.size_bytes;
     if (!hash && size > small_file_bytes) {
-        const auto done = copy_inside_kernel(disk, from, to, size, meter);
+        const auto done = copy_inside_kernel(disk, from, to, seen, meter);
         if (!done) return failure(done.error());
-        if (*done) return std::string{};
+        if (*done) {
+            if (auto ended = check_end(disk, from, size); !ended) return failure(ended.error());
+            return std::string{};
+        }
     }
     std::optional<Hasher> hasher;
     if (hash) hasher.emplace();
-    const auto memory = buffer(0);
-    std::uint64_t offset = 0;
-    std::pair<std::uint64_t, std::uint64_t> data{0, size};
-    bool data_known = size <= small_file_bytes;
     bool holes = false;
-    while (offset < size) {
-        if (!data_known || offset >= data.second) {
-            const auto next = disk.next_data(from, offset, size);
-            if (!next) return failure(next.error());
-            data = *next;
-            data_known = true;
-        }
-        const bool in_hole = offset < data.first;
-        const std::uint64_t end = in_hole ? data.first : data.second;
-        const std::uint64_t most = std::min<std::uint64_t>(memory.size(), end - offset);
-        const std::uint64_t bytes = in_hole && !meter.stop.stop_requested() ? most : meter.next_piece(most);
-        if (bytes == 0) return cancelled(from);
-        const auto piece = memory.first(static_cast<std::size_t>(bytes));
-        if (in_hole) {
-            holes = true;
-            std::memset(piece.data(), 0, piece.size());
-        } else {
-            const auto got = disk.read_at(from, offset, piece);
-            if (!got) return failure(got.error());
-            if (*got < piece.size()) return failure(Fault::changed_meanwhile, "became shorter while it was read", from.path());
-            if (auto written = disk.write_at(to, offset, piece); !written) return failure(written.error());
-        }
+    const auto read = read_through(disk, from, seen, meter, [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
+        holes = holes || hole;
         if (hasher) hasher->add(piece);
-        offset += piece.size();
-        in_hole ? meter.pass(piece.size()) : meter.add(piece.size());
-    }
+        return hole ? Result<void>{} : disk.write_at(to, offset, piece);
+    });
+    if (!read) return failure(read.error());
     if (holes)
         if (auto sized = disk.set_size(to, size); !sized) return failure(sized.error());
     return hasher ? hasher->text() : std::string{};
 }
 
 Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& meter) {
+    const auto seen = disk.status(file);
+    if (!seen) return failure(seen.error());
     Hasher hasher;
-    const auto memory = buffer(0);
-    for (std::uint64_t offset = 0;;) {
-        const std::uint64_t piece = meter.next_piece(memory.size());
-        if (piece == 0) return cancelled(file);
-        const auto got = disk.read_at(file, offset, memory.first(static_cast<std::size_t>(piece)));
-        if (!got) return failure(got.error());
-        if (*got == 0) return hasher.text();
-        hasher.add(memory.first(*got));
-        offset += *got;
-        meter.add(*got);
-    }
+    const auto read = read_through(disk, file, *seen, meter, [&](std::uint64_t, std::span<const std::byte> piece, bool) {
+        hasher.add(piece);
+        return Result<void>{};
+    });
+    if (!read) return failure(read.error());
+    return hasher.text();
 }
 
+namespace {
+
+/// The next offset at or after one where either file may hold something else than zeros.
+std::uint64_t next_of(const std::vector<Stretch>& stretches, std::size_t& at, std::uint64_t offset) {
+    while (at < stretches.size() && stretches[at].end <= offset) ++at;
+    return at == stretches.size() ? UINT64_MAX : std::max(offset, stretches[at].begin);
+}
+
+}  // namespace
+
 Result<bool> same_bytes(FileSystem& disk, const Handle& a, const Handle& b, const Meter& meter) {
+    const auto seen_a = disk.status(a);
+    const auto seen_b = disk.status(b);
+    if (!seen_a || !seen_b) return failure(seen_a ? seen_b.error() : seen_a.error());
+    const auto data_a = stretches_of(disk, a, *seen_a);
+    const auto data_b = stretches_of(disk, b, *seen_b);
+    if (!data_a || !data_b) return failure(data_a ? data_b.error() : data_a.error());
     const auto one = buffer(0);
     const auto two = buffer(1);
+    const std::uint64_t size = std::min(seen_a->id.size_bytes, seen_b->id.size_bytes);
+    std::size_t at_a = 0;
+    std::size_t at_b = 0;
     for (std::uint64_t offset = 0;;) {
         if (meter.stop.stop_requested()) return cancelled(a);
+        // holes of both are passed over; behind the sizes that they say, both are read until they end
+        if (offset < size) offset = std::min(size, std::min(next_of(*data_a, at_a, offset), next_of(*data_b, at_b, offset)));
         const auto left = disk.read_at(a, offset, one);
         if (!left) return failure(left.error());
         const auto right = disk.read_at(b, offset, two);

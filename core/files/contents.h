@@ -32,14 +32,14 @@ struct Meter {
     }
 };
 
-/// Copies all bytes of an open file into a staged one; holes stay holes.
+/// Copies all bytes of an open file into a staged one; holes stay holes. It is read to its end, whatever it says its size is.
+/// seen     the file, as it was opened
 /// hash     also computes the hash; the bytes then pass through memory
 /// returns  the hash's text, or "" where none was asked for
-/// errors   cancelled, no_space, io: drop the staged file
-Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, std::uint64_t size_bytes, bool hash,
-                               const Meter& meter);
+/// errors   changed_meanwhile: it is longer or shorter than it says; cancelled, no_space, io: drop the staged file
+Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, bool hash, const Meter& meter);
 
-/// Reads a whole file. returns the hash's text (Hasher).
+/// Reads a whole file to its end; holes count as the zeros they stand for. returns the hash's text (Hasher).
 Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& meter);
 
 /// Whether two open files hold the same bytes, found by reading both up to the first difference.

@@ -1,24 +1,27 @@
 #include <dirent.h>
 #include <fcntl.h>
 #include <linux/fs.h>
-#include <linux/magic.h>
+#include <linux/openat2.h>
 #include <sys/ioctl.h>
 #include <sys/stat.h>
-#include <sys/statvfs.h>
+#include <sys/syscall.h>
 #include <sys/sysmacros.h>
 #include <sys/vfs.h>
-#include <sys/xattr.h>
 #include <unistd.h>
 
 #include <algorithm>
+#include <array>
 #include <atomic>
 #include <cerrno>
 #include <cstdio>
+#include <csignal>
 #include <cstring>
 
+#include "files/attributes.h"
 #include "files/extents.h"
 #include "files/file_system.h"
 #include "files/path.h"
+#include "files/volume.h"
 
 namespace tavlo {
 
@@ -51,9 +54,6 @@ Staged::~Staged() {
 
 namespace {
 
-constexpr std::uint64_t magic_msdos = 0x4d44;
-constexpr std::uint64_t magic_exfat = 0x2011BAB0;
-constexpr std::uint64_t magic_ntfs3 = 0x7366746e;
 constexpr std::int64_t second_ns = 1'000'000'000;
 
 tl::unexpected<Error> failed(std::string_view step, std::string_view path) {
@@ -103,6 +103,10 @@ FileType type_of_entry(unsigned char kind) {
     }
 }
 
+// of Linux 6.8 on: a number that no later mount has; the older one is given again once its mount is gone
+constexpr unsigned mount_id_unique = 0x4000U;
+constexpr unsigned wanted_of_statx = STATX_BASIC_STATS | STATX_MNT_ID | mount_id_unique;
+
 Status from_statx(const struct statx& s) {
     Status status;
     status.type = type_of(s.stx_mode);
@@ -118,28 +122,36 @@ Status from_statx(const struct statx& s) {
     return status;
 }
 
-constexpr std::string_view access_acl = "system.posix_acl_access";
-constexpr std::string_view default_acl = "system.posix_acl_default";
-
-std::vector<std::string> extended_names(int descriptor) {
-    std::vector<std::string> names;
-    const ssize_t needed = ::flistxattr(descriptor, nullptr, 0);
-    if (needed <= 0) return names;
-    std::string list(static_cast<std::size_t>(needed), '\0');
-    const ssize_t got = ::flistxattr(descriptor, list.data(), list.size());
-    for (std::size_t at = 0; got > 0 && at < static_cast<std::size_t>(got);) {
-        names.emplace_back(list.c_str() + at);
-        at += names.back().size() + 1;
-    }
-    return names;
-}
-
 class Disk final : public FileSystem {
 public:
     Result<Handle> open_folder(const std::string& path) override { return open_at(AT_FDCWD, path.c_str(), path, 0); }
 
     Result<Handle> open_folder_in(const Handle& folder, const std::string& name) override {
         return open_at(folder.descriptor(), name.c_str(), join(folder.path(), name), O_NOFOLLOW);
+    }
+
+    Result<Handle> open_folder_in_mount(const Handle& folder, const std::string& name) override {
+        open_how how{};
+        how.flags = O_RDONLY | O_DIRECTORY | O_CLOEXEC | O_NOFOLLOW;
+        how.resolve = RESOLVE_NO_XDEV | RESOLVE_NO_SYMLINKS | RESOLVE_NO_MAGICLINKS | RESOLVE_BENEATH;
+        const auto path = join(folder.path(), name);
+        const auto fd = static_cast<int>(::syscall(SYS_openat2, folder.descriptor(), name.c_str(), &how, sizeof how));
+        Handle opened(fd, path);
+        if (fd < 0) {
+            if (errno == EXDEV) return failure(system_error(EXDEV, "is a mount of another file system", path));
+            if (errno != ENOSYS && errno != EPERM) return failed("open folder", path);
+            auto plain = open_folder_in(folder, name);  // before Linux 5.6, or in a sandbox that does not know the call
+            if (!plain) return plain;
+            opened = std::move(*plain);
+            const auto here = mount(folder);
+            const auto there = mount(opened);
+            if (!here || !there || *here != *there) return failure(system_error(EXDEV, "is a mount of another file system", path));
+        }
+        const auto around = status(folder);  // a subvolume is no mount, and another device all the same
+        const auto inside = status(opened);
+        if (!around || !inside) return failure(around ? inside.error() : around.error());
+        if (around->id.device != inside->id.device) return failure(system_error(EXDEV, "lies on another file system", path));
+        return opened;
     }
 
     Result<std::vector<Name>> list(const Handle& folder) override {
@@ -168,53 +180,29 @@ public:
 
     Result<Status> status(const Handle& folder, const std::string& name) override {
         struct statx s {};
-        if (::statx(folder.descriptor(), name.c_str(), AT_SYMLINK_NOFOLLOW | AT_NO_AUTOMOUNT, STATX_BASIC_STATS, &s) != 0)
+        if (::statx(folder.descriptor(), name.c_str(), AT_SYMLINK_NOFOLLOW | AT_NO_AUTOMOUNT, wanted_of_statx, &s) != 0)
             return failed("look at", folder, name);
-        return from_statx(s);
+        return marked(s, folder.descriptor(), name.c_str());
     }
 
     Result<Status> status(const Handle& open) override {
         struct statx s {};
-        if (::statx(open.descriptor(), "", AT_EMPTY_PATH, STATX_BASIC_STATS, &s) != 0) return failed("look at", open.path());
-        return from_statx(s);
+        if (::statx(open.descriptor(), "", AT_EMPTY_PATH, wanted_of_statx, &s) != 0) return failed("look at", open.path());
+        return marked(s, open.descriptor(), nullptr);
     }
 
     Result<Volume> volume(const Handle& folder) override {
-        struct statvfs space {};
-        struct statfs kind {};
         const auto looked = status(folder);
         if (!looked) return failure(looked.error());
-        if (::fstatvfs(folder.descriptor(), &space) != 0 || ::fstatfs(folder.descriptor(), &kind) != 0)
-            return failed("look at file system", folder.path());
-        Volume volume;
-        volume.device = looked->id.device;
-        volume.free_bytes = std::uint64_t{space.f_bavail} * space.f_frsize;
-        if (space.f_files != 0) volume.free_inodes = space.f_favail;
-        volume.read_only = (space.f_flag & ST_RDONLY) != 0;
-        volume.max_name_bytes = kind.f_namelen > 0 ? static_cast<std::size_t>(kind.f_namelen) : 255;
-        switch (static_cast<std::uint64_t>(kind.f_type)) {
-            case magic_msdos:
-                volume.max_file_bytes = UINT32_MAX;
-                volume.time_step_ns = 2 * second_ns;
-                volume.holds_links = volume.keeps_attributes = false;
-                volume.forbidden_in_names = "\\:*?\"<>|";
-                volume.folds_case = true;
-                break;
-            case magic_exfat:
-                volume.time_step_ns = second_ns / 100;
-                volume.holds_links = volume.keeps_attributes = false;
-                volume.forbidden_in_names = "\\:*?\"<>|";
-                volume.folds_case = true;
-                break;
-            case magic_ntfs3: volume.time_step_ns = 100; break;
-            default: {
-                int flags = 0;  // ext4 and f2fs fold case folder by folder
-                if (::ioctl(folder.descriptor(), FS_IOC_GETFLAGS, &flags) == 0) volume.folds_case = (flags & FS_CASEFOLD_FL) != 0;
-            }
-        }
-        // FAT's f_namelen counts code units times the longest encoding of one
-        volume.max_name_bytes = std::min<std::size_t>(volume.max_name_bytes, volume.forbidden_in_names.empty() ? 255 : 765);
+        auto volume = volume_of(folder.descriptor(), folder.path());
+        if (volume) volume->device = looked->id.device;
         return volume;
+    }
+
+    Result<VolumeIdentity> volume_identity(const Handle& open) override { return volume_identity_of(open.descriptor(), open.path()); }
+    Result<std::uint64_t> mount(const Handle& open) override { return mount_of(open.descriptor(), open.path()); }
+    Result<std::vector<std::string>> mounts_below(const Handle& folder) override {
+        return tavlo::mounts_below(folder.descriptor(), folder.path());
     }
 
     Result<std::string> read_link(const Handle& folder, const std::string& name) override {
@@ -265,35 +253,35 @@ public:
     }
 
     using FileSystem::attributes;
-    Result<Attributes> attributes(const Handle& open, const Status& seen) override {
-        Attributes attributes{seen.mode, seen.owner, seen.group, seen.accessed_ns, seen.id.modified_ns, {}};
-        for (auto& name : extended_names(open.descriptor())) {
-            const ssize_t size = ::fgetxattr(open.descriptor(), name.c_str(), nullptr, 0);
-            if (size < 0) continue;  // not for us to read, or gone: what cannot be read cannot be carried
-            std::string value(static_cast<std::size_t>(size), '\0');
-            const ssize_t got = ::fgetxattr(open.descriptor(), name.c_str(), value.data(), value.size());
-            if (got < 0) continue;
-            value.resize(static_cast<std::size_t>(got));
-            attributes.extended.emplace_back(std::move(name), std::move(value));
-        }
-        return attributes;
+    Result<Attributes> attributes(const Handle& open, const Status& seen) override { return read_attributes(open.descriptor(), seen); }
+
+    Writer writer(const Handle& file) override {
+        if (::fcntl(file.descriptor(), F_SETSIG, SIGURG) != 0) return Writer::unknown;  // ignored, should somebody open it just now
+        if (::fcntl(file.descriptor(), F_SETLEASE, F_RDLCK) != 0) return errno == EAGAIN ? Writer::some : Writer::unknown;
+        ::fcntl(file.descriptor(), F_SETLEASE, F_UNLCK);
+        return Writer::none;
     }
 
-    Result<Staged> stage(const Handle& folder) override {
+    Result<Staged> stage(const Handle& folder, const std::string& part_name) override {
         int fd = ::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
         if (fd >= 0) return Staged(Handle(fd, folder.path()));
-        if (errno != EOPNOTSUPP && errno != EISDIR && errno != ENOENT) return failed("stage a file", folder.path());
+        // a file system without such files says so in one of many ways; what else is wrong the second try will say
+        if (errno == ENOSPC || errno == EDQUOT || errno == EROFS || errno == EMFILE || errno == ENFILE || errno == EACCES)
+            return failed("stage a file", folder.path());
         const int own = uninterrupted([&] { return ::fcntl(folder.descriptor(), F_DUPFD_CLOEXEC, 0); });
         if (own < 0) return failed("stage a file", folder.path());
         Handle held(own, folder.path());
-        for (;;) {
-            static std::atomic<unsigned> counter{0};
-            char name[64];
-            std::snprintf(name, sizeof name, ".tavlo-part-%d-%u", ::getpid(), counter.fetch_add(1));
-            fd = ::openat(folder.descriptor(), name, O_CREAT | O_EXCL | O_RDWR | O_NOFOLLOW | O_CLOEXEC, 0600);
-            if (fd >= 0) return Staged(Handle(fd, folder.path()), std::move(held), name);
-            if (errno != EEXIST) return failed("stage a file", folder.path());
-        }
+        fd = ::openat(folder.descriptor(), part_name.c_str(), O_CREAT | O_EXCL | O_RDWR | O_NOFOLLOW | O_CLOEXEC, 0600);
+        if (fd < 0) return failed("stage a file", folder, part_name);
+        return Staged(Handle(fd, folder.path()), std::move(held), part_name);
+    }
+
+    Result<void> close_check(const Staged& staged) override {
+        // closing any of a file's descriptors asks the file system to say what went wrong (close(2), "Dealing with error returns")
+        const int again = ::fcntl(staged.file().descriptor(), F_DUPFD_CLOEXEC, 0);
+        if (again < 0) return failed("close", staged.file().path());
+        if (::close(again) != 0 && errno != EINTR) return failed("close", staged.file().path());
+        return {};
     }
 
     Result<void> write_at(const Staged& staged, std::uint64_t offset, std::span<const std::byte> bytes) override {
@@ -348,29 +336,18 @@ public:
     }
 
     Result<std::vector<std::string>> set_attributes(const Handle& open, const Attributes& wanted) override {
-        std::vector<std::string> lost;
-        const int fd = open.descriptor();
         const auto now = status(open);
         if (!now) return failure(now.error());
-        // the owner first: chown(2) clears setuid and security.capability, which come after it
-        if ((now->owner != wanted.owner || now->group != wanted.group) && ::fchown(fd, wanted.owner, wanted.group) != 0) {
-            if (::fchown(fd, static_cast<uid_t>(-1), wanted.group) != 0 || now->owner != wanted.owner) lost.emplace_back("owner");
-        }
-        // an access control list that the folder's default gave, and the source never had
-        for (const auto acl : {access_acl, default_acl}) {
-            if (acl == default_acl && now->type != FileType::folder) continue;
-            const bool has = std::any_of(wanted.extended.begin(), wanted.extended.end(), [&](const auto& x) { return x.first == acl; });
-            if (!has) ::fremovexattr(fd, std::string(acl).c_str());
-        }
-        for (const auto& [name, value] : wanted.extended)
-            if (::fsetxattr(fd, name.c_str(), value.data(), value.size(), 0) != 0) lost.push_back(name);
-        std::uint32_t mode = wanted.mode;
-        // setuid and setgid for somebody else's account would hand out that account's rights
-        if (std::find(lost.begin(), lost.end(), "owner") != lost.end() && (mode & 06000U) != 0) mode &= ~06000U;
-        if (::fchmod(fd, mode) != 0) lost.emplace_back("mode");
-        const timespec times[2] = {to_timespec(wanted.accessed_ns), to_timespec(wanted.modified_ns)};
-        if (::futimens(fd, times) != 0) lost.emplace_back("times");
-        return lost;
+        return give_attributes(open.descriptor(), *now, wanted);
+    }
+
+    std::vector<std::string> cannot_hold(const Handle& open, const Attributes& wanted) override {
+        return tavlo::cannot_hold(open.descriptor(), wanted);
+    }
+
+    Result<void> set_mode(const Handle& open, std::uint32_t mode) override {
+        if (::fchmod(open.descriptor(), mode) != 0) return failed("set permissions", open.path());
+        return {};
     }
 
     Result<void> set_link_attributes(const Handle& folder, const std::string& name, const Attributes& wanted) override {
@@ -418,13 +395,13 @@ public:
 
     Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override {
         if (::renameat2(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), RENAME_NOREPLACE) == 0) return {};
-        if (errno != EINVAL && errno != ENOSYS) return failed("move to free name", to, new_name);
+        if (!has_no_such_flag(errno)) return failed("move to free name", to, new_name);
         return move_without_flag(from, name, to, new_name);
     }
 
     Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) override {
         if (::renameat2(a.descriptor(), a_name.c_str(), b.descriptor(), b_name.c_str(), RENAME_EXCHANGE) == 0) return {};
-        if (errno == EINVAL || errno == ENOSYS) return failure(Fault::unsupported, "exchange names", join(b.path(), b_name));
+        if (has_no_such_flag(errno)) return failure(Fault::unsupported, "exchange names", join(b.path(), b_name));
         return failed("exchange names", b, b_name);
     }
 
@@ -440,7 +417,7 @@ public:
 
     Result<void> sync(const Handle& open) override {
         if (uninterrupted([&] { return ::fsync(open.descriptor()); }) == 0) return {};
-        if (errno == EINVAL || errno == EBADF) return {};  // nothing here that could be synced (fsync(2))
+        if (errno == EINVAL || errno == EROFS) return {};  // nothing here that could be synced (fsync(2))
         return failed("make durable", open.path());
     }
 
@@ -458,7 +435,28 @@ private:
         return Handle(fd, std::move(path));
     }
 
-    /// For file systems that know no RENAME_NOREPLACE: the two steps are each unable to replace anything.
+    static bool has_no_such_flag(int code) { return code == EINVAL || code == ENOSYS || code == EOPNOTSUPP; }
+
+    /// With Identity::fleeting where it belongs. Which file systems are so is asked once for each mount.
+    Result<Status> marked(const struct statx& s, int at, const char* name) {
+        Status status = from_statx(s);
+        const std::uint64_t key = (s.stx_mnt_id * 0x9E3779B97F4A7C15U) ^ status.id.device;
+        std::atomic<std::uint64_t>& lasting = lasting_[key % lasting_.size()];
+        if (lasting.load(std::memory_order_relaxed) == key) return status;
+        Handle here;
+        if (name != nullptr) here = Handle(::openat(at, name, O_PATH | O_NOFOLLOW | O_CLOEXEC), {});
+        struct statfs kind {};
+        // what cannot be asked counts as one of which nothing is known
+        const bool asked = name == nullptr ? ::fstatfs(at, &kind) == 0 : here.is_open() && ::fstatfs(here.descriptor(), &kind) == 0;
+        if (asked && inodes_last(static_cast<std::uint64_t>(kind.f_type)))
+            lasting.store(key, std::memory_order_relaxed);
+        else
+            status.id.device |= Identity::fleeting;
+        return status;
+    }
+
+    /// For file systems that know no RENAME_NOREPLACE: a link, which cannot replace, and an unlink. Where there are no links either, the
+    /// name is looked at and then given, with nothing that would keep another program out in between.
     Result<void> move_without_flag(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
         const auto what = status(from, name);
         if (!what) return failure(what.error());
@@ -466,18 +464,43 @@ private:
             // rename(2) replaces a folder only while it is empty, and this one is our own
             if (auto made = make_folder(to, new_name, 0700); !made) return made;
             if (::renameat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str()) == 0) return {};
+            if (errno == EEXIST || errno == ENOTEMPTY) {  // some do not replace even an empty one
+                ::unlinkat(to.descriptor(), new_name.c_str(), AT_REMOVEDIR);
+                return rename_to_absent(from, name, to, new_name);
+            }
             const auto error = failed("move to free name", to, new_name);
             ::unlinkat(to.descriptor(), new_name.c_str(), AT_REMOVEDIR);
             return error;
         }
-        if (auto linked = link_file(from, name, to, new_name); !linked) return linked;
+        if (::linkat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), 0) != 0) {
+            const bool knows_no_links = errno == EPERM || errno == ENOSYS || errno == EOPNOTSUPP || errno == EMLINK;
+            return knows_no_links ? rename_to_absent(from, name, to, new_name) : Result<void>(failed("link", to, new_name));
+        }
         const auto arrived = status(to, new_name);
-        if (!arrived || !arrived->id.same_thing(what->id)) {
+        if (!arrived || arrived->id != what->id) {
+            ::unlinkat(to.descriptor(), new_name.c_str(), 0);
+            return failure(Fault::changed_meanwhile, "changed while it was moved", join(from.path(), name));
+        }
+        // the other name goes only while it is still the same thing's: should somebody have put something in its place, that stays
+        const auto still = status(from, name);
+        if (!still || still->id != what->id) {
+            if (!still && still.error().fault == Fault::not_found) return {};
             ::unlinkat(to.descriptor(), new_name.c_str(), 0);
             return failure(Fault::changed_meanwhile, "changed while it was moved", join(from.path(), name));
         }
         return remove_file(from, name);
     }
+
+    Result<void> rename_to_absent(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
+        const auto held = status(to, new_name);
+        if (held) return failure(system_error(EEXIST, "move to free name", join(to.path(), new_name)));
+        if (held.error().fault != Fault::not_found) return failure(held.error());
+        if (::renameat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str()) != 0)
+            return failed("move to free name", to, new_name);
+        return {};
+    }
+
+    std::array<std::atomic<std::uint64_t>, 16> lasting_{};  ///< mounts and devices whose inode numbers last, as far as is known
 };
 
 }  // namespace

@@ -8,6 +8,7 @@
 #include <sstream>
 
 #include "files/path.h"
+#include "files/types.h"
 
 namespace tavlo {
 
@@ -59,7 +60,8 @@ void collect(const fs::path& block, std::uint64_t device, int layers, std::set<s
 
 }  // namespace
 
-std::set<std::uint64_t> drives_of(std::uint64_t device) {
+std::set<std::uint64_t> drives_of(std::uint64_t marked) {
+    const std::uint64_t device = marked & ~Identity::fleeting;
     std::set<std::uint64_t> drives;
     const std::uint64_t block_device = major(device) == 0 ? mounted_from(device) : device;
     std::error_code error;

@@ -62,10 +62,16 @@ public:
     virtual Result<Handle> open_folder(const std::string& path) = 0;
     /// Opens a folder in a folder. errors: not_a_folder also where the name is a link.
     virtual Result<Handle> open_folder_in(const Handle& folder, const std::string& name) = 0;
+    /// The same, but only where neither a mount nor another device begins there. errors: other_file_system
+    virtual Result<Handle> open_folder_in_mount(const Handle& folder, const std::string& name) = 0;
     virtual Result<std::vector<Name>> list(const Handle& folder) = 0;  ///< without "." and ".."
     virtual Result<Status> status(const Handle& folder, const std::string& name) = 0;
     virtual Result<Status> status(const Handle& open) = 0;
     virtual Result<Volume> volume(const Handle& folder) = 0;
+    virtual Result<VolumeIdentity> volume_identity(const Handle& open) = 0;
+    virtual Result<std::uint64_t> mount(const Handle& open) = 0;  ///< the number of the mount that it is reached through
+    /// Paths of the places below a folder, at any depth, where something is mounted.
+    virtual Result<std::vector<std::string>> mounts_below(const Handle& folder) = 0;
     virtual Result<std::string> read_link(const Handle& folder, const std::string& name) = 0;
     /// The path that an open folder has now, links resolved (proc(5), /proc/self/fd).
     virtual Result<std::string> real_path(const Handle& folder) = 0;
@@ -86,8 +92,14 @@ public:
         return attributes(open, *seen);
     }
 
-    /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file.
-    virtual Result<Staged> stage(const Handle& folder) = 0;
+    /// Whether somebody has the file open for writing just now, found by asking for a lease (fcntl(2), F_SETLEASE), which is let go at
+    /// once; unknown where none can be had.
+    virtual Writer writer(const Handle& file) = 0;
+
+    /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file of that name.
+    virtual Result<Staged> stage(const Handle& folder, const std::string& part_name) = 0;
+    /// What the file system says only when a file is closed (close(2)): over quota, out of room on a server. The file stays open.
+    virtual Result<void> close_check(const Staged& staged) = 0;
     virtual Result<void> write_at(const Staged& staged, std::uint64_t offset, std::span<const std::byte> bytes) = 0;
     /// The staged file shares the blocks of `from` (ioctl_ficlone(2)). errors: unsupported: nothing was written.
     virtual Result<void> share_blocks(const Handle& from, const Staged& staged) = 0;
@@ -105,6 +117,9 @@ public:
     /// Gives a file or folder exactly these attributes, times last. What the target cannot keep is not an error.
     /// returns  the names of what could not be kept: "owner", or an extended attribute's name
     virtual Result<std::vector<std::string>> set_attributes(const Handle& open, const Attributes& attributes) = 0;
+    /// Of the extended attributes those that would be lost for good with their source (cannot_hold() in files/attributes.h).
+    virtual std::vector<std::string> cannot_hold(const Handle& open, const Attributes& attributes) = 0;
+    virtual Result<void> set_mode(const Handle& open, std::uint32_t mode) = 0;
     /// Owner and times of a link itself.
     virtual Result<void> set_link_attributes(const Handle& folder, const std::string& name, const Attributes& attributes) = 0;
     /// Drops what memory holds of a file, so that the next read comes from the disk (posix_fadvise(2)).

@@ -59,7 +59,7 @@ Result<Handle> FolderHandles::open_below(FolderId folder, const Handle* parent) 
     if (known.inode == 0) return opened;
     const auto status = disk_.status(*opened);
     if (!status) return failure(status.error());
-    if (!status->id.same_thing(known)) return failure(Fault::changed_meanwhile, "another folder stands here now", opened->path());
+    if (!status->id.could_be(known)) return failure(Fault::changed_meanwhile, "another folder stands here now", opened->path());
     return opened;
 }
 

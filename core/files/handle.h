@@ -20,6 +20,8 @@ public:
     bool is_open() const noexcept { return descriptor_ >= 0; }
     const std::string& path() const noexcept { return path_; }
     void close() noexcept;
+    /// Gives it away, open.
+    int take() noexcept { return std::exchange(descriptor_, -1); }
 
 private:
     int descriptor_ = -1;

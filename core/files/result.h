@@ -22,6 +22,7 @@ enum class Fault {
     cancelled,
     refused,
     io,
+    locked,  ///< another program keeps it locked just now
 };
 
 /// One failure: what it means, what the system said, at which step and where.

@@ -80,6 +80,7 @@ Json head_json(const ReceiptHead& head) {
     json["finished"] = nullptr;
     if (head.finished_ns != 0) json["finished"] = utc_text(head.finished_ns);
     json["state"] = to_text(head.state);
+    if (!head.problem.empty()) json["error"] = to_utf8(head.problem);
     if (!head.undoes.empty()) json["undoes"] = head.undoes;
     if (!head.undone_by.empty()) json["undone_by"] = head.undone_by;
     return json;
@@ -160,10 +161,11 @@ Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& c
     return {};
 }
 
-void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads) {
+void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, const std::function<bool(const ReceiptHead&)>& goes_on) {
     DocumentWriter document(out, "receipts", Json::object(), "receipts");
     for (const ReceiptHead& head : heads) {
         Json json = head_json(head);
+        if (goes_on(head)) json["goes_on"] = true;
         json["totals"] = totals_json(head.totals);
         document.add(json);
     }

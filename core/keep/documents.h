@@ -1,5 +1,6 @@
 #pragma once
 
+#include <functional>
 #include <iosfwd>
 #include <string>
 
@@ -20,7 +21,8 @@ void write_plan(std::ostream& out, const Plan& plan);
 Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store);
 /// What was completed, receipt by receipt.
 Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& completed, Store& store);
-void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads);
+/// goes_on  whether some process is carrying it out just now
+void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, const std::function<bool(const ReceiptHead&)>& goes_on);
 void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries);
 
 /// The items of a check, one after the other: begin, add each, end.

@@ -32,6 +32,9 @@ struct ReceiptHead {
     bool paused = false;               ///< stopped, to be gone on with when somebody says so
     std::string undone_by{};           ///< the receipt of the run that took this one back
     std::string waits_for{};           ///< why a stopped run stopped by itself: "PATH: the disk is full"; else empty
+    std::string problem{};             ///< what is wrong with the run as a whole: its end could not be made durable; else empty
+    bool may_lose = false;             ///< attributes may get lost with their sources, somebody said so
+    std::uint8_t verify = 0;           ///< a Verify, so that who goes on with it does it alike
     Totals totals{};
 };
 
@@ -85,7 +88,16 @@ struct SafeEntry {
     std::string receipt;
     FileType type = FileType::file;
     Identity identity;
-    std::int64_t set_aside_ns = 0;
+    std::int64_t set_aside_ns = 0;   ///< by the clock on the wall; 0: when it is recorded
+    std::string boot{};              ///< as in Timekeeper::Reading; empty in entries of older versions
+    std::int64_t since_boot_ns = 0;
+};
+
+/// A file system that a run has to do with, under the number that it had then.
+struct VolumeRecord {
+    std::uint64_t device = 0;  ///< as in Identity
+    VolumeIdentity identity;
+    std::string path;  ///< of a folder on it
 };
 
 }  // namespace tavlo

@@ -7,7 +7,7 @@ namespace tavlo {
 
 namespace {
 
-constexpr int schema_version = 3;
+constexpr int schema_version = 4;
 
 constexpr const char* schema = R"(
 create table receipts(
@@ -49,15 +49,28 @@ constexpr const char* taken_back_schema = R"(
 create table taken_back(receipt text not null references receipts(id), number integer not null, primary key(receipt, number)) without rowid;
 )";
 
+// file systems by what they are (the number is what they had then), and readings of the clock
+constexpr const char* volumes_schema = R"(
+create table volumes(
+  receipt text not null references receipts(id), device integer not null, identity text not null, sure integer not null,
+  path blob not null, primary key(receipt, device, identity)) without rowid;
+create table clock(boot text not null, wall integer not null, since_boot integer not null);
+alter table receipts add column problem blob not null default '';
+alter table receipts add column may_lose integer not null default 0;
+alter table receipts add column verify integer not null default 0;
+alter table safe add column boot text not null default '';
+alter table safe add column since_boot integer not null default 0;
+)";
+
 // what reading pairs has found out; the key is a hash of the pair, which is beside it in full
 constexpr const char* contents_schema = R"(
 create table if not exists contents(
   key integer primary key, pair blob not null, same integer not null, used integer not null);
 )";
 
-/// Receipts and the Safe's index stay as they are; what an interrupted run has left can only be read by what wrote it.
+/// Receipts and the Safe's index stay as they are; what an interrupted run has left can be read from version 3 on.
 void leave_older(SQLite::Database& database, int version) {
-    if (database.execAndGet("select count(*) from pending").getInt64() != 0)
+    if (version < 3 && database.execAndGet("select count(*) from pending").getInt64() != 0)
         throw SQLite::Exception("holds an interrupted run of an older version of Tavlo, which must recover it first", SQLITE_MISMATCH);
     if (version == 1)
         database.exec("drop table pending; drop table intents; alter table receipts add column waits_for blob not null default ''");
@@ -82,8 +95,11 @@ void bring_up_to_date(SQLite::Database& database) {
     else
         leave_older(database, version);
     if (version < 2) database.exec(journal_schema);
-    database.exec(taken_back_schema);
-    database.exec(contents_schema);
+    if (version < 3) {
+        database.exec(taken_back_schema);
+        database.exec(contents_schema);
+    }
+    database.exec(volumes_schema);
     database.exec(fmt::format("pragma user_version = {}", schema_version));
     transaction.commit();
 }

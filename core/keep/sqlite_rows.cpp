@@ -169,6 +169,9 @@ ReceiptHead head_from(SQLite::Statement& query) {
     head.waits_for = bytes_of(query.getColumn(13));
     head.undoes_some = query.getColumn(14).getInt() != 0;
     head.paused = query.getColumn(15).getInt() != 0;
+    head.problem = bytes_of(query.getColumn(16));
+    head.may_lose = query.getColumn(17).getInt() != 0;
+    head.verify = static_cast<std::uint8_t>(query.getColumn(18).getInt());
     const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
     for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
     return head;

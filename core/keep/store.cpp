@@ -18,16 +18,19 @@ namespace tavlo {
 namespace {
 
 constexpr std::int64_t most_remembered = 2'000'000;  // pairs; the oldest go first
+constexpr int busy_ms = 10'000;                      // waited for another program that writes
 
 class SqliteStore final : public Store {
 public:
-    explicit SqliteStore(const std::string& path)
+    SqliteStore(const std::string& path, const Timekeeper& clock)
         : path_(path),
+          clock_(clock),
           database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */,
-                    10'000 /* ms to wait for another program */) {
+                    busy_ms) {
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
         bring_up_to_date(database_);
+        note_time();
     }
 
     Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) override {
@@ -35,7 +38,7 @@ public:
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement insert(database_,
                                      "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
-                                     "undoes_some) values(?,?,?,?,?,0,?,?,?,?)");
+                                     "undoes_some, may_lose, verify) values(?,?,?,?,?,0,?,?,?,?,?,?)");
             insert.bind(1, head.id);
             insert.bind(2, std::string(to_text(head.operation)));
             insert.bind(3, head.sentence);
@@ -45,6 +48,8 @@ public:
             bind_bytes(insert, 7, pack_roots(head.roots));
             insert.bind(8, head.undoes);
             insert.bind(9, head.undoes_some ? 1 : 0);
+            insert.bind(10, head.may_lose ? 1 : 0);
+            insert.bind(11, static_cast<int>(head.verify));
             insert.exec();
             if (!head.undoes.empty()) drop_journal(database_, head.undoes);
             write_pending(database_, head.id, next);
@@ -165,7 +170,9 @@ public:
                 lost.exec();
                 lost.reset();
             }
-            SQLite::Statement safe(database_, "insert into safe values(?,?,?,?,?,?,?,?,?,?)");
+            SQLite::Statement safe(database_, "insert or replace into safe values(?,?,?,?,?,?,?,?,?,?,?,?)");
+            const Timekeeper::Reading now = clock_.read();
+            if (!records.set_aside.empty()) note_time_now(now);
             for (const SafeEntry& entry : records.set_aside) {
                 safe.bind(1, entry.id);
                 bind_bytes(safe, 2, entry.original);
@@ -176,7 +183,9 @@ public:
                 safe.bind(7, as_signed(entry.identity.inode));
                 safe.bind(8, as_signed(entry.identity.size_bytes));
                 safe.bind(9, entry.identity.modified_ns);
-                safe.bind(10, entry.set_aside_ns);
+                safe.bind(10, entry.set_aside_ns != 0 ? entry.set_aside_ns : now.wall_ns);
+                safe.bind(11, entry.boot.empty() ? now.boot : entry.boot);
+                safe.bind(12, entry.boot.empty() ? now.since_boot_ns : entry.since_boot_ns);
                 safe.exec();
                 safe.reset();
             }
@@ -187,6 +196,16 @@ public:
                 back.bind(2, receipt);
                 back.exec();
                 back.reset();
+            }
+            SQLite::Statement volume(database_, "insert or ignore into volumes values(?,?,?,?,?)");
+            for (const VolumeRecord& one : records.volumes) {
+                volume.bind(1, receipt);
+                volume.bind(2, as_signed(one.device));
+                volume.bind(3, one.identity.text);
+                volume.bind(4, one.identity.is_sure ? 1 : 0);
+                bind_bytes(volume, 5, one.path);
+                volume.exec();
+                volume.reset();
             }
             write_intents(database_, receipt, next);  // they are a group's: what it has not done by now it has not done
             transaction.commit();
@@ -199,18 +218,22 @@ public:
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             head.totals = totals_of(head.id);
             SQLite::Statement update(
-                database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, paused=0 where id=?");
+                database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, problem=?, paused=0 where id=?");
             update.bind(1, head.finished_ns);
             update.bind(2, std::string(to_text(head.state)));
             update.bind(3, as_signed(head.totals.items));
             update.bind(4, as_signed(head.totals.bytes));
             update.bind(5, nlohmann::json(head.totals.by_outcome).dump());
             bind_bytes(update, 6, head.waits_for);
-            update.bind(7, head.id);
+            bind_bytes(update, 7, head.problem);
+            update.bind(8, head.id);
             update.exec();
             if (head.state == RunState::done) drop_journal(database_, head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
-            if (!head.undoes.empty() && took_back && !(head.undoes_some && has_more_to_take_back(head.undoes))) {
+            // one that could not do all of it leaves the rest to another; what was changed since is nobody's to take back
+            const bool complete = head.totals.of(Outcome::failed) + head.totals.of(Outcome::planned) == 0;
+            const bool settled = (complete && !head.undoes_some) || !has_more_to_take_back(head.undoes);
+            if (!head.undoes.empty() && took_back && settled) {
                 SQLite::Statement undone(database_, "update receipts set undone_by=? where id=?");
                 undone.bind(1, head.id);
                 undone.bind(2, head.undoes);
@@ -345,7 +368,8 @@ public:
             for (const auto& id : ids) {
                 drop_journal(database_, id);
                 for (const char* statement : {"delete from items where receipt=?", "delete from folders where receipt=?",
-                                              "delete from taken_back where receipt=?", "delete from receipts where id=?"}) {
+                                              "delete from taken_back where receipt=?", "delete from volumes where receipt=?",
+                                              "delete from receipts where id=?"}) {
                     SQLite::Statement drop(database_, statement);
                     drop.bind(1, id);
                     drop.exec();
@@ -420,6 +444,37 @@ public:
 
     Result<std::vector<SafeEntry>> safe_entries() override { return entries_where("order by set_aside desc, id desc", nullptr); }
 
+    Result<std::vector<SafeEntry>> safe_entries_of(const std::string& receipt) override {
+        return entries_where("where receipt=? order by id", &receipt);
+    }
+
+    Result<std::vector<VolumeRecord>> volumes(const std::string& id) override {
+        std::vector<VolumeRecord> found;
+        auto read = guarded("read the receipt", [&] {
+            SQLite::Statement query(database_, "select device, identity, sure, path from volumes where receipt=?");
+            query.bind(1, id);
+            while (query.executeStep())
+                found.push_back({as_unsigned(query.getColumn(0)),
+                                 {query.getColumn(1).getString(), query.getColumn(2).getInt() != 0},
+                                 bytes_of(query.getColumn(3))});
+        });
+        if (!read) return failure(read.error());
+        return found;
+    }
+
+    Result<std::vector<Timekeeper::Reading>> times_seen() override {
+        std::vector<Timekeeper::Reading> seen;
+        auto read = guarded("read the state", [&] {
+            SQLite::Statement query(database_, "select wall, since_boot, boot from clock order by rowid");
+            while (query.executeStep())
+                seen.push_back({query.getColumn(0).getInt64(), query.getColumn(1).getInt64(), query.getColumn(2).getString()});
+        });
+        if (!read) return failure(read.error());
+        return seen;
+    }
+
+    Timekeeper::Reading time() const override { return clock_.read(); }
+
     Result<SafeEntry> safe_entry(const std::string& id) override {
         auto found = entries_where("where id=?", &id);
         if (!found) return failure(found.error());
@@ -434,7 +489,7 @@ public:
 private:
     static constexpr const char* head_query =
         "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for, "
-        "undoes_some, paused from receipts";
+        "undoes_some, paused, problem, may_lose, verify from receipts";
 
     /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
     template <class Work>
@@ -456,6 +511,7 @@ public:
         Fault fault = Fault::io;
         switch (exception.getErrorCode()) {
             case SQLITE_FULL: fault = Fault::no_space; break;
+            case SQLITE_BUSY: fault = Fault::locked; break;
             case SQLITE_READONLY:
             case SQLITE_PERM:
             case SQLITE_CANTOPEN: fault = Fault::no_permission; break;
@@ -476,6 +532,33 @@ private:
         return bytes;
     }
     static std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
+
+    /// A reading of the clock, where the last one is long ago or it has not gone on as time does.
+    void note_time_now(const Timekeeper::Reading& now) {
+        constexpr std::int64_t minute_ns = 60'000'000'000;
+        constexpr std::int64_t seldom_ns = 360 * minute_ns;
+        SQLite::Statement last(database_, "select boot, wall, since_boot from clock order by rowid desc limit 1");
+        if (last.executeStep() && last.getColumn(0).getString() == now.boot) {
+            const std::int64_t passed = now.since_boot_ns - last.getColumn(2).getInt64();
+            const std::int64_t drift = now.wall_ns - last.getColumn(1).getInt64() - passed;
+            if (passed < seldom_ns && drift < minute_ns && drift > -minute_ns) return;
+        }
+        SQLite::Statement insert(database_, "insert into clock values(?,?,?)");
+        insert.bind(1, now.boot);
+        insert.bind(2, now.wall_ns);
+        insert.bind(3, now.since_boot_ns);
+        insert.exec();
+    }
+
+    /// A help only: nobody waits for it.
+    void note_time() noexcept {
+        try {
+            database_.setBusyTimeout(0);
+            note_time_now(clock_.read());
+        } catch (const std::exception&) {  // another program writes just now, or there is no room: next time
+        }
+        database_.setBusyTimeout(busy_ms);
+    }
 
     void drop_entry(const std::string& id) {
         SQLite::Statement drop(database_, "delete from safe where id=?");
@@ -520,20 +603,21 @@ private:
         std::vector<SafeEntry> entries;
         auto read = guarded("read the Safe's index", [&] {
             SQLite::Statement query(
-                database_, "select id, original, stored, receipt, type, device, inode, size, modified, set_aside from safe " + clause);
+                database_, "select id, original, stored, receipt, type, device, inode, size, modified, set_aside, boot, since_boot from safe " + clause);
             if (id != nullptr) query.bind(1, *id);
             while (query.executeStep())
                 entries.push_back({query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
                                    query.getColumn(3).getString(), static_cast<FileType>(query.getColumn(4).getInt()),
                                    Identity{as_unsigned(query.getColumn(5)), as_unsigned(query.getColumn(6)),
                                             as_unsigned(query.getColumn(7)), query.getColumn(8).getInt64()},
-                                   query.getColumn(9).getInt64()});
+                                   query.getColumn(9).getInt64(), query.getColumn(10).getString(), query.getColumn(11).getInt64()});
         });
         if (!read) return failure(read.error());
         return entries;
     }
 
     std::string path_;
+    const Timekeeper& clock_;
     SQLite::Database database_;
 };
 
@@ -549,12 +633,12 @@ Result<void> make_state_folder(const std::string& path) {
 
 }  // namespace
 
-Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder) {
+Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock) {
     if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
     if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
     const std::string path = join(state_folder, "tavlo.sqlite");
     try {
-        return std::make_unique<SqliteStore>(path);
+        return std::make_unique<SqliteStore>(path, clock);
     } catch (const SQLite::Exception& exception) {
         return failure(SqliteStore::translated(exception, "open the state", path));
     }

@@ -8,6 +8,7 @@
 #include <vector>
 
 #include "files/result.h"
+#include "keep/clock.h"
 #include "keep/journal.h"
 #include "keep/receipt.h"
 #include "keep/run_lock.h"
@@ -24,6 +25,7 @@ struct RunRecords {
     std::vector<std::uint64_t> taken_back;  ///< of an undo: numbers of the items in the receipt that it undoes
     /// Folders settled before, that could not keep all attributes once they were filled: number, and what was lost.
     std::vector<std::pair<std::uint64_t, std::string>> not_kept;
+    std::vector<VolumeRecord> volumes;  ///< that it has not had to do with before
 };
 
 /// Receipts, the Safe's index and what comparing has found out, in one database in the state folder. Several programs may have it open at
@@ -32,7 +34,8 @@ class Store : public ContentsMemory {
 public:
     /// Opens, and makes where missing, the state folder and its database.
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
-    static Result<std::unique_ptr<Store>> open(const std::string& state_folder);
+    /// clock    what versions are dated by; outlives the store
+    static Result<std::unique_ptr<Store>> open(const std::string& state_folder, const Timekeeper& clock = Timekeeper::system());
     ~Store() override = default;
     virtual std::string folder() const = 0;  ///< its state folder
 
@@ -48,8 +51,10 @@ public:
     ///          place of the one before
     virtual Result<void> extend(const std::string& receipt, const std::vector<PendingItem>& items,
                                 const std::optional<PendingItem>& rest) = 0;
-    /// What was done since the last time, whose items are no longer pending, and what the next group is about to do, in one
-    /// transaction that is durable when this returns.
+    /// What was done since the last time, whose items are no longer pending, and all that groups which are not recorded yet have done or
+    /// are about to do, in one transaction that is durable when this returns.
+    /// records  of what is durable on its own volumes by now (promise 11)
+    /// errors   locked: another program has kept the state locked for some seconds; nothing was noted, and it can be tried again
     virtual Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& intents = {}) = 0;
     /// One more intention of the same group.
     virtual Result<void> intend(const std::string& receipt, const Intent& intent) = 0;
@@ -86,10 +91,15 @@ public:
     /// returns  how many
     virtual Result<std::size_t> forget_receipts(std::int64_t finished_before_ns) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
+    virtual Result<std::vector<VolumeRecord>> volumes(const std::string& id) = 0;
 
     virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first
     /// errors   not_found: no such entry, or it was used up
     virtual Result<SafeEntry> safe_entry(const std::string& id) = 0;
+    virtual Result<std::vector<SafeEntry>> safe_entries_of(const std::string& receipt) = 0;
+    /// Readings of the clock that were noted whenever it had gone on for a while, or otherwise than time does; in their order.
+    virtual Result<std::vector<Timekeeper::Reading>> times_seen() = 0;
+    virtual Timekeeper::Reading time() const = 0;  ///< now, by the store's clock
     virtual Result<void> forget_safe_entry(const std::string& id) = 0;
 };
 

@@ -59,7 +59,9 @@ std::optional<Finding> compare(const Entry& incoming, const Held& held, const Kn
     if (a.id.same_thing(b.id)) return Finding::same;  // two names of one file
     if (a.type == FileType::link && incoming.points_at == held.points_at) return Finding::same;
     if (a.type == FileType::file && a.id.size_bytes == b.id.size_bytes) {
-        const auto same = a.id.size_bytes == 0 ? std::optional(true) : known.same(pair_of(a, b));
+        // no bytes are the same bytes; but what comes through a server may say that it has none, and have some
+        const bool surely_empty = a.id.size_bytes == 0 && a.id.inodes_last() && b.id.inodes_last();
+        const auto same = surely_empty ? std::optional(true) : known.same(pair_of(a, b));
         if (!same) return std::nullopt;
         if (*same) return Finding::same;
     }
@@ -90,6 +92,7 @@ public:
         plan_.targets = layout.targets;
         plan_.dissolved = layout.dissolved;
         plan_.folds_case = destination.volume.folds_case;
+        plan_.may_lose = rules.may_lose;
         for (FolderId id = 0; id < layout.targets.size(); ++id)
             if (const HeldFolder* held = destination.folder(layout.targets.path_in_root(id))) plan_.targets.set_identity(id, held->id);
     }
@@ -352,11 +355,21 @@ private:
             item.folder = folder;
             item.action = Action::take_away;
             item.outcome = Outcome::removed;
-            if (!one->status.mount_point) continue;
+            const bool holds = !one->status.mount_point && holds_mount(folder, one->name);
+            if (!one->status.mount_point && !holds) continue;
             item.outcome = Outcome::failed;
             item.problem = std::make_shared<const Error>(
-                Error{Fault::refused, 0, "is a mount of another file system, and stays", plan_.target_path(item)});
+                Error{Fault::refused, 0, holds ? "holds a mount of another file system, and stays" : "is a mount of another file system, and stays",
+                      plan_.target_path(item)});
         }
+    }
+
+    /// Something is mounted below it, at any depth.
+    bool holds_mount(FolderId folder, const std::string& name) const {
+        if (destination_.mounts.empty()) return false;
+        const std::string path = join(plan_.targets.path_in_root(folder), name);
+        return std::any_of(destination_.mounts.begin(), destination_.mounts.end(),
+                           [&](const std::string& mount) { return mount != path && is_within(mount, path); });
     }
 
     /// What a file system keeps at its top for itself and for the desktop's trash (freedesktop.org Trash specification 1.0).

@@ -111,6 +111,7 @@ struct Plan {
     std::vector<ItemId> not_compared;  ///< those of them whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
     bool undoes_some = false;          ///< chosen items of it only
+    bool may_lose = false;             ///< as in Rules
 
     /// The item is something of the destination, not of the batch: it leaves, or makes room.
     bool leaves(const Item& item) const { return item.entry >= batch->entries.size(); }

@@ -39,6 +39,8 @@ struct Rules {
     NewNames new_names{};
     /// What the destination cannot hold under its name arrives under the nearest one that it can (possible_name()).
     bool adapt_names = false;
+    /// A move goes on where the target cannot keep what people put into extended attributes, or into an access control list.
+    bool may_lose = false;
     Clearing clearing = Clearing::none;
 
     /// What the rules say of a pair that nobody has decided about.

@@ -87,6 +87,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
     plan.destination = head.destination;
     plan.undoes = head.undoes;
     plan.undoes_some = head.undoes_some;
+    plan.may_lose = head.may_lose;
     rest.resumption.head = head;
     std::vector<std::string> roots = head.roots;
     for (const PendingItem& item : pending)
@@ -116,6 +117,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         batch->entries.push_back(std::move(entry));
         FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number,
                           item.action == Action::move};
+        if (item.action == Action::make_folder) folder.mode = item.after_mode;
         if (item.result != Outcome::merged) folder.made = targets.at(item.target, item.place());
         rest.resumption.rest.push_back(folder);
     }

@@ -16,7 +16,17 @@ struct Ready {
     std::function<Result<void>(const Handle& folder, const std::string& name)> appear;
     /// Takes it from a name where it appeared back to where it was.
     std::function<Result<void>(const Handle& folder, const std::string& name)> withdraw;
+    /// What stands at a name is this very thing, which has left where it was. A call that answers an error may have been carried out all
+    /// the same (a server whose reply is lost): what is known of a place is what is seen there (promise 12).
+    std::function<bool(const Handle& folder, const std::string& name, const Status& there)> is_it;
 };
+
+/// Moves a thing to a name that must be free, and says what came of it by what is seen, whatever the call answered.
+/// moved    the thing, as it is seen at one name or the other; errors as FileSystem::move_to_free_name: it is where it was
+Result<void> move_seen(FileSystem& disk, const Handle& from, const std::string& name, const Handle& to, const std::string& new_name,
+                       const Identity& moved);
+/// The same for removing: nothing is there any more.
+Result<void> remove_seen(FileSystem& disk, const Handle& folder, const std::string& name);
 
 struct Placed {
     std::string name;
@@ -46,12 +56,14 @@ Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& fo
 /// Two names trade what they hold; where the file system cannot do that in one step, in two that are each unable to replace.
 Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name);
 
-/// Whether a thing is the expected one. Renaming leaves device, inode, size and time of change as they are; a folder's size and
-/// time are its entries' affair.
-bool is_expected(const Status& found, const Identity& expected);
+/// The name that the old one has in its slot for a moment, where a trade takes two steps.
+std::string name_while_traded(const std::string& name);
 
-/// The name that the source of a move between file systems has while it leaves.
-std::string leaving_name(const std::string& receipt, std::uint64_t item);
+/// Whether a thing is the expected one. Renaming leaves device, inode, size and time of change as they are; a folder's size and
+/// time are its entries' affair. Where inodes do not last it is known by the rest alone.
+bool is_expected(const Status& found, const Identity& expected);
+/// The same, but its contents may have changed meanwhile, where its inode tells that it is still the one.
+bool is_still_it(const Status& found, const Identity& then);
 
 /// The Safe entry for what lies in a slot.
 /// original  the place it held

@@ -162,8 +162,12 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     });
     std::vector<Pair> pairs;
     for (const ItemId id : items) pairs.push_back(plan.items[id].collision->pair);
+    // where inodes do not last, nothing tells that a file is still as it was when it was compared
+    const auto can_be_remembered = [](const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); };
+    std::vector<Pair> remembered;
+    std::copy_if(pairs.begin(), pairs.end(), std::back_inserter(remembered), can_be_remembered);
     if (memory != nullptr)  // what cannot be recalled is read again
-        (void)memory->recall(pairs, known);
+        (void)memory->recall(remembered, known);
     std::vector<std::pair<Pair, bool>> found;
     FolderHandles sources(disk, plan.batch->folders);
     FolderHandles targets(disk, plan.targets);
@@ -188,7 +192,7 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
             const auto answer = same();
             if (answer) {
                 known.learn(pairs[at], *answer);
-                found.emplace_back(pairs[at], *answer);
+                if (can_be_remembered(pairs[at])) found.emplace_back(pairs[at], *answer);
             } else if (answer.error().fault == Fault::cancelled) {
                 ended = failure(answer.error());
             } else {

@@ -3,13 +3,20 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <functional>
 #include <map>
+#include <set>
 
 #include "files/folder_tree.h"
 #include "files/path.h"
+#include "files/contents.h"
+#include "files/own.h"
 #include "plan/names.h"
+#include "run/durable.h"
 #include "run/pending_plan.h"
 #include "run/placing.h"
+#include "run/safe_folder.h"
+#include "run/volumes.h"
 
 namespace tavlo {
 
@@ -26,13 +33,30 @@ public:
         for (Intent& intent : intents) intents_.emplace(intent.number, std::move(intent));
     }
 
-    /// returns  the records of what was found done
-    RunRecords run() {
+    /// returns  the records of what was found done, all of it durable by then
+    Result<RunRecords> run() {
         for (const auto& [number, intent] : intents_)
             if (pending_.contains(number)) settle(number, intent);
         for (const auto& [number, item] : pending_)  // plain renames have no note: the thing itself tells
             if (!intents_.contains(number) && item.action == Action::move && arrives(item.outcome)) settle_rename(number, item);
+        // a source goes only once its copy, and its name, are durable: whatever was so before, was on the way when the run ended
+        if (auto settled = durable_.settle(); !settled) return failure(settled.error());
+        for (const auto& [number, placed] : with_source_) {
+            const PendingItem& item = pending_.at(number);
+            if (!settle_source(item, true)) continue;
+            done(number, item, parent_of(placed.path), placed.placed, intents_.at(number).hash);
+        }
+        if (auto settled = durable_.settle(); !settled) return failure(settled.error());
         return std::move(records_);
+    }
+
+    /// Where a slot's version came from, by its entry in the Safe; "" where no intention names it.
+    std::string original_of(const std::string& entry) const {
+        for (const auto& [number, intent] : intents_)
+            if (const auto item = pending_.find(number); intent.entry == entry && item != pending_.end())
+                return intent.kind == Intent::Kind::take_away ? item->second.source
+                                                              : join(folder_of(item->second), name_of(item->second.final_path));
+        return {};
     }
 
 private:
@@ -56,9 +80,42 @@ private:
             placed = find_placed(item, intent, **folder, name);
         else
             placed = settle_replacement(item, intent, **folder, name);
+        if (!placed) placed = find_displaced(item, intent, name);
         if (placed && intent.kind == Intent::Kind::link) finish_link(item, **folder, *placed);
-        if (intent.removes_source && !settle_source(item, placed.has_value())) return;
-        if (placed) done(number, item, (*folder)->path(), *placed, intent.hash);
+        if (!placed) {
+            if (intent.removes_source) (void)settle_source(item, false);
+            return;
+        }
+        touch(*folder);
+        if (intent.removes_source)
+            with_source_.emplace_back(number, InPlace{join((*folder)->path(), placed->name), *placed});
+        else
+            done(number, item, (*folder)->path(), *placed, intent.hash);
+    }
+
+    /// What was found done must be durable before it is noted, or before anything rests on it.
+    void touch(const std::shared_ptr<const Handle>& folder) {
+        const auto status = disk_.status(*folder);
+        if (status && durable_.touch(status->id.device, *folder)) durable_.changed(status->id.device, folder);
+    }
+
+    /// It was in place, and a later twin of the batch has displaced it since: then it lies in that one's slot.
+    std::optional<Placed> find_displaced(const PendingItem& item, const Intent& intent, const std::string& name) {
+        if (intent.fresh.inode == 0) return std::nullopt;
+        for (const auto& [number, later] : intents_) {
+            if (later.slot.empty() || later.number == intent.number || later.kind == Intent::Kind::take_away) continue;
+            if (!(later.expected == intent.fresh)) continue;
+            const auto slot = disk_.open_folder(later.slot);
+            const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
+            if (!there || !is_expected(*there, intent.fresh)) continue;
+            Placed placed{name, *there};
+            const auto own = intent.slot.empty() ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(intent.slot);
+            const auto old = own ? disk_.status(*own, name) : Result<Status>(failure(own.error()));
+            if (old && is_expected(*old, intent.expected))
+                placed.set_aside = entry_for(intent.entry, intent.slot, join(folder_of(item), name), *old);
+            return placed;
+        }
+        return std::nullopt;
     }
 
     /// The slot alone tells: the folder that the thing lay in may be gone by now too.
@@ -66,6 +123,7 @@ private:
         const std::string name(name_of(item.source));
         const auto slot = disk_.open_folder(intent.slot);
         const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
+        if (slot) touch_path(intent.slot);
         if (there && is_expected(*there, intent.expected))
             done(number, item, parent_of(item.source), {name, *there, entry_for(intent.entry, intent.slot, item.source, *there)}, {});
         else
@@ -80,11 +138,24 @@ private:
             }
             case Intent::Kind::folder: return status.type == FileType::folder && status.mode == 0700;
             // all of it: an inode's number alone may have been given to somebody's file since, or theirs be the bytes in it by now
-            case Intent::Kind::copy: return intent.fresh.inode != 0 && status.id == intent.fresh;
+            case Intent::Kind::copy:
+                return intent.fresh.inode != 0 && status.id == intent.fresh && holds_what_was_read(intent, folder, name, status);
             case Intent::Kind::rename:
             case Intent::Kind::take_away: break;
         }
-        return intent.fresh.inode != 0 && status.id.same_thing(intent.fresh);
+        return intent.fresh.inode != 0 && is_still_it(status, intent.fresh);
+    }
+
+    /// Where inodes do not last, size and date could be another's: the bytes tell.
+    bool holds_what_was_read(const Intent& intent, const Handle& folder, const std::string& name, const Status& status) {
+        if (status.id.inodes_last() || intent.hash.empty()) return true;
+        const auto file = disk_.open_file(folder, name);
+        const auto hash = file ? hash_of(disk_, file->file, Meter{}) : Result<std::string>(failure(file.error()));
+        return hash && *hash == intent.hash;
+    }
+
+    void touch_path(const std::string& folder) {
+        if (auto opened = disk_.open_folder(folder)) touch(std::make_shared<const Handle>(std::move(*opened)));
     }
 
     /// A free name was to be taken: the one planned, or one counted up from it.
@@ -103,7 +174,8 @@ private:
     std::optional<Placed> settle_replacement(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& name) {
         const auto slot = disk_.open_folder(intent.slot);
         if (!slot) return find_placed(item, intent, folder, name);
-        const std::string half = name.size() < 250 ? name + ".old" : name.substr(0, 250) + ".old";  // see trade_in_two_steps
+        touch_path(intent.slot);
+        const std::string half = name_while_traded(name);
         if (const auto old = disk_.status(*slot, half); old && is_expected(*old, intent.expected)) {
             const auto at_target = disk_.status(folder, name);
             const bool arrived = at_target && is_fresh(item, intent, folder, name, *at_target);
@@ -159,16 +231,23 @@ private:
         const std::string name(name_of(path));
         const std::string leaving = leaving_name(head_.id, item.number);
         if (const auto away = disk_.status(**folder, leaving)) {
-            if (!copied || away->id != item.identity) {
-                (void)disk_.move_to_free_name(**folder, leaving, **folder, name);
+            if (!copied || away->id != item.identity || is_being_written(**folder, leaving)) {
+                (void)move_seen(disk_, **folder, leaving, **folder, name, away->id);
                 return !copied;
             }
-            return disk_.remove_file(**folder, leaving).has_value();
+            touch(*folder);
+            return remove_seen(disk_, **folder, leaving).has_value();
         }
         const auto here = disk_.status(**folder, name);
         if (!copied || !here || here->id != item.identity) return true;  // another one by now: not ours to remove
-        if (!disk_.move_to_free_name(**folder, name, **folder, leaving)) return false;
+        if (is_being_written(**folder, name)) return true;
+        if (!move_seen(disk_, **folder, name, **folder, leaving, here->id)) return false;
         return settle_source(item, copied);
+    }
+
+    bool is_being_written(const Handle& folder, const std::string& name) {
+        const auto file = disk_.open_file(folder, name);
+        return file && disk_.writer(file->file) == Writer::some;
     }
 
     void settle_rename(std::uint64_t number, const PendingItem& item) {
@@ -181,8 +260,11 @@ private:
         // a source that still stands where it was, was not moved: its other name is another hard link
         const std::string path = item.real.empty() ? item.source : item.real;
         if (const auto source = open(std::string(parent_of(path))))
-            if (const auto here = disk_.status(**source, std::string(name_of(path))); here && here->id.same_thing(item.identity)) return;
-        if (const auto placed = find_placed(item, intent, **folder, name)) done(number, item, (*folder)->path(), *placed, {});
+            if (const auto here = disk_.status(**source, std::string(name_of(path))); here && is_still_it(*here, item.identity)) return;
+        if (const auto placed = find_placed(item, intent, **folder, name)) {
+            touch(*folder);
+            done(number, item, (*folder)->path(), *placed, {});
+        }
     }
 
     void done(std::uint64_t number, const PendingItem& item, std::string_view folder, const Placed& placed, const std::string& hash) {
@@ -236,40 +318,102 @@ private:
     FolderTree tree_;
     FolderPaths paths_;
     FolderHandles handles_;
+    Durable durable_{disk_};
     RunRecords records_;
+    struct InPlace {
+        std::string path;
+        Placed placed;
+    };
+    std::vector<std::pair<std::uint64_t, InPlace>> with_source_;  ///< copies in place, whose sources are to go
 };
 
-Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::string& id, const RunOptions& options, const RunEvents& events) {
+/// The run's own hidden files in the folders that it wrote to: nobody waits for them any more.
+void remove_parts(FileSystem& disk, const std::string& receipt, const std::set<std::string>& folders) {
+    for (const auto& path : folders) {
+        const auto folder = disk.open_folder(path);
+        const auto names = folder ? disk.list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
+        for (const Name& name : names ? *names : std::vector<Name>{})
+            if (hidden_name(name.bytes, receipt) == HiddenName::part) (void)disk.remove_file(*folder, name.bytes);
+    }
+}
+
+/// What lies in the run's slots and is in no index is found again from now on (promise 14).
+Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head, const std::vector<std::string>& places,
+                         const std::function<std::string(const std::string&)>& original_of) {
+    SafeFolder safe(disk, head.id, {});
+    for (const auto& place : places)
+        if (const auto folder = disk.open_folder(place)) safe.find_again(*folder);
+    const auto known = store.safe_entries_of(head.id);
+    if (!known) return failure(known.error());
+    RunRecords records;
+    for (const SafeFolder::Lying& lying : safe.lying()) {
+        if (std::any_of(known->begin(), known->end(), [&](const SafeEntry& entry) { return entry.id == lying.entry; })) continue;
+        std::string original = original_of(lying.entry);
+        if (original.empty()) original = join(head.destination, name_of(lying.stored));
+        SafeEntry entry = entry_for(lying.entry, std::string(parent_of(lying.stored)), original, lying.status);
+        entry.stored = lying.stored;
+        records.set_aside.push_back(std::move(entry));
+    }
+    safe.tidy();
+    if (records.set_aside.empty()) return {};
+    const auto intents = store.intents(head.id);
+    return intents ? store.record(head.id, records, *intents) : Result<void>(failure(intents.error()));
+}
+
+Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::string& id, const RunOptions& given, const RunEvents& events) {
     auto head = store.receipt(id);
     if (!head) return head;
-    auto pending = store.pending(id);
+    RunOptions options = given;
+    options.verify = static_cast<Verify>(head->verify);
+    auto records = store.volumes(id);
+    if (!records) return failure(records.error());
+    const VolumesNow volumes(disk, *records);
+    if (!volumes.missing().empty()) return failure(waits_for(volumes.missing().front()));
+    const auto read_pending = [&]() -> Result<std::vector<PendingItem>> {
+        auto pending = store.pending(id);
+        if (!pending) return pending;
+        if (options.more_follows)  // what stands for the rest is no item while the rest is being counted
+            std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
+        for (PendingItem& item : *pending) volumes.bring_up_to_date(item);
+        return pending;
+    };
+    auto pending = read_pending();
     if (!pending) return failure(pending.error());
-    if (options.more_follows)  // what stands for the rest is no item while the rest is being counted
-        std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
     auto intents = store.intents(id);
     if (!intents) return failure(intents.error());
+    for (Intent& intent : *intents) volumes.bring_up_to_date(intent);
     std::vector<std::pair<std::uint64_t, ReceiptItem>> settled;
     std::map<std::uint64_t, std::string> folders;
+    std::set<std::string> written_to;  // where hidden files may be left
     const auto read_settled = [&]() -> Result<void> {
         settled.clear();
         std::uint64_t number = 0;
         return store.each_item(id, [&](ReceiptItem&& item) {
             const bool stands = arrives(item.result) || item.result == Outcome::merged;
             if (item.type == FileType::folder && stands) folders[number] = item.place();
+            written_to.emplace(parent_of(item.place()));
             const bool matters = item.type == FileType::folder || item.linked_source.inode != 0;
+            volumes.bring_up_to_date(item);
             if (matters && item.result != Outcome::planned) settled.emplace_back(number, std::move(item));
             ++number;
         });
     };
     if (auto read = read_settled(); !read) return failure(read.error());
+    if (!options.more_follows) remove_parts(disk, id, written_to);
     if (!pending->empty()) {
         std::map<std::uint64_t, PendingItem> open;
         for (const PendingItem& item : *pending) open.emplace(item.number, item);
-        const RunRecords done = Settler(disk, *head, std::move(open), std::move(*intents), folders).run();
-        if (auto recorded = store.record(id, done); !recorded) return failure(recorded.error());
-        pending = store.pending(id);
+        const bool was_cut_off = !intents->empty();
+        Settler settler(disk, *head, std::move(open), std::move(*intents), folders);
+        const auto done = settler.run();
+        if (!done) return failure(done.error());
+        if (auto recorded = store.record(id, *done); !recorded) return failure(recorded.error());
+        if (was_cut_off) {
+            auto indexed = index_slots(disk, store, *head, volumes.places(), [&](const std::string& entry) { return settler.original_of(entry); });
+            if (!indexed) return failure(indexed.error());
+        }
+        pending = read_pending();
         if (!pending) return failure(pending.error());
-        if (options.more_follows) std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
         if (auto read = read_settled(); !read) return failure(read.error());
     }
     const Rest rest = plan_rest(*head, *pending, settled);

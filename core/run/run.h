@@ -37,6 +37,7 @@ struct RunEvents {
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
     std::function<void(const std::string&)> at_hand{};       ///< path of a file that is begun with; not of each, but of some each second
+    std::function<void(const Error&)> waits{};               ///< for another program that keeps the state locked; again every few seconds
 };
 
 /// Carries a plan out and keeps the receipt. The only thing in Tavlo that changes a disk.
@@ -53,6 +54,7 @@ struct FolderRest {
     std::int64_t modified_ns = 0;  ///< the source's, before anything was taken from it
     std::uint64_t number = 0;      ///< of the folder's item in the receipt
     bool moves = false;            ///< the source goes once it is empty
+    std::optional<std::uint32_t> mode{};  ///< what it is to have in the end, where the source does not tell
 };
 
 /// A file that an interrupted run has put in place, and that other names of the batch are to be linked to.

@@ -6,6 +6,7 @@
 #include <set>
 
 #include "files/ancestors.h"
+#include "files/own.h"
 #include "files/path.h"
 #include "run/parallel.h"
 #include "run/pending_plan.h"
@@ -20,8 +21,6 @@ constexpr std::size_t most_unrecorded = 4096;  // of items that need no note bef
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
 constexpr std::chrono::milliseconds said_at_most_every{50};  // of the file at hand
-// the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that is asked for
-constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
 std::vector<Identity> source_folders(const Batch& batch) {
     std::vector<Identity> ids;
@@ -53,6 +52,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       finals_(plan.finals),
       sources_(disk, plan.batch->folders),
       targets_(disk, finals_),
+      durable_(disk),
       results_(plan.items.size(), Outcome::planned),
       carried_(plan.items.size()),
       copy_instead_(plan.items.size()),
@@ -80,7 +80,10 @@ Result<ReceiptHead> Runner::run() {
         if (auto written = write_records(); !written) return failure(written.error());
         return head_;
     }
+    if (!to_finish_.empty())  // a folder that has its own permissions would not be known for this run's any more
+        if (auto written = write_records(); !written) return failure(written.error());
     finish_folders();
+    give_back_lent();
     if (auto removed = remove_emptied_folders(); !removed) return failure(removed.error());
     if (auto ended = end(); !ended) return failure(ended.error());
     return head_;
@@ -97,6 +100,8 @@ Result<void> Runner::begin() {
         head_.destination = plan_.destination;
         head_.undoes = plan_.undoes;
         head_.undoes_some = plan_.undoes_some;
+        head_.may_lose = plan_.may_lose;
+        head_.verify = static_cast<std::uint8_t>(options_.verify);
         std::set<std::string> roots{plan_.destination};
         for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
             for (FolderId id = 0; id < tree->size(); ++id)
@@ -127,7 +132,28 @@ Result<void> Runner::begin() {
         for (const PlacedLink& link : resumption_->links)
             first_of_links_[link_key(link.source)] = {link.folder, link.name, link.placed, link.hash};
     }
-    return {};
+    return note_volumes();
+}
+
+/// Before anything is touched: on which file systems, by what they are.
+Result<void> Runner::note_volumes() {
+    RunRecords records;
+    records.volumes = volumes_of(disk_, plan_);
+    if (resumption_ != nullptr) {
+        const auto known = store_.volumes(head_.id);
+        if (!known) return failure(known.error());
+        std::erase_if(records.volumes, [&](const VolumeRecord& one) {
+            return std::any_of(known->begin(), known->end(), [&](const VolumeRecord& other) {
+                return one.device == other.device && one.identity == other.identity;
+            });
+        });
+        if (records.volumes.empty()) return {};
+    }
+    return persist([&] { return store_.record(head_.id, records, noted_); });
+}
+
+void Runner::changed_in(std::uint64_t device, const std::shared_ptr<const Handle>& folder) {
+    if (durable_.touch(device, *folder)) durable_.changed(device, folder);
 }
 
 /// A folder that the run had made before it was interrupted still has to get its attributes, and its source may be empty.
@@ -136,6 +162,7 @@ void Runner::take_up(const FolderRest& rest) {
     auto attributes = source ? disk_.attributes(**source) : Result<Attributes>(failure(source.error()));
     if (!attributes) return;  // gone by now: what it was like is no longer to be known
     attributes->modified_ns = rest.modified_ns;
+    if (rest.mode) attributes->mode = *rest.mode;
     if (plan_.operation == Operation::move && rest.moves) {
         emptied_.push_back({rest.source, *attributes});
         took_from_[plan_.batch->entries[rest.source].inside] = true;
@@ -167,11 +194,13 @@ Result<void> Runner::make_destination() {
         const auto status = disk_.status(*inside);
         if (!status) return failure(status.error());
         records_.folders.push_back({true, inside->path(), {}, status->id});
+        if (auto around = disk_.open_folder_in(*handle, "."))
+            changed_in(status->id.device, std::make_shared<const Handle>(std::move(*around)));
         handle = std::move(inside);
     }
     const auto status = disk_.status(*handle);
     if (!status) return failure(status.error());
-    if (const Identity& known = finals_.identity(0); known.inode != 0 && !known.same_thing(status->id))
+    if (const Identity& known = finals_.identity(0); known.inode != 0 && !status->id.could_be(known))
         return failure(Fault::changed_meanwhile, "is no longer the folder that was looked at", plan_.destination);
     finals_.set_identity(0, status->id);
     return {};
@@ -209,6 +238,8 @@ Result<void> Runner::step(ItemId id) {
             fail(id, {Fault::refused, 0, "holds Tavlo's own records, and stays", plan_.source_path(it)});
         else if (plan_.leaves(it) && holds_a_safe(id))
             fail(id, {Fault::refused, 0, "holds versions that were set aside, and stays", plan_.source_path(it)});
+        else if (holds_mounts(id))
+            fail(id, {Fault::refused, 0, "holds a mount of another file system, and stays", plan_.source_path(it)});
         else
             group_.push_back({id, Work::Kind::take_away});
     } else if (is_folder || it.action == Action::make_folder) {
@@ -226,7 +257,7 @@ Result<void> Runner::step(ItemId id) {
             leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
-    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() >= most_unrecorded ||
+    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes || records_.items.size() + ready_.items.size() >= most_unrecorded ||
                       (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
     return full ? flush() : Result<void>{};
 }
@@ -236,7 +267,18 @@ bool Runner::holds_a_safe(ItemId id) {
     if (entry(id).status.type != FileType::folder) return false;
     const auto from = source_folder(id);
     const auto inside = from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
-    return inside && disk_.status(*inside, safe_folder_name());
+    if (!inside || !disk_.status(*inside, safe_folder_name())) return false;
+    return is_own(disk_, *inside, safe_folder_name());
+}
+
+/// Something is mounted in it, at any depth: whoever put it there, and whenever. Where that cannot be found out, it counts as so.
+bool Runner::holds_mounts(ItemId id) {
+    if (entry(id).status.type != FileType::folder) return false;
+    const auto from = source_folder(id);
+    const auto inside = from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    if (!inside) return inside.error().fault != Fault::not_found;
+    const auto mounts = disk_.mounts_below(*inside);
+    return !mounts || !mounts->empty();
 }
 
 /// What comes in a folder that did not arrive after all does not arrive either.
@@ -260,8 +302,7 @@ Result<void> Runner::flush() {
         for (Work& work : group_)
             if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
         if (some_source_leaves()) {
-            const auto destination = targets_.open(item(group_.front().item).folder);
-            const auto durable = destination ? disk_.sync_volume(**destination) : Result<void>(failure(destination.error()));
+            const auto durable = durable_.settle();
             for (Work& work : group_)
                 if (work.remove_source && !work.dropped && results_[work.item] == Outcome::planned)
                     durable ? remove_source(work) : take_back(work, durable.error());
@@ -278,7 +319,7 @@ Result<void> Runner::flush() {
                 fail(id, into.error());
         }
     }
-    return records_.items.size() >= most_unrecorded ? write_records() : Result<void>{};
+    return records_.items.size() + ready_.items.size() >= most_unrecorded ? write_records() : Result<void>{};
 }
 
 bool Runner::some_source_leaves() const {
@@ -294,9 +335,45 @@ Identity Runner::expected_at(ItemId id, const std::string& place) const {
     return it.collision->held.id;
 }
 
+/// Writes the journal, and waits where another program keeps it locked.
+template <class Write>
+Result<void> Runner::persist(Write write) {
+    for (;;) {
+        auto written = write();
+        if (written || written.error().fault != Fault::locked || options_.stop.stop_requested()) return written;
+        if (events_.waits) events_.waits(written.error());
+    }
+}
+
+namespace {
+
+void append(RunRecords& to, RunRecords&& more) {
+    const auto move_all = [](auto& into, auto& from) {
+        into.insert(into.end(), std::make_move_iterator(from.begin()), std::make_move_iterator(from.end()));
+    };
+    move_all(to.items, more.items);
+    move_all(to.folders, more.folders);
+    move_all(to.set_aside, more.set_aside);
+    move_all(to.used_up, more.used_up);
+    move_all(to.taken_back, more.taken_back);
+    move_all(to.not_kept, more.not_kept);
+    move_all(to.volumes, more.volumes);
+    more = {};
+}
+
+/// Intentions stand in the journal until what came of them does.
+void forget_recorded(std::vector<Intent>& noted, const RunRecords& recorded) {
+    std::unordered_set<std::uint64_t> numbers;
+    for (const auto& [number, item] : recorded.items) numbers.insert(number);
+    std::erase_if(noted, [&](const Intent& intent) { return numbers.contains(intent.number); });
+}
+
+}  // namespace
+
 /// Before anything takes a name: what the group is about to do, durable in the journal. A plain rename needs no note:
 /// where the source is tells on its own whether it was done.
-Result<void> Runner::journal_group() {
+/// records  of what is durable on its own volumes
+Result<void> Runner::journal_group(RunRecords records) {
     std::vector<Intent> intents;
     std::unordered_map<std::string, Identity> twins;  // by place: what an earlier one of this group will have put there
     for (Work& work : group_) {
@@ -345,9 +422,34 @@ Result<void> Runner::journal_group() {
         }
         if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
     }
-    // together with what the group before has done: until here its own intentions stand for it
-    const bool notes = !intents.empty() || !records_.folders.empty();
-    return notes ? store_.record(head_.id, std::exchange(records_, {}), intents) : Result<void>{};
+    // together with what groups before have done: until it is recorded, their own intentions stand for it
+    forget_recorded(noted_, records);
+    noted_.insert(noted_.end(), std::make_move_iterator(intents.begin()), std::make_move_iterator(intents.end()));
+    if (intents.empty() && records.items.empty() && records.folders.empty()) return {};
+    return persist([&] { return store_.record(head_.id, records, noted_); });
+}
+
+/// The sync of a whole volume has failed: for something of ours, or for what others write there? Each folder is asked by itself; where one
+/// says so too, the receipt does not say that what changed in it was done.
+void Runner::names_are_not_durable(RunRecords& records, const Error& why) {
+    std::unordered_map<std::string, bool> durable;
+    const auto is_durable = [&](const std::string& place) {
+        const auto [found, fresh] = durable.try_emplace(std::string(parent_of(place)), true);
+        if (!fresh) return found->second;
+        const auto folder = disk_.open_folder(found->first);
+        const auto synced = folder ? disk_.sync(*folder) : Result<void>(failure(folder.error()));
+        const bool is_gone = !folder && folder.error().fault == Fault::not_found;
+        return found->second = synced.has_value() || is_gone;
+    };
+    for (auto& [number, item] : records.items) {
+        if (!arrives(item.result) && item.result != Outcome::removed) continue;
+        if (is_durable(item.place()) && (item.action != Action::move || is_durable(item.source))) continue;
+        item.result = Outcome::failed;
+        item.error = "may not have reached the disk: " + reason_and_step(why);
+        item.fault = why.fault;
+        records.taken_back.clear();
+        if (head_.problem.empty()) head_.problem = "some of it may not have reached the disk: " + describe(why);
+    }
 }
 
 /// The same for a folder, which takes its name by itself.
@@ -355,18 +457,22 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
     auto slot = safe_->slot(into);
     if (!slot) return slot;
     const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
-    if (auto noted = store_.intend(head_.id, {number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}}); !noted)
-        return failure(noted.error());
+    const Intent intent{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}};
+    if (auto noted = persist([&] { return store_.intend(head_.id, intent); }); !noted) return failure(noted.error());
+    noted_.push_back(intent);
     return slot;
 }
 
+/// All that was done, once it is durable.
 Result<void> Runner::write_records() {
-    if (records_.items.empty() && records_.folders.empty() && records_.set_aside.empty() && records_.used_up.empty() &&
-        records_.not_kept.empty())
-        return {};
-    auto written = store_.record(head_.id, records_);
-    records_ = {};
-    return written;
+    if (auto settled = durable_.settle(); !settled) names_are_not_durable(records_, settled.error());
+    append(ready_, std::move(records_));
+    const bool nothing = ready_.items.empty() && ready_.folders.empty() && ready_.set_aside.empty() && ready_.used_up.empty() &&
+                         ready_.not_kept.empty() && ready_.volumes.empty();
+    if (nothing) return {};
+    forget_recorded(noted_, ready_);
+    const RunRecords records = std::exchange(ready_, {});
+    return persist([&] { return store_.record(head_.id, records, noted_); });
 }
 
 /// Attributes and times of the folders that were made, deepest first, now that nothing more goes into them.
@@ -377,8 +483,22 @@ void Runner::finish_folders() {
         const auto lost = disk_.set_attributes(**handle, folder->attributes);
         const std::string names = lost ? listed(*lost) : std::string("attributes");
         if (folder->number && !names.empty()) records_.not_kept.emplace_back(*folder->number, names);
-        (void)disk_.sync(**handle);
+        changed_in(finals_.identity(folder->folder).device, *handle);
     }
+}
+
+/// Where a volume could not be synced as a whole: each folder that was finished by itself.
+bool Runner::durable_by_folders() {
+    return std::all_of(to_finish_.begin(), to_finish_.end(), [&](const FolderToFinish& folder) {
+        const auto handle = targets_.open(folder.folder);
+        return !handle || disk_.sync(**handle);
+    });
+}
+
+/// Folders that had to be written for a while have the permissions that they had.
+void Runner::give_back_lent() {
+    for (auto folder = lent_.rbegin(); folder != lent_.rend(); ++folder) (void)disk_.set_mode(*folder->first, folder->second);
+    lent_.clear();
 }
 
 /// After a move the source folders that have become empty by it go, deepest first. What they were like is noted first, so
@@ -399,8 +519,9 @@ Result<void> Runner::remove_emptied_folders() {
         if (!parent) continue;
         const auto now = disk_.status(**parent, folder.name);
         const bool known = folder.status.id.inode != 0;  // not where an interrupted run is gone on with
-        if (!now || (known && !now->id.same_thing(folder.status.id))) continue;
+        if (!now || (known && !now->id.could_be(folder.status.id))) continue;
         if (!disk_.remove_empty_folder(**parent, folder.name)) continue;  // it still holds something, and stays
+        changed_in(now->id.device, *parent);
         took_from_[folder.folder] = true;
         sources_.forget(folder.inside);
     }
@@ -413,29 +534,22 @@ Result<void> Runner::end() {
     safe_->tidy();
     tidy_used_slots();
     // what was done is durable before the receipt says so: names taken, and names that went
-    const auto anchor = targets_.open(0);
-    if (anchor) (void)disk_.sync_volume(**anchor);
-    for (const FolderId root : roots_taken_from())
-        if (const auto source = sources_.open(root)) (void)disk_.sync_volume(**source);
+    if (auto settled = durable_.settle(); !settled) {
+        names_are_not_durable(records_, settled.error());
+        // attributes of folders, and sources that went, have no record of their own
+        if (head_.problem.empty() && !durable_by_folders())
+            head_.problem = "its end may not have reached the disk: " + describe(settled.error());
+    }
     if (auto written = write_records(); !written) return written;
     head_.state = complete ? RunState::done : RunState::stopped;
     head_.waits_for = !complete && stuck_ ? describe(*stuck_) : std::string();
     head_.finished_ns = now_ns();
-    auto finished = store_.finish(head_);
-    if (!finished) return failure(finished.error());
-    head_ = std::move(*finished);
-    return {};
-}
-
-std::set<FolderId> Runner::roots_taken_from() const {
-    std::set<FolderId> roots;
-    for (FolderId id = 0; id < took_from_.size(); ++id) {
-        if (!took_from_[id]) continue;
-        FolderId root = id;
-        while (plan_.batch->folders.parent(root) != no_folder) root = plan_.batch->folders.parent(root);
-        roots.insert(root);
-    }
-    return roots;
+    return persist([&]() -> Result<void> {
+        auto finished = store_.finish(head_);
+        if (!finished) return failure(finished.error());
+        head_ = std::move(*finished);
+        return {};
+    });
 }
 
 /// The slots that versions were brought back from hold nothing any more.

@@ -7,12 +7,17 @@
 #include <unordered_set>
 #include <vector>
 
+#include "run/durable.h"
 #include "run/placing.h"
 #include "run/run.h"
 #include "run/safe_folder.h"
 #include "run/staging.h"
+#include "run/volumes.h"
 
 namespace tavlo {
+
+// the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that is asked for
+inline constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
 /// One run while it goes on: carry_out() in its parts. Items are worked on in the plan's order. Folders are made at
 /// once; files are staged in groups; a group becomes durable, is verified, takes its names, and only then, and only
@@ -36,6 +41,7 @@ private:
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
         std::optional<Placed> placed{};
         std::optional<Slot> slot{};  ///< where a name is taken from something, or something is taken away
+        std::shared_ptr<const Handle> target{};  ///< the folder in which it has taken its name
         bool dropped = false;        ///< stopped while it was verified: nothing of it takes a name
     };
     struct FolderToFinish {
@@ -61,7 +67,14 @@ private:
     bool follows_its_folder(ItemId id);
     bool holds_a_safe(ItemId id);
     Result<void> flush();
-    Result<void> journal_group();
+    Result<void> journal_group(RunRecords records);
+    template <class Write>
+    Result<void> persist(Write write);
+    void names_are_not_durable(RunRecords& records, const Error& why);
+    void note_left_in(const std::optional<Slot>& slot, ItemId id);
+    void note_changed(const Work& work, const Placed& placed);
+    Result<void> note_volumes();
+    void changed_in(std::uint64_t device, const std::shared_ptr<const Handle>& folder);
     bool some_source_leaves() const;
     Result<Slot> journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh);
     Identity expected_at(ItemId id, const std::string& place) const;
@@ -69,10 +82,12 @@ private:
     bool is_left_from_before(const Status& folder) const;
     Result<void> write_records();
     void finish_folders();
+    bool lend_write(const std::shared_ptr<const Handle>& folder);
+    void give_back_lent();
+    bool durable_by_folders();
     Result<void> remove_emptied_folders();
     Result<void> end();
     std::uint64_t number(ItemId id) const { return resumption_ != nullptr ? resumption_->numbers[id] : id; }
-    std::set<FolderId> roots_taken_from() const;
     void tidy_used_slots();
 
     // runner_folders.cpp
@@ -80,12 +95,14 @@ private:
     void make_folder(ItemId id, const Handle& into);
     void finish_making(ItemId id, Placed placed, const Attributes& attributes);
     Result<Placed> place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready);
+    Result<void> would_lose(ItemId id, const Placed& placed, const Handle& into, const Attributes& attributes);
     void merge_folder(ItemId id, const Handle& into);
     bool move_whole_folder(ItemId id, const Handle& into);
     void step_carried(ItemId id);
     void remember_source_folder(EntryId entry);
     void step_removal(ItemId id);
     void remove_folder(ItemId id);
+    bool holds_mounts(ItemId id);
 
     // runner_files.cpp
     void step_file(ItemId id, const std::shared_ptr<const Handle>& into);
@@ -93,6 +110,7 @@ private:
     void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
+    Ready renaming(ItemId id);
     /// Where an item is read, or moved, or taken away from.
     Result<std::shared_ptr<const Handle>> source_folder(ItemId id);
     const std::string& source_name(ItemId id) const;
@@ -100,6 +118,10 @@ private:
     void take_away(Work& work);
     void remove_source(Work& work);
     void take_back(Work& work, Error why);
+    void settle_moved(Work& work);
+    enum class Standing : std::uint8_t { whole, other, gone, unknown };
+    Standing source_standing(const Work& work);
+    void bring_displaced_back(const Placed& placed, const Handle& into, Error& why, ItemId id);
     std::string count_from(ItemId id) const;
     void note_twin(ItemId id, const Placed& placed);
     PlacedFile first_of_link(ItemId id) const;
@@ -141,11 +163,15 @@ private:
 
     std::optional<RunLock> lock_;
     ReceiptHead head_;
-    RunRecords records_;
+    RunRecords records_;           ///< of what was done last, whose names may not be durable yet
+    RunRecords ready_;             ///< of what is durable, and waits for the next time that the journal is written
+    std::vector<Intent> noted_;    ///< that stand in the journal for what is in neither
+    std::uint64_t parts_ = 0;      ///< hidden names that were given
     std::vector<Identity> above_records_;  ///< the state folder and those above it, where something is to leave
     FolderTree finals_;
     FolderHandles sources_;
     FolderHandles targets_;
+    Durable durable_;
     std::unique_ptr<SafeFolder> safe_;
 
     std::vector<Outcome> results_;                  ///< by item; planned: not settled yet
@@ -165,6 +191,7 @@ private:
     std::vector<ItemId> again_;               ///< renames that met another file system: to be copied instead
     std::vector<bool> copy_instead_;          ///< by item
     std::vector<FolderToFinish> to_finish_;
+    std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>> lent_;  ///< folders made writable for a while, and what they were
     std::vector<SourceFolder> emptied_;                           ///< source folders that may be empty once the run is through
     std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode

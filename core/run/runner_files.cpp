@@ -12,9 +12,8 @@ namespace tavlo {
 
 namespace {
 
-// few files are made durable one by one; more with one call for the whole file system
-constexpr std::ptrdiff_t few_files = 8;
 // so much waits until it is read and written, so that a group's time is kept
+constexpr unsigned most_names_tried = 100;
 constexpr std::size_t staged_at_once = 64;
 constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
@@ -49,7 +48,7 @@ Runner::PlacedFile Runner::first_of_link(ItemId id) const {
 /// A decision is about two things: when the incoming one is no longer the one that was compared, it does not hold.
 bool Runner::is_the_agreed_source(ItemId id, const Status& now) {
     const Status& then = entry(id).status;
-    if (now.type != then.type || !now.id.same_thing(then.id)) {
+    if (now.type != then.type || !(then.id.inodes_last() ? now.id.same_thing(then.id) : now.id.could_be(then.id))) {
         fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
         return false;
     }
@@ -80,6 +79,7 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     if (type == FileType::other && !taking_back) return fail(id, special);
     if (finals_.identity(it.folder).device == 0)
         if (const auto status = disk_.status(*into)) finals_.set_identity(it.folder, status->id);
+    if (auto touched = durable_.touch(finals_.identity(it.folder).device, *into); !touched) return fail(id, touched.error());
     const bool renames = moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device;
     const bool links = type == FileType::file && entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id));
     const bool is_read = type == FileType::file && !renames && !links;  // then it is looked at as it is opened
@@ -123,11 +123,17 @@ void Runner::stage_waiting() {
     for (Work& work : group_)
         if (work.from) waiting.push_back(&work);
     std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
+    std::vector<Staging> staging;
+    for (const Work* work : waiting) {
+        // where inodes do not last, a file is known again by its hash
+        const bool by_hash = !finals_.identity(item(work->item).folder).inodes_last();
+        staging.push_back({reads_back(*work) || work->remove_source || by_hash, work->remove_source, head_.may_lose,
+                           part_name(head_.id, parts_++)});
+    }
     in_parallel(threads_, waiting.size(), [&](std::size_t at) {
         const Work& work = *waiting[at];
         say_at_hand(work.item);
-        staged[at].emplace(
-            stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
+        staged[at].emplace(stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
     });
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone
     for (std::size_t at = 0; at < waiting.size() && waiting.size() > 1; ++at) {
@@ -135,8 +141,8 @@ void Runner::stage_waiting() {
         if (staged[at]->has_value() || staged[at]->error().fault != Fault::no_space) continue;
         const auto volume = disk_.volume(*work.into);
         if (!volume || volume->free_bytes < entry(work.item).status.allocated_bytes) continue;
-        staged[at].emplace(
-            stage_copy(disk_, *work.from, source_name(work.item), *work.into, reads_back(work) || work.remove_source, meter()));
+        staging[at].part_name = part_name(head_.id, parts_++);
+        staged[at].emplace(stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
     }
     for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
     waiting_ = 0;
@@ -165,25 +171,31 @@ void Runner::take_staged(Work& work, Result<StagedCopy> staged) {
 }
 
 /// Before anything takes a name: the group's bytes are durable, what is to be verified is read back, and the journal says what
-/// is about to happen. The journal is written while the disk works on the bytes.
+/// is about to happen. The journal is written while the disk works on the bytes; so what it says was done is what was durable before.
 Result<void> Runner::make_durable_and_note() {
-    const auto staged = std::count_if(group_.begin(), group_.end(), [](const Work& work) { return work.copy.has_value(); });
-    Result<void> noted;
-    if (staged > few_files) {
-        const auto any = std::find_if(group_.begin(), group_.end(), [](const Work& work) { return work.copy.has_value(); });
-        Result<void> synced;
-        {
-            const std::jthread syncing([&] { synced = disk_.sync_volume(any->copy->staged.file()); });
-            noted = journal_group();
+    std::vector<Work*> works;
+    std::vector<const StagedCopy*> copies;
+    for (Work& work : group_)
+        if (work.copy && !work.dropped) {
+            works.push_back(&work);
+            copies.push_back(&*work.copy);
         }
-        if (!synced)
-            for (Work& work : group_) drop(work, synced.error());
-    } else {
-        for (Work& work : group_)
-            if (work.copy)
-                if (auto synced = disk_.sync(work.copy->staged.file()); !synced) drop(work, synced.error());
-        noted = journal_group();
+    std::vector<Durable::Failed> failed;
+    Result<void> settled;
+    Result<void> noted;
+    const bool settles = !copies.empty() && !records_.items.empty();  // names of the group before
+    {
+        const std::jthread syncing([&] {
+            failed = durable_.sync_files(copies);
+            if (settles) settled = durable_.settle();
+        });
+        noted = journal_group(std::exchange(ready_, {}));
     }
+    if (settles) {
+        if (!settled) names_are_not_durable(records_, settled.error());
+        ready_ = std::exchange(records_, {});
+    }
+    for (const auto& [at, error] : failed) drop(*works[at], error);
     for (Work& work : group_)
         if (work.copy && !work.dropped && reads_back(work))
             if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified) drop(work, verified.error());
@@ -207,13 +219,20 @@ std::string Runner::count_from(ItemId id) const {
 
 Ready Runner::ready_for(Work& work) {
     const ItemId id = work.item;
-    const auto unlink = [this](const Handle& folder, const std::string& name) { return disk_.remove_file(folder, name); };
+    const auto unlink = [this](const Handle& folder, const std::string& name) { return remove_seen(disk_, folder, name); };
     switch (work.kind) {
         case Work::Kind::staged:
             return {[this, &work](const Handle& folder, const std::string& name) {
                         return disk_.take_free_name(work.copy->staged, folder, name);
                     },
-                    unlink};
+                    unlink,
+                    [this, &work](const Handle&, const std::string&, const Status& there) {
+                        const Staged& staged = work.copy->staged;
+                        if (there.type != FileType::file || there.id != work.copy->fresh) return false;
+                        if (staged.part_name().empty()) return true;
+                        const auto part = disk_.status(staged.folder(), staged.part_name());
+                        return !part && part.error().fault == Fault::not_found;
+                    }};
         case Work::Kind::hard_link:
             return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
                         const PlacedFile first = first_of_link(id);
@@ -222,9 +241,17 @@ Ready Runner::ready_for(Work& work) {
                         if (!holder) return failure(holder.error());
                         const auto now = disk_.status(**holder, first.name);
                         if (!now || now->id != first.id) return failure(Fault::other_file_system, "its other name is gone", "");
-                        return disk_.link_file(**holder, first.name, folder, name);
+                        auto linked = disk_.link_file(**holder, first.name, folder, name);
+                        if (linked || linked.error().fault == Fault::name_taken || linked.error().fault == Fault::no_space) return linked;
+                        // a file system without hard links: a copy of its own then
+                        const bool knows_none = linked.error().fault == Fault::unsupported || linked.error().fault == Fault::no_permission;
+                        return knows_none ? Result<void>(failure(Fault::other_file_system, "cannot hold two names of a file", "")) : linked;
                     },
-                    unlink};
+                    unlink,
+                    [this, id](const Handle&, const std::string&, const Status& there) {
+                        const PlacedFile first = first_of_link(id);
+                        return there.id.inodes_last() && there.type == FileType::file && there.id == first.id;
+                    }};
         case Work::Kind::link:
             return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
                         if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) return made;
@@ -232,11 +259,21 @@ Ready Runner::ready_for(Work& work) {
                         if (!disk_.set_link_attributes(folder, name, *work.link_attributes)) receipt_item(id).not_kept = "times";
                         return {};
                     },
-                    unlink};
+                    unlink,
+                    [this, id, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
+                        const auto points_at = disk_.read_link(folder, name);
+                        return there.type == FileType::link && there.owner == ::geteuid() && points_at && *points_at == entry(id).points_at &&
+                               there.status_changed_ns >= began - kernel_tick_ns;
+                    }};
         case Work::Kind::rename:
         case Work::Kind::take_away:
         case Work::Kind::remove_folder: break;
     }
+    return renaming(id);
+}
+
+/// Something that is renamed: it appears where it goes, and withdraws to where it was.
+Ready Runner::renaming(ItemId id) {
     return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
                 const auto from = source_folder(id);
                 if (!from) return failure(from.error());
@@ -245,7 +282,13 @@ Ready Runner::ready_for(Work& work) {
             [this, id](const Handle& folder, const std::string& name) -> Result<void> {
                 const auto from = source_folder(id);
                 if (!from) return failure(from.error());
-                return disk_.move_to_free_name(folder, name, **from, source_name(id));
+                return move_seen(disk_, folder, name, **from, source_name(id), entry(id).status.id);
+            },
+            [this, id](const Handle&, const std::string&, const Status& there) {
+                const auto from = source_folder(id);
+                if (!from || !is_still_it(there, entry(id).status.id)) return false;
+                const auto left = disk_.status(**from, source_name(id));
+                return !left && left.error().fault == Fault::not_found;
             }};
 }
 
@@ -260,9 +303,14 @@ void Runner::place(Work& work) {
     const Ready ready = ready_for(work);
     const std::string place = join(finals_.path(it.folder), name);
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
-    const auto placed = work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
-                                  : place_at_free_name(disk_, **into, name, count_from(id), type, ready);
+    const auto try_it = [&] {
+        return work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
+                         : place_at_free_name(disk_, **into, name, count_from(id), type, ready);
+    };
+    auto placed = try_it();
+    if (!placed && placed.error().fault == Fault::no_permission && lend_write(*into)) placed = try_it();
     if (!placed) {
+        note_left_in(work.slot, id);
         switch (placed.error().fault) {
             case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
                 if (copy_instead_[id]) return fail(id, placed.error());
@@ -276,11 +324,13 @@ void Runner::place(Work& work) {
             default: return fail(id, placed.error());
         }
     }
-    if (work.kind == Work::Kind::rename && !placed->status.id.same_thing(entry(id).status.id)) {
+    if (work.kind == Work::Kind::rename && !is_still_it(placed->status, entry(id).status.id)) {
         if (auto back = ready.withdraw(**into, placed->name); !back) return fail(id, back.error());
         return fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(it)});
     }
     note_twin(id, *placed);
+    work.target = *into;
+    note_changed(work, *placed);
     if (work.kind == Work::Kind::rename) {
         note_taken_from(id);
         if (events_.bytes && entry(id).status.type == FileType::file) events_.bytes(entry(id).status.id.size_bytes);
@@ -293,14 +343,64 @@ void Runner::place(Work& work) {
     work.placed = *placed;
 }
 
+/// Names have changed in these folders.
+void Runner::note_changed(const Work& work, const Placed& placed) {
+    const std::uint64_t device = placed.status.id.device;
+    changed_in(device, work.target);
+    if (work.slot) {
+        changed_in(device, work.slot->folder);
+        changed_in(device, work.slot->shelf);
+    }
+    if (work.kind == Work::Kind::rename)
+        if (const auto from = source_folder(work.item)) changed_in(device, *from);
+}
+
+/// Whatever lies in a slot is found again in the Safe, whatever became of its item (promise 14).
+void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
+    if (!slot) return;
+    const auto names = disk_.list(*slot->folder);
+    for (const Name& name : names ? *names : std::vector<Name>{}) {
+        const auto status = disk_.status(*slot->folder, name.bytes);
+        if (!status) continue;
+        const Item& it = item(id);
+        const std::string original =
+            it.action == Action::take_away ? plan_.source_path(it) : join(finals_.path(it.folder), plan_.final_name(it));
+        SafeEntry entry = entry_for(slot->entry, slot->path, original, *status);
+        entry.stored = join(slot->path, name.bytes);
+        records_.set_aside.push_back(std::move(entry));
+        receipt_item(id).set_aside = slot->entry;
+        return;
+    }
+}
+
+/// Somebody who may not write a folder of their own may say so: an undo does, for as long as it works there.
+bool Runner::lend_write(const std::shared_ptr<const Handle>& folder) {
+    constexpr std::uint32_t own_write = 0300;
+    if (plan_.operation != Operation::undo) return false;
+    const auto status = disk_.status(*folder);
+    if (!status || status->owner != ::geteuid() || (status->mode & own_write) == own_write) return false;
+    if (!disk_.set_mode(*folder, status->mode | own_write)) return false;
+    lent_.emplace_back(folder, status->mode);
+    return true;
+}
+
 void Runner::take_away(Work& work) {
     const Entry& source = entry(work.item);
     const auto folder = source_folder(work.item);
     if (!folder) return fail(work.item, folder.error());
-    const auto entry = set_aside(disk_, *work.slot, **folder, source.name, source.status.id);
+    const auto put = [&] { return set_aside(disk_, *work.slot, **folder, source.name, source.status.id); };
+    auto entry = put();
+    if (!entry && entry.error().fault == Fault::no_permission && lend_write(*folder)) {
+        auto again = safe_->slot(**folder);  // the first was dropped
+        if (!again) return fail(work.item, again.error());
+        work.slot = std::move(*again);
+        entry = put();
+    }
+    if (!entry) note_left_in(work.slot, work.item);
     if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))
         return leave_undecided(work.item, "was changed since");
     if (!entry) return fail(work.item, entry.error());
+    for (const auto& changed : {*folder, work.slot->folder, work.slot->shelf}) changed_in(source.status.id.device, changed);
     receipt_item(work.item).set_aside = entry->id;
     records_.set_aside.push_back(*entry);
     settle(work.item, Outcome::created);
@@ -312,54 +412,102 @@ void Runner::remove_source(Work& work) {
     if (!work.placed) return;
     const auto folder = source_folder(work.item);
     if (!folder) return take_back(work, folder.error());
-    const std::string leaving = leaving_name(head_.id, number(work.item));
-    if (auto away = disk_.move_to_free_name(**folder, source_name(work.item), **folder, leaving); !away)
-        return take_back(work, away.error());
-    const auto put_back = [&](Error why) {
-        if (auto back = disk_.move_to_free_name(**folder, leaving, **folder, source_name(work.item)); !back) {
-            why.fault = Fault::io;
-            why.step += "; the source now has the name " + leaving;
-        }
-        take_back(work, std::move(why));
-    };
-    const auto now = disk_.status(**folder, leaving);
-    if (!now) return put_back(now.error());
     const Identity& read = work.copy ? work.copy->source.id : entry(work.item).status.id;
-    if (now->id != read) return put_back({Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
-    if (auto gone = disk_.remove_file(**folder, leaving); !gone) return put_back(gone.error());
+    if (auto touched = durable_.touch(read.device, **folder); !touched) return take_back(work, touched.error());
+    const std::string leaving = leaving_name(head_.id, number(work.item));
+    if (auto away = move_seen(disk_, **folder, source_name(work.item), **folder, leaving, read); !away)
+        return take_back(work, away.error());
+    const auto now = disk_.status(**folder, leaving);
+    if (!now) return take_back(work, now.error());
+    if (now->id != read) return take_back(work, {Fault::changed_meanwhile, 0, "changed after it was read", plan_.source_path(item(work.item))});
+    if (work.copy) {
+        const auto opened = disk_.open_file(**folder, leaving);
+        if (opened && disk_.writer(opened->file) == Writer::some)
+            return take_back(work, {Fault::refused, 0, "is open for writing elsewhere, and stays", plan_.source_path(item(work.item))});
+    }
+    if (auto gone = remove_seen(disk_, **folder, leaving); !gone) return take_back(work, gone.error());
+    settle_moved(work);
+}
+
+void Runner::settle_moved(Work& work) {
     note_taken_from(work.item);
+    if (const auto folder = source_folder(work.item)) changed_in(entry(work.item).status.id.device, *folder);
     settle_placed(work.item, *work.placed);
 }
 
-/// A source that could not go stays, so its copy goes again; what the copy had displaced comes back.
+/// What there is to be seen of a source that was to go; it has its name again where it had the one it leaves by.
+Runner::Standing Runner::source_standing(const Work& work) {
+    const auto folder = source_folder(work.item);
+    if (!folder) return Standing::unknown;
+    const Identity& read = work.copy ? work.copy->source.id : entry(work.item).status.id;
+    const std::string leaving = leaving_name(head_.id, number(work.item));
+    if (const auto away = disk_.status(**folder, leaving)) {
+        std::string back = source_name(work.item);
+        auto moved = move_seen(disk_, **folder, leaving, **folder, back, away->id);
+        for (unsigned count = 2; !moved && moved.error().fault == Fault::name_taken && count < most_names_tried; ++count) {
+            back = numbered_name(source_name(work.item), FileType::file, count);  // somebody has its name by now
+            moved = move_seen(disk_, **folder, leaving, **folder, back, away->id);
+        }
+        if (!moved) return Standing::unknown;
+        return away->id == read ? Standing::whole : Standing::other;
+    } else if (away.error().fault != Fault::not_found) {
+        return Standing::unknown;
+    }
+    const auto here = disk_.status(**folder, source_name(work.item));
+    if (!here) return here.error().fault == Fault::not_found ? Standing::gone : Standing::unknown;
+    return here->id == read ? Standing::whole : Standing::other;
+}
+
+/// A source that could not go stays, so its copy goes again, and what the copy had displaced comes back; but only while the source is seen
+/// standing, whole. Of one that is gone the copy is all there is; of one that was changed it goes to the Safe (promise 12).
 void Runner::take_back(Work& work, Error why) {
     if (!work.placed) return fail(work.item, why);
+    const Standing standing = source_standing(work);
+    if (standing == Standing::gone) return settle_moved(work);
     const auto into = targets_.open(item(work.item).folder);
-    if (into) {
-        const auto own = safe_->slot(**into);
-        auto away =
-            own ? set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id) : Result<SafeEntry>(failure(own.error()));
-        if (!away) {
-            why.fault = Fault::io;
-            why.step += "; its copy stays at " + join((*into)->path(), work.placed->name);
-        } else {
-            const auto slot = disk_.open_folder(std::string(parent_of(away->stored)));
-            if (slot) (void)disk_.remove_file(*slot, work.placed->name);
-            SafeFolder::drop(disk_, *own);
-            if (work.placed->set_aside) {
-                const auto old = disk_.open_folder(std::string(parent_of(work.placed->set_aside->stored)));
-                const auto back =
-                    old ? disk_.move_to_free_name(*old, work.placed->name, **into, work.placed->name) : Result<void>(failure(old.error()));
-                if (!back) {
-                    records_.set_aside.push_back(*work.placed->set_aside);
-                    receipt_item(work.item).set_aside = work.placed->set_aside->id;
-                    why.fault = Fault::io;
-                    why.step += "; what was there before lies in the Safe";
-                }
-            }
+    const std::string place = into ? join((*into)->path(), work.placed->name) : work.placed->name;
+    const auto copy_stays = [&] {
+        why.fault = Fault::io;
+        why.step += "; its copy stays at " + place;
+        if (work.placed->set_aside) {
+            records_.set_aside.push_back(*work.placed->set_aside);
+            receipt_item(work.item).set_aside = work.placed->set_aside->id;
         }
+        fail(work.item, why);
+    };
+    if (!into || standing == Standing::unknown) return copy_stays();
+    const auto own = safe_->slot(**into);
+    if (!own) return copy_stays();
+    const auto away = set_aside(disk_, *own, **into, work.placed->name, work.placed->status.id);
+    if (!away) {
+        note_left_in(*own, work.item);
+        return copy_stays();
     }
+    for (const auto& changed : {*into, own->folder, own->shelf}) changed_in(own->device, changed);
+    const bool dropped = standing == Standing::whole && remove_seen(disk_, *own->folder, work.placed->name);
+    if (dropped) SafeFolder::drop(disk_, *own);
+    if (!dropped) {
+        records_.set_aside.push_back(*away);
+        receipt_item(work.item).set_aside = away->id;
+        why.step += "; its copy lies in the Safe";
+    }
+    if (work.placed->set_aside) bring_displaced_back(*work.placed, **into, why, work.item);
     fail(work.item, why);
+}
+
+void Runner::bring_displaced_back(const Placed& placed, const Handle& into, Error& why, ItemId id) {
+    const SafeEntry& old = *placed.set_aside;
+    auto slot = open_slot(disk_, old);
+    const auto back =
+        slot ? move_seen(disk_, *slot, std::string(name_of(old.stored)), into, placed.name, old.identity) : Result<void>(failure(slot.error()));
+    if (back) {
+        changed_in(old.identity.device, std::make_shared<const Handle>(std::move(*slot)));
+        return;
+    }
+    records_.set_aside.push_back(old);
+    receipt_item(id).set_aside = old.id;
+    why.fault = Fault::io;
+    why.step += "; what was there before lies in the Safe";
 }
 
 }  // namespace tavlo

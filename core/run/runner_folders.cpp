@@ -30,7 +30,8 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
     if (!now && now.error().fault == Fault::not_found) return make_folder(id, into);  // it went meanwhile
     if (!now) return fail(id, now.error());
     if (now->type != FileType::folder) return leave_undecided(id, "something else than a folder stands here now");
-    if (finals_.identity(item(id).inside).inode == 0) finals_.set_identity(item(id).inside, now->id);
+    const Identity& known = finals_.identity(item(id).inside);
+    if (known.inode == 0 || (!now->id.inodes_last() && known.could_be(now->id))) finals_.set_identity(item(id).inside, now->id);
     const auto opened = targets_.open(item(id).inside);
     if (!opened) return fail(id, opened.error());
     if (const auto place = join(finals_.path(item(id).folder), name); place != receipt_item(id).target) receipt_item(id).final_path = place;
@@ -51,8 +52,16 @@ void Runner::make_folder(ItemId id, const Handle& into) {
         if (!read) return fail(id, read.error());
         attributes = std::move(*read);
     }
+    if (auto touched = durable_.touch(finals_.identity(it.folder).device, into); !touched) return fail(id, touched.error());
     const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, while_filling); },
-                      [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); }};
+                      [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); },
+                      [&, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
+                          const bool is_new = there.type == FileType::folder && there.owner == ::geteuid() &&
+                                              there.status_changed_ns >= began - kernel_tick_ns && there.mode == while_filling;
+                          const auto opened = is_new ? disk_.open_folder_in(folder, name) : Result<Handle>(failure(Fault::io, "", ""));
+                          const auto names = opened ? disk_.list(*opened) : Result<std::vector<Name>>(failure(Fault::io, "", ""));
+                          return names && names->empty();
+                      }};
     const auto& name = plan_.final_name(it);
     auto placed = place_folder(id, into, Intent::Kind::folder, {}, ready);
     if (!placed && placed.error().fault == Fault::name_taken) {
@@ -63,7 +72,23 @@ void Runner::make_folder(ItemId id, const Handle& into) {
     }
     if (!placed && placed.error().fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
     if (!placed) return fail(id, placed.error());
+    if (auto lost = would_lose(id, *placed, into, attributes); !lost) {
+        (void)disk_.remove_empty_folder(into, placed->name);
+        return fail(id, lost.error());
+    }
     finish_making(id, std::move(*placed), attributes);
+}
+
+/// A folder of a move between file systems, whose source goes once it is empty: what its target cannot keep would be gone.
+Result<void> Runner::would_lose(ItemId id, const Placed& placed, const Handle& into, const Attributes& attributes) {
+    const bool goes = item(id).action == Action::move && entry(id).status.id.device != placed.status.id.device;
+    if (!goes || head_.may_lose || placed.set_aside || (attributes.extended.empty() && attributes.unread.empty())) return {};
+    const auto made = disk_.open_folder_in(into, placed.name);
+    if (!made) return failure(made.error());
+    const auto lost = disk_.cannot_hold(*made, attributes);
+    if (lost.empty()) return {};
+    return failure(Fault::unsupported, "would lose " + lost.front() + ", which the destination cannot keep, and stays",
+                   plan_.source_path(item(id)));
 }
 
 void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
@@ -76,8 +101,13 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
         to_finish_.push_back({inside, attributes, number(id)});
         // nothing else knows what a folder that is made again was like: so it has it from the start
         if (item(id).extras().attributes)
-            if (const auto made = targets_.open(inside)) (void)disk_.set_attributes(**made, attributes);
+            if (const auto made = targets_.open(inside)) {
+                Attributes while_it_fills = attributes;
+                while_it_fills.mode |= while_filling;
+                (void)disk_.set_attributes(**made, while_it_fills);
+            }
     }
+    if (const auto around = targets_.open(item(id).folder)) changed_in(placed.status.id.device, *around);
     placed.status.mode = attributes.mode;
     settle_placed(id, placed);
 }
@@ -87,7 +117,11 @@ Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind 
     if (!replaces(item(id))) return place_at_free_name(disk_, into, name, count_from(id), FileType::folder, ready);
     const auto slot = journal_replacement(id, into, kind, fresh);
     if (!slot) return failure(slot.error());
-    return place_over(disk_, *slot, into, name, expected_at(id, join(finals_.path(item(id).folder), name)), ready);
+    auto placed = place_over(disk_, *slot, into, name, expected_at(id, join(finals_.path(item(id).folder), name)), ready);
+    if (!placed) note_left_in(*slot, id);
+    if (placed)
+        for (const auto& changed : {slot->folder, slot->shelf}) changed_in(slot->device, changed);
+    return placed;
 }
 
 /// One rename for a folder and all that is in it. false: another file system after all, item by item then.
@@ -99,15 +133,22 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
         return true;
     }
     const auto now = disk_.status(**from, entry(id).name);
-    if (!now || !now->id.same_thing(entry(id).status.id)) {
+    if (!now || !now->id.could_be(entry(id).status.id)) {
         fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)}
                      : now.error());
         return true;
     }
-    const Ready ready{
-        [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(**from, entry(id).name, folder, name); },
-        [&](const Handle& folder, const std::string& name) { return disk_.move_to_free_name(folder, name, **from, entry(id).name); }};
-    const auto placed = place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready);
+    if (auto touched = durable_.touch(now->id.device, **from); !touched) {
+        fail(id, touched.error());
+        return true;
+    }
+    const bool by_items = it.inside != no_folder;
+    if (by_items && !plan_.leaves(it) && holds_mounts(id)) return false;  // mounted since it was looked at: that stays
+    const Ready ready = renaming(id);
+    const auto try_it = [&] { return place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready); };
+    auto placed = try_it();
+    if (!placed && placed.error().fault == Fault::no_permission)
+        if (const auto around = targets_.open(it.folder); around && lend_write(*around)) placed = try_it();
     // item by item then: to another file system, or merged with a folder that stands there now
     const bool can_go_by_items = it.inside != no_folder;
     if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;
@@ -123,6 +164,8 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     carried_[id] = true;
     note_twin(id, *placed);
     note_taken_from(id);
+    changed_in(placed->status.id.device, *from);
+    if (const auto around = targets_.open(it.folder)) changed_in(placed->status.id.device, *around);
     sources_.forget(entry(id).inside);
     if (it.inside != no_folder) {
         finals_.rename(it.inside, placed->name);
@@ -175,16 +218,24 @@ void Runner::remove_folder(ItemId id) {
     const auto parent = sources_.open(source.folder);
     const auto now = parent ? disk_.status(**parent, source.name) : Result<Status>(failure(parent.error()));
     // it went before the run was interrupted, and what it had displaced may be back in its place by now
-    const bool gone = now ? !now->id.same_thing(source.status.id) : now.error().fault == Fault::not_found;
+    const bool gone = now ? !now->id.could_be(source.status.id) : now.error().fault == Fault::not_found;
     if (gone && resumption_ != nullptr) return settle(id, Outcome::created);
     if (!now) return fail(id, now.error());
-    if (now->type != FileType::folder || !now->id.same_thing(source.status.id)) return leave_undecided(id, "is another one than was made");
-    const auto removed = disk_.remove_empty_folder(**parent, source.name);
+    if (now->type != FileType::folder || !now->id.could_be(source.status.id)) return leave_undecided(id, "is another one than was made");
+    auto removed = disk_.remove_empty_folder(**parent, source.name);
+    if (!removed && removed.error().fault == Fault::no_permission && lend_write(*parent))
+        removed = disk_.remove_empty_folder(**parent, source.name);
+    const auto left = removed ? Result<Status>(failure(Fault::not_found, "", "")) : disk_.status(**parent, source.name);
+    if (!left && left.error().fault == Fault::not_found) removed = Result<void>{};
     if (!removed && removed.error().fault == Fault::name_taken) {
+        // one that was made writable before the undo was interrupted, so that it could be emptied, is as it was again
+        if (resumption_ != nullptr && now->mode == (source.status.mode | 0300U) && now->mode != source.status.mode)
+            if (const auto inside = disk_.open_folder_in(**parent, source.name)) (void)disk_.set_mode(*inside, source.status.mode);
         receipt_item(id).error = "still holds something, and stays";
         return settle(id, Outcome::skipped);
     }
     if (!removed) return fail(id, removed.error());
+    changed_in(now->id.device, *parent);
     settle(id, Outcome::created);
 }
 

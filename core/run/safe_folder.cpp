@@ -1,63 +1,126 @@
 #include "run/safe_folder.h"
 
+#include <sys/random.h>
 #include <unistd.h>
 
 #include <algorithm>
+#include <array>
 
 #include "files/path.h"
+#include "run/placing.h"
 
 namespace tavlo {
 
-std::string safe_folder_name() { return ".tavlo-safe-" + std::to_string(::geteuid()); }
+namespace {
+
+constexpr int most_safes = 9;  // side by side, where somebody's own folder has the name
+
+std::string random_number() {
+    static constexpr std::string_view letters = "abcdefghjkmnpqrstuvwxyz23456789x";  // 32
+    std::array<unsigned char, 10> bytes{};
+    std::string text;
+    if (::getrandom(bytes.data(), bytes.size(), 0) != static_cast<ssize_t>(bytes.size())) return text;
+    for (const auto byte : bytes) text += letters[byte % letters.size()];
+    return text;
+}
+
+std::string safe_name(int which) { return safe_folder_name() + (which == 1 ? "" : "-" + std::to_string(which)); }
+
+Error not_private(const Handle& folder) {
+    return {Fault::no_permission, 0, "is not a private folder of this user", folder.path()};
+}
+
+/// Privacy is asked for where it can be had; some file systems give every folder one and the same permissions.
+Result<void> check_private(FileSystem& disk, const Handle& folder) {
+    const auto before = disk.status(folder);
+    if (!before) return failure(before.error());
+    const auto is_private = [](const Status& status) { return status.owner == ::geteuid() && (status.mode & 077U) == 0; };
+    if (is_private(*before)) return {};
+    if (before->id.inodes_last()) return failure(not_private(folder));
+    (void)disk.set_mode(folder, 0700);
+    const auto after = disk.status(folder);
+    if (!after) return failure(after.error());
+    const bool knows_one_mode_only = after->mode == before->mode;
+    return is_private(*after) || knows_one_mode_only ? Result<void>{} : Result<void>(failure(not_private(folder)));
+}
+
+}  // namespace
 
 SafeFolder::SafeFolder(FileSystem& disk, std::string receipt, std::vector<Identity> sources)
     : disk_(disk), receipt_(std::move(receipt)), sources_(std::move(sources)) {}
 
-Result<Handle> SafeFolder::open_own(const Handle& in, const std::string& name) {
-    if (auto made = disk_.make_folder(in, name, 0700); !made && made.error().fault != Fault::name_taken) return failure(made.error());
+Result<Handle> SafeFolder::open_private(const Handle& in, const std::string& name) {
+    const auto made = disk_.make_folder(in, name, 0700);
+    if (!made && made.error().fault != Fault::name_taken) return failure(made.error());
     auto opened = disk_.open_folder_in(in, name);
     if (!opened) return opened;
     const auto status = disk_.status(*opened);
     if (!status) return failure(status.error());
-    if (status->owner != ::geteuid() || (status->mode & 077U) != 0)
-        return failure(Fault::no_permission, "is not a private folder of this user", opened->path());
+    const bool fixed = made && (status->mode != 0700 || status->owner != ::geteuid());  // asked for, and not given
+    if (fixed) return opened;
+    if (auto checked = check_private(disk_, *opened); !checked) return failure(checked.error());
     return opened;
 }
 
-Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
+Result<Handle> SafeFolder::open_safe(const Handle& in) {
+    Error last;
+    for (int which = 1; which <= most_safes; ++which) {
+        auto safe = open_private(in, safe_name(which));
+        if (safe && is_safe(disk_, *safe)) return safe;
+        // on file systems with one set of permissions for all, an empty one tells nothing of itself
+        if (safe)
+            if (const auto names = disk_.list(*safe); names && names->empty()) return safe;
+        if (!safe && safe.error().fault != Fault::not_a_folder) return safe;
+        last = safe ? Error{Fault::name_taken, 0, "is somebody's own folder", safe->path()} : safe.error();
+    }
+    return failure(std::move(last));
+}
+
+/// The folders that could hold the Safe, from the top of the mount down.
+std::vector<Handle> SafeFolder::candidates(const Handle& near) {
+    std::vector<Handle> found;
     auto at = disk_.open_folder_in(near, ".");
-    if (!at) return failure(at.error());
-    std::vector<Handle> candidates;  // lowest first
+    if (!at) return found;
+    const auto mount = disk_.mount(*at);
     std::uint64_t device = 0;
     for (Identity below{};;) {
         const auto here = disk_.status(*at);
-        if (!here) return failure(here.error());
+        const auto mounted = disk_.mount(*at);
+        if (!here || !mount || !mounted || *mounted != *mount) break;
         if (device == 0) device = here->id.device;
         if (here->id.device != device || here->id.same_thing(below)) break;
         below = here->id;
         // all that was seen so far lies in a source
         if (std::any_of(sources_.begin(), sources_.end(), [&](const Identity& source) { return source.same_thing(here->id); })) {
-            candidates.clear();
+            found.clear();
         } else if (disk_.may_write(*at)) {
-            if (auto again = disk_.open_folder_in(*at, ".")) candidates.push_back(std::move(*again));
+            if (auto again = disk_.open_folder_in(*at, ".")) found.push_back(std::move(*again));
         }
         if (here->mount_point) break;
         auto above = disk_.open_folder_in(*at, "..");
         if (!above) break;
         at = std::move(above);
     }
+    std::reverse(found.begin(), found.end());
+    return found;
+}
+
+Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
     Error last{Fault::no_permission, 0, "there is no folder here that could hold the Safe", near.path()};
-    for (auto candidate = candidates.rbegin(); candidate != candidates.rend(); ++candidate) {
-        auto safe = open_own(*candidate, safe_folder_name());
+    for (const Handle& candidate : candidates(near)) {
+        auto safe = open_safe(candidate);
         if (!safe) {
             last = safe.error();
             continue;
         }
-        auto shelf = open_own(*safe, receipt_);
+        auto shelf = open_private(*safe, receipt_);
         if (!shelf) return failure(shelf.error());
         auto path = disk_.real_path(*shelf);
         if (!path) return failure(path.error());
-        return Shelf{std::make_shared<const Handle>(std::move(*safe)), std::make_shared<const Handle>(std::move(*shelf)), std::move(*path)};
+        const auto status = disk_.status(*shelf);
+        if (!status) return failure(status.error());
+        return Shelf{std::make_shared<const Handle>(std::move(*safe)), std::make_shared<const Handle>(std::move(*shelf)), std::move(*path),
+                     status->id.device};
     }
     return failure(std::move(last));
 }
@@ -65,22 +128,26 @@ Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
 Result<Slot> SafeFolder::slot(const Handle& near) {
     const auto status = disk_.status(near);
     if (!status) return failure(status.error());
-    auto shelf = shelves_.find(status->id.device);
+    const auto mount = disk_.mount(near);
+    if (!mount) return failure(mount.error());
+    const std::pair place(status->id.device, *mount);
+    auto shelf = shelves_.find(place);
     if (shelf == shelves_.end()) {
         auto found = find(near);
         if (!found) return failure(found.error());
-        shelf = shelves_.emplace(status->id.device, std::move(*found)).first;
+        shelf = shelves_.emplace(place, std::move(*found)).first;
     }
-    std::string number = std::to_string(next_++);
-    auto made = disk_.make_folder(*shelf->second.folder, number, 0700);
-    while (!made && made.error().fault == Fault::name_taken) {  // of the same run, before it was interrupted
-        number = std::to_string(next_++);
-        made = disk_.make_folder(*shelf->second.folder, number, 0700);
-    }
-    if (!made) return failure(made.error());
+    const std::string number = random_number();
+    if (number.empty()) return failure(Fault::io, "no random number could be had", shelf->second.path);
+    if (auto made = disk_.make_folder(*shelf->second.folder, number, 0700); !made) return failure(made.error());
     auto folder = disk_.open_folder_in(*shelf->second.folder, number);
     if (!folder) return failure(folder.error());
-    return Slot{shelf->second.folder, std::move(*folder), number, join(shelf->second.path, number), receipt_ + "." + number};
+    return Slot{shelf->second.folder,
+                std::make_shared<const Handle>(std::move(*folder)),
+                number,
+                join(shelf->second.path, number),
+                receipt_ + "." + number,
+                shelf->second.device};
 }
 
 void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
@@ -89,8 +156,75 @@ void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
 }
 
 void SafeFolder::tidy() {
-    for (const auto& [device, shelf] : shelves_) (void)disk_.remove_empty_folder(*shelf.safe, receipt_);
+    for (const auto& [place, shelf] : shelves_) (void)disk_.remove_empty_folder(*shelf.safe, receipt_);
     shelves_.clear();
+}
+
+void SafeFolder::find_again(const Handle& near) {
+    const auto status = disk_.status(near);
+    const auto mount = disk_.mount(near);
+    if (!status || !mount || shelves_.contains({status->id.device, *mount})) return;
+    for (const Handle& candidate : candidates(near))
+        for (int which = 1; which <= most_safes; ++which) {
+            auto safe = disk_.open_folder_in(candidate, safe_name(which));
+            if (!safe) break;
+            auto shelf = disk_.open_folder_in(*safe, receipt_);
+            if (!shelf || !check_private(disk_, *shelf)) continue;
+            auto path = disk_.real_path(*shelf);
+            if (!path) continue;
+            shelves_.emplace(std::pair(status->id.device, *mount),
+                             Shelf{std::make_shared<const Handle>(std::move(*safe)), std::make_shared<const Handle>(std::move(*shelf)),
+                                   std::move(*path), status->id.device});
+            return;
+        }
+}
+
+std::vector<SafeFolder::Lying> SafeFolder::lying() {
+    std::vector<Lying> found;
+    for (const auto& [place, shelf] : shelves_) {
+        const auto slots = disk_.list(*shelf.folder);
+        for (const Name& slot : slots ? *slots : std::vector<Name>{}) {
+            const auto folder = disk_.open_folder_in(*shelf.folder, slot.bytes);
+            const auto names = folder ? disk_.list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
+            if (!names) continue;
+            for (const Name& name : *names)
+                if (const auto status = disk_.status(*folder, name.bytes))
+                    found.push_back({receipt_ + "." + slot.bytes, join(join(shelf.path, slot.bytes), name.bytes), *status});
+            if (names->empty()) (void)disk_.remove_empty_folder(*shelf.folder, slot.bytes);
+        }
+    }
+    return found;
+}
+
+Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry) {
+    const std::string slot(parent_of(entry.stored));
+    const std::string shelf(parent_of(slot));
+    const std::string safe(parent_of(shelf));
+    const auto around = disk.open_folder(std::string(parent_of(safe)));
+    if (!around) return failure(around.error());
+    const auto step = [&](const Handle& in, const std::string& path) -> Result<Handle> {
+        auto opened = disk.open_folder_in(in, std::string(name_of(path)));
+        if (!opened && opened.error().fault == Fault::not_a_folder)  // a link answers so
+            return failure(Fault::changed_meanwhile, "is no longer the Safe's own folder", path);
+        if (!opened) return opened;
+        const auto status = disk.status(*opened);
+        if (!status) return failure(status.error());
+        if (status->id.device != entry.identity.device)
+            return failure(Fault::unreachable, "lies on a volume that is not there now", entry.stored);
+        if (auto checked = check_private(disk, *opened); !checked) return failure(checked.error());
+        return opened;
+    };
+    const auto safe_folder = step(*around, safe);
+    if (!safe_folder) return failure(safe_folder.error());
+    const auto shelf_folder = step(*safe_folder, shelf);
+    if (!shelf_folder) return failure(shelf_folder.error());
+    auto folder = step(*shelf_folder, slot);
+    if (!folder) return folder;
+    const auto there = disk.status(*folder, std::string(name_of(entry.stored)));
+    if (!there) return failure(there.error());
+    if (there->type != entry.type || !is_expected(*there, entry.identity))
+        return failure(Fault::changed_meanwhile, "is not the version that was set aside", entry.stored);
+    return folder;
 }
 
 }  // namespace tavlo

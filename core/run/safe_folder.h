@@ -1,55 +1,74 @@
 #pragma once
 
+#include <map>
 #include <memory>
 #include <string>
-#include <unordered_map>
 #include <vector>
 
 #include "files/file_system.h"
+#include "files/own.h"
+#include "keep/receipt.h"
 
 namespace tavlo {
 
 /// A private folder in the Safe for one version, which lies in it under its own name.
 struct Slot {
     std::shared_ptr<const Handle> shelf;  ///< the run's folder in the Safe
-    Handle folder;
-    std::string number;  ///< the slot's name on the shelf
+    std::shared_ptr<const Handle> folder;
+    std::string number;  ///< the slot's name on the shelf: random, never used twice
     std::string path;    ///< absolute, links resolved
     std::string entry;   ///< the Safe entry's id: "RECEIPT.NUMBER"
+    std::uint64_t device = 0;
 };
 
-/// The Safe of one run: on each file system a folder of the user's own, mode 0700, in the highest folder that the user
-/// may write, so that setting aside is a rename; never inside a folder that the run reads as a source.
+/// The Safe of one run: on each mount of a file system a folder of the user's own, private where the file system knows what that is, in
+/// the highest folder that the user may write, so that setting aside is a rename; never inside a folder that the run reads as a source.
 /// Layout: FOLDER/.tavlo-safe-UID/RECEIPT/NUMBER/NAME
 class SafeFolder {
 public:
     /// sources  folders that the run reads
     SafeFolder(FileSystem& disk, std::string receipt, std::vector<Identity> sources);
 
-    /// A new slot on the file system of `near`, an open folder.
+    /// A new slot on the mount of `near`, an open folder.
     Result<Slot> slot(const Handle& near);
     /// Removes a slot, if it holds nothing.
     static void drop(FileSystem& disk, const Slot& slot);
     /// Removes the run's shelves that hold nothing.
     void tidy();
 
+    /// Takes in what the run has on the mount of a folder from before it was interrupted, if anything.
+    void find_again(const Handle& near);
+    /// A thing in a slot.
+    struct Lying {
+        std::string entry;
+        std::string stored;
+        Status status;
+    };
+    /// All that lies in the run's slots now; empty ones go.
+    std::vector<Lying> lying();
+
 private:
     struct Shelf {
         std::shared_ptr<const Handle> safe;
         std::shared_ptr<const Handle> folder;
         std::string path;
+        std::uint64_t device = 0;
     };
+    std::vector<Handle> candidates(const Handle& near);  ///< highest first
     Result<Shelf> find(const Handle& near);
-    Result<Handle> open_own(const Handle& in, const std::string& name);
+    Result<Handle> open_private(const Handle& in, const std::string& name);
+    Result<Handle> open_safe(const Handle& in);
 
     FileSystem& disk_;
     std::string receipt_;
     std::vector<Identity> sources_;
-    std::unordered_map<std::uint64_t, Shelf> shelves_;  ///< by device
-    unsigned next_ = 1;
+    std::map<std::pair<std::uint64_t, std::uint64_t>, Shelf> shelves_;  ///< by device and mount
 };
 
-/// The name of the Safe's folder: ".tavlo-safe-" and the effective user's number.
-std::string safe_folder_name();
+/// The slot of a version, opened step by step from the folder that holds the Safe: no link on the way, the Safe a private folder of this
+/// user, and in it still the thing that was set aside (promises 8 and 14).
+/// entry    with the numbers that its volume has today
+/// errors   not_found: nothing lies there; changed_meanwhile: something else does, or a link leads elsewhere; no_permission: not ours
+Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry);
 
 }  // namespace tavlo

@@ -23,12 +23,19 @@ struct StagedCopy {
 /// Names of attributes as a receipt holds them, parted by commas.
 std::string listed(const std::vector<std::string>& attributes);
 
+/// How a file is staged.
+struct Staging {
+    bool hash = false;            ///< compute the hash in any case
+    bool source_leaves = false;   ///< the source goes afterwards: then it must not be open for writing, nor lose what cannot be replaced
+    bool may_lose = false;        ///< but it may lose attributes, somebody said so
+    std::string part_name;        ///< its hidden name, where there are no nameless files; nobody else's
+};
+
 /// Reads a source file completely into a staged one in `into`.
-/// hash     compute the hash in any case
-/// errors   changed_meanwhile: the source changed while it was read, twice (promise 5); no_space, no_permission, io, cancelled;
-///          in each case nothing is left
-Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name, const Handle& into, bool hash,
-                              const Meter& meter);
+/// errors   changed_meanwhile: the source changed while it was read, twice (promise 5), or cannot be held still; unsupported: an attribute
+///          would be lost; refused: it is being written; no_space, no_permission, io, cancelled; in each case nothing is left
+Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name, const Handle& into,
+                              const Staging& how, const Meter& meter);
 
 /// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again, compares.
 /// errors   corrupt: it reads back otherwise

@@ -1,12 +1,16 @@
 #include "run/take_back.h"
 
-#include <functional>
-#include <unordered_set>
+#include <unistd.h>
+
+#include <optional>
 
 #include "batch/gather.h"
 #include "files/contents.h"
 #include "files/path.h"
+#include "run/recover.h"
+#include "run/safe_folder.h"
 #include "run/undo_plan.h"
+#include "run/volumes.h"
 
 namespace tavlo {
 
@@ -21,14 +25,49 @@ std::string_view to_text(Difference difference) noexcept {
     return {};
 }
 
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only) {
+namespace {
+
+/// Size and date alone do not tell that a thing is as the run left it: somebody may have put the date back. Where its status has changed
+/// since, the bytes must: by the hash of the run, or by the source where that stands.
+void find_changed(FileSystem& disk, Looker& look, UndoBasis& basis) {
+    for (const ReceiptItem& item : basis.items) {
+        if (!arrives(item.result) || item.type != FileType::file || item.after_status_changed_ns == 0) continue;
+        const auto seen = basis.places.find(item.place());
+        if (seen == basis.places.end() || seen->second.status.id != item.after) continue;
+        const Status& now = seen->second.status;
+        if (now.status_changed_ns == item.after_status_changed_ns && (now.id.inodes_last() || item.hash.empty())) continue;
+        const auto place = look.open_file(item.place());
+        if (!place) continue;
+        std::optional<bool> same;
+        if (!item.hash.empty()) {
+            const auto hash = hash_of(disk, place->file, Meter{});
+            if (hash) same = *hash == item.hash;
+        } else if (item.action == Action::copy) {
+            const auto source = look.open_file(item.source);
+            const bool stands = source && source->status.id.size_bytes == item.size_bytes && source->status.id.modified_ns == item.modified_ns;
+            const auto equal = stands ? same_bytes(disk, source->file, place->file, Meter{}) : Result<bool>(failure(Fault::not_found, "", ""));
+            if (equal) same = *equal;
+        }
+        // another name of the same file changes its status too, and that is no change of the file
+        const bool unknown_is_changed = now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0;
+        if (same ? !*same : unknown_is_changed) seen->second.changed = true;
+    }
+}
+
+}  // namespace
+
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, bool locked) {
     UndoBasis basis;
     auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
     if (!head->undone_by.empty()) return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
+    if (!locked && store.is_alive(receipt)) return failure(Fault::refused, "is still going on", receipt);
     if (!only.empty() && head->state != RunState::done)
         return failure(Fault::refused, "has not come to its end, so it is undone whole or gone on with first", receipt);
     basis.head = std::move(*head);
+    basis.user = ::geteuid();
+    basis.group = ::getegid();
+    basis.now_ns = now_ns();
     if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { basis.items.push_back(std::move(item)); }); !read)
         return failure(read.error());
     const auto taken_back = store.taken_back(receipt);
@@ -37,10 +76,17 @@ Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& rec
     auto folders = store.folders(receipt);
     if (!folders) return failure(folders.error());
     basis.folders = std::move(*folders);
+    const auto records = store.volumes(receipt);
+    if (!records) return failure(records.error());
+    const VolumesNow volumes(disk, *records);
+    for (ReceiptItem& item : basis.items) volumes.bring_up_to_date(item);
+    for (FolderTrace& trace : basis.folders) volumes.bring_up_to_date(trace.id);
     std::vector<std::string> roots = basis.head.roots;
     for (const ReceiptItem& item : basis.items)
         if (!item.set_aside.empty())
             if (auto entry = store.safe_entry(item.set_aside)) {
+                volumes.bring_up_to_date(entry->identity);
+                if (const auto slot = open_slot(disk, *entry); !slot && slot.error().fault != Fault::not_found) continue;
                 roots.emplace_back(parent_of(entry->stored));
                 basis.entries.emplace(item.set_aside, std::move(*entry));
             }
@@ -55,13 +101,34 @@ Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& rec
             if (auto attributes = look.folder_attributes(place)) seen.attributes = std::move(*attributes);
         basis.places.emplace(place, std::move(seen));
     }
+    find_changed(disk, look, basis);
     return plan_undo(basis);
+}
+
+Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store, const std::string& receipt) {
+    const auto head = store.receipt(receipt);
+    if (!head) return failure(head.error());
+    if (head->state == RunState::done || !head->undone_by.empty()) return std::optional<RunLock>{};
+    auto lock = store.lock(receipt);
+    if (!lock) return failure(lock.error().fault == Fault::name_taken ? Error{Fault::refused, 0, "is still going on", receipt} : lock.error());
+    if (head->state == RunState::interrupted) {
+        // what was open is brought to one end or the other, and nothing more is begun
+        std::stop_source at_once;
+        at_once.request_stop();
+        RunOptions options;
+        options.stop = at_once.get_token();
+        if (auto settled = resume_held(disk, store, receipt, options); !settled) return failure(settled.error());
+    }
+    return std::optional<RunLock>(std::move(*lock));
 }
 
 Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& id, const std::string& into,
                              std::optional<Decision> where_taken) {
-    const auto entry = store.safe_entry(id);
-    if (!entry) return failure(entry.error());
+    auto found = store.safe_entry(id);
+    if (!found) return failure(found.error());
+    const SafeEntry now = entry_now(disk, store, std::move(*found));
+    const SafeEntry* entry = &now;
+    if (const auto slot = open_slot(disk, now); !slot) return failure(slot.error());
     const std::string target = into.empty() ? entry->original : join(into, name_of(entry->original));
     auto gathered = gather(disk, {entry->stored});
     if (!gathered) return failure(gathered.error());
@@ -128,79 +195,6 @@ Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
     if (dated_otherwise) return Difference::bytes;  // nothing to compare with: another date must count as other bytes
     const bool status_changed = now.links == 1 && now.status_changed_ns != item.after_status_changed_ns;
     return status_changed ? Difference::attributes : but_for_attributes();
-}
-
-namespace {
-
-Result<void> remove_tree(FileSystem& disk, const Handle& folder, const std::string& name) {
-    const auto status = disk.status(folder, name);
-    if (!status) return failure(status.error());
-    if (status->type != FileType::folder) return disk.remove_file(folder, name);
-    const auto inside = disk.open_folder_in(folder, name);
-    if (!inside) return failure(inside.error());
-    auto names = disk.list(*inside);
-    if (!names) return failure(names.error());
-    for (const Name& below : *names)
-        if (auto removed = remove_tree(disk, *inside, below.bytes); !removed) return removed;
-    return disk.remove_empty_folder(folder, name);
-}
-
-}  // namespace
-
-namespace {
-
-/// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it lay in tells, or the folder
-/// above that, if it is on the same file system.
-bool is_surely_gone(FileSystem& disk, const SafeEntry& entry) {
-    std::string at(parent_of(parent_of(parent_of(entry.stored))));
-    if (disk.open_folder(at)) return true;
-    for (at = std::string(parent_of(at));; at = std::string(parent_of(at))) {
-        const auto folder = disk.open_folder(at);
-        const auto status = folder ? disk.status(*folder) : Result<Status>(failure(folder.error()));
-        if (status) return status->id.device == entry.identity.device;
-        if (at == "/") return false;
-    }
-}
-
-Result<Emptied> remove_where(FileSystem& disk, Store& store, const std::function<bool(const SafeEntry&)>& wanted) {
-    auto entries = store.safe_entries();
-    if (!entries) return failure(entries.error());
-    Emptied emptied;
-    for (const SafeEntry& entry : *entries) {
-        if (!wanted(entry)) continue;
-        const std::string slot(parent_of(entry.stored));
-        const std::string shelf(parent_of(slot));
-        const auto folder = disk.open_folder(slot);
-        if (folder) {
-            if (auto removed = remove_tree(disk, *folder, std::string(name_of(entry.stored)));
-                !removed && removed.error().fault != Fault::not_found) {
-                emptied.problems.push_back(removed.error());
-                continue;
-            }
-            if (const auto above = disk.open_folder(shelf)) (void)disk.remove_empty_folder(*above, std::string(name_of(slot)));
-            if (const auto safe = disk.open_folder(std::string(parent_of(shelf))))
-                (void)disk.remove_empty_folder(*safe, std::string(name_of(shelf)));
-        } else if (folder.error().fault != Fault::not_found || !is_surely_gone(disk, entry)) {
-            Error why = folder.error();
-            if (why.fault == Fault::not_found) why = {Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored};
-            emptied.problems.push_back(std::move(why));
-            continue;
-        }
-        if (auto forgotten = store.forget_safe_entry(entry.id); !forgotten) return failure(forgotten.error());
-        emptied.removed.push_back(entry.id);
-    }
-    return emptied;
-}
-
-}  // namespace
-
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns) {
-    return remove_where(disk, store, [&](const SafeEntry& entry) { return entry.set_aside_ns <= set_aside_before_ns; });
-}
-
-Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries) {
-    const std::unordered_set<std::string> wanted(entries.begin(), entries.end());
-    return remove_where(disk, store, [&](const SafeEntry& entry) { return wanted.contains(entry.id); });
 }
 
 }  // namespace tavlo

@@ -16,7 +16,14 @@ namespace tavlo {
 /// before is left out.
 /// only     the numbers of the items to take back, and what hangs on them (choose()); empty: all
 /// errors   not_found: no such receipt; refused: it was undone already, or has not ended and only some are chosen
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only = {});
+/// locked   whoever asks holds the run's lock (settle_before_undo())
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only = {},
+                          bool locked = false);
+
+/// Before an undo is planned and carried out: a run that was interrupted is settled as recover() would, without beginning anything more.
+/// returns  the run's lock where it has not come to its end, to be held until the undo is through
+/// errors   refused: it is still going on
+Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store, const std::string& receipt);
 
 /// Plans to bring back one version from the Safe.
 /// into         the folder to put it in; empty: the place it held
@@ -45,14 +52,19 @@ private:
 };
 
 /// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when asked.
-/// set_aside_before_ns  only versions older than this
-/// returns  the ids of what was removed; what could not be removed is in `problems`
+/// Nothing that is mounted, or lies on another device, goes with it, at any depth.
+/// older_than_days  only versions of so many days and more, by clocks that can be trusted (Ages); nullopt: all
+/// returns  the ids of what was removed; what could not be removed, or stays, is in `problems`
 struct Emptied {
     std::vector<std::string> removed;
     std::vector<Error> problems;
 };
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::int64_t set_aside_before_ns);
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days = std::nullopt);
 /// The same for versions that were chosen.
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries);
+/// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's source.
+/// undo     the receipt of the undo
+/// errors   not_found; refused: it is no undo
+Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo);
 
 }  // namespace tavlo

@@ -11,11 +11,13 @@ namespace tavlo {
 
 namespace {
 
+constexpr std::uint32_t usual_mode = 0755;
+
 bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.result == Outcome::removed; }
 
 /// The thing at a place is still what the run left there. A folder's size and time are its entries' affair.
 bool is_unchanged(const Identity& now, const Identity& then, FileType type) {
-    return now.same_thing(then) && (type == FileType::folder || now == then);
+    return type == FileType::folder ? now.could_be(then) : now == then;
 }
 
 class UndoPlanner {
@@ -45,6 +47,7 @@ public:
             if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
                 (counts(item) || (basis_.some && something_goes_back_into(item.source))))
                 make_moved_folder_again(item);
+        make_missing_folders_again();
         for (const ReceiptItem& item : basis_.items)
             if (counts(item)) ++wanted_[item.place()];
         // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
@@ -102,6 +105,7 @@ private:
     struct Standing {
         Status status;
         std::string points_at{};
+        bool changed = false;
     };
 
     /// What holds a place once the items planned so far are through; nullopt: nothing.
@@ -109,7 +113,7 @@ private:
         if (const auto expected = expected_.find(path); expected != expected_.end()) return expected->second;
         const auto seen = basis_.places.find(path);
         if (seen == basis_.places.end()) return std::nullopt;
-        return Standing{seen->second.status, seen->second.points_at};
+        return Standing{seen->second.status, seen->second.points_at, seen->second.changed};
     }
 
     Item& add(const std::string& source, const std::string& target, const Standing& what, Action action, Outcome outcome) {
@@ -159,7 +163,11 @@ private:
     /// A version comes back from the Safe to the place that it held, over what the run put there, if that still holds it.
     void bring_back(const ReceiptItem& was, const std::string& id, const std::string& place, const std::optional<Standing>& over) {
         const SafeEntry* version = entry(id);
-        const auto stored = version == nullptr ? std::nullopt : at(version->stored);
+        auto stored = version == nullptr ? std::nullopt : at(version->stored);
+        // what lies there is looked at before the index is trusted
+        if (stored && !expected_.contains(version->stored) &&
+            (stored->status.type != version->type || !is_unchanged(stored->status.id, version->identity, version->type)))
+            stored.reset();
         if (!stored) {
             Status status;
             status.type = was.type;
@@ -200,7 +208,8 @@ private:
         const bool goes_back = was.action == Action::move && was.brought_back.empty();
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
-        if (!is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, back_to, now, "was changed since");
+        if (now->changed || !is_unchanged(now->status.id, was.after, was.type))
+            return leave(was, place, back_to, now, "was changed since");
         if (!goes_back) {
             if (!was.set_aside.empty()) return bring_back(was, was.set_aside, place, now);
             add(place, place, *now, Action::take_away, Outcome::removed);
@@ -254,7 +263,7 @@ private:
 
     void remove_made(const std::string& path, const Identity& id) {
         const auto now = at(path);
-        if (!now || !now->status.id.same_thing(id)) return;  // it is not there, or another: nothing that this run left
+        if (!now || !now->status.id.could_be(id)) return;  // it is not there, or another: nothing that this run left
         add(path, path, *now, Action::remove_folder, Outcome::removed);
         expected_[path] = std::nullopt;
     }
@@ -291,11 +300,33 @@ private:
         make_again(was.source, attributes);
     }
 
+    /// Folders that somebody has tidied away since, and that something goes back into.
+    void make_missing_folders_again() {
+        std::set<std::string> missing;
+        for (const ReceiptItem& item : basis_.items) {
+            if (!counts(item) || item.action != Action::move || !item.brought_back.empty()) continue;
+            for (std::string at(parent_of(item.source)); at != "/" && !this->at(at) && missing.insert(at).second;)
+                at = std::string(parent_of(at));
+        }
+        std::unordered_map<std::string, std::uint32_t> modes;  // as far as the run has seen them
+        for (const ReceiptItem& item : basis_.items)
+            if (item.type == FileType::folder && item.after_mode != 0) modes.emplace(item.source, item.after_mode);
+        for (const auto& path : missing) {  // in the order of their paths, what holds others comes first
+            Attributes attributes;
+            const auto mode = modes.find(path);
+            attributes.mode = mode == modes.end() ? usual_mode : mode->second;
+            attributes.owner = basis_.user;
+            attributes.group = basis_.group;
+            attributes.modified_ns = attributes.accessed_ns = basis_.now_ns;
+            make_again(path, attributes);
+        }
+    }
+
     /// The folder that moved, as it was seen: where it went, or in the Safe, where a twin has replaced it since.
     const UndoBasis::Seen* find_folder(const ReceiptItem& was) const {
         const auto is_it = [&](const std::string& path) -> const UndoBasis::Seen* {
             const auto seen = basis_.places.find(path);
-            return seen != basis_.places.end() && seen->second.status.id.same_thing(was.after) ? &seen->second : nullptr;
+            return seen != basis_.places.end() && seen->second.status.id.could_be(was.after) ? &seen->second : nullptr;
         };
         if (const auto* there = is_it(was.place())) return there;
         for (const auto& [id, version] : basis_.entries)
@@ -373,6 +404,8 @@ std::vector<std::string> places_to_look_at(const UndoBasis& basis) {
         if (!took_effect(item)) continue;
         places.insert(item.place());
         places.insert(item.source);
+        if (item.action != Action::move) continue;
+        for (std::string at(parent_of(item.source)); at != "/" && !at.empty() && places.insert(at).second;) at = std::string(parent_of(at));
     }
     for (const FolderTrace& trace : basis.folders) places.insert(trace.path);
     for (const auto& [id, entry] : basis.entries) places.insert(entry.stored);

@@ -19,11 +19,16 @@ struct UndoBasis {
     /// Which items are taken back, by number; empty: all. With some, folders that the run made stay, but for chosen ones.
     std::vector<bool> chosen{};
     bool some = false;
+    /// Whose, and of when, folders are that are made anew.
+    std::uint32_t user = 0;
+    std::uint32_t group = 0;
+    std::int64_t now_ns = 0;
 
     struct Seen {
         Status status;
         std::string points_at{};  ///< of links only
         Attributes attributes{};  ///< of folders only
+        bool changed = false;     ///< since the run, though size and date do not tell
     };
     std::unordered_map<std::string, Seen> places;  ///< by path; absent: nothing is there
 };

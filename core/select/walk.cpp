@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <map>
 
-#include "batch/gather.h"
+#include "files/own.h"
 #include "files/folder_tree.h"
 #include "files/path.h"
 
@@ -35,7 +35,7 @@ Result<Walked> walk_below(FileSystem& disk, const std::string& folder, std::stop
         }
         const std::string below = tree.path_in_root(at);
         for (const Name& name : *names) {
-            if (is_own_name(name.bytes)) continue;
+            if (is_own(disk, **handle, name.bytes)) continue;
             const auto status = disk.status(**handle, name.bytes);
             if (!status) continue;  // went away meanwhile
             if (++walked.entries % progress_step == 0 && stop.stop_requested()) return failure(Fault::cancelled, "stopped", folder);

@@ -1,7 +1,7 @@
 #include "survey/destination.h"
 
-#include "batch/gather.h"
 #include "files/ancestors.h"
+#include "files/own.h"
 #include "files/path.h"
 
 namespace tavlo {
@@ -30,7 +30,7 @@ Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder) {
     held.folds_case = volume->folds_case;
     held.names.reserve(names->size());
     for (auto& name : *names) {
-        if (is_own_name(name.bytes)) continue;
+        if (is_own(disk, folder, name.bytes)) continue;
         const auto status = disk.status(folder, name.bytes);
         if (!status) {
             if (status.error().fault == Fault::not_found) continue;
@@ -50,6 +50,9 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     std::string existing = path;
     auto handle = disk.open_folder(existing);
     while (!handle && handle.error().fault == Fault::not_found && existing != "/") {
+        const auto above = disk.open_folder(std::string(parent_of(existing)));
+        if (above && disk.status(*above, std::string(name_of(existing))))
+            return failure(Fault::refused, "is a link that leads nowhere", existing);
         existing = std::string(parent_of(existing));
         handle = disk.open_folder(existing);
     }
@@ -65,6 +68,12 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     if (auto may = disk.may_write(*handle); !may)
         return failure(Fault::no_permission,
                        destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
+    if (destination.exists) {
+        const auto real = disk.real_path(*handle);
+        const auto mounts = disk.mounts_below(*handle);
+        if (!real || !mounts) return failure(real ? mounts.error() : real.error());
+        for (const auto& mount : *mounts) destination.mounts.push_back(mount.substr(*real == "/" ? 1 : real->size() + 1));
+    }
     auto found = ancestors(disk, std::move(*handle));
     if (!found) return failure(found.error());
     destination.ancestors = std::move(*found);

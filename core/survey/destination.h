@@ -37,6 +37,7 @@ struct Destination {
     /// The destination and every folder above it, as things: what must not be among the sources.
     std::vector<Identity> ancestors;
     std::unordered_map<std::string, HeldFolder> folders;  ///< by path from the destination; "" is itself
+    std::vector<std::string> mounts{};                    ///< places in it, at any depth, where something is mounted; as paths from it
 
     const HeldFolder* folder(const std::string& path_in_root) const;
 };

@@ -250,5 +250,5 @@ TEST_CASE("what a run left undecided, or met on its way, is settled here, and th
     REQUIRE(receipts.size() == 1);
     CHECK(receipts[0].totals.of(Outcome::overwritten) >= 3);
     CHECK(receipts[0].totals.of(Outcome::undecided) == 2);  // the twins
-    (void)empty_safe(*make_disk(), **store, now_ns());
+    (void)empty_safe(*make_disk(), **store);
 }

@@ -38,7 +38,7 @@ struct Desk {
     }
     ~Desk() {
         window.reset();
-        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store, now_ns());
+        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store);
     }
     QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
 

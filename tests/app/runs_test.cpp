@@ -42,7 +42,7 @@ struct Yard {
     }
     ~Yard() {
         close();
-        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store, now_ns());
+        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store);
     }
     Yard(const Yard&) = delete;
     Yard& operator=(const Yard&) = delete;

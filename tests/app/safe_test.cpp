@@ -39,7 +39,7 @@ struct Shelf {
     }
     ~Shelf() {
         window.reset();
-        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store, now_ns());
+        if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store);
     }
     int rows() const { return driver->find<RowView>("safeList")->model()->rowCount(); }
     bool isShown(const char* name) const { return driver->find<QWidget>(name)->isVisible(); }

@@ -48,7 +48,7 @@ struct Office {
     ~Office() {
         window.reset();
         const auto store = Store::open(temp.path("state"));
-        if (store) (void)empty_safe(*make_disk(), **store, now_ns());
+        if (store) (void)empty_safe(*make_disk(), **store);
     }
     Office(const Office&) = delete;
     Office& operator=(const Office&) = delete;

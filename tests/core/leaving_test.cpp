@@ -102,7 +102,7 @@ TEST_CASE("what changed after the plan, and Tavlo's own records, do not leave", 
     TempFolder temp;
     temp.write("to/edited", "before");
     temp.write("to/gone", "x");
-    temp.write("to/was the top/" + safe_folder_name() + "/run/1/version", "set aside");
+    temp.write("to/was the top/" + safe_folder_name() + "/20310502-091407-k3f9/1/version", "set aside");
     temp.write("from/c", "c");
     Jobs jobs(temp.path("to/records/state"));
     const Ran ran = jobs.run_after(clearing(copy({temp.path("from/c")}, temp.path("to")), Clearing::extra), [&] {

@@ -130,9 +130,9 @@ TEST_CASE("a version comes back from the Safe to its place or elsewhere, never o
         CHECK_FALSE(temp.has("not"));
     }
     SECTION("emptied") {
-        CHECK(value(empty_safe(*jobs.disk, *jobs.store, 0)).removed.empty());  // nothing is that old
+        CHECK(value(empty_safe(*jobs.disk, *jobs.store, 1)).removed.empty());  // nothing is that old
         const SafeEntry entry = value(jobs.store->safe_entry(ran.items[0].set_aside));
-        CHECK(value(empty_safe(*jobs.disk, *jobs.store, now_ns())).removed.size() == 1);
+        CHECK(value(empty_safe(*jobs.disk, *jobs.store)).removed.size() == 1);
         CHECK_FALSE(std::filesystem::exists(entry.stored));
         // the undo that can no longer be says so, and leaves what is there
         const Ran undone = jobs.undo(ran.head.id);
@@ -217,7 +217,7 @@ TEST_CASE("a version on a volume that is not mounted is not forgotten when the S
     const Ran ran = jobs.run(with(copy({temp.path("from/a")}, temp.path("volume/to")), Decision::overwrite));
     REQUIRE(ran.of(Outcome::overwritten) == 1);
     volume.reset();
-    Emptied emptied = value(empty_safe(*jobs.disk, *jobs.store, now_ns()));
+    Emptied emptied = value(empty_safe(*jobs.disk, *jobs.store));
     CHECK(emptied.removed.empty());
     REQUIRE(emptied.problems.size() == 1);
     CHECK(emptied.problems.front().fault == Fault::unreachable);

@@ -190,6 +190,9 @@ TEST_CASE("what any one call made fail is tried again, undone in part over anoth
         reached = reached || again_faulty.was_reached();
         if (value(store->receipt(head.id)).undone_by.empty()) {
             const auto rest = value(carry_out(*disk, *store, value(prepare_undo(*disk, *store, head.id)), {}));
+            REQUIRE(store->each_item(rest.id, [](ReceiptItem&& item) {
+                if (item.result == Outcome::failed || item.result == Outcome::undecided) UNSCOPED_INFO(item.source << ": " << item.error);
+            }));
             CHECK(rest.totals.of(Outcome::failed) + rest.totals.of(Outcome::undecided) == 0);
         }
         CHECK(differences(tree_of(from, but_for_times), from_before) == "");

@@ -23,8 +23,14 @@ public:
     Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override {
         return made([&] { return disk->attributes(o, s); });
     }
-    Result<Staged> stage(const Handle& f) override {
-        return made([&] { return disk->stage(f); });
+    Result<Handle> open_folder_in_mount(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->open_folder_in_mount(f, n); });
+    }
+    Result<Staged> stage(const Handle& f, const std::string& n) override {
+        return made([&] { return disk->stage(f, n); });
+    }
+    Result<void> close_check(const Staged& s) override {
+        return made([&] { return disk->close_check(s); });
     }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
         const auto error = before_call();

@@ -22,17 +22,23 @@ public:
 
     Result<Handle> open_folder(const std::string& path) override { return disk->open_folder(path); }
     Result<Handle> open_folder_in(const Handle& f, const std::string& n) override { return disk->open_folder_in(f, n); }
+    Result<Handle> open_folder_in_mount(const Handle& f, const std::string& n) override { return disk->open_folder_in_mount(f, n); }
     Result<std::vector<tavlo::Name>> list(const Handle& f) override { return disk->list(f); }
     Result<tavlo::Status> status(const Handle& f, const std::string& n) override { return disk->status(f, n); }
     Result<tavlo::Status> status(const Handle& o) override { return disk->status(o); }
     Result<tavlo::Volume> volume(const Handle& f) override { return disk->volume(f); }
+    Result<tavlo::VolumeIdentity> volume_identity(const Handle& o) override { return disk->volume_identity(o); }
+    Result<std::uint64_t> mount(const Handle& o) override { return disk->mount(o); }
+    Result<std::vector<std::string>> mounts_below(const Handle& f) override { return disk->mounts_below(f); }
     Result<std::string> read_link(const Handle& f, const std::string& n) override { return disk->read_link(f, n); }
     Result<std::string> real_path(const Handle& f) override { return disk->real_path(f); }
     Result<void> may_write(const Handle& f) override { return disk->may_write(f); }
     Result<tavlo::OpenedFile> open_file(const Handle& f, const std::string& n) override { return disk->open_file(f, n); }
     Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override { return disk->read_at(f, o, into); }
     Result<tavlo::Attributes> attributes(const Handle& o, const tavlo::Status& s) override { return disk->attributes(o, s); }
-    Result<Staged> stage(const Handle& f) override { return disk->stage(f); }
+    tavlo::Writer writer(const Handle& f) override { return disk->writer(f); }
+    Result<Staged> stage(const Handle& f, const std::string& n) override { return disk->stage(f, n); }
+    Result<void> close_check(const Staged& s) override { return disk->close_check(s); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override { return disk->write_at(s, o, b); }
     bool share_all_blocks(const Handle& a, const Handle& b) override { return disk->share_all_blocks(a, b); }
     Result<void> share_blocks(const Handle& f, const Staged& s) override { return disk->share_blocks(f, s); }
@@ -47,6 +53,8 @@ public:
     Result<std::vector<std::string>> set_attributes(const Handle& o, const tavlo::Attributes& a) override {
         return disk->set_attributes(o, a);
     }
+    std::vector<std::string> cannot_hold(const Handle& o, const tavlo::Attributes& a) override { return disk->cannot_hold(o, a); }
+    Result<void> set_mode(const Handle& o, std::uint32_t m) override { return disk->set_mode(o, m); }
     Result<void> set_link_attributes(const Handle& f, const std::string& n, const tavlo::Attributes& a) override {
         return disk->set_link_attributes(f, n, a);
     }
@@ -92,7 +100,7 @@ class Jobs {
 public:
     explicit Jobs(const std::string& state_folder) : store(value(tavlo::Store::open(state_folder))) {}
     /// What a test set aside would else stay in the Safe of whoever runs the tests.
-    ~Jobs() { (void)tavlo::empty_safe(*tavlo::make_disk(), *store, tavlo::now_ns()); }
+    ~Jobs() { (void)tavlo::empty_safe(*tavlo::make_disk(), *store); }
     Jobs(const Jobs&) = delete;
     Jobs& operator=(const Jobs&) = delete;
 

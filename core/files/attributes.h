@@ -1,0 +1,28 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "files/result.h"
+#include "files/types.h"
+
+namespace tavlo {
+
+// What a file or folder carries besides its bytes: reading it whole, giving it to another. FileSystem's door to it is the disk's.
+
+/// What is there and cannot be read is named in `unread`, never dropped.
+Attributes read_attributes(int open, const Status& seen);
+
+/// Gives a file or folder exactly these, times last. returns the names of what could not be kept: "owner", "mode", "times", or an
+/// extended attribute's name, those unread among them
+/// now   as it is before
+std::vector<std::string> give_attributes(int open, const Status& now, const Attributes& wanted);
+
+/// Those of the extended attributes that nothing else would bring back once the source is gone: what people and programs noted
+/// (user.*) and access control lists; of these, the ones that `open` cannot hold. It is left as it was.
+std::vector<std::string> cannot_hold(int open, const Attributes& wanted);
+
+/// Whether losing it would lose something that a person put there.
+bool is_irreplaceable(std::string_view attribute);
+
+}  // namespace tavlo

@@ -1,0 +1,35 @@
+#include "keep/clock.h"
+
+#include <sys/syscall.h>
+#include <time.h>
+#include <unistd.h>
+
+#include <fstream>
+
+namespace tavlo {
+
+namespace {
+
+constexpr std::int64_t second_ns = 1'000'000'000;
+
+class SystemClock final : public Timekeeper {
+public:
+    Reading read() const override {
+        timespec wall{};
+        timespec boot{};
+        ::clock_gettime(CLOCK_REALTIME, &wall);
+        ::syscall(SYS_clock_gettime, CLOCK_BOOTTIME, &boot);
+        std::string id;
+        std::getline(std::ifstream("/proc/sys/kernel/random/boot_id"), id);
+        return {wall.tv_sec * second_ns + wall.tv_nsec, boot.tv_sec * second_ns + boot.tv_nsec, std::move(id)};
+    }
+};
+
+}  // namespace
+
+const Timekeeper& Timekeeper::system() {
+    static const SystemClock clock;
+    return clock;
+}
+
+}  // namespace tavlo
