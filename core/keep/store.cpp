@@ -18,13 +18,13 @@ namespace tavlo {
 namespace {
 
 constexpr std::int64_t most_remembered = 2'000'000;  // pairs; the oldest go first
-constexpr int busy_ms = 10'000;                      // waited for another program that writes
 
 class SqliteStore final : public Store {
 public:
-    SqliteStore(const std::string& path, const Timekeeper& clock)
+    SqliteStore(const std::string& path, const Timekeeper& clock, int busy_ms)
         : path_(path),
           clock_(clock),
+          busy_ms_(busy_ms),
           database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */,
                     busy_ms) {
         database_.exec("pragma journal_mode = wal");
@@ -557,7 +557,7 @@ private:
             note_time_now(clock_.read());
         } catch (const std::exception&) {  // another program writes just now, or there is no room: next time
         }
-        database_.setBusyTimeout(busy_ms);
+        database_.setBusyTimeout(busy_ms_);
     }
 
     void drop_entry(const std::string& id) {
@@ -618,6 +618,7 @@ private:
 
     std::string path_;
     const Timekeeper& clock_;
+    const int busy_ms_;
     SQLite::Database database_;
 };
 
@@ -633,12 +634,13 @@ Result<void> make_state_folder(const std::string& path) {
 
 }  // namespace
 
-Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock) {
+Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock,
+                                           std::chrono::milliseconds patience) {
     if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
     if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
     const std::string path = join(state_folder, "tavlo.sqlite");
     try {
-        return std::make_unique<SqliteStore>(path, clock);
+        return std::make_unique<SqliteStore>(path, clock, static_cast<int>(patience.count()));
     } catch (const SQLite::Exception& exception) {
         return failure(SqliteStore::translated(exception, "open the state", path));
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <chrono>
 #include <functional>
 #include <map>
 #include <memory>
@@ -35,7 +36,9 @@ public:
     /// Opens, and makes where missing, the state folder and its database.
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
     /// clock    what versions are dated by; outlives the store
-    static Result<std::unique_ptr<Store>> open(const std::string& state_folder, const Timekeeper& clock = Timekeeper::system());
+    /// patience how long one call waits for another program that writes, before it answers locked
+    static Result<std::unique_ptr<Store>> open(const std::string& state_folder, const Timekeeper& clock = Timekeeper::system(),
+                                               std::chrono::milliseconds patience = std::chrono::seconds(10));
     ~Store() override = default;
     virtual std::string folder() const = 0;  ///< its state folder
 

@@ -27,13 +27,19 @@ void Durable::changed(std::uint64_t device, std::shared_ptr<const Handle> folder
     if (std::find(folders.begin(), folders.end(), folder) == folders.end()) folders.push_back(std::move(folder));
     if (folders.size() < most_kept_open) return;
     for (const auto& one : folders)
-        if (auto synced = disk_.sync(*one); !synced && earlier_) earlier_ = synced;
+        if (auto synced = sync_folder(*one); !synced && earlier_) earlier_ = synced;
     folders.clear();
 }
 
 Result<void> Durable::sync_whole(std::uint64_t device, const Known& volume) {
     changed_.erase(device);
     return disk_.sync_volume(*volume.folder);
+}
+
+/// One that was removed since has nothing that could be lost; some file systems say so, some take it.
+Result<void> Durable::sync_folder(const Handle& folder) {
+    auto synced = disk_.sync(folder);
+    return !synced && synced.error().fault == Fault::not_found ? Result<void>{} : synced;
 }
 
 std::vector<Durable::Failed> Durable::sync_files(std::span<const StagedCopy* const> files) {
@@ -68,7 +74,7 @@ Result<void> Durable::settle() {
             continue;
         }
         for (const auto& folder : folders)
-            if (auto synced = disk_.sync(*folder); !synced && result) result = synced;
+            if (auto synced = sync_folder(*folder); !synced && result) result = synced;
     }
     return result;
 }

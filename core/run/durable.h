@@ -39,6 +39,7 @@ private:
         std::shared_ptr<const Handle> folder;
         bool whole = false;
     };
+    Result<void> sync_folder(const Handle& folder);
     Result<void> sync_whole(std::uint64_t device, const Known& volume);
 
     FileSystem& disk_;

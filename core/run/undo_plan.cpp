@@ -76,7 +76,16 @@ public:
     }
 
     static std::vector<std::string> all_roots(const UndoBasis& basis) {
-        std::vector<std::string> roots = basis.head.roots;
+        std::set<std::string> all(basis.head.roots.begin(), basis.head.roots.end());
+        // a folder that was tidied away is reached from the nearest one that is still there
+        for (const ReceiptItem& item : basis.items) {
+            if (!took_effect(item) || item.action != Action::move) continue;
+            std::string at(parent_of(item.source));
+            if (basis.places.contains(at) || at == "/") continue;
+            for (; at != "/" && !basis.places.contains(at); at = std::string(parent_of(at))) all.erase(at);
+            all.insert(at);
+        }
+        std::vector<std::string> roots(all.begin(), all.end());
         for (const auto& [id, entry] : basis.entries) roots.emplace_back(parent_of(entry.stored));
         return roots;
     }

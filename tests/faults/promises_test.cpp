@@ -1,0 +1,659 @@
+#include <fcntl.h>
+#include <sys/mman.h>
+#include <sys/stat.h>
+#include <sys/xattr.h>
+#include <unistd.h>
+
+#include <atomic>
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <fstream>
+#include <functional>
+
+#include <SQLiteCpp/SQLiteCpp.h>
+
+#include "files/own.h"
+#include "files/path.h"
+#include "run/recover.h"
+#include "run/safe_folder.h"
+#include "support/contents.h"
+#include "support/every_call.h"
+#include "support/kill_scene.h"
+#include "support/mounts.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// What the promises say where a disk, a clock or another program does not play by the rules.
+
+using namespace tavlo;
+namespace fs = std::filesystem;
+
+namespace {
+
+/// The nth call that changes names is carried out, and answers an error all the same: a reply that was lost.
+class LostReply final : public ForwardingFileSystem {
+public:
+    LostReply(int nth, Error error) : nth_(nth), error_(std::move(error)) {}
+    bool was_reached() const { return calls_ > nth_; }
+
+    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override { return reply(disk->take_free_name(s, f, n)); }
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return reply(disk->link_file(a, n, b, m));
+    }
+    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override { return reply(disk->make_link(f, n, p)); }
+    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override { return reply(disk->make_folder(f, n, m)); }
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return reply(disk->move_to_free_name(a, n, b, m));
+    }
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        return reply(disk->exchange(a, n, b, m));
+    }
+    Result<void> remove_file(const Handle& f, const std::string& n) override { return reply(disk->remove_file(f, n)); }
+    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override { return reply(disk->remove_empty_folder(f, n)); }
+
+private:
+    Result<void> reply(Result<void> done) { return done && calls_++ == nth_ ? Result<void>(failure(error_)) : done; }
+    int nth_;
+    Error error_;
+    std::atomic<int> calls_ = 0;
+};
+
+}  // namespace
+
+TEST_CASE("a call that is carried out and answers an error loses nothing, and the receipt says what is there", "[fault][lost]") {
+    const bool moves = GENERATE(false, true);
+    const bool across = GENERATE(false, true);
+    const bool undoing = GENERATE(false, true);
+    const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::name_taken, EEXIST, "test", ""},
+                                Error{Fault::not_found, ENOENT, "test", ""});
+    TempFolder temp("/dev/shm");
+    const Mount one = Mount::memory(temp.path("one"));
+    const Mount two = Mount::memory(temp.path("two"));
+    NEEDS(one)
+    NEEDS(two)
+    const std::string to = (across ? two.path : one.path) + "/to";
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        CAPTURE(moves, across, undoing, error.code, nth);
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : fs::directory_iterator(mount)) fs::remove_all(entry.path());
+        fs::remove_all(temp.path("state"));
+        for (const char* name : {"box/new", "box/over", "box/sub/deep"}) temp.write(std::string("one/from/") + name, std::string("in ") + name);
+        temp.link("one/from/box/link", "new");
+        const std::string below = across ? "two/to/" : "one/to/";
+        temp.write(below + "box/over", "held, and longer");
+        auto before = contents_of(one.path);
+        before.merge(contents_of(two.path));
+        const auto store = value(Store::open(temp.path("state")));
+        const auto disk = make_disk();
+        Request request = with(copy({one.path + "/from/box"}, to), Decision::overwrite);
+        if (moves) request.operation = Operation::move;
+        auto plan = value(prepare(*disk, request)).plan;
+        if (undoing)
+            plan = std::make_shared<const Plan>(
+                value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
+        LostReply losing(nth, error);
+        const ReceiptHead head = value(carry_out(losing, *store, *plan, {}));
+        reached = losing.was_reached();
+        REQUIRE(recover(*disk, *store));
+        auto after = contents_of(one.path);
+        after.merge(contents_of(two.path));
+        for (const auto& content : before) CHECK(after.contains(content));
+        check_no_litter(temp.path());
+        REQUIRE(store->each_item(head.id, [&](ReceiptItem&& item) {
+            UNSCOPED_INFO(item.source << " -> " << item.place() << ": " << to_text(item.result) << " " << item.error);
+            const bool there = fs::exists(fs::symlink_status(item.place()));
+            const bool source = fs::exists(fs::symlink_status(item.source));
+            if (arrives(item.result)) CHECK(there);
+            if (item.result == Outcome::removed) CHECK_FALSE(there);
+            if (!undoing && item.action == Action::move && item.type != FileType::folder && arrives(item.result)) CHECK_FALSE(source);
+            if (item.action == Action::move && item.result == Outcome::failed) CHECK((source || there || !item.set_aside.empty()));
+        }));
+        // every version that is in the Safe is in its index
+        std::set<std::string> indexed;
+        for (const SafeEntry& entry : value(store->safe_entries())) indexed.insert(entry.stored);
+        for (const auto& mount : {one.path, two.path})
+            for (const auto& entry : fs::recursive_directory_iterator(mount))
+                if (entry.is_regular_file() && entry.path().string().find(safe_folder_name()) != std::string::npos)
+                    CHECK(indexed.contains(entry.path().string()));
+    }
+}
+
+TEST_CASE("recovery makes copies durable before their sources go, on every disk that they lie on", "[fault][durable]") {
+    class DiesBeforeSourcesGo final : public ForwardingFileSystem {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            if (hidden_name(m) == HiddenName::leaving) throw std::runtime_error("the process ends here");
+            return disk->move_to_free_name(a, n, b, m);
+        }
+    };
+    class Watching final : public ForwardingFileSystem {
+    public:
+        std::set<std::uint64_t> synced;
+        std::uint64_t copies_on = 0;
+        bool removed_too_early = false;
+        Result<void> sync_volume(const Handle& f) override {
+            auto done = disk->sync_volume(f);
+            synced.insert(value(disk->status(f)).id.device);
+            return done;
+        }
+        Result<void> remove_file(const Handle& f, const std::string& n) override {
+            removed_too_early |= !synced.contains(copies_on);
+            return disk->remove_file(f, n);
+        }
+    };
+    TempFolder temp("/dev/shm");
+    const Mount other = Mount::memory(temp.path("other"));
+    NEEDS(other)
+    for (int i = 0; i < 20; ++i) temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, move({temp.path("from/box")}, other.path)));
+    DiesBeforeSourcesGo dies;
+    CHECK_THROWS(carry_out(dies, *jobs.store, *outlook.plan, {}));
+    Watching watching;
+    watching.copies_on = value(watching.disk->status(value(watching.disk->open_folder(other.path)))).id.device;
+    const Recovered recovered = value(recover(watching, *jobs.store));
+    REQUIRE(recovered.completed.size() == 1);
+    CHECK(recovered.completed[0].totals.of(Outcome::created) == 21);
+    CHECK_FALSE(watching.removed_too_early);
+    CHECK(temp.read("other/box/7") == "the only copy 7");
+    CHECK_FALSE(temp.has("from/box"));
+}
+
+TEST_CASE("the journal says done only of what was durable before, and every disk of a run is synced", "[fault][durable]") {
+    /// Knows which places were there when the last sync that has ended began.
+    class Watching final : public ForwardingFileSystem {
+    public:
+        std::string top;
+        std::string state;
+        std::set<std::uint64_t> synced;
+        std::set<std::string> durable;
+        std::string untrue;
+        Result<void> sync_volume(const Handle& f) override {
+            std::set<std::string> there;
+            for (const auto& entry : fs::recursive_directory_iterator(top)) there.insert(entry.path().string());
+            look();
+            auto done = disk->sync_volume(f);
+            look();
+            const auto device = value(disk->status(f)).id.device;
+            synced.insert(device);
+            for (const auto& path : there) {
+                struct stat status {};
+                if (::lstat(path.c_str(), &status) == 0 && status.st_dev == device) durable.insert(path);
+            }
+            return done;
+        }
+        void look() {
+            const auto store = Store::open(state);
+            if (!store) return;
+            for (const ReceiptHead& head : value((*store)->receipts()))
+                if (!(*store)->each_item(head.id, [&](ReceiptItem&& item) {
+                        if (arrives(item.result) && !durable.contains(item.place())) untrue = item.place();
+                    }))
+                    untrue = "unreadable";
+        }
+    };
+    TempFolder temp("/dev/shm");
+    const Mount one = Mount::memory(temp.path("to"));
+    NEEDS(one)
+    const Mount below = Mount::memory(temp.path("to/box/nested"));
+    NEEDS(below)
+    for (int i = 0; i < 1400; ++i) temp.write("from/box/" + std::to_string(i), std::to_string(i));
+    for (int i = 0; i < 40; ++i) temp.write("from/box/nested/" + std::to_string(i), std::to_string(i));
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/box")}, one.path)));
+    Watching watching;
+    watching.top = temp.path("to");
+    watching.state = temp.path("state");
+    const auto head = value(carry_out(watching, *jobs.store, *outlook.plan, {}));
+    CHECK(head.totals.of(Outcome::created) == 1440);
+    CHECK(watching.untrue == "");
+    CHECK(watching.synced.size() == 2);
+    // and so in taking it back
+    watching.synced.clear();
+    const Plan undo = value(prepare_undo(*jobs.disk, *jobs.store, head.id));
+    CHECK(value(carry_out(watching, *jobs.store, undo, {})).totals.of(Outcome::removed) == 1440);
+    CHECK(watching.synced.size() == 2);
+}
+
+TEST_CASE("a last sync that fails is the result of the run", "[fault][durable]") {
+    class FailsLast final : public ForwardingFileSystem {
+    public:
+        bool failing = false;
+        Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
+            failing = true;
+            return disk->take_free_name(s, f, n);
+        }
+        Result<void> sync_volume(const Handle& f) override { return failing ? Result<void>(failure(error)) : disk->sync_volume(f); }
+        Result<void> sync(const Handle& o) override { return failing ? Result<void>(failure(error)) : disk->sync(o); }
+        Error error{Fault::io, EIO, "make durable", "disk"};
+    };
+    TempFolder temp("/dev/shm");
+    temp.write("from/a", "a");
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/a")}, temp.path("to"))));
+    FailsLast fails;
+    const auto head = value(carry_out(fails, *jobs.store, *outlook.plan, {}));
+    CHECK(head.totals.of(Outcome::failed) == 1);
+    CHECK(head.problem.find("may not have reached the disk") != std::string::npos);
+    CHECK(value(jobs.store->receipt(head.id)).problem == head.problem);
+}
+
+TEST_CASE("what is mounted inside something that leaves stays, and emptying the Safe does not cross a mount", "[fault][mount]") {
+    TempFolder temp("/dev/shm");
+    const Mount volume = Mount::memory(temp.path("volume"));
+    NEEDS(volume)
+    temp.write("volume/to/old/deep/file", "old");
+    temp.write("volume/to/plain/file", "plain");
+    temp.write("from/new", "new");
+    Jobs jobs(temp.path("state"));
+    Request request = copy({temp.path("from/new")}, volume.path + "/to");
+    request.rules.clearing = Clearing::all;
+    SECTION("one that is there when it is planned") {
+        const Mount inside = Mount::memory(volume.path + "/to/old/deep/mounted");
+        NEEDS(inside)
+        temp.write("volume/to/old/deep/mounted/theirs", "theirs");
+        const Ran ran = jobs.run(request);
+        CHECK(ran.item(volume.path + "/to/old").result == Outcome::failed);
+        CHECK(ran.item(volume.path + "/to/plain").result == Outcome::removed);
+        CHECK(temp.read("volume/to/old/deep/mounted/theirs") == "theirs");
+    }
+    SECTION("one that comes between the plan and the run") {
+        const Outlook outlook = value(prepare(*jobs.disk, request));
+        const Mount inside = Mount::memory(volume.path + "/to/old/deep/mounted");
+        NEEDS(inside)
+        temp.write("volume/to/old/deep/mounted/theirs", "theirs");
+        CHECK(jobs.carry_out(*outlook.plan).item(volume.path + "/to/old").result == Outcome::failed);
+        CHECK(temp.read("volume/to/old/deep/mounted/theirs") == "theirs");
+    }
+    SECTION("one that comes once it lies in the Safe") {
+        const Ran ran = jobs.run(request);
+        const SafeEntry kept = value(jobs.store->safe_entry(ran.item(volume.path + "/to/old").set_aside));
+        const std::string at = kept.stored + "/deep/mounted";
+        const bool another_device = GENERATE(false, true);
+        temp.write("elsewhere/theirs", "theirs");
+        {
+            const Mount inside = another_device ? Mount::memory(at) : Mount::bind(volume.path + "/to", at);
+            NEEDS(inside)
+            const Emptied emptied = value(empty_safe(*jobs.disk, *jobs.store));
+            REQUIRE(emptied.problems.size() == 1);
+            CHECK(emptied.problems[0].path == at);
+            CHECK(emptied.removed.size() == 1);  // the other one
+            CHECK(temp.read("volume/to/new") == "new");
+        }
+        CHECK(value(empty_safe(*jobs.disk, *jobs.store)).removed.size() == 1);
+        CHECK_FALSE(fs::exists(kept.stored));
+    }
+}
+
+TEST_CASE("a Safe that somebody put a link in the place of is neither emptied, nor restored from, nor undone with", "[fault][safe]") {
+    TempFolder temp("/dev/shm");
+    const Mount volume = Mount::memory(temp.path("volume"));
+    NEEDS(volume)
+    temp.write("from/a", "incoming");
+    temp.write("volume/to/a", "held, and longer");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, volume.path + "/to"), Decision::overwrite));
+    const SafeEntry kept = value(jobs.store->safe_entry(ran.items[0].set_aside));
+    const fs::path slot = fs::path(kept.stored).parent_path();
+    const int level = GENERATE(0, 1, 2);  // the slot, the run's shelf, the Safe itself
+    CAPTURE(level);
+    fs::path swapped = slot;
+    for (int i = 0; i < level; ++i) swapped = swapped.parent_path();
+    const fs::path below = kept.stored.substr(swapped.string().size() + 1);
+    fs::create_directories((fs::path(temp.path("theirs")) / below).parent_path());
+    std::ofstream(fs::path(temp.path("theirs")) / below) << "held, and longer";
+    fs::rename(swapped, swapped.string() + " away");
+    fs::create_symlink(temp.path("theirs"), swapped);
+    CHECK(value(empty_safe(*jobs.disk, *jobs.store)).removed.empty());
+    CHECK_FALSE(prepare_restore(*jobs.disk, *jobs.store, kept.id, temp.path("elsewhere")));
+    const Ran undone = jobs.undo(ran.head.id);
+    CHECK(undone.of(Outcome::restored) == 0);
+    CHECK(fs::exists(fs::path(temp.path("theirs")) / below));
+    CHECK(temp.read("volume/to/a") == "incoming");
+    fs::remove(swapped);
+    fs::rename(swapped.string() + " away", swapped);
+    CHECK(value(empty_safe(*jobs.disk, *jobs.store)).removed.size() == 1);
+}
+
+TEST_CASE("restoring looks at what lies there before it trusts the index", "[fault][safe]") {
+    TempFolder temp("/dev/shm");
+    const Mount volume = Mount::memory(temp.path("volume"));
+    NEEDS(volume)
+    temp.write("from/a", "incoming");
+    temp.write("volume/to/a", "held, and longer");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, volume.path + "/to"), Decision::overwrite));
+    const SafeEntry kept = value(jobs.store->safe_entry(ran.items[0].set_aside));
+    fs::rename(kept.stored, kept.stored + ".kept");
+    std::ofstream(kept.stored) << "another file's";
+    const auto restored = prepare_restore(*jobs.disk, *jobs.store, kept.id, temp.path("elsewhere"));
+    REQUIRE_FALSE(restored);
+    CHECK(restored.error().fault == Fault::changed_meanwhile);
+    CHECK(jobs.undo(ran.head.id).of(Outcome::failed) == 1);
+    CHECK(temp.read("volume/to/a") == "incoming");
+    fs::rename(kept.stored + ".kept", kept.stored);
+}
+
+TEST_CASE("a source that says it holds nothing, and holds something, does not arrive empty", "[fault]") {
+    TempFolder temp("/dev/shm");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({"/proc/version"}, temp.path("to")));  // says 0 bytes
+    CHECK(ran.items[0].result == Outcome::failed);
+    CHECK(ran.items[0].error.find("longer than it says") != std::string::npos);
+    CHECK_FALSE(temp.has("to/version"));
+}
+
+TEST_CASE("a file that somebody has open for writing does not leave, and one mapped so is copied whole or not at all", "[fault][writer]") {
+    TempFolder temp;  // on a real disk: memory does not date what is written through a mapping
+    const Mount other = Mount::memory(temp.path("other"));
+    NEEDS(other)
+    temp.write("from/log", std::string(200'000, 'a'));
+    Jobs jobs(temp.path("state"));
+    const int writer = ::open(temp.path("from/log").c_str(), O_RDWR | O_CLOEXEC);
+    REQUIRE(writer >= 0);
+    const Ran moved = jobs.run(move({temp.path("from/log")}, other.path));
+    CHECK(moved.items[0].result == Outcome::failed);
+    CHECK(moved.items[0].error.find("open for writing") != std::string::npos);
+    CHECK(temp.read("from/log").size() == 200'000);
+    CHECK_FALSE(temp.has("other/log"));
+
+    auto* bytes = static_cast<char*>(::mmap(nullptr, 200'000, PROT_READ | PROT_WRITE, MAP_SHARED, writer, 0));
+    REQUIRE(bytes != MAP_FAILED);
+    ::close(writer);
+    bytes[0] = 'b';  // dirty before the copy begins: writing more moves no date by itself
+    class WritesWhileRead final : public ForwardingFileSystem {
+    public:
+        char* bytes = nullptr;
+        Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+            auto got = disk->read_at(f, o, into);
+            if (o == 0 && into.size() > 1) bytes[0] = ++last, bytes[199'999] = last;
+            return got;
+        }
+        char last = 'c';
+    };
+    WritesWhileRead writes;
+    writes.bytes = bytes;
+    const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/log")}, temp.path("to"))));
+    RunOptions options;
+    options.verify = Verify::read_back;  // so that the bytes pass through memory
+    const auto head = value(carry_out(writes, *jobs.store, *outlook.plan, options));
+    if (head.totals.of(Outcome::created) == 1) {
+        const std::string copied = temp.read("to/log");
+        CHECK(copied.front() == copied.back());
+    }
+    ::munmap(bytes, 200'000);
+    CHECK(jobs.run(move({temp.path("from/log")}, other.path)).items[0].result == Outcome::created);
+}
+
+TEST_CASE("two writes within one tick of a coarse clock: what arrives is what the source holds", "[fault][writer]") {
+    /// Dates by whole 20 ms, as clocks of some do, and is written in once more just after it was read.
+    class Coarse final : public ForwardingFileSystem {
+    public:
+        std::string path;
+        bool written = false;
+        static tavlo::Status rounded(tavlo::Status status) {
+            constexpr std::int64_t step = 20'000'000;
+            status.id.modified_ns -= status.id.modified_ns % step;
+            status.status_changed_ns -= status.status_changed_ns % step;
+            return status;
+        }
+        Result<tavlo::OpenedFile> open_file(const Handle& f, const std::string& n) override {
+            auto opened = disk->open_file(f, n);
+            if (opened) opened->status = rounded(opened->status);
+            return opened;
+        }
+        Result<tavlo::Status> status(const Handle& o) override {
+            auto found = disk->status(o);
+            return found ? Result<tavlo::Status>(rounded(*found)) : found;
+        }
+        Result<tavlo::Status> status(const Handle& f, const std::string& n) override {
+            auto found = disk->status(f, n);
+            return found ? Result<tavlo::Status>(rounded(*found)) : found;
+        }
+        Result<tavlo::Volume> volume(const Handle& f) override {
+            auto found = disk->volume(f);
+            if (found) found->time_step_ns = 20'000'000;
+            return found;
+        }
+        Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+            auto got = disk->read_at(f, o, into);
+            if (o == 0 && into.size() > 1 && !std::exchange(written, true)) {
+                const int fd = ::open(path.c_str(), O_WRONLY | O_CLOEXEC);
+                CHECK(::pwrite(fd, "second", 6, 0) == 6);
+                ::close(fd);
+            }
+            return got;
+        }
+    };
+    for (int turn = 0; turn < 5; ++turn) {
+        TempFolder temp("/dev/shm");
+        Jobs jobs(temp.path("state"));
+        auto coarse = std::make_unique<Coarse>();
+        coarse->path = temp.write("from/a", "first ");
+        jobs.disk = std::move(coarse);
+        const Ran ran = jobs.run(copy({temp.path("from/a")}, temp.path("to")));
+        if (ran.items[0].result == Outcome::created) CHECK(temp.read("to/a") == "second");
+    }
+}
+
+TEST_CASE("what lies in a slot is found again, whatever became of its item", "[fault][safe]") {
+    /// Ends the process after the nth change of a name.
+    class Dies final : public ForwardingFileSystem {
+    public:
+        explicit Dies(int after) : left(after) {}
+        int left;
+        Result<void> count(const std::function<Result<void>()>& call) {
+            auto done = call();
+            if (--left == 0) throw std::runtime_error("the process ends here");
+            return done;
+        }
+        Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
+            return count([&] { return disk->take_free_name(s, f, n); });
+        }
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            return count([&] { return disk->move_to_free_name(a, n, b, m); });
+        }
+        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            if (in_two_steps) return failure(Fault::unsupported, "exchange", "");
+            return count([&] { return disk->exchange(a, n, b, m); });
+        }
+        Result<void> remove_file(const Handle& f, const std::string& n) override {
+            return count([&] { return disk->remove_file(f, n); });
+        }
+        bool in_two_steps = false;
+    };
+    const bool in_two_steps = GENERATE(false, true);
+    const bool edited = GENERATE(false, true);  // the new file, between the crash and the recovery
+    bool died = true;
+    for (int after = 1; died; ++after) {
+        CAPTURE(in_two_steps, edited, after);
+        TempFolder temp("/dev/shm");
+        const Mount volume = Mount::memory(temp.path("volume"));
+        const Mount source = Mount::memory(temp.path("source"));
+        NEEDS(volume)
+        temp.write("source/a", "incoming a");
+        temp.write("source/b", "incoming b");
+        temp.write("volume/to/a", "held a, and longer");
+        temp.write("volume/to/b", "held b, and longer");
+        Jobs jobs(temp.path("state"));
+        Request request = with(move({source.path + "/a", source.path + "/b"}, volume.path + "/to"), Decision::overwrite);
+        const Outlook outlook = value(prepare(*jobs.disk, request));
+        Dies dies(after);
+        dies.in_two_steps = in_two_steps;
+        died = false;
+        try {
+            (void)carry_out(dies, *jobs.store, *outlook.plan, {});
+        } catch (const std::runtime_error&) {
+            died = true;
+        }
+        if (edited && temp.read("volume/to/a") == "incoming a") std::ofstream(temp.path("volume/to/a"), std::ios::app) << ", edited";
+        const Recovered recovered = value(recover(*jobs.disk, *jobs.store));
+        CHECK(recovered.problems.empty());
+        const auto all = [&] {
+            auto contents = contents_of(volume.path);
+            contents.merge(contents_of(source.path));
+            return contents;
+        }();
+        CHECK(all.contains("held a, and longer"));
+        CHECK(all.contains("held b, and longer"));
+        std::set<std::string> indexed;
+        for (const SafeEntry& entry : value(jobs.store->safe_entries())) indexed.insert(entry.stored);
+        for (const auto& entry : fs::recursive_directory_iterator(volume.path))
+            if (entry.is_regular_file() && entry.path().string().find(safe_folder_name()) != std::string::npos)
+                CHECK(indexed.contains(entry.path().string()));
+        check_no_litter(volume.path);
+        check_no_litter(source.path);
+    }
+}
+
+TEST_CASE("the undo of a run that was interrupted settles it first; of one that goes on it is refused", "[fault][undo]") {
+    class Dies final : public ForwardingFileSystem {
+    public:
+        int left = 0;
+        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            auto done = disk->exchange(a, n, b, m);
+            if (--left == 0) throw std::runtime_error("the process ends here");
+            return done;
+        }
+    };
+    TempFolder temp("/dev/shm");
+    const Mount volume = Mount::memory(temp.path("volume"));
+    NEEDS(volume)
+    const int overwritten = GENERATE(1, 5, 12);
+    for (int i = 0; i < 12; ++i) {
+        temp.write("volume/from/box/" + std::to_string(i), "incoming " + std::to_string(i));
+        temp.write("volume/to/box/" + std::to_string(i), "held, and longer " + std::to_string(i));
+    }
+    const Tree before = tree_of(volume.path, {.folder_times = false});
+    Jobs jobs(temp.path("state"));
+    Dies dies;
+    dies.left = overwritten;
+    const auto plan = value(prepare(*jobs.disk, with(move({volume.path + "/from/box"}, volume.path + "/to"), Decision::overwrite))).plan;
+    CHECK_THROWS(carry_out(dies, *jobs.store, *plan, {}));
+    const std::string id = value(jobs.store->receipts()).at(0).id;
+    {
+        const auto goes_on = value(jobs.store->lock(id));
+        const auto refused = settle_before_undo(*jobs.disk, *jobs.store, id);
+        REQUIRE_FALSE(refused);
+        CHECK(refused.error().fault == Fault::refused);
+        CHECK_FALSE(prepare_undo(*jobs.disk, *jobs.store, id));
+    }
+    {
+        const auto held = value(settle_before_undo(*jobs.disk, *jobs.store, id));
+        CHECK(held.has_value());
+        const Ran undone = jobs.carry_out(value(prepare_undo(*jobs.disk, *jobs.store, id, {}, true)));
+        CHECK(undone.of(Outcome::failed) + undone.of(Outcome::undecided) == 0);
+    }
+    Tree after = tree_of(volume.path, {.folder_times = false});
+    std::erase_if(after, [](const auto& one) { return one.first.starts_with(".tavlo-safe-"); });
+    CHECK(differences(after, before) == "");
+    CHECK(value(jobs.store->safe_entries()).empty());
+    CHECK(value(recover(*jobs.disk, *jobs.store)).completed.empty());
+}
+
+TEST_CASE("an undo that could not do all of it leaves the rest to another", "[fault][undo]") {
+    class Full final : public ForwardingFileSystem {
+    public:
+        int left = 5;
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            if (left-- <= 0) return failure(Error{Fault::no_space, ENOSPC, "test", ""});
+            return disk->move_to_free_name(a, n, b, m);
+        }
+    };
+    TempFolder temp("/dev/shm");
+    for (int i = 0; i < 9; ++i) temp.write("from/box/" + std::to_string(i), std::to_string(i));
+    temp.write("to/box/more", "more");
+    const Tree before = tree_of(temp.path("to"), {.folder_times = false});
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+    Full full;
+    const auto first = value(carry_out(full, *jobs.store, value(prepare_undo(*jobs.disk, *jobs.store, ran.head.id)), {}));
+    CHECK(first.totals.of(Outcome::failed) == 4);
+    CHECK(jobs.undo(ran.head.id).of(Outcome::removed) == 4);
+    CHECK(differences(tree_of(temp.path("to"), {.folder_times = false}), before) == "");
+    CHECK_FALSE(prepare_undo(*jobs.disk, *jobs.store, ran.head.id));  // now it is undone
+}
+
+TEST_CASE("a state that another program keeps locked makes a run wait, not end", "[fault][locked]") {
+    TempFolder temp("/dev/shm");
+    temp.write("from/box/a", "a");
+    const auto disk = make_disk();
+    const auto store = value(Store::open(temp.path("state"), Timekeeper::system(), std::chrono::milliseconds(1)));
+    const auto plan = value(prepare(*disk, copy({temp.path("from/box")}, temp.path("to")))).plan;
+    SQLite::Database other(temp.path("state/tavlo.sqlite"), SQLite::OPEN_READWRITE);
+    RunEvents events;
+    int waited = 0;
+    events.begun = [&](const ReceiptHead&) { other.exec("begin immediate"); };
+    events.waits = [&](const Error& why) {
+        CHECK(why.fault == Fault::locked);
+        if (++waited == 3) other.exec("rollback");
+    };
+    const auto head = value(carry_out(*disk, *store, *plan, {}, events));
+    CHECK(waited == 3);
+    CHECK(head.totals.of(Outcome::created) == 2);
+    CHECK(head.state == RunState::done);
+}
+
+TEST_CASE("what only looks like Tavlo's own is somebody's, and comes along", "[fault][own]") {
+    TempFolder temp("/dev/shm");
+    const std::vector<std::string> theirs{safe_folder_name() + "/letter", ".tavlo-safe-notes/a", ".tavlo-part-notes", ".tavlo-part-1-1"};
+    for (const auto& name : theirs) temp.write("from/box/" + name, "theirs");
+    temp.write("from/box/.tavlo-safe-7/20310502-091407-k3f9/slot/version", "ours");
+    temp.write("from/box/" + part_name("20310502-091407-k3f9", 7), "ours");
+    Jobs jobs(temp.path("state"));
+    jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+    for (const auto& name : theirs) CHECK(temp.read("to/box/" + name) == "theirs");
+    CHECK_FALSE(temp.has("to/box/.tavlo-safe-7"));
+    CHECK_FALSE(temp.has("to/box/" + part_name("20310502-091407-k3f9", 7)));
+}
+
+TEST_CASE("a file edited with its date put back is not taken for unchanged, and folders tidied away are made anew", "[fault][undo]") {
+    TempFolder temp("/dev/shm");
+    temp.write("from/box/a", "incoming");
+    temp.write("from/box/large", std::string(300'000, 'x'));
+    temp.write("from/other/deep/b", "b");
+    Jobs jobs(temp.path("state"));
+    SECTION("edited: its hash tells, or its source does") {
+        const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+        for (const char* name : {"to/box/a", "to/box/large"}) {
+            struct stat status {};
+            REQUIRE(::stat(temp.path(name).c_str(), &status) == 0);
+            const int fd = ::open(temp.path(name).c_str(), O_WRONLY | O_CLOEXEC);
+            REQUIRE(::pwrite(fd, "X", 1, 3) == 1);
+            ::close(fd);
+            temp.date(name, status.st_mtim.tv_sec, status.st_mtim.tv_nsec);
+        }
+        CHECK(jobs.undo(ran.head.id).of(Outcome::undecided) == 2);
+        CHECK(temp.read("to/box/a") == "incXming");
+    }
+    SECTION("only its permissions were changed: the bytes tell") {
+        const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+        fs::permissions(temp.path("to/box/a"), fs::perms::owner_read);
+        CHECK(jobs.undo(ran.head.id).of(Outcome::undecided) == 0);
+        CHECK_FALSE(temp.has("to/box"));
+    }
+    SECTION("tidied away") {
+        const Ran ran = jobs.run(move({temp.path("from/other/deep/b")}, temp.path("to")));
+        fs::remove_all(temp.path("from/other"));
+        const Ran undone = jobs.undo(ran.head.id);
+        for (const ReceiptItem& item : undone.items) UNSCOPED_INFO(item.source << " " << to_text(item.result) << " " << item.error);
+        CHECK(undone.of(Outcome::failed) + undone.of(Outcome::undecided) == 0);
+        CHECK(temp.read("from/other/deep/b") == "b");
+    }
+}
+
+TEST_CASE("what an undo took away can go for good, as far as the source holds it still", "[fault][undo]") {
+    TempFolder temp("/dev/shm");
+    for (const char* name : {"same", "edited", "gone"}) temp.write(std::string("from/box/") + name, name);
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+    const Ran undone = jobs.undo(ran.head.id);
+    REQUIRE(value(jobs.store->safe_entries()).size() == 3);
+    temp.write("from/box/edited", "other");
+    fs::remove(temp.path("from/box/gone"));
+    CHECK_FALSE(remove_proved(*jobs.disk, *jobs.store, ran.head.id));
+    const Emptied emptied = value(remove_proved(*jobs.disk, *jobs.store, undone.head.id));
+    CHECK(emptied.removed.size() == 1);
+    CHECK(emptied.problems.size() == 2);
+    CHECK(value(jobs.store->safe_entries()).size() == 2);
+}
