@@ -41,3 +41,10 @@ private:
         WARN("skipped: " << (mount).why); \
         return;                           \
     }
+
+/// The same for whatever else it needs.
+#define NEEDS_THAT(condition, otherwise)     \
+    if (!(condition)) {                      \
+        WARN("skipped: " << otherwise);      \
+        return;                              \
+    }

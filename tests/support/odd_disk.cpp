@@ -38,6 +38,7 @@ int lost_at = 0;
 int lost_calls = 0;
 int close_fails_at = 0;
 int closes = 0;
+std::set<std::uint64_t> flushed;
 std::string log_path;
 
 bool is(const char* oddity) { return oddities.count(oddity) != 0; }
@@ -129,12 +130,14 @@ int odd_write(const char*, const char* from, size_t size, off_t offset, fuse_fil
 
 int odd_flush(const char* path, fuse_file_info* info) {
     if (path == nullptr) return 0;
-    if ((info->flags & O_ACCMODE) == O_RDONLY || close_fails_at == 0 || ++closes != close_fails_at) return 0;
+    const bool written = (::fcntl(static_cast<int>(info->fh), F_GETFL) & O_ACCMODE) != O_RDONLY;
+    if (!written || close_fails_at == 0 || !flushed.insert(info->fh).second || ++closes != close_fails_at) return 0;
     if (::truncate(real(path).c_str(), 0) != 0) return -EIO;
     return -EDQUOT;
 }
 
 int odd_release(const char*, fuse_file_info* info) {
+    flushed.erase(info->fh);
     ::close(static_cast<int>(info->fh));
     return 0;
 }
