@@ -297,6 +297,12 @@ void Bench::setNamesAdapted(bool adapted) {
     changed(false);
 }
 
+void Bench::setMayLose(bool may_lose) {
+    if (request_.rules.may_lose == may_lose) return;
+    request_.rules.may_lose = may_lose;
+    changed(false);
+}
+
 void Bench::setClearing(Clearing clearing) {
     if (request_.rules.clearing == clearing) return;
     request_.rules.clearing = clearing;

@@ -78,6 +78,7 @@ public:
     const tavlo::Rules& ownRule() const { return own_; }
     void setNewNames(const tavlo::NewNames& names);
     void setNamesAdapted(bool adapted);
+    void setMayLose(bool may_lose);  ///< attributes with their sources, in a move
     void setClearing(tavlo::Clearing clearing);
     /// Decides single pairs of the plan that is shown; undecided takes a decision back. Each of these can be undone, and done again.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);

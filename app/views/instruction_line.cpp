@@ -123,11 +123,14 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     second_comma_ = add_words();
     clearing_ = add_phrase("phraseClearing");
     clearing_->setTakesAway(true);
+    third_comma_ = add_words();
+    losing_ = add_phrase("phraseLosing");
+    losing_->setTakesAway(true);
     semicolon_ = add_words();
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
     stop_ = add_words();
-    for (QLabel* mark : {comma_, second_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
+    for (QLabel* mark : {comma_, second_comma_, third_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
     row->addWidget(words, 1);
 
     start_ = new QPushButton;
@@ -154,6 +157,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         fillClearingMenu(clearing_menu_);
         clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
     });
+    connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
     for (QMenu* menu : {&items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &clearing_menu_})
         menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
@@ -181,6 +185,12 @@ void InstructionLine::dropEvent(QDropEvent* event) {
 void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
     items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
+    if (bench_.request().operation != Operation::move) return;
+    items_menu_.addSeparator();
+    auto* losing = items_menu_.addAction(tr("Move also what would lose its notes or access list there"), this,
+                                         [this](bool on) { bench_.setMayLose(on); });
+    losing->setCheckable(true);
+    losing->setChecked(bench_.request().rules.may_lose);
 }
 
 void InstructionLine::fillFoldersMenu() {
@@ -301,6 +311,7 @@ QString InstructionLine::sentence() const {
     text += into_->text() + destination_->text();
     if (!shape_->isHidden()) text += comma_->text() + shape_->text();
     if (!clearing_->isHidden()) text += second_comma_->text() + clearing_->text();
+    if (!losing_->isHidden()) text += third_comma_->text() + losing_->text();
     text += semicolon_->text() + taken_->text() + rule_->text() + stop_->text();
     return text;
 }
@@ -338,6 +349,14 @@ void InstructionLine::refresh() {
     clearing_->setAccessibleName(tr("What else is in the destination: %1").arg(clearing_->text()));
     second_comma_->setVisible(clearing != Clearing::none);
     clearing_->setVisible(clearing != Clearing::none);
+    third_comma_->setText(tr(", "));
+    losing_->setText(tr("even where attributes are lost"));
+    losing_->setToolTip(tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
+                           "cannot keep it. Change to: such a file stays."));
+    losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
+    const bool losing = !copies && request.rules.may_lose;
+    third_comma_->setVisible(losing);
+    losing_->setVisible(losing);
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
     const auto overwrites = plan && fresh ? plan->totals.of(Outcome::overwritten) : 0;
@@ -384,6 +403,7 @@ void InstructionLine::refresh() {
     if (layout() != nullptr) layout()->invalidate();
     for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
                           static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(clearing_),
+                          static_cast<QWidget*>(losing_),
                           static_cast<QWidget*>(rule_)}) {
         part->updateGeometry();
         part->update();

@@ -52,6 +52,8 @@ private:
     Phrase* shape_;
     QLabel* second_comma_;
     Phrase* clearing_;
+    QLabel* third_comma_;
+    Phrase* losing_;
     QLabel* semicolon_;
     QLabel* taken_;
     Phrase* rule_;

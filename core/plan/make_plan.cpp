@@ -27,11 +27,11 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& b
             const Outcome folder = of_folders.at(item.parent);
             const bool follows = folder == Outcome::skipped || folder == Outcome::undecided;
             if (outcome != Outcome::failed) outcome = follows ? folder : Outcome::created;
-        } else if (outcome != Outcome::failed) {
+        } else if (outcome != Outcome::failed || item.collision->held_stays) {
             switch (single != nullptr ? *single->decision : rules.decide(pair, item.collision->finding)) {
                 case Decision::undecided: outcome = Outcome::undecided; break;
                 case Decision::skip: outcome = Outcome::skipped; break;
-                case Decision::overwrite: outcome = Outcome::overwritten; break;
+                case Decision::overwrite: outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten; break;
                 case Decision::rename: outcome = Outcome::renamed; break;
             }
         }
@@ -233,6 +233,8 @@ private:
         item.collision->finding = finding;
         item.collision->held = held;
         item.collision->held_by_batch = held_by_batch;
+        item.collision->held_stays =
+            !held_by_batch && held.type == FileType::folder && (held.mount_point || holds_mount(item.folder, plan_.name(item)));
         const Pair pair = pair_of(plan_.entry(item).status, held_by_batch ? Status{} : held);
         item.collision->pair = pair;
         single_ = rules_.single.empty() ? nullptr : rules_.single.find(plan_.source_path(item), pair);
@@ -255,7 +257,12 @@ private:
         switch (item.collision->decision) {
             case Decision::undecided: item.outcome = Outcome::undecided; break;
             case Decision::skip: item.outcome = Outcome::skipped; break;
-            case Decision::overwrite: item.outcome = Outcome::overwritten; break;
+            case Decision::overwrite:
+                item.outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten;
+                if (!item.collision->held_stays) break;
+                item.problem = std::make_shared<const Error>(Error{
+                    Fault::refused, 0, "would overwrite a mount of another file system, or what holds one", plan_.target_path(item)});
+                break;
             case Decision::rename:
                 if (single_ != nullptr && single_->renames_held && item.collision->finding != Finding::twin) {
                     item.outcome = Outcome::created;

@@ -26,6 +26,7 @@ struct Collision {
     bool held_by_batch = false;
     bool shared = false;        ///< it is the folder's that this item comes in
     bool by_hand = false;       ///< decided for this pair, not by a rule
+    bool held_stays = false;    ///< what holds the name is a mount, or holds one: it is not overwritten
     bool renames_held = false;  ///< the one that is there gets a new name, by an item of its own that comes before
 };
 

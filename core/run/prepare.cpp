@@ -42,6 +42,14 @@ void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination&
     }
 }
 
+/// Of folders in one another the outermost says it for all.
+void keep_outermost(std::vector<Error>& refusals) {
+    const std::vector<Error> all = refusals;
+    std::erase_if(refusals, [&](const Error& one) {
+        return std::any_of(all.begin(), all.end(), [&](const Error& other) { return other.path != one.path && is_within(one.path, other.path); });
+    });
+}
+
 void refuse_onto_itself(const Plan& plan, std::vector<Error>& refusals) {
     const auto onto_itself = [&](const Item& item) {
         const Place place = plan.batch->place_of(plan.entry(item));
@@ -124,6 +132,7 @@ Outlook plan_again(const Request& request, const Outlook& before, const KnownCon
         std::make_shared<const Plan>(make_plan(request.operation, before.batch, *before.layout, *before.destination, request.rules, known));
     outlook.refusals.clear();
     refuse_into_itself(*plan, request.shape, *before.destination, outlook.refusals);
+    keep_outermost(outlook.refusals);
     refuse_onto_itself(*plan, outlook.refusals);
     refuse_leaving_sources(*plan, *before.destination, request.rules.clearing, outlook.refusals);
     refuse_without_room(*plan, *before.destination, outlook.refusals);

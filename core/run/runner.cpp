@@ -281,6 +281,16 @@ bool Runner::holds_mounts(ItemId id) {
     return !mounts || !mounts->empty();
 }
 
+/// What is to be replaced is a folder in which something is mounted by now.
+Result<void> Runner::may_leave(ItemId id, const Handle& folder, const std::string& name) {
+    if (!item(id).collision || item(id).collision->held.type != FileType::folder) return {};
+    const auto inside = disk_.open_folder_in(folder, name);
+    if (!inside) return {};  // something else stands there now: that is looked at where it is replaced
+    const auto mounts = disk_.mounts_below(*inside);
+    if (mounts && mounts->empty()) return {};
+    return failure(Fault::refused, "would overwrite what holds a mount of another file system", inside->path());
+}
+
 /// What comes in a folder that did not arrive after all does not arrive either.
 bool Runner::follows_its_folder(ItemId id) {
     if (item(id).parent == no_item) return false;

@@ -103,6 +103,7 @@ private:
     void step_removal(ItemId id);
     void remove_folder(ItemId id);
     bool holds_mounts(ItemId id);
+    Result<void> may_leave(ItemId id, const Handle& folder, const std::string& name);
 
     // runner_files.cpp
     void step_file(ItemId id, const std::shared_ptr<const Handle>& into);

@@ -303,7 +303,8 @@ void Runner::place(Work& work) {
     const Ready ready = ready_for(work);
     const std::string place = join(finals_.path(it.folder), name);
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
-    const auto try_it = [&] {
+    const auto try_it = [&]() -> Result<Placed> {
+        if (auto may = work.slot ? may_leave(id, **into, name) : Result<void>{}; !may) return failure(may.error());
         return work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
                          : place_at_free_name(disk_, **into, name, count_from(id), type, ready);
     };

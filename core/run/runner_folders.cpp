@@ -115,6 +115,7 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
 Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready) {
     const auto& name = plan_.final_name(item(id));
     if (!replaces(item(id))) return place_at_free_name(disk_, into, name, count_from(id), FileType::folder, ready);
+    if (auto may = may_leave(id, into, name); !may) return failure(may.error());
     const auto slot = journal_replacement(id, into, kind, fresh);
     if (!slot) return failure(slot.error());
     auto placed = place_over(disk_, *slot, into, name, expected_at(id, join(finals_.path(item(id).folder), name)), ready);

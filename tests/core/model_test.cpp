@@ -7,6 +7,7 @@
 
 #include "files/path.h"
 #include "support/jobs.h"
+#include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
@@ -25,12 +26,15 @@ struct Situation {
     bool keeps_way = false;  ///< the folder `from` of the sources
     Clearing clearing = Clearing::none;
     std::vector<std::uint64_t> undone_first{};  ///< items that are undone before the others, counted round
+    bool across = false;                        ///< the destination lies on another file system
+    bool mounted = false;                       ///< a third one is mounted at the folder `a` of the destination
 };
 
 std::ostream& operator<<(std::ostream& out, const Situation& s) {
     out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.shape.contents ? " contents" : "")
         << (s.shape.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.shape.subfolders)
         << (s.keeps_way ? " keeping the way" : "") << " clearing " << static_cast<int>(s.clearing);
+    out << (s.across ? " across" : "") << (s.mounted ? " with a mount in the destination" : "");
     for (const auto part : s.undone_first) out << " undone first " << part;
     out << '\n';
     for (const auto& [path, bytes] : s.from) out << "  from " << path << " = " << bytes << '\n';
@@ -65,7 +69,10 @@ void write(const TempFolder& temp, const std::string& top, const std::map<std::s
 
 void check(const Situation& situation) {
     TempFolder temp("/dev/shm");
+    const Mount second = situation.across ? Mount::memory(temp.path("to")) : Mount();
     write(temp, "from", situation.from);
+    const bool mountable = situation.mounted && situation.clearing == Clearing::none;
+    const Mount third = mountable ? Mount::memory(temp.path("to/a")) : Mount();
     write(temp, "to", situation.to);
     Jobs jobs(temp.path("state"));
     Request request;
@@ -157,6 +164,8 @@ TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, an
         situation.keeps_way = *rc::gen::element(false, false, true);
         situation.clearing = *rc::gen::element(Clearing::none, Clearing::none, Clearing::extra, Clearing::all);
         if (*rc::gen::arbitrary<bool>()) situation.undone_first = *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange(0, 64));
+        situation.across = *rc::gen::element(false, false, true);
+        situation.mounted = *rc::gen::element(false, false, false, true);
         situation.shape.contents = *rc::gen::arbitrary<bool>();
         situation.shape.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
         situation.shape.flatten = *rc::gen::element(false, false, true);

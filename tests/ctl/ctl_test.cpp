@@ -1,4 +1,5 @@
 #include <signal.h>
+#include <sys/mount.h>
 #include <sys/stat.h>
 #include <sys/wait.h>
 #include <unistd.h>
@@ -453,4 +454,100 @@ TEST_CASE("folders on the way are kept, and a copy that begins while it is count
     CHECK(receipt["state"] == "done");
     CHECK(tavloctl.run({"check", receipt["id"].get<std::string>()}).status == 0);
     CHECK(tree_of(temp.path("there/many"), {.folder_times = false}) == tree_of(temp.path("many"), {.folder_times = false}));
+}
+
+TEST_CASE("empty words, links that lead nowhere and folders into themselves are refused, in one line that names them", "[ctl]") {
+    TempFolder temp;
+    Script script(temp);
+    temp.write("from/sub/deep/a", "a");
+    temp.link("nowhere", "not/there");
+    const auto refused = [&](const std::vector<std::string>& words, const std::string& named) {
+        const Answer answer = script.run(words);
+        CAPTURE(words, answer.err);
+        CHECK(answer.status == 2);
+        CHECK(answer.out.empty());
+        CHECK(std::count(answer.err.begin(), answer.err.end(), '\n') == 1);
+        CHECK(answer.err.find(named) != std::string::npos);
+    };
+    refused({"copy", temp.path("from"), "--into", ""}, "--into");
+    refused({"copy", temp.path("from"), "--into", temp.path("to"), "--state", ""}, "--state");
+    refused({"receipts", "--state", ""}, "--state");
+    refused({"safe", "restore", "x", "--into", ""}, "--into");
+    refused({"copy", "", "--into", temp.path("to")}, "SOURCE");
+    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere")}, temp.path("nowhere"));
+    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere/below")}, temp.path("nowhere"));
+    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep")}, "is a folder into itself");
+    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep/not/there")}, "is a folder into itself");
+    refused({"move", temp.path("from"), "--into", temp.path("from")}, "is a folder into itself");
+    refused({"copy", temp.path("from"), "--contents", "--into", temp.path("from/sub")}, "is a folder into itself");
+    CHECK_FALSE(temp.has("to"));
+    CHECK_FALSE(temp.has("not"));
+}
+
+TEST_CASE("a run that goes on is said to, and its undo is refused by name", "[ctl]") {
+    TempFolder temp;
+    Script script(temp);
+    const pid_t child = start_copy(temp, 3000);
+    ::kill(child, SIGSTOP);  // so that it is sure to go on
+    const Json heads = script.run({"receipts", "--json"}).json();
+    const auto& head = heads["receipts"][0];
+    CHECK(head["state"] == "interrupted");
+    CHECK(head["goes_on"] == true);
+    CHECK(script.run({"receipts"}).out.find("goes on") != std::string::npos);
+    const Answer undo = script.run({"undo", head["id"]});
+    CHECK(undo.status == 2);
+    CHECK(undo.err.find(head["id"].get<std::string>()) != std::string::npos);
+    ::kill(child, SIGCONT);
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    CHECK(WEXITSTATUS(status) == 0);
+    CHECK_FALSE(script.run({"receipts", "--json"}).json()["receipts"][0].contains("goes_on"));
+}
+
+TEST_CASE("recovery answers with the worst status, whatever the order of the runs", "[ctl]") {
+    TempFolder temp;
+    Script script(temp);
+    const bool waits_first = GENERATE(false, true);
+    const Mount disk = Mount::memory(temp.path("disk"));
+    NEEDS(disk)
+    // one run waits for a disk that has gone, another is completed
+    const auto interrupt = [&](const std::string& from, const std::string& to) {
+        for (int i = 0; i < 2000; ++i) temp.write(from + "/" + std::to_string(i), std::string(8'000, 'x'));
+        const pid_t child = ::fork();
+        if (child == 0) {
+            ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
+            ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path(from).c_str(), "--into", temp.path(to).c_str(), static_cast<char*>(nullptr));
+            ::_exit(127);
+        }
+        while (!temp.has(to + "/" + from)) ::usleep(1000);
+        ::kill(child, SIGKILL);
+        ::waitpid(child, nullptr, 0);
+    };
+    if (waits_first) interrupt("one", "disk/to");
+    interrupt("two", "to");
+    if (!waits_first) interrupt("one", "disk/to");
+    REQUIRE(::umount2(disk.path.c_str(), 0) == 0);
+    const Mount another = Mount::image("ext4", temp.path("image"), disk.path, 16);
+    NEEDS(another)
+    const Answer recovered = script.run({"recover"});
+    CHECK(recovered.status == 1);
+    CHECK(recovered.err.find(disk.path) != std::string::npos);
+    CHECK(recovered.err.find("waits for its volume") != std::string::npos);
+    CHECK(temp.has("to/two/1999"));
+    CHECK_FALSE(temp.has("disk/to"));
+}
+
+TEST_CASE("an undo says what lies in the Safe by it, and that can go once the source is seen to hold it", "[ctl]") {
+    TempFolder temp;
+    Script script(temp);
+    temp.write("from/a", "12345");
+    const Json ran = script.run({"copy", temp.path("from"), "--into", temp.path("to"), "--json"}).json();
+    const Answer undo = script.run({"undo", ran["id"]});
+    CHECK(undo.status == 0);
+    CHECK(undo.out.find("1 of them lie in the Safe now, 5 bytes") != std::string::npos);
+    const std::string id = script.run({"receipts", "--json"}).json()["receipts"][0]["id"];
+    CHECK(script.run({"safe", "empty", "--of", ran["id"]}).status == 2);  // that is no undo
+    CHECK(script.run({"safe", "empty", "--older-than", "150000"}).out.find("0 versions") != std::string::npos);
+    CHECK(script.run({"safe", "empty", "--of", id}).out.find("1 versions removed") != std::string::npos);
+    CHECK(script.run({"safe", "--json"}).json()["entries"].empty());
 }
