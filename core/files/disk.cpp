@@ -418,11 +418,16 @@ public:
     Result<void> sync(const Handle& open) override {
         if (uninterrupted([&] { return ::fsync(open.descriptor()); }) == 0) return {};
         if (errno == EINVAL || errno == EROFS) return {};  // nothing here that could be synced (fsync(2))
+        if (errno == EBADF && is_place_only(open)) return sync_volume(open);
         return failed("make durable", open.path());
     }
 
     Result<void> sync_volume(const Handle& folder) override {
-        if (uninterrupted([&] { return ::syncfs(folder.descriptor()); }) != 0) return failed("make durable", folder.path());
+        if (uninterrupted([&] { return ::syncfs(folder.descriptor()); }) == 0) return {};
+        if (errno != EBADF || !is_place_only(folder)) return failed("make durable", folder.path());
+        // a folder that may be entered and not read: any file on the volume will do
+        const Handle any(::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600), folder.path());
+        if (!any.is_open() || ::syncfs(any.descriptor()) != 0) return failed("make durable", folder.path());
         return {};
     }
 
@@ -435,6 +440,7 @@ private:
         return Handle(fd, std::move(path));
     }
 
+    static bool is_place_only(const Handle& open) { return (::fcntl(open.descriptor(), F_GETFL) & O_PATH) != 0; }
     static bool has_no_such_flag(int code) { return code == EINVAL || code == ENOSYS || code == EOPNOTSUPP; }
 
     /// With Identity::fleeting where it belongs. Which file systems are so is asked once for each mount.

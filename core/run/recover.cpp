@@ -392,6 +392,7 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
             const bool stands = arrives(item.result) || item.result == Outcome::merged;
             if (item.type == FileType::folder && stands) folders[number] = item.place();
             written_to.emplace(parent_of(item.place()));
+            if (item.type == FileType::folder && stands) written_to.insert(item.place());
             const bool matters = item.type == FileType::folder || item.linked_source.inode != 0;
             volumes.bring_up_to_date(item);
             if (matters && item.result != Outcome::planned) settled.emplace_back(number, std::move(item));

@@ -1,6 +1,7 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <cerrno>
 #include <thread>
 
 #include "files/path.h"
@@ -254,7 +255,10 @@ Ready Runner::ready_for(Work& work) {
                     }};
         case Work::Kind::link:
             return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
-                        if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) return made;
+                        if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) {
+                            const bool knows_none = made.error().fault == Fault::unsupported || made.error().code == EPERM;
+                            return knows_none ? Result<void>(failure(Fault::unsupported, "is a link, which the destination cannot hold", "")) : made;
+                        }
                         // a link that is there without its date is there all the same
                         if (!disk_.set_link_attributes(folder, name, *work.link_attributes)) receipt_item(id).not_kept = "times";
                         return {};

@@ -77,6 +77,26 @@ TEST_CASE("folders that things come from are kept from a level on, and what else
     CHECK(tree_of(place.temp.path("to"), {.folder_times = false}) == before);
 }
 
+TEST_CASE("a move says where attributes may be lost, once that was asked for, and a click takes it back", "[window][placing]") {
+    Desk place;
+    place.window->bench().setOperation(Operation::move);
+    REQUIRE(place.driver->settle());
+    CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
+    place.driver->chooseFromMenu("phraseItems", QStringLiteral("Move also what would lose"));
+    REQUIRE(place.driver->settle());
+    CHECK(place.sentence().contains(QStringLiteral(", even where attributes are lost; where a name is taken")));
+    CHECK(place.window->bench().plan()->may_lose);
+    place.window->bench().setOperation(Operation::copy);
+    REQUIRE(place.driver->settle());
+    CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
+    place.window->bench().setOperation(Operation::move);
+    REQUIRE(place.driver->settle());
+    place.driver->click("phraseLosing");
+    REQUIRE(place.driver->settle());
+    CHECK_FALSE(place.window->bench().request().rules.may_lose);
+    CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
+}
+
 TEST_CASE("the outcome is printed, long ones up to a number of lines", "[window][placing]") {
     Desk place;
     const auto& tree = *place.window->bench().view().outcome;

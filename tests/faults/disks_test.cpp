@@ -522,3 +522,26 @@ TEST_CASE("what a copy made of a folder without write permission is taken back b
         for (const char* path : {"to/box", "to/box/sub"}) fs::permissions(temp.path(path), fs::perms(0755));
     CHECK(as_nobody({"safe", "empty"}) == 0);
 }
+
+TEST_CASE("out of a folder that may be entered and not read a named file moves to another disk", "[disks]") {
+    if (::geteuid() != 0) return;
+    TempFolder temp("/dev/shm");
+    const Mount other = Mount::memory(temp.path("other"), "size=8m,mode=0777");
+    NEEDS(other)
+    fs::permissions(temp.path(), fs::perms::all);
+    temp.write("from/a", "the only copy");
+    temp.folder("state");
+    constexpr uid_t nobody = 65534;
+    for (const char* path : {"from", "from/a", "state"}) REQUIRE(::chown(temp.path(path).c_str(), nobody, nobody) == 0);
+    fs::permissions(temp.path("from"), fs::perms(0300));
+    const pid_t child = ::fork();
+    if (child == 0) {
+        if (::setgid(nobody) != 0 || ::setuid(nobody) != 0) ::_exit(126);
+        ::_exit(run_tavloctl_for(TAVLOCTL, temp.path("state"), {"move", temp.path("from/a"), "--into", other.path + "/to"}, -1));
+    }
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    CHECK(WEXITSTATUS(status) == 0);
+    CHECK(temp.read("other/to/a") == "the only copy");
+    CHECK_FALSE(temp.has("from/a"));
+}

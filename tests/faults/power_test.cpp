@@ -1,4 +1,5 @@
 #include <fcntl.h>
+#include <signal.h>
 #include <sys/ioctl.h>
 #include <sys/mount.h>
 #include <sys/wait.h>
@@ -14,8 +15,9 @@
 #include "support/kill_scene.h"
 #include "support/mounts.h"
 
-// A power cut, as far as a program can make one: the file system that holds sources, destination and journal is shut down without
-// writing out anything more (ioctl "goingdown", flag NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again.
+// A power cut, as far as a program can make one: a file system is shut down without writing out anything more (ioctl "goingdown", flag
+// NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again. It holds sources, destination and journal, or the one or the other of them;
+// and recovery is cut off too.
 
 using namespace tavlo;
 
@@ -26,7 +28,7 @@ constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = 
 
 int cuts() {
     const char* wanted = std::getenv("TAVLO_KILLS");
-    return wanted != nullptr ? std::atoi(wanted) : 8;
+    return wanted != nullptr ? std::atoi(wanted) : 4;
 }
 
 bool cut_power(const std::string& mount) {
@@ -42,16 +44,22 @@ bool cut_power(const std::string& mount) {
 TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run", "[power]") {
     const auto kind = GENERATE(as<std::string>(), "ext4", "xfs");
     const auto operation = GENERATE(as<std::string>(), "copy", "move");
-    CAPTURE(kind, operation);
+    enum class OnDisk { all, files, journal };
+    const auto on_disk = GENERATE(OnDisk::all, OnDisk::files, OnDisk::journal);
+    CAPTURE(kind, operation, static_cast<int>(on_disk));
     TempFolder temp("/dev/shm");
+    temp.folder("memory");
+    const std::string files = on_disk == OnDisk::journal ? "memory" : "disk";
+    const std::string state = temp.path(on_disk == OnDisk::files ? "memory/state" : "disk/state");
     const std::string image = temp.path("image");
     const std::string disk = temp.path("disk");
     std::optional<Mount> mount = Mount::image(kind, image, disk, kind == "xfs" ? 320 : 96);
     NEEDS(*mount)
     const auto clear = [&] {
-        for (const auto& entry : std::filesystem::directory_iterator(disk)) std::filesystem::remove_all(entry.path());
+        for (const auto& place : {disk, temp.path("memory")})
+            for (const auto& entry : std::filesystem::directory_iterator(place)) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> request{operation, temp.path("disk/from/box"), "--into", temp.path("disk/to"),
+    const std::vector<std::string> request{operation, temp.path(files + "/from/box"), "--into", temp.path(files + "/to"),
                                            "--when",  "newer=overwrite",          "--when", "older=rename"};
     const std::vector<std::string> recovery(1, "recover");
     Tree from_before;
@@ -61,28 +69,33 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         mount.reset();
         mount.emplace(Mount::again(image, disk));
         clear();
-        make_kill_scene(temp, "disk/from", "disk/to");
+        make_kill_scene(temp, files + "/from", files + "/to");
         ::sync();
-        from_before = tree_of(temp.path("disk/from"), without_folder_times);
-        to_before = tree_of(temp.path("disk/to"), without_folder_times);
+        from_before = tree_of(temp.path(files + "/from"), without_folder_times);
+        to_before = tree_of(temp.path(files + "/to"), without_folder_times);
         const auto began = std::chrono::steady_clock::now();
-        REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), request, -1) == 0);
+        REQUIRE(run_tavloctl_for(TAVLOCTL, state, request, -1) == 0);
         takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     }
-    const Tree from_after = tree_of(temp.path("disk/from"), without_folder_times);
-    const Tree to_after = tree_of(temp.path("disk/to"), without_folder_times);
+    const Tree from_after = tree_of(temp.path(files + "/from"), without_folder_times);
+    const Tree to_after = tree_of(temp.path(files + "/to"), without_folder_times);
 
     std::mt19937_64 random(std::random_device{}());
     int interrupted = 0;
     for (int turn = 0; turn < cuts(); ++turn) {
         clear();
-        make_kill_scene(temp, "disk/from", "disk/to");
+        make_kill_scene(temp, files + "/from", files + "/to");
         ::sync();
         const long instant = static_cast<long>(random() % static_cast<unsigned long>(takes * 12 / 10 + 1));
         CAPTURE(turn, instant, takes);
         const pid_t child = ::fork();
-        if (child == 0) ::_exit(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), request, -1));
+        if (child == 0) {
+            ::setpgid(0, 0);
+            ::_exit(run_tavloctl_for(TAVLOCTL, state, request, -1));
+        }
+        ::setpgid(child, child);
         ::usleep(static_cast<useconds_t>(instant));
+        ::kill(-child, SIGKILL);  // what is in memory goes with it: else it would go on with the other disk
         if (!cut_power(disk)) {
             ::waitpid(child, nullptr, 0);
             WARN("skipped: " << kind << " cannot be shut down here");
@@ -94,16 +107,31 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         mount.reset();
         mount.emplace(Mount::again(image, disk));
         REQUIRE(mount->mounted);
-        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), recovery, -1) == 0);
-        check_no_litter(disk);
-        const bool begun = !value(value(Store::open(temp.path("disk/state")))->receipts()).empty();
-        CHECK(differences(tree_of(temp.path("disk/from"), without_folder_times), begun ? from_after : from_before) == "");
-        CHECK(differences(tree_of(temp.path("disk/to"), without_folder_times), begun ? to_after : to_before) == "");
+        if (turn % 2 == 1) {  // once more, while it recovers
+            const pid_t recovering = ::fork();
+            if (recovering == 0) {
+                ::setpgid(0, 0);
+                ::_exit(run_tavloctl_for(TAVLOCTL, state, recovery, -1));
+            }
+            ::setpgid(recovering, recovering);
+            ::usleep(static_cast<useconds_t>(random() % static_cast<unsigned long>(takes)));
+            ::kill(-recovering, SIGKILL);
+            REQUIRE(cut_power(disk));
+            ::waitpid(recovering, nullptr, 0);
+            mount.reset();
+            mount.emplace(Mount::again(image, disk));
+            REQUIRE(mount->mounted);
+        }
+        CHECK(run_tavloctl_for(TAVLOCTL, state, recovery, -1) == 0);
+        check_no_litter(temp.path(files));
+        const bool begun = !value(value(Store::open(state))->receipts()).empty();
+        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), begun ? from_after : from_before) == "");
+        CHECK(differences(tree_of(temp.path(files + "/to"), without_folder_times), begun ? to_after : to_before) == "");
         if (!begun) continue;
-        const auto heads = value(value(Store::open(temp.path("disk/state")))->receipts());
-        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("disk/state"), {"undo", heads.at(0).id}, -1) == 0);
-        CHECK(differences(tree_of(temp.path("disk/from"), without_folder_times), from_before) == "");
-        CHECK(differences(tree_of(temp.path("disk/to"), without_folder_times), to_before) == "");
+        const auto heads = value(value(Store::open(state))->receipts());
+        CHECK(run_tavloctl_for(TAVLOCTL, state, {"undo", heads.at(0).id}, -1) == 0);
+        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), from_before) == "");
+        CHECK(differences(tree_of(temp.path(files + "/to"), without_folder_times), to_before) == "");
     }
     WARN(kind << ", " << operation << ": cut off " << interrupted << " of " << cuts() << " times");
 }
