@@ -141,6 +141,17 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
 }
 
 Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& meter) {
+    const std::uint64_t first = meter.next_piece(buffer_bytes);
+    if (first == 0) return cancelled(file);
+    const auto begin = buffer(0).first(static_cast<std::size_t>(first));
+    const auto got = disk.read_at(file, 0, begin);
+    if (!got) return failure(got.error());
+    if (*got < begin.size()) {  // all of it: as of nearly every file, and nothing more has to be asked
+        Hasher hasher;
+        hasher.add(begin.first(*got));
+        meter.add(*got);
+        return hasher.text();
+    }
     const auto seen = disk.status(file);
     if (!seen) return failure(seen.error());
     Hasher hasher;
@@ -163,6 +174,14 @@ std::uint64_t next_of(const std::vector<Stretch>& stretches, std::size_t& at, st
 }  // namespace
 
 Result<bool> same_bytes(FileSystem& disk, const Handle& a, const Handle& b, const Meter& meter) {
+    if (meter.stop.stop_requested()) return cancelled(a);
+    const auto first_a = disk.read_at(a, 0, buffer(0));
+    if (!first_a) return failure(first_a.error());
+    const auto first_b = disk.read_at(b, 0, buffer(1));
+    if (!first_b) return failure(first_b.error());
+    if (*first_a != *first_b || std::memcmp(buffer(0).data(), buffer(1).data(), *first_a) != 0) return false;
+    meter.add(*first_a);
+    if (*first_a < buffer_bytes) return true;
     const auto seen_a = disk.status(a);
     const auto seen_b = disk.status(b);
     if (!seen_a || !seen_b) return failure(seen_a ? seen_b.error() : seen_a.error());
@@ -174,7 +193,7 @@ Result<bool> same_bytes(FileSystem& disk, const Handle& a, const Handle& b, cons
     const std::uint64_t size = std::min(seen_a->id.size_bytes, seen_b->id.size_bytes);
     std::size_t at_a = 0;
     std::size_t at_b = 0;
-    for (std::uint64_t offset = 0;;) {
+    for (std::uint64_t offset = buffer_bytes;;) {
         if (meter.stop.stop_requested()) return cancelled(a);
         // holes of both are passed over; behind the sizes that they say, both are read until they end
         if (offset < size) offset = std::min(size, std::min(next_of(*data_a, at_a, offset), next_of(*data_b, at_b, offset)));
