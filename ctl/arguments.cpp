@@ -295,7 +295,9 @@ void read_safe(std::vector<std::string> words, Arguments& out) {
     } else if (what == "empty") {
         out.command = Arguments::Command::safe_empty;
         line.app().add_option("--older-than", out.older_than_days, "only what was set aside longer ago")->type_name("DAYS");
-        line.app().add_option("--of", out.id, "only what this undo took away, as far as its bytes stand in the source still")->type_name("UNDO");
+        line.app()
+            .add_option("--of", out.id, "only what this undo took away, as far as its bytes stand in the source still")
+            ->type_name("UNDO");
         line.parse(words, out);
         if (!out.id.empty() && out.older_than_days) refuse("--of and --older-than exclude each other");
     } else {

@@ -238,8 +238,7 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
 
 int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
     // held until the undo of a run that was interrupted is through; a plan changes nothing, so it settles nothing either
-    const auto held =
-        arguments.plan_only ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(disk, store, arguments.id);
+    const auto held = arguments.plan_only ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(disk, store, arguments.id);
     if (!held) return refuse(held.error());
     const auto plan = prepare_undo(disk, store, arguments.id, {}, held->has_value());
     if (!plan) return refuse(plan.error());
@@ -284,8 +283,8 @@ int list_receipts(Store& store, bool json) {
     } else {
         for (const ReceiptHead& head : *heads)
             std::cout << fmt::format("{}  {}  {:<11} {:<7} {}  {}\n", head.id, local_time(head.started_ns),
-                                     goes_on(head) ? std::string_view("goes on") : to_text(head.state),
-                                     to_text(head.operation), printable(head.destination), summary(head.totals));
+                                     goes_on(head) ? std::string_view("goes on") : to_text(head.state), to_text(head.operation),
+                                     printable(head.destination), summary(head.totals));
     }
     return done;
 }

@@ -8,8 +8,8 @@
 #include <algorithm>
 #include <chrono>
 
-#include "files/own.h"
 #include "files/natural.h"
+#include "files/own.h"
 #include "files/path.h"
 #include "select/name_filter.h"
 #include "select/walk.h"

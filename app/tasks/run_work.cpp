@@ -89,8 +89,8 @@ private:
             settled_(id, item.result);
         };
         // of a run that never came to its end, so that nobody goes on with it meanwhile
-        const auto held = plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt)
-                                                : settle_before_undo(*disk_, **store_, plan_->undoes);
+        const auto held =
+            plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(*disk_, **store_, plan_->undoes);
         if (!held) return failure(held.error());
         return carry_out(*disk_, **store_, *plan_, options_, events_);
     }

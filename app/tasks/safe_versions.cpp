@@ -4,7 +4,9 @@
 #include <map>
 
 #include "files/path.h"
+#include "run/safe_folder.h"
 #include "run/take_back.h"
+#include "run/volumes.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -48,7 +50,10 @@ void SafeVersions::look(const SafeEntry& entry) {
             if (!folder) return failure(folder.error());
             return disk->status(*folder, std::string(name_of(path)));
         };
-        const auto version = status_of(entry.stored);
+        const auto store = Store::open(state_folder_);
+        if (!store) return tell(&SafeVersions::failed, shown(describe(store.error())));
+        const auto slot = open_slot(*disk, entry_now(*disk, **store, entry));
+        const auto version = slot ? disk->status(*slot, std::string(name_of(entry.stored))) : Result<Status>(failure(slot.error()));
         if (!version) return tell(&SafeVersions::failed, shown(describe(version.error())));
         const auto held = status_of(entry.original);
         tell(&SafeVersions::seen, entry.id, *version, held ? std::optional(*held) : std::nullopt);

@@ -5,9 +5,9 @@
 #include <QLineEdit>
 #include <algorithm>
 
-#include "files/own.h"
 #include "files/file_system.h"
 #include "files/natural.h"
+#include "files/own.h"
 #include "files/path.h"
 #include "text.h"
 

@@ -351,8 +351,9 @@ void InstructionLine::refresh() {
     clearing_->setVisible(clearing != Clearing::none);
     third_comma_->setText(tr(", "));
     losing_->setText(tr("even where attributes are lost"));
-    losing_->setToolTip(tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
-                           "cannot keep it. Change to: such a file stays."));
+    losing_->setToolTip(
+        tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
+           "cannot keep it. Change to: such a file stays."));
     losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
     const bool losing = !copies && request.rules.may_lose;
     third_comma_->setVisible(losing);
@@ -403,8 +404,7 @@ void InstructionLine::refresh() {
     if (layout() != nullptr) layout()->invalidate();
     for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
                           static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(clearing_),
-                          static_cast<QWidget*>(losing_),
-                          static_cast<QWidget*>(rule_)}) {
+                          static_cast<QWidget*>(losing_), static_cast<QWidget*>(rule_)}) {
         part->updateGeometry();
         part->update();
     }

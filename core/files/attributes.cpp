@@ -9,13 +9,8 @@
 
 namespace tavlo {
 
-namespace {
-
-constexpr std::int64_t second_ns = 1'000'000'000;
-constexpr const char* access_acl = "system.posix_acl_access";
-constexpr const char* default_acl = "system.posix_acl_default";
-
 timespec to_timespec(std::int64_t ns) {
+    constexpr std::int64_t second_ns = 1'000'000'000;
     auto seconds = ns / second_ns;
     auto rest = ns % second_ns;
     if (rest < 0) {
@@ -24,6 +19,11 @@ timespec to_timespec(std::int64_t ns) {
     }
     return {seconds, rest};
 }
+
+namespace {
+
+constexpr const char* access_acl = "system.posix_acl_access";
+constexpr const char* default_acl = "system.posix_acl_default";
 
 /// The names of the extended attributes. false: they are there, or may be, and cannot be listed
 bool list_names(int open, std::vector<std::string>& names) {

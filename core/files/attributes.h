@@ -1,5 +1,6 @@
 #pragma once
 
+#include <ctime>
 #include <string>
 #include <vector>
 
@@ -9,6 +10,9 @@
 namespace tavlo {
 
 // What a file or folder carries besides its bytes: reading it whole, giving it to another. FileSystem's door to it is the disk's.
+
+/// Nanoseconds since 1970 as the system calls take them.
+timespec to_timespec(std::int64_t ns);
 
 /// What is there and cannot be read is named in `unread`, never dropped.
 Attributes read_attributes(int open, const Status& seen);

@@ -13,8 +13,8 @@
 #include <array>
 #include <atomic>
 #include <cerrno>
-#include <cstdio>
 #include <csignal>
+#include <cstdio>
 #include <cstring>
 
 #include "files/attributes.h"
@@ -24,33 +24,6 @@
 #include "files/volume.h"
 
 namespace tavlo {
-
-std::string_view to_text(FileType type) noexcept {
-    switch (type) {
-        case FileType::file: return "file";
-        case FileType::folder: return "folder";
-        case FileType::link: return "link";
-        case FileType::other: return "other";
-    }
-    return {};
-}
-
-Handle& Handle::operator=(Handle&& other) noexcept {
-    if (this != &other) {
-        close();
-        descriptor_ = std::exchange(other.descriptor_, -1);
-        path_ = std::move(other.path_);
-    }
-    return *this;
-}
-
-void Handle::close() noexcept {
-    if (descriptor_ >= 0) ::close(std::exchange(descriptor_, -1));
-}
-
-Staged::~Staged() {
-    if (!part_name_.empty() && folder_.is_open()) ::unlinkat(folder_.descriptor(), part_name_.c_str(), 0);
-}
 
 namespace {
 
@@ -74,16 +47,6 @@ auto uninterrupted(Call call) {
 }
 
 std::int64_t ns(const statx_timestamp& t) { return t.tv_sec * second_ns + t.tv_nsec; }
-
-timespec to_timespec(std::int64_t ns) {
-    auto seconds = ns / second_ns;
-    auto rest = ns % second_ns;
-    if (rest < 0) {
-        --seconds;
-        rest += second_ns;
-    }
-    return {seconds, rest};
-}
 
 FileType type_of(std::uint16_t mode) {
     switch (mode & S_IFMT) {

@@ -52,9 +52,8 @@ constexpr std::int64_t second_ns = 1'000'000'000;
 constexpr std::array sync_as_one{magic_ext, magic_xfs, magic_btrfs, magic_f2fs, magic_tmpfs, magic_ramfs};
 
 /// The number of an inode is kept on the disk, or as long as the file system is mounted.
-constexpr std::array keep_inodes{magic_ext,     magic_xfs,     magic_btrfs, magic_f2fs, magic_tmpfs, magic_ramfs,
-                                 magic_overlay, magic_nfs,     magic_bcachefs, magic_jfs, magic_zfs, magic_squash,
-                                 magic_erofs,   magic_ntfs3};
+constexpr std::array keep_inodes{magic_ext, magic_xfs,      magic_btrfs, magic_f2fs, magic_tmpfs,  magic_ramfs, magic_overlay,
+                                 magic_nfs, magic_bcachefs, magic_jfs,   magic_zfs,  magic_squash, magic_erofs, magic_ntfs3};
 
 template <class List>
 bool is_among(const List& list, std::uint64_t kind) {

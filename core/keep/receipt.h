@@ -88,8 +88,8 @@ struct SafeEntry {
     std::string receipt;
     FileType type = FileType::file;
     Identity identity;
-    std::int64_t set_aside_ns = 0;   ///< by the clock on the wall; 0: when it is recorded
-    std::string boot{};              ///< as in Timekeeper::Reading; empty in entries of older versions
+    std::int64_t set_aside_ns = 0;  ///< by the clock on the wall; 0: when it is recorded
+    std::string boot{};             ///< as in Timekeeper::Reading; empty in entries of older versions
     std::int64_t since_boot_ns = 0;
 };
 

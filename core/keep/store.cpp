@@ -25,8 +25,7 @@ public:
         : path_(path),
           clock_(clock),
           busy_ms_(busy_ms),
-          database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */,
-                    busy_ms) {
+          database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */, busy_ms) {
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
         bring_up_to_date(database_);
@@ -218,7 +217,8 @@ public:
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             head.totals = totals_of(head.id);
             SQLite::Statement update(
-                database_, "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, problem=?, paused=0 where id=?");
+                database_,
+                "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, problem=?, paused=0 where id=?");
             update.bind(1, head.finished_ns);
             update.bind(2, std::string(to_text(head.state)));
             update.bind(3, as_signed(head.totals.items));
@@ -367,9 +367,9 @@ public:
             while (query.executeStep()) ids.push_back(query.getColumn(0).getString());
             for (const auto& id : ids) {
                 drop_journal(database_, id);
-                for (const char* statement : {"delete from items where receipt=?", "delete from folders where receipt=?",
-                                              "delete from taken_back where receipt=?", "delete from volumes where receipt=?",
-                                              "delete from receipts where id=?"}) {
+                for (const char* statement :
+                     {"delete from items where receipt=?", "delete from folders where receipt=?", "delete from taken_back where receipt=?",
+                      "delete from volumes where receipt=?", "delete from receipts where id=?"}) {
                     SQLite::Statement drop(database_, statement);
                     drop.bind(1, id);
                     drop.exec();
@@ -603,7 +603,9 @@ private:
         std::vector<SafeEntry> entries;
         auto read = guarded("read the Safe's index", [&] {
             SQLite::Statement query(
-                database_, "select id, original, stored, receipt, type, device, inode, size, modified, set_aside, boot, since_boot from safe " + clause);
+                database_,
+                "select id, original, stored, receipt, type, device, inode, size, modified, set_aside, boot, since_boot from safe " +
+                    clause);
             if (id != nullptr) query.bind(1, *id);
             while (query.executeStep())
                 entries.push_back({query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
@@ -634,8 +636,7 @@ Result<void> make_state_folder(const std::string& path) {
 
 }  // namespace
 
-Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock,
-                                           std::chrono::milliseconds patience) {
+Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock, std::chrono::milliseconds patience) {
     if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
     if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
     const std::string path = join(state_folder, "tavlo.sqlite");

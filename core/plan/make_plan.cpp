@@ -260,8 +260,8 @@ private:
             case Decision::overwrite:
                 item.outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten;
                 if (!item.collision->held_stays) break;
-                item.problem = std::make_shared<const Error>(Error{
-                    Fault::refused, 0, "would overwrite a mount of another file system, or what holds one", plan_.target_path(item)});
+                item.problem = std::make_shared<const Error>(
+                    Error{Fault::refused, 0, "would overwrite a mount of another file system, or what holds one", plan_.target_path(item)});
                 break;
             case Decision::rename:
                 if (single_ != nullptr && single_->renames_held && item.collision->finding != Finding::twin) {
@@ -366,7 +366,8 @@ private:
             if (!one->status.mount_point && !holds) continue;
             item.outcome = Outcome::failed;
             item.problem = std::make_shared<const Error>(
-                Error{Fault::refused, 0, holds ? "holds a mount of another file system, and stays" : "is a mount of another file system, and stays",
+                Error{Fault::refused, 0,
+                      holds ? "holds a mount of another file system, and stays" : "is a mount of another file system, and stays",
                       plan_.target_path(item)});
         }
     }

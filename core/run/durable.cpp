@@ -6,7 +6,7 @@
 namespace tavlo {
 
 namespace {
-constexpr std::size_t few_files = 8;         // made durable one by one; more with one call for the whole file system
+constexpr std::size_t few_files = 8;        // made durable one by one; more with one call for the whole file system
 constexpr std::size_t most_kept_open = 32;  // folders that wait for their sync, each with a descriptor
 }  // namespace
 

@@ -43,9 +43,9 @@ private:
     Result<void> sync_whole(std::uint64_t device, const Known& volume);
 
     FileSystem& disk_;
-    std::unordered_map<std::uint64_t, Known> volumes_;                                          ///< by device
+    std::unordered_map<std::uint64_t, Known> volumes_;                                         ///< by device
     std::unordered_map<std::uint64_t, std::vector<std::shared_ptr<const Handle>>> changed_{};  ///< by device; folders where not whole
-    Result<void> earlier_{};                                                                    ///< of folders that were synced between
+    Result<void> earlier_{};                                                                   ///< of folders that were synced between
 };
 
 }  // namespace tavlo

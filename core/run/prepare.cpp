@@ -46,7 +46,8 @@ void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination&
 void keep_outermost(std::vector<Error>& refusals) {
     const std::vector<Error> all = refusals;
     std::erase_if(refusals, [&](const Error& one) {
-        return std::any_of(all.begin(), all.end(), [&](const Error& other) { return other.path != one.path && is_within(one.path, other.path); });
+        return std::any_of(all.begin(), all.end(),
+                           [&](const Error& other) { return other.path != one.path && is_within(one.path, other.path); });
     });
 }
 

@@ -7,10 +7,10 @@
 #include <map>
 #include <set>
 
-#include "files/folder_tree.h"
-#include "files/path.h"
 #include "files/contents.h"
+#include "files/folder_tree.h"
 #include "files/own.h"
+#include "files/path.h"
 #include "plan/names.h"
 #include "run/durable.h"
 #include "run/pending_plan.h"
@@ -410,7 +410,8 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
         if (!done) return failure(done.error());
         if (auto recorded = store.record(id, *done); !recorded) return failure(recorded.error());
         if (was_cut_off) {
-            auto indexed = index_slots(disk, store, *head, volumes.places(), [&](const std::string& entry) { return settler.original_of(entry); });
+            auto indexed =
+                index_slots(disk, store, *head, volumes.places(), [&](const std::string& entry) { return settler.original_of(entry); });
             if (!indexed) return failure(indexed.error());
         }
         pending = read_pending();

@@ -49,11 +49,11 @@ Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, 
 
 /// A folder that an interrupted run has made or taken from, and has not finished.
 struct FolderRest {
-    EntryId source = no_entry;     ///< in the batch
-    FolderId made = no_folder;     ///< in the targets: gets the source's attributes; none where it was there before
-    std::int64_t modified_ns = 0;  ///< the source's, before anything was taken from it
-    std::uint64_t number = 0;      ///< of the folder's item in the receipt
-    bool moves = false;            ///< the source goes once it is empty
+    EntryId source = no_entry;            ///< in the batch
+    FolderId made = no_folder;            ///< in the targets: gets the source's attributes; none where it was there before
+    std::int64_t modified_ns = 0;         ///< the source's, before anything was taken from it
+    std::uint64_t number = 0;             ///< of the folder's item in the receipt
+    bool moves = false;                   ///< the source goes once it is empty
     std::optional<std::uint32_t> mode{};  ///< what it is to have in the end, where the source does not tell
 };
 

@@ -40,9 +40,9 @@ private:
         std::optional<Attributes> link_attributes{};
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
         std::optional<Placed> placed{};
-        std::optional<Slot> slot{};  ///< where a name is taken from something, or something is taken away
+        std::optional<Slot> slot{};              ///< where a name is taken from something, or something is taken away
         std::shared_ptr<const Handle> target{};  ///< the folder in which it has taken its name
-        bool dropped = false;        ///< stopped while it was verified: nothing of it takes a name
+        bool dropped = false;                    ///< stopped while it was verified: nothing of it takes a name
     };
     struct FolderToFinish {
         FolderId folder;  ///< in finals_
@@ -60,7 +60,7 @@ private:
         std::string hash{};
     };
 
-    // runner.cpp: the run as a whole
+    // runner.cpp: the run as a whole; runner_journal.cpp, runner_end.cpp: what it notes, and how it ends
     Result<void> begin();
     Result<void> make_destination();
     Result<void> step(ItemId id);
@@ -68,8 +68,15 @@ private:
     bool holds_a_safe(ItemId id);
     Result<void> flush();
     Result<void> journal_group(RunRecords records);
+    /// Writes the journal, and waits where another program keeps it locked.
     template <class Write>
-    Result<void> persist(Write write);
+    Result<void> persist(Write write) {
+        for (;;) {
+            auto written = write();
+            if (written || written.error().fault != Fault::locked || options_.stop.stop_requested()) return written;
+            if (events_.waits) events_.waits(written.error());
+        }
+    }
     void names_are_not_durable(RunRecords& records, const Error& why);
     void note_left_in(const std::optional<Slot>& slot, ItemId id);
     void note_changed(const Work& work, const Placed& placed);
@@ -85,6 +92,8 @@ private:
     bool lend_write(const std::shared_ptr<const Handle>& folder);
     void give_back_lent();
     bool durable_by_folders();
+    void remember_dates();
+    void give_dates_back();
     Result<void> remove_emptied_folders();
     Result<void> end();
     std::uint64_t number(ItemId id) const { return resumption_ != nullptr ? resumption_->numbers[id] : id; }
@@ -132,7 +141,7 @@ private:
     Result<void> make_durable_and_note();
     void drop(Work& work, const Error& why);
 
-    // results
+    // runner_results.cpp
     ReceiptItem& receipt_item(ItemId id);
     void settle(ItemId id, Outcome result);
     void settle_placed(ItemId id, const Placed& placed);
@@ -164,10 +173,10 @@ private:
 
     std::optional<RunLock> lock_;
     ReceiptHead head_;
-    RunRecords records_;           ///< of what was done last, whose names may not be durable yet
-    RunRecords ready_;             ///< of what is durable, and waits for the next time that the journal is written
-    std::vector<Intent> noted_;    ///< that stand in the journal for what is in neither
-    std::uint64_t parts_ = 0;      ///< hidden names that were given
+    RunRecords records_;                   ///< of what was done last, whose names may not be durable yet
+    RunRecords ready_;                     ///< of what is durable, and waits for the next time that the journal is written
+    std::vector<Intent> noted_;            ///< that stand in the journal for what is in neither
+    std::uint64_t parts_ = 0;              ///< hidden names that were given
     std::vector<Identity> above_records_;  ///< the state folder and those above it, where something is to leave
     FolderTree finals_;
     FolderHandles sources_;
@@ -192,6 +201,7 @@ private:
     std::vector<ItemId> again_;               ///< renames that met another file system: to be copied instead
     std::vector<bool> copy_instead_;          ///< by item
     std::vector<FolderToFinish> to_finish_;
+    std::vector<std::pair<std::string, std::int64_t>> dates_;  ///< in an undo: of source folders that stayed, as the move found them
     std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>> lent_;  ///< folders made writable for a while, and what they were
     std::vector<SourceFolder> emptied_;                           ///< source folders that may be empty once the run is through
     std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it

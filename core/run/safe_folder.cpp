@@ -26,9 +26,7 @@ std::string random_number() {
 
 std::string safe_name(int which) { return safe_folder_name() + (which == 1 ? "" : "-" + std::to_string(which)); }
 
-Error not_private(const Handle& folder) {
-    return {Fault::no_permission, 0, "is not a private folder of this user", folder.path()};
-}
+Error not_private(const Handle& folder) { return {Fault::no_permission, 0, "is not a private folder of this user", folder.path()}; }
 
 /// Privacy is asked for where it can be had; some file systems give every folder one and the same permissions.
 Result<void> check_private(FileSystem& disk, const Handle& folder) {

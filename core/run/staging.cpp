@@ -14,7 +14,7 @@ namespace {
 constexpr std::uint64_t hashed_anyway_bytes = 64 * 1024;  // such a file's bytes pass through memory in any case
 // a change is dated by the kernel's last tick (up to 10 ms ago, CONFIG_HZ=100), or by a file system's own step, if that is coarser
 constexpr std::int64_t tick_ns = 10'000'000;
-constexpr std::int64_t coarsest_step_ns = 2'000'000'000;  // of any file system: FAT's
+constexpr std::int64_t coarsest_step_ns = 2'000'000'000;         // of any file system: FAT's
 constexpr std::int64_t date_given_up_ns = 2 * coarsest_step_ns;  // a date that comes back further off was not kept
 
 bool same_state(const Status& a, const Status& b) { return a.id == b.id && a.status_changed_ns == b.status_changed_ns; }

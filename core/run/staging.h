@@ -25,10 +25,10 @@ std::string listed(const std::vector<std::string>& attributes);
 
 /// How a file is staged.
 struct Staging {
-    bool hash = false;            ///< compute the hash in any case
-    bool source_leaves = false;   ///< the source goes afterwards: then it must not be open for writing, nor lose what cannot be replaced
-    bool may_lose = false;        ///< but it may lose attributes, somebody said so
-    std::string part_name;        ///< its hidden name, where there are no nameless files; nobody else's
+    bool hash = false;           ///< compute the hash in any case
+    bool source_leaves = false;  ///< the source goes afterwards: then it must not be open for writing, nor lose what cannot be replaced
+    bool may_lose = false;       ///< but it may lose attributes, somebody said so
+    std::string part_name;       ///< its hidden name, where there are no nameless files; nobody else's
 };
 
 /// Reads a source file completely into a staged one in `into`.

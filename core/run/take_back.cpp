@@ -44,8 +44,10 @@ void find_changed(FileSystem& disk, Looker& look, UndoBasis& basis) {
             if (hash) same = *hash == item.hash;
         } else if (item.action == Action::copy) {
             const auto source = look.open_file(item.source);
-            const bool stands = source && source->status.id.size_bytes == item.size_bytes && source->status.id.modified_ns == item.modified_ns;
-            const auto equal = stands ? same_bytes(disk, source->file, place->file, Meter{}) : Result<bool>(failure(Fault::not_found, "", ""));
+            const bool stands =
+                source && source->status.id.size_bytes == item.size_bytes && source->status.id.modified_ns == item.modified_ns;
+            const auto equal =
+                stands ? same_bytes(disk, source->file, place->file, Meter{}) : Result<bool>(failure(Fault::not_found, "", ""));
             if (equal) same = *equal;
         }
         // another name of the same file changes its status too, and that is no change of the file
@@ -110,7 +112,8 @@ Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store
     if (!head) return failure(head.error());
     if (head->state == RunState::done || !head->undone_by.empty()) return std::optional<RunLock>{};
     auto lock = store.lock(receipt);
-    if (!lock) return failure(lock.error().fault == Fault::name_taken ? Error{Fault::refused, 0, "is still going on", receipt} : lock.error());
+    if (!lock)
+        return failure(lock.error().fault == Fault::name_taken ? Error{Fault::refused, 0, "is still going on", receipt} : lock.error());
     if (head->state == RunState::interrupted) {
         // what was open is brought to one end or the other, and nothing more is begun
         std::stop_source at_once;

@@ -217,8 +217,7 @@ private:
         const bool goes_back = was.action == Action::move && was.brought_back.empty();
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
-        if (now->changed || !is_unchanged(now->status.id, was.after, was.type))
-            return leave(was, place, back_to, now, "was changed since");
+        if (now->changed || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, back_to, now, "was changed since");
         if (!goes_back) {
             if (!was.set_aside.empty()) return bring_back(was, was.set_aside, place, now);
             add(place, place, *now, Action::take_away, Outcome::removed);

@@ -3,8 +3,8 @@
 #include <algorithm>
 #include <map>
 
-#include "files/own.h"
 #include "files/folder_tree.h"
+#include "files/own.h"
 #include "files/path.h"
 
 namespace tavlo {

@@ -52,9 +52,7 @@ TEST_CASE("a version's age is told by clocks that went on as time does, and by n
         // what leapt before it was set aside says nothing
         CHECK(Ages({{0, 0, "zero"}, then}, {today + 20 * day, hour, "two"}).of(version) == 20 * day);
     }
-    SECTION("one of a time that is yet to come has none") {
-        CHECK_FALSE(Ages({then}, {today - day, hour, "two"}).of(version));
-    }
+    SECTION("one of a time that is yet to come has none") { CHECK_FALSE(Ages({then}, {today - day, hour, "two"}).of(version)); }
     SECTION("one from before readings were noted goes by its date") {
         CHECK(Ages({}, {today + 20 * day, hour, "two"}).of(set_aside_at({today, 0, ""})) == 20 * day);
         CHECK_FALSE(Ages({}, {today - day, hour, "two"}).of(set_aside_at({today, 0, ""})));

@@ -190,9 +190,10 @@ TEST_CASE("the state of a version before is taken over, with what it left interr
             "drop table volumes; drop table clock; alter table receipts drop column problem; alter table receipts drop column may_lose;"
             "alter table receipts drop column verify; alter table safe drop column boot; alter table safe drop column since_boot;"
             "pragma user_version = 3");
-        if (version == 2) before.exec(
-            "drop table taken_back; alter table receipts drop column paused; alter table receipts drop column undoes_some;"
-            "alter table items drop column fault; pragma user_version = 2");
+        if (version == 2)
+            before.exec(
+                "drop table taken_back; alter table receipts drop column paused; alter table receipts drop column undoes_some;"
+                "alter table items drop column fault; pragma user_version = 2");
     }
     auto store = Store::open(temp.path("state"));
     if (interrupted && version == 2) {

@@ -59,8 +59,9 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         for (const auto& place : {disk, temp.path("memory")})
             for (const auto& entry : std::filesystem::directory_iterator(place)) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> request{operation, temp.path(files + "/from/box"), "--into", temp.path(files + "/to"),
-                                           "--when",  "newer=overwrite",          "--when", "older=rename"};
+    const std::vector<std::string> request{
+        operation,     temp.path(files + "/from/box"), "--into", temp.path(files + "/to"), "--when", "newer=overwrite", "--when",
+        "older=rename"};
     const std::vector<std::string> recovery(1, "recover");
     Tree from_before;
     Tree to_before;

@@ -1,3 +1,4 @@
+#include <SQLiteCpp/SQLiteCpp.h>
 #include <fcntl.h>
 #include <sys/mman.h>
 #include <sys/stat.h>
@@ -9,8 +10,6 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
-
-#include <SQLiteCpp/SQLiteCpp.h>
 
 #include "files/own.h"
 #include "files/path.h"
@@ -78,7 +77,8 @@ TEST_CASE("a call that is carried out and answers an error loses nothing, and th
         for (const auto& mount : {one.path, two.path})
             for (const auto& entry : fs::directory_iterator(mount)) fs::remove_all(entry.path());
         fs::remove_all(temp.path("state"));
-        for (const char* name : {"box/new", "box/over", "box/sub/deep"}) temp.write(std::string("one/from/") + name, std::string("in ") + name);
+        for (const char* name : {"box/new", "box/over", "box/sub/deep"})
+            temp.write(std::string("one/from/") + name, std::string("in ") + name);
         temp.link("one/from/box/link", "new");
         const std::string below = across ? "two/to/" : "one/to/";
         temp.write(below + "box/over", "held, and longer");
@@ -89,9 +89,7 @@ TEST_CASE("a call that is carried out and answers an error loses nothing, and th
         Request request = with(copy({one.path + "/from/box"}, to), Decision::overwrite);
         if (moves) request.operation = Operation::move;
         auto plan = value(prepare(*disk, request)).plan;
-        if (undoing)
-            plan = std::make_shared<const Plan>(
-                value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
+        if (undoing) plan = std::make_shared<const Plan>(value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
         LostReply losing(nth, error);
         const ReceiptHead head = value(carry_out(losing, *store, *plan, {}));
         reached = losing.was_reached();
@@ -640,6 +638,29 @@ TEST_CASE("a file edited with its date put back is not taken for unchanged, and 
         CHECK(undone.of(Outcome::failed) + undone.of(Outcome::undecided) == 0);
         CHECK(temp.read("from/other/deep/b") == "b");
     }
+}
+
+TEST_CASE("the undo of a move gives source folders that stayed their dates back, but not those changed since", "[fault][undo]") {
+    TempFolder temp("/dev/shm");
+    for (const char* name : {"from/box/a", "from/box/keeps/b", "from/box/keeps/c", "from/box/other/d", "from/box/other/e"})
+        temp.write(name, name);
+    for (const char* folder : {"from/box/keeps", "from/box/other", "from/box"}) temp.date(folder, 1'900'000'000 - 500'000'000);
+    temp.write("to/box/keeps/c", "held");
+    temp.write("to/box/other/e", "held");
+    Jobs jobs(temp.path("state"));
+    const Ran ran = jobs.run(with(move({temp.path("from/box")}, temp.path("to")), Decision::skip));
+    CHECK(temp.has("from/box/keeps/c"));
+    temp.write("from/box/other/new", "by somebody");
+    CHECK(jobs.undo(ran.head.id).of(Outcome::failed) == 0);
+    const auto dated = [&](const char* path) {
+        struct stat status {};
+        REQUIRE(::stat(temp.path(path).c_str(), &status) == 0);
+        return status.st_mtim.tv_sec;
+    };
+    CHECK(dated("from/box/keeps") == 1'400'000'000);
+    CHECK(dated("from/box") == 1'400'000'000);
+    CHECK(dated("from/box/other") > 1'400'000'000);
+    CHECK(temp.read("from/box/keeps/b") == "from/box/keeps/b");
 }
 
 TEST_CASE("what an undo took away can go for good, as far as the source holds it still", "[fault][undo]") {

@@ -43,8 +43,8 @@ private:
     }
 
 /// The same for whatever else it needs.
-#define NEEDS_THAT(condition, otherwise)     \
-    if (!(condition)) {                      \
-        WARN("skipped: " << otherwise);      \
-        return;                              \
+#define NEEDS_THAT(condition, otherwise) \
+    if (!(condition)) {                  \
+        WARN("skipped: " << otherwise);  \
+        return;                          \
     }

@@ -1,0 +1,145 @@
+#include "files/path.h"
+#include "run/runner.h"
+
+namespace tavlo {
+
+namespace {
+constexpr std::chrono::milliseconds said_at_most_every{50};  // of the file at hand
+}  // namespace
+
+// What came of each item.
+
+Meter Runner::meter() {
+    return {options_.stop,
+            [this](std::uint64_t bytes) {
+                const std::lock_guard lock(reporting_);
+                if (events_.bytes) events_.bytes(bytes);
+            },
+            options_.pace};
+}
+
+void Runner::say_at_hand(ItemId id) {
+    if (!events_.at_hand) return;
+    const std::lock_guard lock(reporting_);
+    const auto now = std::chrono::steady_clock::now();
+    if (now - said_at_hand_ < said_at_most_every) return;
+    said_at_hand_ = now;
+    events_.at_hand(plan_.source_path(item(id)));
+}
+
+ReceiptItem& Runner::receipt_item(ItemId id) {
+    const auto [found, fresh] = open_.try_emplace(id);
+    ReceiptItem& out = found->second;
+    if (!fresh) return out;
+    const Item& it = item(id);
+    const Entry& source = entry(id);
+    out.source = plan_.source_path(it);
+    out.target = plan_.target_path(it);
+    out.type = source.status.type;
+    out.size_bytes = source.status.id.size_bytes;
+    out.modified_ns = source.status.id.modified_ns;
+    out.action = it.action;
+    if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
+    if (it.collision)
+        out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
+                                         it.collision->decision};
+    return out;
+}
+
+/// What went is "removed"; what an undo put back is "restored".
+Outcome Runner::wording(ItemId id, Outcome result) const {
+    if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed) return result;
+    const Action action = item(id).action;
+    if (action == Action::take_away || action == Action::remove_folder) return Outcome::removed;
+    return plan_.operation == Operation::copy || plan_.operation == Operation::move ? result : Outcome::restored;
+}
+
+void Runner::settle(ItemId id, Outcome result) {
+    ReceiptItem out = std::move(receipt_item(id));
+    open_.erase(id);
+    results_[id] = wording(id, result);
+    out.result = results_[id];
+    head_.totals.count(out.result);
+    if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
+    if (events_.item) events_.item(id, out);
+    if (const auto& number_there = item(id).extras().takes_back) {
+        // a folder that is made again is taken back once what it became is gone
+        const bool took_back = out.result == Outcome::removed || (out.result == Outcome::restored && out.action != Action::make_folder);
+        if (took_back) records_.taken_back.push_back(*number_there);
+        const bool missing = out.result == Outcome::failed || out.result == Outcome::undecided;
+        if (out.action == Action::make_folder && missing) not_made_again_.insert(*number_there);
+    }
+    records_.items.emplace_back(number(id), std::move(out));
+}
+
+void Runner::settle_placed(ItemId id, const Placed& placed) {
+    const Item& it = item(id);
+    ReceiptItem& out = receipt_item(id);
+    const std::string place = join(finals_.path(it.folder), placed.name);
+    if (place != out.target) out.final_path = place;
+    out.after = placed.status.id;
+    out.after_mode = placed.status.mode;
+    out.after_status_changed_ns = placed.status.status_changed_ns;
+    if (placed.set_aside) {
+        out.set_aside = placed.set_aside->id;
+        records_.set_aside.push_back(*placed.set_aside);
+    }
+    if (!it.extras().entry_of_safe.empty()) {
+        out.brought_back = it.extras().entry_of_safe;
+        records_.used_up.push_back(it.extras().entry_of_safe);
+    }
+    Outcome result = placed.name == plan_.name(it) ? Outcome::created : Outcome::renamed;
+    if (placed.set_aside) result = Outcome::overwritten;
+    settle(id, result);
+}
+
+void Runner::fail(ItemId id, const Error& error) {
+    if (error.fault == Fault::cancelled) return;  // it stays planned: as before
+    const bool can_wait = error.fault == Fault::no_space || error.fault == Fault::unreachable;
+    if (can_wait && options_.pause_when_stuck && item(id).outcome != Outcome::failed) {
+        if (!stuck_) stuck_ = error;
+        return;
+    }
+    ReceiptItem& out = receipt_item(id);
+    out.error = reason_and_step(error);
+    out.fault = error.fault;
+    if (!error.path.empty() && error.path != out.source) out.error += ": " + error.path;
+    settle(id, Outcome::failed);
+}
+
+std::optional<Finding> Runner::fresh_finding(ItemId id, const Held& held) {
+    KnownContents known;
+    auto finding = compare(entry(id), held, known, plan_.batch->time_step_ns);
+    if (finding) return finding;
+    const auto source = source_folder(id);
+    const auto target = targets_.open(item(id).folder);
+    if (!source || !target) return std::nullopt;
+    const auto a = disk_.open_file(**source, source_name(id));
+    const auto b = disk_.open_file(**target, held.name);
+    if (!a || !b) return std::nullopt;
+    const auto same = same_bytes(disk_, a->file, b->file, Meter{options_.stop, {}});
+    if (!same) return std::nullopt;
+    known.learn(pair_of(entry(id).status, held.status), *same);
+    return compare(entry(id), held, known, plan_.batch->time_step_ns);
+}
+
+void Runner::leave_undecided(ItemId id, const std::string& why) {
+    ReceiptItem& out = receipt_item(id);
+    out.error = why;
+    const auto folder = targets_.open(item(id).folder);
+    const auto& name = plan_.final_name(item(id));
+    if (folder) {
+        if (const auto status = disk_.status(**folder, name)) {
+            Held held{name, *status, {}};
+            if (status->type == FileType::link)
+                if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
+            const auto finding =
+                item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin) : fresh_finding(id, held);
+            out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided};
+        }
+    }
+    if (out.collision) out.collision->decision = Decision::undecided;
+    settle(id, Outcome::undecided);
+}
+
+}  // namespace tavlo
