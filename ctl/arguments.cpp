@@ -1,5 +1,9 @@
 #include "arguments.h"
 
+#include <pwd.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
 #include <CLI/CLI.hpp>
 #include <array>
 #include <cstdlib>
@@ -29,7 +33,7 @@ constexpr const char* overview = R"(tavloctl copies and moves batches of files, 
   tavloctl recover [--json]               finish what an interrupted run left; safe to repeat
   tavloctl safe [--json]                  the versions that were set aside
   tavloctl safe restore ENTRY [--into FOLDER]
-  tavloctl safe empty [--older-than DAYS]
+  tavloctl safe empty [--older-than DAYS | --of UNDO]
 
 tavloctl COMMAND --help says more.
 )";
@@ -74,9 +78,28 @@ std::string source_path(const std::string& path) {
     return whole;
 }
 
+/// Where the state is kept when nobody says: never below a home that is not there, nor below the root for want of one.
+std::string usual_state_folder() {
+    const char* state = std::getenv("XDG_STATE_HOME");
+    if (state != nullptr && state[0] == '/') return tavlo::join(state, "tavlo");
+    const char* given = std::getenv("HOME");
+    std::string home = given != nullptr && given[0] == '/' ? given : "";
+    if (home.empty())
+        if (const passwd* user = ::getpwuid(::geteuid()); user != nullptr && user->pw_dir != nullptr) home = user->pw_dir;
+    struct stat status {};
+    const bool is_there = home.size() > 1 && ::stat(home.c_str(), &status) == 0 && S_ISDIR(status.st_mode);
+    if (!is_there)
+        refuse("there is no home folder to keep the state in (HOME" +
+               (home.empty() ? std::string(" is not set") : ": " + tavlo::printable(home)) +
+               "): set HOME or XDG_STATE_HOME, or give --state FOLDER");
+    return tavlo::join(home, ".local/state/tavlo");
+}
+
 Decision decision(const std::string& word, bool may_stay_open) {
     const auto known = tavlo::decision_from_text(word);
-    if (!known || (*known == Decision::undecided && !may_stay_open)) refuse("'" + tavlo::printable(word) + "' is no decision");
+    if (!known || (*known == Decision::undecided && !may_stay_open))
+        refuse("'" + tavlo::printable(word) + "' is no decision; there are " + (may_stay_open ? "undecided, " : "") +
+               "skip, overwrite and rename");
     return *known;
 }
 
@@ -85,7 +108,9 @@ void read_when(const std::vector<std::string>& rules, tavlo::Rules& into) {
         const auto equals = rule.find('=');
         if (equals == std::string::npos) refuse("--when wants FINDING=DECISION, not '" + tavlo::printable(rule) + "'");
         const auto finding = tavlo::finding_from_text(rule.substr(0, equals));
-        if (!finding) refuse("'" + tavlo::printable(rule.substr(0, equals)) + "' is no finding");
+        if (!finding)
+            refuse("'" + tavlo::printable(rule.substr(0, equals)) +
+                   "' is no finding; there are same, newer, older, same-date, type and twin");
         auto& slot = into.when[static_cast<std::size_t>(*finding)];
         if (slot) refuse("--when says twice what happens when " + rule.substr(0, equals));
         slot = decision(rule.substr(equals + 1), false);
@@ -96,7 +121,9 @@ template <class Word>
 Word one_of(const std::string& option, const std::string& given, std::initializer_list<std::pair<const char*, Word>> words) {
     for (const auto& [text, word] : words)
         if (given == text) return word;
-    refuse(option + " does not know '" + tavlo::printable(given) + "'");
+    std::string known;
+    for (const auto& [text, word] : words) known += (known.empty() ? "" : ", ") + std::string(text);
+    refuse(option + " does not know '" + tavlo::printable(given) + "'; there are " + known);
 }
 
 /// One command's own line. CLI11 reads the words; what they mean is decided above.
@@ -123,7 +150,7 @@ public:
         for (const CLI::Option* option : app_.get_options())
             if (option->get_expected_max() <= 1 && option->count() > 1) refuse(option->get_name() + " may be given once only");
         if (state_ && state_->empty()) refuse("--state wants a folder, and got nothing");
-        into.state_folder = state_ ? absolute(*state_) : tavlo::default_state_folder();
+        into.state_folder = state_ ? absolute(*state_) : usual_state_folder();
     }
 
 private:
@@ -225,7 +252,12 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.flag("--json", out.json, "one JSON document on standard output");
     line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
     line.flag("--verbose", out.verbose, "a line for each item");
+    std::string progress = "auto";
+    line.app().add_option("--progress", progress, "how far it is, on standard error")->type_name("auto|always|never");
+    line.flag("--quiet", out.quiet, "nothing on standard error but errors");
     line.parse({words.begin(), end_of_options}, out);
+    using Show = Arguments::ShowProgress;
+    out.progress = one_of<Show>("--progress", progress, {{"auto", Show::automatic}, {"always", Show::always}, {"never", Show::never}});
 
     for (const auto& word : line.app().remaining()) {
         if (word.size() > 1 && word.front() == '-')
@@ -246,6 +278,9 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
             "--subfolders", subfolders, {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
     }
     if (!keep_from.empty()) {
+        struct stat status {};
+        if (::stat(absolute(keep_from).c_str(), &status) != 0 || !S_ISDIR(status.st_mode))
+            refuse("--keep-from: " + tavlo::printable(absolute(keep_from)) + " is no folder that is there");
         if (out.request.shape.flatten) refuse("--flatten and --keep-from exclude each other");
         out.request.shape.kept_from = absolute(keep_from);
     }
@@ -339,7 +374,18 @@ Arguments read(const std::string& command, const std::vector<std::string>& words
 }  // namespace
 
 tl::expected<Arguments, NotToRun> read_arguments(int count, char** words) {
-    const std::vector<std::string> all(words + 1, words + count);
+    std::vector<std::string> all(words + 1, words + count);
+    // --state may stand before the command too
+    std::vector<std::string> ahead;
+    while (!all.empty() && (all.front() == "--state" || all.front().starts_with("--state="))) {
+        const bool apart = all.front() == "--state" && all.size() > 1;
+        ahead.insert(ahead.end(), all.begin(), all.begin() + (apart ? 2 : 1));
+        all.erase(all.begin(), all.begin() + (apart ? 2 : 1));
+    }
+    if (!all.empty()) {
+        const bool of_two_words = all.front() == "safe" && all.size() > 1 && !all[1].starts_with("-");
+        all.insert(all.begin() + (of_two_words ? 2 : 1), ahead.begin(), ahead.end());
+    }
     if (all.empty()) return tl::unexpected(NotToRun{2, "no command; tavloctl --help names them"});
     if (all.front() == "--help" || all.front() == "-h") return tl::unexpected(NotToRun{0, overview});
     if (all.front() == "--version") return tl::unexpected(NotToRun{0, "tavloctl " TAVLO_VERSION "\n"});

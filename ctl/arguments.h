@@ -25,8 +25,18 @@ struct Arguments {
     std::string state_folder{};
     bool plan_only = false;
     bool while_counting = false;  ///< copies begin before everything is counted
+    enum class ShowProgress : std::uint8_t { automatic, always, never };
+    ShowProgress progress = ShowProgress::automatic;
+    bool quiet = false;  ///< nothing on standard error but errors
     bool json = false;
     bool verbose = false;
+
+    /// It changes something; else it only answers.
+    bool carries_out() const {
+        const bool does = command == Command::copy || command == Command::move || command == Command::undo || command == Command::recover ||
+                          command == Command::safe_restore || command == Command::safe_empty;
+        return does && !plan_only;
+    }
 };
 
 /// exit     0: help was asked for and `text` is it; 2: refused, `text` is why

@@ -20,6 +20,7 @@
 #include "run/prepare.h"
 #include "run/recover.h"
 #include "run/take_back.h"
+#include "streams.h"
 
 namespace {
 
@@ -28,40 +29,10 @@ using Command = Arguments::Command;
 
 enum Exit { done = 0, some_failed = 1, refused = 2, some_undecided = 3, stopped = 4 };
 
-void say(const std::string& text) { fmt::print(stderr, "tavloctl: {}\n", text); }
-
 int refuse(const Error& error) {
     say(describe(error));
     return refused;
 }
-
-/// SIGINT and SIGTERM become a stop between items; blocked in every thread but the one that waits for them.
-class StopOnSignal {
-public:
-    StopOnSignal() {
-        sigemptyset(&signals_);
-        sigaddset(&signals_, SIGINT);
-        sigaddset(&signals_, SIGTERM);
-        pthread_sigmask(SIG_BLOCK, &signals_, nullptr);
-        waiter_ = std::jthread([this](const std::stop_token& end) {
-            int signal = 0;
-            while (!end.stop_requested())
-                if (sigwait(&signals_, &signal) == 0) source_.request_stop();
-        });
-    }
-    ~StopOnSignal() {
-        waiter_.request_stop();
-        pthread_kill(waiter_.native_handle(), SIGTERM);  // wakes it, and only it
-    }
-    StopOnSignal(const StopOnSignal&) = delete;
-    StopOnSignal& operator=(const StopOnSignal&) = delete;
-    std::stop_token token() const { return source_.get_token(); }
-
-private:
-    sigset_t signals_{};
-    std::stop_source source_;
-    std::jthread waiter_;
-};
 
 int exit_for(const Totals& totals) {
     if (totals.of(Outcome::failed) > 0) return some_failed;
@@ -129,11 +100,43 @@ void print_kept_by_undo(Store& store, const ReceiptHead& head) {
                              entries->size(), bytes, head.id);
 }
 
+bool shows_progress(const Arguments& arguments) {
+    if (arguments.quiet || arguments.verbose) return false;
+    if (arguments.progress != Arguments::ShowProgress::automatic) return arguments.progress == Arguments::ShowProgress::always;
+    return isatty(STDERR_FILENO) != 0;
+}
+
+/// What stays undecided, named one by one as what failed is; of very many the first.
+class UndecidedNamed {
+public:
+    explicit UndecidedNamed(bool all) : all_(all) {}
+    void name(const ReceiptItem& item) {
+        if (++count_ > most && !all_) return;
+        std::string why = item.error;
+        if (item.collision && item.collision->finding)
+            why = item.collision->finding == Finding::twin
+                      ? "another of the batch wants its name"
+                      : fmt::format("the name is taken, finding {}", to_text(*item.collision->finding));
+        else if (item.collision)
+            why = "the name is taken";
+        say(fmt::format("{}: undecided: {}: {}", printable(item.source), why, printable(item.target)));
+    }
+    void end() const {
+        if (count_ > most && !all_) say(fmt::format("and {} more that are undecided", count_ - most));
+    }
+
+private:
+    static constexpr std::uint64_t most = 20;
+    bool all_;
+    std::uint64_t count_ = 0;
+};
+
 using Work = std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>;
 
 int carry_out_and_report(Store& store, const Totals& totals, const Arguments& arguments, const std::string& sentence, const Work& work) {
     StopOnSignal signal;
-    Progress progress(totals, isatty(STDERR_FILENO) != 0 && !arguments.verbose && totals.items > 0);
+    Progress progress(totals, shows_progress(arguments) && totals.items > 0);
+    UndecidedNamed undecided(arguments.verbose);
     RunEvents events;
     bool begun = false;
     events.begun = [&](const ReceiptHead&) { begun = true; };
@@ -144,7 +147,12 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
             progress.clear();
             say(printable(item.source) + ": " + printable(item.error));
         }
-        if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
+        if (item.result == Outcome::undecided && !arguments.quiet) {
+            progress.clear();
+            undecided.name(item);
+        }
+        if (arguments.verbose)
+            put(arguments.json ? stderr : stdout, fmt::format("{:<11} {}\n", to_text(item.result), printable(item.place())));
     };
     events.waits = [&](const Error& why) {
         progress.clear();
@@ -152,6 +160,7 @@ int carry_out_and_report(Store& store, const Totals& totals, const Arguments& ar
     };
     const auto head = work({sentence, arguments.verify, signal.token()}, events);
     progress.clear();
+    undecided.end();
     if (!head && !begun) return refuse(head.error());
     if (!head) {
         say(describe(head.error()));
@@ -251,7 +260,8 @@ int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
     RunEvents events;
     events.item = [&](ItemId, const ReceiptItem& item) {
         if (item.result == Outcome::failed) say(printable(item.source) + ": " + printable(item.error));
-        if (arguments.verbose) fmt::print(arguments.json ? stderr : stdout, "{:<11} {}\n", to_text(item.result), printable(item.place()));
+        if (arguments.verbose)
+            put(arguments.json ? stderr : stdout, fmt::format("{:<11} {}\n", to_text(item.result), printable(item.place())));
     };
     const auto recovered = recover(disk, store, {{}, Verify::automatic, signal.token()}, events);
     if (!recovered) return refuse(recovered.error());
@@ -392,6 +402,7 @@ int run(const Arguments& arguments) {
 }  // namespace
 
 int main(int count, char** words) {
+    guard_streams();
     std::signal(SIGXFSZ, SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     const auto arguments = read_arguments(count, words);
     if (!arguments) {
@@ -405,7 +416,8 @@ int main(int count, char** words) {
     std::cout.flush();
     if (!std::cout) {
         say("standard output could not be written");
-        return status == done ? some_failed : status;
+        // of a run the status says what it came to; of a question nothing was answered
+        return status == done && !arguments->carries_out() ? some_failed : status;
     }
     return status;
 }

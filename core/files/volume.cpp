@@ -219,7 +219,9 @@ Result<VolumeIdentity> volume_identity_of(int open, const std::string& path) {
     if (!all) return failure(all.error());
     const auto mount = std::find_if(all->begin(), all->end(), [&](const MountLine& line) { return line.id == s.stx_mnt_id; });
     const std::string name = mount == all->end() ? "?" : mount->kind;
-    auto uuid = uuid_by_kernel(open, magic);
+    // what lies in memory has an identifier of its own for each time that it is mounted, and never comes back as it was: by its name then
+    const bool in_memory = magic == magic_tmpfs || magic == magic_ramfs;
+    auto uuid = in_memory ? std::nullopt : uuid_by_kernel(open, magic);
     if (!uuid && s.stx_dev_major != 0) uuid = uuid_by_blkid(makedev(s.stx_dev_major, s.stx_dev_minor));
     if (uuid) return VolumeIdentity{name + " " + *uuid + (magic == magic_btrfs ? subvolume(open) : std::string()), true};
     const std::string source = mount == all->end() ? "?" : mount->source;

@@ -1,3 +1,4 @@
+#include <fcntl.h>
 #include <signal.h>
 #include <sys/mount.h>
 #include <sys/stat.h>
@@ -56,6 +57,24 @@ public:
 private:
     const TempFolder& temp_;
 };
+
+/// As it is, with the environment of the test.
+int run_tavloctl(const std::vector<std::string>& words, const TempFolder& temp) {
+    const pid_t child = ::fork();
+    if (child == 0) {
+        if (::freopen(temp.path("out").c_str(), "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr) ::_exit(126);
+        std::vector<std::string> line{TAVLOCTL};
+        line.insert(line.end(), words.begin(), words.end());
+        std::vector<char*> argv;
+        for (auto& word : line) argv.push_back(word.data());
+        argv.push_back(nullptr);
+        ::execv(TAVLOCTL, argv.data());
+        ::_exit(127);
+    }
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
+}
 
 const Json& item_for(const Json& document, const std::string& target) {
     for (const auto& item : document["items"])
@@ -175,7 +194,8 @@ TEST_CASE("the status says how it went", "[ctl]") {
     REQUIRE(::mkfifo(temp.path("from/pipe").c_str(), 0600) == 0);
     const Answer both = tavloctl.run({"copy", temp.path("from"), "--contents", "--into", temp.path("to"), "--json"});
     CHECK(both.status == 1);
-    CHECK(both.err == "tavloctl: " + temp.path("from/pipe") + ": is a fifo, socket or device, which is left alone\n");
+    CHECK(both.err == "tavloctl: " + temp.path("from/a") + ": undecided: the name is taken, finding older: " + temp.path("to/a") +
+                          "\ntavloctl: " + temp.path("from/pipe") + ": is a fifo, socket or device, which is left alone\n");
     CHECK(both.json()["totals"]["undecided"] == 1);
     CHECK(temp.read("to/a") == "held");
     CHECK(tavloctl.run({"copy", temp.path("from"), "--into", temp.path("to"), "--plan"}).status == 1);
@@ -550,4 +570,77 @@ TEST_CASE("an undo says what lies in the Safe by it, and that can go once the so
     CHECK(script.run({"safe", "empty", "--older-than", "150000"}).out.find("0 versions") != std::string::npos);
     CHECK(script.run({"safe", "empty", "--of", id}).out.find("1 versions removed") != std::string::npos);
     CHECK(script.run({"safe", "--json"}).json()["entries"].empty());
+}
+
+TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not touch the run", "[ctl][streams]") {
+    TempFolder temp;
+    for (int i = 0; i < 600; ++i) temp.write("from/" + std::to_string(i), "x");
+    const auto how = GENERATE(as<std::string>(), "full", "closed", "no reader");
+    CAPTURE(how);
+    int ends[2];
+    REQUIRE(::pipe(ends) == 0);
+    ::close(ends[0]);
+    const pid_t child = ::fork();
+    if (child == 0) {
+        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
+        for (const int stream : {STDOUT_FILENO, STDERR_FILENO}) {
+            if (how == "closed") ::close(stream);
+            if (how == "no reader") ::dup2(ends[1], stream);
+            if (how == "full") ::dup2(::open("/dev/full", O_WRONLY), stream);
+        }
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), "--verbose",
+                static_cast<char*>(nullptr));
+        ::_exit(127);
+    }
+    ::close(ends[1]);
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    CHECK(WIFEXITED(status));
+    CHECK(WEXITSTATUS(status) == 0);
+    Script script(temp);
+    const Json head = script.run({"receipts", "--json"}).json()["receipts"][0];
+    CHECK(head["state"] == "done");
+    CHECK(head["totals"]["created"] == 601);
+    for (int i = 0; i < 600; ++i) REQUIRE(temp.read("to/from/" + std::to_string(i)) == "x");
+}
+
+TEST_CASE("a line that drops ends a run as a wish to stop does, unless it was to be ignored", "[ctl][streams]") {
+    TempFolder temp;
+    const bool ignored = GENERATE(false, true);
+    if (ignored) ::signal(SIGHUP, SIG_IGN);
+    const pid_t child = start_copy(temp, 3000);
+    ::signal(SIGHUP, SIG_DFL);
+    ::kill(child, SIGHUP);
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    REQUIRE(WIFEXITED(status));
+    CHECK(WEXITSTATUS(status) == (ignored ? 0 : 4));
+    Script script(temp);
+    CHECK(script.run({"recover"}).status == 0);
+    CHECK(temp.has("to/from/2999"));
+}
+
+TEST_CASE("the state is kept nowhere that nobody asked for, and --state may stand first", "[ctl]") {
+    TempFolder temp;
+    Script script(temp);
+    const auto run_with_home = [&](const std::string& home, const std::vector<std::string>& words) {
+        ::unsetenv("XDG_STATE_HOME");
+        const std::string before = ::getenv("HOME") == nullptr ? "" : ::getenv("HOME");
+        ::setenv("HOME", home.c_str(), 1);
+        const int status = run_tavloctl(words, temp);
+        ::setenv("HOME", before.c_str(), 1);
+        return status;
+    };
+    CHECK(run_with_home(temp.path("not there"), {"receipts"}) == 2);
+    CHECK_FALSE(temp.has("not there"));
+    temp.folder("home");
+    CHECK(run_with_home(temp.path("home"), {"receipts"}) == 0);
+    CHECK(temp.has("home/.local/state/tavlo"));
+    CHECK(script.run({"--state", temp.path("other"), "receipts"}).status == 0);
+    CHECK(temp.has("other/tavlo.sqlite"));
+    CHECK(script.run({"--state=" + temp.path("third"), "safe", "empty"}).status == 0);
+    CHECK(temp.has("third/tavlo.sqlite"));
+    CHECK(script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--keep-from", temp.path("not there")}).status == 2);
+    const Answer word = script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--when", "bigger=skip"});
+    CHECK(word.err.find("same-date") != std::string::npos);
 }
