@@ -31,7 +31,8 @@ std::int64_t unsure_until(FileSystem& disk, const Handle& folder, const Status& 
     // what comes through a server is dated in its own steps, whatever it says
     const std::int64_t own = seen.id.inodes_last() ? (volume ? volume->time_step_ns : 1) : coarsest_step_ns / 2;
     const std::int64_t step = std::max(tick_ns, own);
-    return began_ns - dated > step ? 0 : dated + step + tick_ns;
+    // what is changed after this instant may be dated a tick before it
+    return began_ns - dated > step + tick_ns ? 0 : dated + step + 2 * tick_ns;
 }
 
 /// returns false where it was to stop
@@ -39,7 +40,7 @@ bool wait_until(std::int64_t instant_ns, const std::stop_token& stop) {
     std::mutex mutex;
     std::condition_variable_any never;
     std::unique_lock lock(mutex);
-    const std::chrono::nanoseconds left(std::clamp<std::int64_t>(instant_ns - wall_ns(), 0, coarsest_step_ns + 2 * tick_ns));
+    const std::chrono::nanoseconds left(std::clamp<std::int64_t>(instant_ns - wall_ns(), 0, coarsest_step_ns + 3 * tick_ns));
     never.wait_for(lock, stop, left, [] { return false; });
     return !stop.stop_requested();
 }

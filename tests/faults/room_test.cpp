@@ -86,7 +86,7 @@ TEST_CASE("without anybody to wait for, what finds no room fails by itself and t
 
 TEST_CASE("a state folder that fills up stops the run at once, and what it did is finished or taken back", "[fault][room]") {
     TempFolder temp("/dev/shm");
-    const Mount state = Mount::memory(temp.path("state"), "size=6m");
+    const Mount state = Mount::memory(temp.path("state"), "size=12m");
     NEEDS(state)
     const bool moves = GENERATE(false, true);
     write_files(temp, 1500, 10);
