@@ -342,5 +342,6 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
     CHECK(good == programs);
     Jobs jobs(temp.path("state"));
     for (const ReceiptHead& head : value(jobs.store->receipts())) CHECK(jobs.undo(head.id).of(Outcome::removed) >= files);
-    CHECK_FALSE(temp.has("to"));
+    // the folder goes with the undo of the run that made it, if that one is the last to be undone
+    CHECK((!temp.has("to") || std::filesystem::is_empty(temp.path("to"))));
 }
