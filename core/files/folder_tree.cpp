@@ -6,6 +6,11 @@
 
 namespace tavlo {
 
+namespace {
+constexpr std::size_t share_of_handles = 16;
+constexpr std::size_t least_open = 2;
+}  // namespace
+
 FolderId FolderTree::add_root(std::string path, Identity id) {
     nodes_.push_back({no_folder, std::move(path), id});
     return static_cast<FolderId>(nodes_.size() - 1);
@@ -33,19 +38,23 @@ std::string FolderTree::path_in_root(FolderId folder) const {
     return path;
 }
 
-FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots) : tree_(tree), roots_(roots) {}
+FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots) : tree_(tree), roots_(roots.begin(), roots.end()) {}
 
 FolderId FolderPaths::at(const std::string& path) {
     if (const auto found = known_.find(path); found != known_.end()) return found->second;
-    const bool below_root = path != "/" && std::find(roots_.begin(), roots_.end(), path) == roots_.end() &&
-                            std::any_of(roots_.begin(), roots_.end(), [&](const auto& root) { return is_within(path, root); });
+    bool below_root = false;
+    if (!roots_.contains(path))
+        for (std::string above = path; above != "/" && !above.empty() && !below_root;) {
+            above = std::string(parent_of(above));
+            below_root = roots_.contains(above);
+        }
     const FolderId id = below_root ? tree_.add(at(std::string(parent_of(path))), std::string(name_of(path))) : tree_.add_root(path);
     known_.emplace(path, id);
     return id;
 }
 
 FolderHandles::FolderHandles(FileSystem& disk, const FolderTree& tree, std::size_t most_open)
-    : disk_(disk), tree_(tree), most_open_(most_open) {}
+    : disk_(disk), tree_(tree), most_open_(std::clamp<std::size_t>(handle_limit() / share_of_handles, least_open, most_open)) {}
 
 Result<Handle> FolderHandles::open_below(FolderId folder, const Handle* parent) {
     auto opened = parent != nullptr ? disk_.open_folder_in(*parent, tree_.name(folder)) : disk_.open_folder(tree_.name(folder));

@@ -5,6 +5,7 @@
 #include <memory>
 #include <string>
 #include <unordered_map>
+#include <unordered_set>
 #include <vector>
 
 #include "files/file_system.h"
@@ -50,7 +51,7 @@ public:
 
 private:
     FolderTree& tree_;
-    std::vector<std::string> roots_;
+    std::unordered_set<std::string> roots_;
     std::unordered_map<std::string, FolderId> known_;
 };
 
@@ -59,6 +60,7 @@ private:
 /// swapped in cannot lead a run astray (promise 8).
 class FolderHandles {
 public:
+    /// most_open  fewer where this process may not have many (handle_limit())
     FolderHandles(FileSystem& disk, const FolderTree& tree, std::size_t most_open = 128);
     /// errors   changed_meanwhile: another folder, or a link, stands there now
     Result<std::shared_ptr<const Handle>> open(FolderId folder);

@@ -1,6 +1,7 @@
 #include "files/handle.h"
 
 #include <fcntl.h>
+#include <sys/resource.h>
 #include <unistd.h>
 
 #include "files/file_system.h"
@@ -32,6 +33,20 @@ void Handle::close() noexcept {
 
 Staged::~Staged() {
     if (!part_name_.empty() && folder_.is_open()) ::unlinkat(folder_.descriptor(), part_name_.c_str(), 0);
+}
+
+void raise_handle_limit() noexcept {
+    rlimit limit{};
+    if (::getrlimit(RLIMIT_NOFILE, &limit) != 0 || limit.rlim_cur == limit.rlim_max) return;
+    limit.rlim_cur = limit.rlim_max;
+    (void)::setrlimit(RLIMIT_NOFILE, &limit);
+}
+
+std::size_t handle_limit() noexcept {
+    rlimit limit{};
+    constexpr std::size_t usual = 1024;
+    if (::getrlimit(RLIMIT_NOFILE, &limit) != 0) return usual;
+    return limit.rlim_cur == RLIM_INFINITY ? SIZE_MAX : static_cast<std::size_t>(limit.rlim_cur);
 }
 
 }  // namespace tavlo

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <cstddef>
 #include <string>
 #include <utility>
 
@@ -27,5 +28,12 @@ private:
     int descriptor_ = -1;
     std::string path_;
 };
+
+/// As many files and folders may be open as the machine allows: the soft limit becomes the hard one (getrlimit(2)). For programs, at their
+/// start.
+void raise_handle_limit() noexcept;
+
+/// How many handles may be open at a time in this process; what holds many divides them.
+std::size_t handle_limit() noexcept;
 
 }  // namespace tavlo

@@ -36,4 +36,12 @@ Result<Attributes> Looker::folder_attributes(const std::string& path) {
     return disk_.attributes(*opened);
 }
 
+Result<std::vector<Name>> Looker::list(const std::string& path) {
+    const auto folder = folder_of(path);
+    if (!folder) return failure(folder.error());
+    const auto opened = disk_.open_folder_in(**folder, std::string(name_of(path)));
+    if (!opened) return failure(opened.error());
+    return disk_.list(*opened);
+}
+
 }  // namespace tavlo

@@ -20,6 +20,7 @@ public:
     Result<OpenedFile> open_file(const std::string& path);
     Result<std::string> read_link(const std::string& path);
     Result<Attributes> folder_attributes(const std::string& path);
+    Result<std::vector<Name>> list(const std::string& path);
 
 private:
     Result<std::shared_ptr<const Handle>> folder_of(const std::string& path);

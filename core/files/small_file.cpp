@@ -18,15 +18,19 @@ Result<std::string> read_small_file(const std::string& path, std::size_t most_by
     struct stat status {};
     if (!file.is_open() || ::fstat(file.descriptor(), &status) != 0) return failure(system_error(errno, "read", path));
     if (!S_ISREG(status.st_mode)) return failure(Fault::refused, "is no regular file", path);
+    return read_small(file.descriptor(), path, most_bytes);
+}
+
+Result<std::string> read_small(int descriptor, const std::string& name, std::size_t most_bytes) {
     std::string bytes;
     char piece[65536];
     for (;;) {
-        const ssize_t got = ::read(file.descriptor(), piece, sizeof piece);
+        const ssize_t got = ::read(descriptor, piece, sizeof piece);
         if (got < 0 && errno == EINTR) continue;
-        if (got < 0) return failure(system_error(errno, "read", path));
+        if (got < 0) return failure(system_error(errno, "read", name));
         if (got == 0) return bytes;
         bytes.append(piece, static_cast<std::size_t>(got));
-        if (bytes.size() > most_bytes) return failure(Fault::refused, "is too large to be read at once", path);
+        if (bytes.size() > most_bytes) return failure(Fault::refused, "is too large to be read at once", name);
     }
 }
 

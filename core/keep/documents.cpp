@@ -144,9 +144,12 @@ void write_plan(std::ostream& out, const Plan& plan) {
     document.end({{"totals", totals_json(plan.totals)}});
 }
 
-Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store) {
+Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store, const std::function<void()>& written) {
     DocumentWriter document(out, "receipt", head_json(head), "items");
-    auto read = store.each_item(head.id, [&](ReceiptItem&& item) { document.add(item_json(item)); });
+    auto read = store.each_item(head.id, [&](ReceiptItem&& item) {
+        document.add(item_json(item));
+        if (written) written();
+    });
     document.end({{"totals", totals_json(head.totals)}});
     return read;
 }
@@ -172,9 +175,9 @@ void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, co
     document.end(Json::object());
 }
 
-void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries) {
+Result<void> write_safe(std::ostream& out, Store& store) {
     DocumentWriter document(out, "safe", Json::object(), "entries");
-    for (const SafeEntry& entry : entries) {
+    auto read = store.each_safe_entry([&](SafeEntry&& entry) {
         Json json;
         json["id"] = entry.id;
         put_bytes(json, "original", entry.original);
@@ -185,8 +188,9 @@ void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries) {
         json["receipt"] = entry.receipt;
         put_bytes(json, "stored", entry.stored);
         document.add(json);
-    }
+    });
     document.end(Json::object());
+    return read;
 }
 
 CheckWriter::CheckWriter(std::ostream& out, const std::string& id) : out_(out) {

@@ -18,12 +18,13 @@ ReceiptItem planned_item(const Plan& plan, const Item& item);
 
 void write_plan(std::ostream& out, const Plan& plan);
 /// errors   the receipt cannot be read; what was written so far is no document then
-Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store);
+/// written  called after each item
+Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store, const std::function<void()>& written = {});
 /// What was completed, receipt by receipt.
 Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& completed, Store& store);
 /// goes_on  whether some process is carrying it out just now
 void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, const std::function<bool(const ReceiptHead&)>& goes_on);
-void write_safe(std::ostream& out, const std::vector<SafeEntry>& entries);
+Result<void> write_safe(std::ostream& out, Store& store);
 
 /// The items of a check, one after the other: begin, add each, end.
 class CheckWriter {

@@ -24,6 +24,25 @@ std::optional<PendingItem> JournalRows::next() {
     return std::move(row_[at_++]);
 }
 
+std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt, std::uint64_t first, std::uint64_t count) {
+    std::vector<PendingItem> found;
+    SQLite::Statement query(database, "select items from pending where receipt=? and first<? and first+count>?");
+    query.bind(1, receipt);
+    query.bind(2, as_signed(first + count));
+    query.bind(3, as_signed(first));
+    while (query.executeStep())
+        for (PendingItem& item : unpack_pending(bytes_of(query.getColumn(0))))
+            if (item.number >= first && item.number < first + count) found.push_back(std::move(item));
+    return found;
+}
+
+std::uint64_t pending_count(SQLite::Database& database, const std::string& receipt) {
+    SQLite::Statement query(database, "select coalesce(sum(count), 0) from pending where receipt=?");
+    query.bind(1, receipt);
+    query.executeStep();
+    return as_unsigned(query.getColumn(0));
+}
+
 std::vector<Intent> intents_of(SQLite::Database& database, const std::string& receipt) {
     SQLite::Statement query(database, "select items from intents where receipt=?");
     query.bind(1, receipt);

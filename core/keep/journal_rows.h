@@ -25,6 +25,9 @@ private:
     std::size_t at_ = 0;
 };
 
+/// Those whose numbers lie from `first` on, `count` of them, whether they have been done since or not.
+std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt, std::uint64_t first, std::uint64_t count);
+std::uint64_t pending_count(SQLite::Database& database, const std::string& receipt);
 std::vector<Intent> intents_of(SQLite::Database& database, const std::string& receipt);
 void write_intents(SQLite::Database& database, const std::string& receipt, const std::vector<Intent>& intents);
 /// next     the items, one after the other, then nullopt

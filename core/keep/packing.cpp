@@ -1,10 +1,13 @@
 #include "keep/packing.h"
 
+#include <zstd.h>
+
 #include <cereal/archives/portable_binary.hpp>
 #include <cereal/types/optional.hpp>
 #include <cereal/types/string.hpp>
 #include <cereal/types/utility.hpp>
 #include <cereal/types/vector.hpp>
+#include <memory>
 #include <sstream>
 #include <stdexcept>
 
@@ -23,20 +26,38 @@ void serialize(Archive& archive, Attributes& attributes) {
 }
 
 template <class Archive>
-void serialize(Archive& archive, PendingItem& item) {
+void serialize(Archive& archive, ReceiptCollision& collision) {
+    archive(collision.finding, collision.size_bytes, collision.modified_ns, collision.decision);
+}
+
+namespace {
+
+// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed
+constexpr std::uint8_t version_now = 3;
+constexpr std::uint8_t oldest_version = 2;
+
+constexpr char is_compressed = 'z';  // an archive that is not begins with 0 or 1, the order of its bytes
+constexpr int quick = 1;             // more takes longer than the disk
+
+template <class Archive>
+void fields(Archive& archive, PendingItem& item, [[maybe_unused]] std::uint8_t version) {
     archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
             item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
             item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
 }
 
 template <class Archive>
-void serialize(Archive& archive, Intent& intent) {
+void fields(Archive& archive, Intent& intent, [[maybe_unused]] std::uint8_t version) {
     archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
 }
 
-namespace {
-
-constexpr std::uint8_t version = 2;
+template <class Archive>
+void fields(Archive& archive, NumberedItem& numbered, [[maybe_unused]] std::uint8_t version) {
+    ReceiptItem& item = numbered.second;
+    archive(numbered.first, item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns, item.collision,
+            item.result, item.set_aside, item.brought_back, item.hash, item.error, item.fault, item.action, item.moved_whole, item.not_kept,
+            item.linked_source, item.after, item.after_status_changed_ns, item.after_mode);
+}
 
 std::string hash_of(std::string_view bytes) {
     Hasher hasher;
@@ -44,14 +65,31 @@ std::string hash_of(std::string_view bytes) {
     return hasher.text();
 }
 
+std::string compressed(const std::string& bytes) {
+    std::string out(1 + ZSTD_compressBound(bytes.size()), is_compressed);
+    const auto size = ZSTD_compress(out.data() + 1, out.size() - 1, bytes.data(), bytes.size(), quick);
+    if (ZSTD_isError(size) != 0) throw std::runtime_error("cannot be compressed");
+    out.resize(1 + size);
+    return out;
+}
+
+std::string uncompressed(std::string_view bytes) {
+    const auto size = ZSTD_getFrameContentSize(bytes.data(), bytes.size());
+    if (size == ZSTD_CONTENTSIZE_UNKNOWN || size == ZSTD_CONTENTSIZE_ERROR) throw std::runtime_error("is damaged");
+    std::string out(size, '\0');
+    if (ZSTD_decompress(out.data(), out.size(), bytes.data(), bytes.size()) != size) throw std::runtime_error("is damaged");
+    return out;
+}
+
 template <class Value>
 std::string packed(const std::vector<Value>& values) {
     std::ostringstream out(std::ios::binary);
     {
         cereal::PortableBinaryOutputArchive archive(out);
-        archive(version, values);
+        archive(version_now, cereal::make_size_tag(static_cast<cereal::size_type>(values.size())));
+        for (const Value& value : values) fields(archive, const_cast<Value&>(value), version_now);  // an output archive only reads
     }
-    const std::string bytes = std::move(out).str();
+    const std::string bytes = compressed(std::move(out).str());
     return hash_of(bytes) + bytes;
 }
 
@@ -59,15 +97,18 @@ std::string packed(const std::vector<Value>& values) {
 template <class Value>
 std::vector<Value> unpacked(const std::string& blob) {
     static const std::size_t hash_bytes = hash_of({}).size();
-    if (blob.size() < hash_bytes || hash_of(std::string_view(blob).substr(hash_bytes)) != blob.substr(0, hash_bytes))
-        throw std::runtime_error("the journal is damaged");
-    std::istringstream in(blob.substr(hash_bytes), std::ios::binary);
+    if (blob.size() <= hash_bytes) throw std::runtime_error("is damaged");
+    const auto bytes = std::string_view(blob).substr(hash_bytes);
+    if (hash_of(bytes) != std::string_view(blob).substr(0, hash_bytes)) throw std::runtime_error("is damaged");
+    std::istringstream in(bytes.front() == is_compressed ? uncompressed(bytes.substr(1)) : std::string(bytes), std::ios::binary);
     cereal::PortableBinaryInputArchive archive(in);
-    std::uint8_t written_by = 0;
-    archive(written_by);
-    if (written_by != version) throw std::runtime_error("the journal is of another version");
-    std::vector<Value> values;
-    archive(values);
+    std::uint8_t version = 0;
+    cereal::size_type count = 0;
+    archive(version);
+    if (version < oldest_version || version > version_now) throw std::runtime_error("is of another version");
+    archive(cereal::make_size_tag(count));
+    std::vector<Value> values(count);
+    for (Value& value : values) fields(archive, value, version);
     return values;
 }
 
@@ -75,7 +116,9 @@ std::vector<Value> unpacked(const std::string& blob) {
 
 std::string pack(const std::vector<PendingItem>& items) { return packed(items); }
 std::string pack(const std::vector<Intent>& intents) { return packed(intents); }
+std::string pack(const std::vector<NumberedItem>& items) { return packed(items); }
 std::vector<PendingItem> unpack_pending(const std::string& bytes) { return unpacked<PendingItem>(bytes); }
 std::vector<Intent> unpack_intents(const std::string& bytes) { return unpacked<Intent>(bytes); }
+std::vector<NumberedItem> unpack_items(const std::string& bytes) { return unpacked<NumberedItem>(bytes); }
 
 }  // namespace tavlo

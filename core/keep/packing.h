@@ -1,20 +1,32 @@
 #pragma once
 
-// Inside keep/ only: how the journal's blobs hold what is still to be done.
+// Inside keep/ only: how the database's blobs hold items, many at a time.
+//
+// A blob is the hash of what follows, a byte that says how that is stored, and then that: a version, a number of values, and the fields of
+// each in their order (cereal's portable binary archive). Since version 3 it is compressed (https://www.rfc-editor.org/rfc/rfc8878). A
+// field that comes later has a version, and is read only from blobs of that version on; so what an older version has written, an
+// interrupted run among it, is read for ever.
 
+#include <cstdint>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "keep/journal.h"
+#include "keep/receipt.h"
 
 namespace tavlo {
 
-/// Some items, or a group's intentions, as bytes: their hash, a version, then the fields in their order.
+/// An item of a receipt and its number.
+using NumberedItem = std::pair<std::uint64_t, ReceiptItem>;
+
 std::string pack(const std::vector<PendingItem>& items);
 std::string pack(const std::vector<Intent>& intents);
+std::string pack(const std::vector<NumberedItem>& items);
 
-/// Throw std::exception where the bytes are damaged or of another version; the store catches it.
+/// Throw std::exception where the bytes are damaged or of a newer version; the store catches it.
 std::vector<PendingItem> unpack_pending(const std::string& bytes);
 std::vector<Intent> unpack_intents(const std::string& bytes);
+std::vector<NumberedItem> unpack_items(const std::string& bytes);
 
 }  // namespace tavlo

@@ -93,6 +93,12 @@ struct SafeEntry {
     std::int64_t since_boot_ns = 0;
 };
 
+/// How much of one run lies in the Safe.
+struct SafeAmount {
+    std::uint64_t versions = 0;
+    std::uint64_t bytes = 0;  ///< of files
+};
+
 /// A file system that a run has to do with, under the number that it had then.
 struct VolumeRecord {
     std::uint64_t device = 0;  ///< as in Identity

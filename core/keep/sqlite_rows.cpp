@@ -57,49 +57,6 @@ Attributes unpack_attributes(const std::string& bytes) {
     return attributes;
 }
 
-void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
-    int at = 0;
-    insert.bind(++at, receipt);
-    insert.bind(++at, as_signed(number));
-    bind_bytes(insert, ++at, item.source);
-    bind_bytes(insert, ++at, item.target);
-    bind_bytes(insert, ++at, item.final_path);
-    insert.bind(++at, static_cast<int>(item.type));
-    insert.bind(++at, as_signed(item.size_bytes));
-    insert.bind(++at, item.modified_ns);
-    if (item.collision) {
-        if (item.collision->finding)
-            insert.bind(++at, std::string(to_text(*item.collision->finding)));
-        else
-            insert.bind(++at);
-        insert.bind(++at, as_signed(item.collision->size_bytes));
-        insert.bind(++at, item.collision->modified_ns);
-        insert.bind(++at, std::string(to_text(item.collision->decision)));
-    } else {
-        for (int i = 0; i < 4; ++i) insert.bind(++at);
-    }
-    insert.bind(++at, std::string(to_text(item.result)));
-    insert.bind(++at, item.set_aside);
-    insert.bind(++at, item.brought_back);
-    insert.bind(++at, item.hash);
-    bind_bytes(insert, ++at, item.error);
-    insert.bind(++at, static_cast<int>(item.action));
-    insert.bind(++at, item.moved_whole ? 1 : 0);
-    insert.bind(++at, item.not_kept);
-    insert.bind(++at, as_signed(item.after.device));
-    insert.bind(++at, as_signed(item.after.inode));
-    insert.bind(++at, as_signed(item.after.size_bytes));
-    insert.bind(++at, item.after.modified_ns);
-    insert.bind(++at, item.after_status_changed_ns);
-    insert.bind(++at, static_cast<std::int64_t>(item.after_mode));
-    insert.bind(++at, as_signed(item.linked_source.device));
-    insert.bind(++at, as_signed(item.linked_source.inode));
-    if (item.fault)
-        insert.bind(++at, static_cast<int>(*item.fault));
-    else
-        insert.bind(++at);
-}
-
 ReceiptItem planned(const PendingItem& pending) {
     ReceiptItem item;
     item.source = pending.source;
@@ -110,45 +67,6 @@ ReceiptItem planned(const PendingItem& pending) {
     item.action = pending.action;
     if (pending.collides)
         item.collision = ReceiptCollision{pending.finding, pending.held.size_bytes, pending.held.modified_ns, pending.decision};
-    return item;
-}
-
-ReceiptItem item_from(SQLite::Statement& query) {
-    int at = 1;  // receipt and number are known to whoever asks
-    const auto next = [&] { return query.getColumn(++at); };
-    ReceiptItem item;
-    item.source = bytes_of(next());
-    item.target = bytes_of(next());
-    item.final_path = bytes_of(next());
-    item.type = static_cast<FileType>(next().getInt());
-    item.size_bytes = as_unsigned(next());
-    item.modified_ns = next().getInt64();
-    const auto finding = next();
-    const auto held_size = next();
-    const auto held_modified = next();
-    const auto decision = next();
-    if (!decision.isNull()) {
-        item.collision = ReceiptCollision{std::nullopt, as_unsigned(held_size), held_modified.getInt64(),
-                                          known(decision_from_text(decision.getString()))};
-        if (!finding.isNull()) item.collision->finding = known(finding_from_text(finding.getString()));
-    }
-    item.result = known(outcome_from_text(next().getString()));
-    item.set_aside = next().getString();
-    item.brought_back = next().getString();
-    item.hash = next().getString();
-    item.error = bytes_of(next());
-    item.action = static_cast<Action>(next().getInt());
-    item.moved_whole = next().getInt() != 0;
-    item.not_kept = next().getString();
-    item.after.device = as_unsigned(next());
-    item.after.inode = as_unsigned(next());
-    item.after.size_bytes = as_unsigned(next());
-    item.after.modified_ns = next().getInt64();
-    item.after_status_changed_ns = next().getInt64();
-    item.after_mode = static_cast<std::uint32_t>(next().getInt64());
-    item.linked_source.device = as_unsigned(next());
-    item.linked_source.inode = as_unsigned(next());
-    if (const auto fault = next(); !fault.isNull()) item.fault = static_cast<Fault>(fault.getInt());
     return item;
 }
 

@@ -37,8 +37,6 @@ Attributes unpack_attributes(const std::string& bytes);
 
 /// What has no result yet, as a receipt shows it.
 ReceiptItem planned(const PendingItem& pending);
-void bind_item(SQLite::Statement& insert, const std::string& receipt, std::uint64_t number, const ReceiptItem& item);
-ReceiptItem item_from(SQLite::Statement& query);
 ReceiptHead head_from(SQLite::Statement& query);
 
 }  // namespace tavlo

@@ -8,16 +8,19 @@
 #include <nlohmann/json.hpp>
 
 #include "files/path.h"
+#include "keep/contents_rows.h"
+#include "keep/folder_rows.h"
+#include "keep/item_rows.h"
 #include "keep/journal_rows.h"
-#include "keep/packing.h"
+#include "keep/safe_rows.h"
 #include "keep/schema.h"
 #include "keep/sqlite_rows.h"
+#include "keep/time_rows.h"
+#include "keep/volume_rows.h"
 
 namespace tavlo {
 
 namespace {
-
-constexpr std::int64_t most_remembered = 2'000'000;  // pairs; the oldest go first
 
 class SqliteStore final : public Store {
 public:
@@ -26,6 +29,7 @@ public:
           clock_(clock),
           busy_ms_(busy_ms),
           database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */, busy_ms) {
+        database_.exec("pragma auto_vacuum = incremental");  // of a new one only
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
         bring_up_to_date(database_);
@@ -60,13 +64,9 @@ public:
         return guarded("note what is settled", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             drop_journal(database_, receipt);
-            SQLite::Statement forget(database_, "delete from items where receipt=? and number=?");
-            for (const PendingItem& item : items) {
-                forget.bind(1, receipt);
-                forget.bind(2, as_signed(item.number));
-                forget.exec();
-                forget.reset();
-            }
+            std::vector<std::uint64_t> numbers;
+            for (const PendingItem& item : items) numbers.push_back(item.number);
+            items_.forget(receipt, numbers);
             auto at = items.begin();
             write_pending(database_, receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
             SQLite::Statement update(database_, "update receipts set state=?, finished=0 where id=?");
@@ -111,13 +111,13 @@ public:
     Result<std::vector<PendingItem>> pending(const std::string& receipt) override {
         std::vector<PendingItem> found;
         auto read = guarded("read the journal", [&] {
-            SQLite::Statement settled(database_, "select number from items where receipt=? order by number");
-            settled.bind(1, receipt);
-            bool has_settled = settled.executeStep();
+            std::vector<std::uint64_t> settled;
+            items_.each_outcome(receipt, [&](std::uint64_t number, Outcome, bool) { settled.push_back(number); });
+            auto next = settled.begin();
             JournalRows rows(database_, receipt);
             while (auto item = rows.next()) {
-                while (has_settled && as_unsigned(settled.getColumn(0)) < item->number) has_settled = settled.executeStep();
-                if (!has_settled || as_unsigned(settled.getColumn(0)) != item->number) found.push_back(std::move(*item));
+                while (next != settled.end() && *next < item->number) ++next;
+                if (next == settled.end() || *next != item->number) found.push_back(std::move(*item));
             }
         });
         if (!read) return failure(read.error());
@@ -143,69 +143,15 @@ public:
     Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& next) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_,
-                                     "insert or replace into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
-            for (const auto& [number, item] : records.items) {
-                bind_item(insert, receipt, number, item);
-                insert.exec();
-                insert.reset();
-            }
-            SQLite::Statement folder(database_, "insert into folders values(?,?,?,?,?,?)");
-            for (const FolderTrace& trace : records.folders) {
-                folder.bind(1, receipt);
-                folder.bind(2, trace.made ? 1 : 0);
-                bind_bytes(folder, 3, trace.path);
-                bind_bytes(folder, 4, pack_attributes(trace.attributes));
-                folder.bind(5, as_signed(trace.id.device));
-                folder.bind(6, as_signed(trace.id.inode));
-                folder.exec();
-                folder.reset();
-            }
-            SQLite::Statement lost(database_, "update items set not_kept=? where receipt=? and number=?");
-            for (const auto& [number, names] : records.not_kept) {
-                lost.bind(1, names);
-                lost.bind(2, receipt);
-                lost.bind(3, as_signed(number));
-                lost.exec();
-                lost.reset();
-            }
-            SQLite::Statement safe(database_, "insert or replace into safe values(?,?,?,?,?,?,?,?,?,?,?,?)");
+            items_.put(receipt, records.items);
+            write_folders(database_, receipt, records.folders);
+            items_.set_not_kept(receipt, records.not_kept);
             const Timekeeper::Reading now = clock_.read();
-            if (!records.set_aside.empty()) note_time_now(now);
-            for (const SafeEntry& entry : records.set_aside) {
-                safe.bind(1, entry.id);
-                bind_bytes(safe, 2, entry.original);
-                bind_bytes(safe, 3, entry.stored);
-                safe.bind(4, entry.receipt);
-                safe.bind(5, static_cast<int>(entry.type));
-                safe.bind(6, as_signed(entry.identity.device));
-                safe.bind(7, as_signed(entry.identity.inode));
-                safe.bind(8, as_signed(entry.identity.size_bytes));
-                safe.bind(9, entry.identity.modified_ns);
-                safe.bind(10, entry.set_aside_ns != 0 ? entry.set_aside_ns : now.wall_ns);
-                safe.bind(11, entry.boot.empty() ? now.boot : entry.boot);
-                safe.bind(12, entry.boot.empty() ? now.since_boot_ns : entry.since_boot_ns);
-                safe.exec();
-                safe.reset();
-            }
-            for (const auto& id : records.used_up) drop_entry(id);
-            SQLite::Statement back(database_, "insert or ignore into taken_back select undoes, ? from receipts where id=?");
-            for (const auto number : records.taken_back) {
-                back.bind(1, as_signed(number));
-                back.bind(2, receipt);
-                back.exec();
-                back.reset();
-            }
-            SQLite::Statement volume(database_, "insert or ignore into volumes values(?,?,?,?,?)");
-            for (const VolumeRecord& one : records.volumes) {
-                volume.bind(1, receipt);
-                volume.bind(2, as_signed(one.device));
-                volume.bind(3, one.identity.text);
-                volume.bind(4, one.identity.is_sure ? 1 : 0);
-                bind_bytes(volume, 5, one.path);
-                volume.exec();
-                volume.reset();
-            }
+            if (!records.set_aside.empty()) note_reading(database_, now);
+            safe_.put(records.set_aside, now);
+            safe_.drop(records.used_up);
+            if (!records.taken_back.empty()) items_.mark_taken_back(undone_by(receipt), records.taken_back);
+            write_volumes(database_, receipt, records.volumes);
             write_intents(database_, receipt, next);  // they are a group's: what it has not done by now it has not done
             transaction.commit();
         });
@@ -242,6 +188,7 @@ public:
             transaction.commit();
         });
         if (!finished) return failure(finished.error());
+        if (head.state == RunState::done) give_room_back();
         return head;
     }
 
@@ -269,35 +216,30 @@ public:
 
     Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) override {
         return guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select * from items where receipt=? order by number");
-            query.bind(1, id);
             JournalRows rows(database_, id);
             auto rest = rows.next();
-            while (query.executeStep()) {
-                const auto number = as_unsigned(query.getColumn(1));
-                for (; rest && rest->number < number; rest = rows.next()) take(planned(*rest));
-                if (rest && rest->number == number) rest = rows.next();
-                take(item_from(query));
-            }
+            items_.each(id, [&](NumberedItem&& item) {
+                for (; rest && rest->number < item.first; rest = rows.next()) take(planned(*rest));
+                if (rest && rest->number == item.first) rest = rows.next();
+                take(std::move(item.second));
+            });
             for (; rest; rest = rows.next()) take(planned(*rest));
+        });
+    }
+
+    Result<void> each_settled(const std::string& id, Order order, const std::function<void(std::uint64_t, ReceiptItem&&)>& take) override {
+        return guarded("read the receipt", [&] {
+            items_.each(
+                id, [&](NumberedItem&& item) { take(item.first, std::move(item.second)); },
+                order == Order::forwards ? ItemRows::Order::forwards : ItemRows::Order::backwards);
         });
     }
 
     Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first, std::uint64_t count) override {
         std::map<std::uint64_t, ReceiptItem> found;
         auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select * from items where receipt=? and number>=? and number<?");
-            query.bind(1, id);
-            query.bind(2, as_signed(first));
-            query.bind(3, as_signed(first + count));
-            while (query.executeStep()) found.emplace(as_unsigned(query.getColumn(1)), item_from(query));
-            SQLite::Statement rest(database_, "select items from pending where receipt=? and first<? and first+count>?");
-            rest.bind(1, id);
-            rest.bind(2, as_signed(first + count));
-            rest.bind(3, as_signed(first));
-            while (rest.executeStep())
-                for (const PendingItem& item : unpack_pending(bytes_of(rest.getColumn(0))))
-                    if (item.number >= first && item.number < first + count) found.try_emplace(item.number, planned(item));
+            items_.some(id, first, count, [&](NumberedItem&& item) { found.emplace(item.first, std::move(item.second)); });
+            for (const PendingItem& item : some_pending(database_, id, first, count)) found.try_emplace(item.number, planned(item));
         });
         if (!read) return failure(read.error());
         return found;
@@ -312,10 +254,9 @@ public:
             return numbers;
         }
         auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select number from items where receipt=? and result=? order by number");
-            query.bind(1, id);
-            query.bind(2, std::string(to_text(result)));
-            while (query.executeStep()) numbers.push_back(as_unsigned(query.getColumn(0)));
+            items_.each_outcome(id, [&](std::uint64_t number, Outcome was, bool) {
+                if (was == result) numbers.push_back(number);
+            });
         });
         if (!read) return failure(read.error());
         return numbers;
@@ -323,14 +264,7 @@ public:
 
     Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) override {
         std::pair<std::uint64_t, std::uint64_t> amounts;
-        auto read = guarded("read the journal", [&] {
-            SQLite::Statement query(database_,
-                                    "select (select count(*) from items where receipt=?1), "
-                                    "(select coalesce(sum(count), 0) from pending where receipt=?1)");
-            query.bind(1, id);
-            query.executeStep();
-            amounts = {as_unsigned(query.getColumn(0)), as_unsigned(query.getColumn(1))};
-        });
+        auto read = guarded("read the journal", [&] { amounts = {items_.settled(id), pending_count(database_, id)}; });
         if (!read) return failure(read.error());
         return amounts;
     }
@@ -338,9 +272,9 @@ public:
     Result<std::vector<std::uint64_t>> taken_back(const std::string& id) override {
         std::vector<std::uint64_t> numbers;
         auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select number from taken_back where receipt=? order by number");
-            query.bind(1, id);
-            while (query.executeStep()) numbers.push_back(as_unsigned(query.getColumn(0)));
+            items_.each_outcome(id, [&](std::uint64_t number, Outcome, bool taken_back) {
+                if (taken_back) numbers.push_back(number);
+            });
         });
         if (!read) return failure(read.error());
         return numbers;
@@ -361,15 +295,16 @@ public:
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             SQLite::Statement query(database_,
                                     "select id from receipts where state='done' and finished<? "
-                                    "and not exists(select 1 from safe where safe.receipt=receipts.id)");
+                                    "and not exists(select 1 from safe join shared on safe.receipt=shared.id "
+                                    "where shared.bytes=cast(receipts.id as blob))");
             query.bind(1, finished_before_ns);
             std::vector<std::string> ids;
             while (query.executeStep()) ids.push_back(query.getColumn(0).getString());
             for (const auto& id : ids) {
                 drop_journal(database_, id);
+                items_.drop(id);
                 for (const char* statement :
-                     {"delete from items where receipt=?", "delete from folders where receipt=?", "delete from taken_back where receipt=?",
-                      "delete from volumes where receipt=?", "delete from receipts where id=?"}) {
+                     {"delete from folders where receipt=?", "delete from volumes where receipt=?", "delete from receipts where id=?"}) {
                     SQLite::Statement drop(database_, statement);
                     drop.bind(1, id);
                     drop.exec();
@@ -379,16 +314,14 @@ public:
             forgotten = ids.size();
         });
         if (!done) return failure(done.error());
+        give_room_back();
         return forgotten;
     }
 
     Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) override {
         std::vector<std::pair<std::string, std::uint64_t>> lost;
         auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_,
-                                    "select not_kept, count(*) from items where receipt=? and not_kept <> '' group by not_kept order by 1");
-            query.bind(1, id);
-            while (query.executeStep()) lost.emplace_back(query.getColumn(0).getString(), as_unsigned(query.getColumn(1)));
+            for (auto& one : items_.not_kept(id)) lost.emplace_back(one);
         });
         if (!read) return failure(read.error());
         return lost;
@@ -396,79 +329,79 @@ public:
 
     Result<std::vector<FolderTrace>> folders(const std::string& id) override {
         std::vector<FolderTrace> traces;
-        auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select made, path, attributes, device, inode from folders where receipt=? order by rowid");
-            query.bind(1, id);
-            while (query.executeStep())
-                traces.push_back({query.getColumn(0).getInt() != 0,
-                                  bytes_of(query.getColumn(1)),
-                                  unpack_attributes(bytes_of(query.getColumn(2))),
-                                  {as_unsigned(query.getColumn(3)), as_unsigned(query.getColumn(4)), 0, 0}});
-        });
+        auto read = guarded("read the receipt", [&] { traces = folders_of(database_, id); });
         if (!read) return failure(read.error());
         return traces;
     }
 
     Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) override {
-        return guarded("read what was compared", [&] {
-            SQLite::Transaction reading(database_);
-            SQLite::Statement query(database_, "select pair, same from contents where key=?");
-            for (const Pair& pair : pairs) {
-                query.bind(1, key_of(pair));
-                if (query.executeStep() && bytes_of(query.getColumn(0)) == packed(pair))
-                    known.learn(pair, query.getColumn(1).getInt() != 0);
-                query.reset();
-            }
-        });
+        return guarded("read what was compared", [&] { ContentsRows(database_).recall(pairs, known); });
     }
 
     Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) override {
-        return guarded("note what was compared", [&] {
-            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_, "insert or replace into contents values(?,?,?,?)");
-            for (const auto& [pair, same] : found) {
-                insert.bind(1, key_of(pair));
-                bind_bytes(insert, 2, packed(pair));
-                insert.bind(3, same ? 1 : 0);
-                insert.bind(4, now_ns());
-                insert.exec();
-                insert.reset();
-            }
-            const auto count = database_.execAndGet("select count(*) from contents").getInt64();
-            if (count > most_remembered)
-                database_.exec(fmt::format("delete from contents where key in (select key from contents order by used limit {})",
-                                           count - most_remembered));
-            transaction.commit();
-        });
+        return guarded("note what was compared", [&] { ContentsRows(database_).remember(found, now_ns()); });
     }
 
-    Result<std::vector<SafeEntry>> safe_entries() override { return entries_where("order by set_aside desc, id desc", nullptr); }
+    Result<std::vector<SafeEntry>> safe_entries() override {
+        std::vector<SafeEntry> entries;
+        auto read = each_safe_entry([&](SafeEntry&& entry) { entries.push_back(std::move(entry)); });
+        if (!read) return failure(read.error());
+        return entries;
+    }
+
+    Result<void> each_safe_entry(const std::function<void(SafeEntry&&)>& take) override {
+        return guarded("read the Safe's index", [&] { safe_.each(take); });
+    }
+
+    Result<void> each_safe_entry_of(const std::string& receipt, const std::function<void(SafeEntry&&)>& take) override {
+        return guarded("read the Safe's index", [&] { safe_.each_of(receipt, take); });
+    }
+
+    Result<std::vector<SafeEntry>> some_safe_entries(const std::string& after, std::size_t count) override {
+        std::vector<SafeEntry> entries;
+        auto read = guarded("read the Safe's index", [&] { entries = safe_.some(after, count); });
+        if (!read) return failure(read.error());
+        return entries;
+    }
+
+    Result<std::uint64_t> safe_count() override {
+        std::uint64_t count = 0;
+        auto read = guarded("read the Safe's index", [&] { count = safe_.count(); });
+        if (!read) return failure(read.error());
+        return count;
+    }
 
     Result<std::vector<SafeEntry>> safe_entries_of(const std::string& receipt) override {
-        return entries_where("where receipt=? order by id", &receipt);
+        std::vector<SafeEntry> entries;
+        auto read = each_safe_entry_of(receipt, [&](SafeEntry&& entry) { entries.push_back(std::move(entry)); });
+        if (!read) return failure(read.error());
+        return entries;
+    }
+
+    Result<std::vector<std::string>> shelves_of(const std::string& receipt) override {
+        std::vector<std::string> shelves;
+        auto read = guarded("read the Safe's index", [&] { shelves = safe_.shelves_of(receipt); });
+        if (!read) return failure(read.error());
+        return shelves;
+    }
+
+    Result<SafeAmount> safe_amount_of(const std::string& receipt) override {
+        SafeAmount amount;
+        auto read = guarded("read the Safe's index", [&] { amount = safe_.amount_of(receipt); });
+        if (!read) return failure(read.error());
+        return amount;
     }
 
     Result<std::vector<VolumeRecord>> volumes(const std::string& id) override {
         std::vector<VolumeRecord> found;
-        auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, "select device, identity, sure, path from volumes where receipt=?");
-            query.bind(1, id);
-            while (query.executeStep())
-                found.push_back({as_unsigned(query.getColumn(0)),
-                                 {query.getColumn(1).getString(), query.getColumn(2).getInt() != 0},
-                                 bytes_of(query.getColumn(3))});
-        });
+        auto read = guarded("read the receipt", [&] { found = volumes_of(database_, id); });
         if (!read) return failure(read.error());
         return found;
     }
 
     Result<std::vector<Timekeeper::Reading>> times_seen() override {
         std::vector<Timekeeper::Reading> seen;
-        auto read = guarded("read the state", [&] {
-            SQLite::Statement query(database_, "select wall, since_boot, boot from clock order by rowid");
-            while (query.executeStep())
-                seen.push_back({query.getColumn(0).getInt64(), query.getColumn(1).getInt64(), query.getColumn(2).getString()});
-        });
+        auto read = guarded("read the state", [&] { seen = readings(database_); });
         if (!read) return failure(read.error());
         return seen;
     }
@@ -476,14 +409,29 @@ public:
     Timekeeper::Reading time() const override { return clock_.read(); }
 
     Result<SafeEntry> safe_entry(const std::string& id) override {
-        auto found = entries_where("where id=?", &id);
-        if (!found) return failure(found.error());
-        if (found->empty()) return failure(Fault::not_found, "there is no such version in the Safe", id);
-        return found->front();
+        std::optional<SafeEntry> found;
+        auto read = guarded("read the Safe's index", [&] { found = safe_.find(id); });
+        if (!read) return failure(read.error());
+        if (!found) return failure(Fault::not_found, "there is no such version in the Safe", id);
+        return std::move(*found);
     }
 
-    Result<void> forget_safe_entry(const std::string& id) override {
-        return guarded("write the Safe's index", [&] { drop_entry(id); });
+    Result<void> forget_safe_entries(const std::vector<std::string>& ids) override {
+        return guarded("write the Safe's index", [&] {
+            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
+            safe_.drop(ids);
+            transaction.commit();
+        });
+    }
+
+    void give_room_back() noexcept override {
+        try {
+            database_.setBusyTimeout(0);
+            database_.exec("pragma incremental_vacuum");
+            database_.exec("pragma wal_checkpoint(truncate)");
+        } catch (const std::exception&) {  // another program is at it: next time
+        }
+        database_.setBusyTimeout(busy_ms_);
     }
 
 private:
@@ -524,104 +472,51 @@ public:
     }
 
 private:
-    static std::string packed(const Pair& pair) {
-        std::string bytes;
-        for (const Identity* id : {&pair.incoming, &pair.held})
-            fmt::format_to(std::back_inserter(bytes), "{:x} {:x} {:x} {:x} ", id->device, id->inode, id->size_bytes, id->modified_ns);
-        fmt::format_to(std::back_inserter(bytes), "{:x} {:x}", pair.incoming_changed_ns, pair.held_changed_ns);
-        return bytes;
-    }
-    static std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
-
-    /// A reading of the clock, where the last one is long ago or it has not gone on as time does.
-    void note_time_now(const Timekeeper::Reading& now) {
-        constexpr std::int64_t minute_ns = 60'000'000'000;
-        constexpr std::int64_t seldom_ns = 360 * minute_ns;
-        SQLite::Statement last(database_, "select boot, wall, since_boot from clock order by rowid desc limit 1");
-        if (last.executeStep() && last.getColumn(0).getString() == now.boot) {
-            const std::int64_t passed = now.since_boot_ns - last.getColumn(2).getInt64();
-            const std::int64_t drift = now.wall_ns - last.getColumn(1).getInt64() - passed;
-            if (passed < seldom_ns && drift < minute_ns && drift > -minute_ns) return;
-        }
-        SQLite::Statement insert(database_, "insert into clock values(?,?,?)");
-        insert.bind(1, now.boot);
-        insert.bind(2, now.wall_ns);
-        insert.bind(3, now.since_boot_ns);
-        insert.exec();
-    }
-
     /// A help only: nobody waits for it.
     void note_time() noexcept {
         try {
             database_.setBusyTimeout(0);
-            note_time_now(clock_.read());
+            note_reading(database_, clock_.read());
         } catch (const std::exception&) {  // another program writes just now, or there is no room: next time
         }
         database_.setBusyTimeout(busy_ms_);
     }
 
-    void drop_entry(const std::string& id) {
-        SQLite::Statement drop(database_, "delete from safe where id=?");
-        drop.bind(1, id);
-        drop.exec();
+    std::string undone_by(const std::string& undo) {
+        SQLite::Statement query(database_, "select undoes from receipts where id=?");
+        query.bind(1, undo);
+        return query.executeStep() ? query.getColumn(0).getString() : std::string();
     }
 
     /// Items of a run that took effect, and that no undo has taken back.
     bool has_more_to_take_back(const std::string& receipt) {
-        SQLite::Statement query(
-            database_,
-            "select 1 from items where receipt=? and result in ('created','overwritten','renamed','restored','removed') "
-            "and not exists(select 1 from taken_back back where back.receipt=items.receipt and back.number=items.number) "
-            "limit 1");
-        query.bind(1, receipt);
-        return query.executeStep();
+        bool more = false;
+        items_.each_outcome(receipt, [&](std::uint64_t, Outcome result, bool taken_back) {
+            more = more || (!taken_back && (arrives(result) || result == Outcome::removed));
+        });
+        return more;
     }
 
     Totals totals_of(const std::string& receipt) {
         Totals totals;
-        SQLite::Statement query(database_, "select result, type, count(*), sum(size) from items where receipt=? group by result, type");
-        query.bind(1, receipt);
-        while (query.executeStep()) {
-            const Outcome outcome = known(outcome_from_text(query.getColumn(0).getString()));
-            const auto count = as_unsigned(query.getColumn(2));
-            totals.items += count;
-            totals.by_outcome[static_cast<std::size_t>(outcome)] += count;
-            const bool is_file = static_cast<FileType>(query.getColumn(1).getInt()) == FileType::file;
-            if (is_file && arrives(outcome)) totals.bytes += as_unsigned(query.getColumn(3));
-        }
-        SQLite::Statement all(database_, "select coalesce(sum(count), 0) from pending where receipt=?");
-        all.bind(1, receipt);
-        all.executeStep();
-        const auto planned = as_unsigned(all.getColumn(0));
+        items_.each_outcome(receipt, [&](std::uint64_t, Outcome result, bool) {
+            ++totals.items;
+            totals.count(result);
+        });
+        totals.bytes = items_.bytes(receipt);
+        const auto planned = pending_count(database_, receipt);
         const auto left = planned - std::min(planned, totals.items);
         totals.items += left;
         totals.by_outcome[static_cast<std::size_t>(Outcome::planned)] += left;
         return totals;
     }
 
-    Result<std::vector<SafeEntry>> entries_where(const std::string& clause, const std::string* id) {
-        std::vector<SafeEntry> entries;
-        auto read = guarded("read the Safe's index", [&] {
-            SQLite::Statement query(
-                database_,
-                "select id, original, stored, receipt, type, device, inode, size, modified, set_aside, boot, since_boot from safe " +
-                    clause);
-            if (id != nullptr) query.bind(1, *id);
-            while (query.executeStep())
-                entries.push_back({query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
-                                   query.getColumn(3).getString(), static_cast<FileType>(query.getColumn(4).getInt()),
-                                   Identity{as_unsigned(query.getColumn(5)), as_unsigned(query.getColumn(6)),
-                                            as_unsigned(query.getColumn(7)), query.getColumn(8).getInt64()},
-                                   query.getColumn(9).getInt64(), query.getColumn(10).getString(), query.getColumn(11).getInt64()});
-        });
-        if (!read) return failure(read.error());
-        return entries;
-    }
-
     std::string path_;
     const Timekeeper& clock_;
     const int busy_ms_;
     SQLite::Database database_;
+    ItemRows items_{database_};
+    SafeRows safe_{database_};
 };
 
 /// The state folder is private: receipts name every file that somebody moved.

@@ -80,6 +80,10 @@ public:
     virtual Result<ReceiptHead> receipt(const std::string& id) = 0;
     /// The items in their order; what has no result yet comes as planned.
     virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
+    /// Only what has a result, with its number; a few hundred items are in memory at a time.
+    enum class Order : bool { forwards, backwards };
+    virtual Result<void> each_settled(const std::string& id, Order order,
+                                      const std::function<void(std::uint64_t number, ReceiptItem&&)>& take) = 0;
     /// What the target could not keep, with the number of items: {"owner", 3}.
     virtual Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) = 0;
     /// The same for those whose numbers lie from `first` on, `count` of them; for a list that shows a window onto many.
@@ -96,14 +100,24 @@ public:
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
     virtual Result<std::vector<VolumeRecord>> volumes(const std::string& id) = 0;
 
-    virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first
+    virtual Result<std::vector<SafeEntry>> safe_entries() = 0;                               ///< newest first
+    virtual Result<void> each_safe_entry(const std::function<void(SafeEntry&&)>& take) = 0;  ///< the same, one after the other
+    virtual Result<void> each_safe_entry_of(const std::string& receipt, const std::function<void(SafeEntry&&)>& take) = 0;
+    /// A part of them in the order of their ids as they are kept: so many after this one, "" for the first.
+    virtual Result<std::vector<SafeEntry>> some_safe_entries(const std::string& after, std::size_t count) = 0;
+    virtual Result<std::uint64_t> safe_count() = 0;
     /// errors   not_found: no such entry, or it was used up
     virtual Result<SafeEntry> safe_entry(const std::string& id) = 0;
     virtual Result<std::vector<SafeEntry>> safe_entries_of(const std::string& receipt) = 0;
+    /// The folders that hold the slots of what a run has set aside, one for each Safe.
+    virtual Result<std::vector<std::string>> shelves_of(const std::string& receipt) = 0;
+    virtual Result<SafeAmount> safe_amount_of(const std::string& receipt) = 0;
     /// Readings of the clock that were noted whenever it had gone on for a while, or otherwise than time does; in their order.
     virtual Result<std::vector<Timekeeper::Reading>> times_seen() = 0;
     virtual Timekeeper::Reading time() const = 0;  ///< now, by the store's clock
-    virtual Result<void> forget_safe_entry(const std::string& id) = 0;
+    virtual Result<void> forget_safe_entries(const std::vector<std::string>& ids) = 0;
+    /// What was deleted leaves the disk. A help only: nothing happens where another program is at work.
+    virtual void give_room_back() noexcept = 0;
 };
 
 /// `$XDG_STATE_HOME/tavlo`, or its default (XDG Base Directory Specification).

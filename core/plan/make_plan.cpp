@@ -11,8 +11,23 @@ namespace tavlo {
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
 std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
 
+namespace {
+
+/// Folders of the batch that become one, in the way of which something stands: what the first comes to decides whether the others meet it.
+bool folders_hang_together(const Plan& plan) {
+    std::unordered_set<FolderId> colliding;
+    for (const ItemId id : plan.colliding)
+        if (plan.items[id].inside != no_folder && !plan.items[id].collision->shared) colliding.insert(plan.items[id].inside);
+    if (colliding.empty()) return false;
+    std::unordered_set<FolderId> seen;
+    return std::any_of(plan.items.begin(), plan.items.end(),
+                       [&](const Item& item) { return colliding.contains(item.inside) && !seen.insert(item.inside).second; });
+}
+
+}  // namespace
+
 std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules) {
-    if (before.clearing != rules.clearing || before.adapt_names != rules.adapt_names) return std::nullopt;
+    if (before.clearing != rules.clearing || before.adapt_names != rules.adapt_names || folders_hang_together(plan)) return std::nullopt;
     std::vector<Outcome> outcomes;
     std::unordered_map<ItemId, Outcome> of_folders;
     outcomes.reserve(plan.colliding.size());

@@ -45,7 +45,6 @@ struct ItemExtras {
     std::string final_name{};                        ///< where a decision gives it another
     std::string entry_of_safe{};                     ///< the Safe entry that this brings back
     std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
-    std::optional<std::uint64_t> takes_back{};       ///< in an undo: the item's number in the receipt that is undone
 };
 
 /// One thing of the batch and what is to come of it. Immutable once the plan stands.
@@ -55,6 +54,7 @@ public:
     ItemId parent = no_item;      ///< the item of the folder that it comes in
     FolderId folder = no_folder;  ///< in Plan::targets
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
+    ItemId takes_back = no_item;  ///< in an undo: the item's number in the receipt that is undone
     Action action = Action::copy;
     Outcome outcome = Outcome::created;
     bool whole = false;       ///< a folder that moves with all that is in it by one rename

@@ -1,4 +1,5 @@
-#include <functional>
+#include "run/empty_safe.h"
+
 #include <unordered_map>
 #include <unordered_set>
 
@@ -6,42 +7,15 @@
 #include "files/looker.h"
 #include "files/path.h"
 #include "keep/age.h"
-#include "run/safe_folder.h"
-#include "run/take_back.h"
-#include "run/volumes.h"
+#include "run/remove_tree.h"
+#include "run/safe_slots.h"
 
 namespace tavlo {
 
 namespace {
 
 constexpr std::int64_t day_ns = 86'400'000'000'000;
-
-/// Removes a thing and all that is in it, but never what is mounted there, or lies on another device, at any depth (promise 13). What
-/// cannot go stays, and so do the folders around it.
-/// left   is given what stays, with the reason
-void remove_tree(FileSystem& disk, const Handle& folder, const std::string& name, const std::function<void(Error)>& left) {
-    const auto status = disk.status(folder, name);
-    if (!status) {
-        if (status.error().fault != Fault::not_found) left(status.error());
-        return;
-    }
-    if (status->type != FileType::folder) {
-        if (auto removed = disk.remove_file(folder, name); !removed && removed.error().fault != Fault::not_found) left(removed.error());
-        return;
-    }
-    const auto inside = disk.open_folder_in_mount(folder, name);
-    if (!inside) return left(inside.error());
-    const auto names = disk.list(*inside);
-    if (!names) return left(names.error());
-    bool empty = true;
-    for (const Name& below : *names)
-        remove_tree(disk, *inside, below.bytes, [&](Error why) {
-            empty = false;
-            left(std::move(why));
-        });
-    if (!empty) return;
-    if (auto removed = disk.remove_empty_folder(folder, name); !removed && removed.error().fault != Fault::not_found) left(removed.error());
-}
+constexpr std::size_t in_a_group = 4096;  // versions that leave the index in one transaction
 
 /// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it lay in tells, or the folder
 /// above that, if it is on the same file system.
@@ -55,37 +29,49 @@ bool is_surely_gone(FileSystem& disk, const SafeEntry& entry) {
     }
 }
 
-/// The empty folders around a version that has gone.
-void tidy_around(FileSystem& disk, const Handle& slot) {
-    const auto shelf = disk.open_folder_in(slot, "..");
-    if (!shelf) return;
-    (void)disk.remove_empty_folder(*shelf, std::string(name_of(slot.path())));
-    if (const auto safe = disk.open_folder_in(*shelf, ".."))
-        (void)disk.remove_empty_folder(*safe, std::string(name_of(parent_of(slot.path()))));
+/// One version goes from the disk. false: it stays, and `problems` says why.
+bool remove_version(FileSystem& disk, SafeSlots& slots, const SafeEntry& noted, std::vector<Error>& problems) {
+    const SafeEntry entry = slots.now(noted);
+    const auto slot = slots.open(entry);
+    if (slot) {
+        const std::size_t before = problems.size();
+        remove_tree(disk, *slot, std::string(name_of(entry.stored)), [&](Error why) { problems.push_back(std::move(why)); });
+        if (problems.size() > before) return false;
+        slots.drop(entry);
+        return true;
+    }
+    if (slot.error().fault == Fault::not_found && is_surely_gone(disk, entry)) return true;
+    problems.push_back(slot.error().fault != Fault::not_found
+                           ? slot.error()
+                           : Error{Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored});
+    return false;
 }
 
-Result<Emptied> remove_where(FileSystem& disk, Store& store, const std::function<bool(const SafeEntry&, Emptied&)>& wanted) {
-    auto entries = store.safe_entries();
-    if (!entries) return failure(entries.error());
+/// A group of versions after the other: first they go from the disk, durably, then from the index. One that went and is still in the index,
+/// as after a power cut, is found to be gone the next time.
+Result<Emptied> remove_where(FileSystem& disk, Store& store, const EmptyProgress& progress,
+                             const std::function<bool(const SafeEntry&, Emptied&)>& wanted) {
+    const auto all = store.safe_count();
+    if (!all) return failure(all.error());
     Emptied emptied;
-    for (const SafeEntry& noted : *entries) {
-        if (!wanted(noted, emptied)) continue;
-        const SafeEntry entry = entry_now(disk, store, noted);
-        auto slot = open_slot(disk, entry);
-        if (slot) {
-            const std::size_t problems = emptied.problems.size();
-            remove_tree(disk, *slot, std::string(name_of(entry.stored)), [&](Error why) { emptied.problems.push_back(std::move(why)); });
-            if (emptied.problems.size() > problems) continue;
-            tidy_around(disk, Handle(slot->take(), std::string(parent_of(entry.stored))));
-        } else if (slot.error().fault != Fault::not_found || !is_surely_gone(disk, entry)) {
-            Error why = slot.error();
-            if (why.fault == Fault::not_found) why = {Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored};
-            emptied.problems.push_back(std::move(why));
-            continue;
+    SafeSlots slots(disk, store);
+    std::uint64_t looked_at = 0;
+    for (std::string last;;) {
+        const auto entries = store.some_safe_entries(last, in_a_group);
+        if (!entries) return failure(entries.error());
+        if (entries->empty()) break;
+        last = entries->back().id;
+        std::vector<std::string> gone;
+        for (const SafeEntry& entry : *entries) {
+            if (wanted(entry, emptied) && remove_version(disk, slots, entry, emptied.problems)) gone.push_back(entry.id);
+            if (progress) progress(++looked_at, *all);
         }
-        if (auto forgotten = store.forget_safe_entry(entry.id); !forgotten) return failure(forgotten.error());
-        emptied.removed.push_back(entry.id);
+        if (auto durable = slots.settle(); !durable) return failure(durable.error());
+        if (auto forgotten = store.forget_safe_entries(gone); !forgotten) return failure(forgotten.error());
+        emptied.removed.insert(emptied.removed.end(), gone.begin(), gone.end());
     }
+    slots.tidy();
+    if (!emptied.removed.empty()) store.give_room_back();
     return emptied;
 }
 
@@ -101,12 +87,12 @@ bool stands_in_source(FileSystem& disk, const SafeEntry& version, const Handle& 
 
 }  // namespace
 
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days) {
-    if (!older_than_days) return remove_where(disk, store, [](const SafeEntry&, Emptied&) { return true; });
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days, const EmptyProgress& progress) {
+    if (!older_than_days) return remove_where(disk, store, progress, [](const SafeEntry&, Emptied&) { return true; });
     auto seen = store.times_seen();
     if (!seen) return failure(seen.error());
     const Ages ages(std::move(*seen), store.time());
-    return remove_where(disk, store, [&](const SafeEntry& entry, Emptied& emptied) {
+    return remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied& emptied) {
         const auto age = ages.of(entry);
         if (!age)
             emptied.problems.push_back(
@@ -117,36 +103,46 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::ui
 
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries) {
     const std::unordered_set<std::string> of_them(entries.begin(), entries.end());
-    return remove_where(disk, store, [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
+    return remove_where(disk, store, {}, [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
 }
 
-Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo) {
+Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo, const EmptyProgress& progress) {
     const auto head = store.receipt(undo);
     if (!head) return failure(head.error());
     if (head->undoes.empty()) return failure(Fault::refused, "is not the receipt of an undo", undo);
     const auto undone = store.receipt(head->undoes);
     if (!undone) return failure(undone.error());
-    std::unordered_map<std::string, ReceiptItem> copied;  // by place
-    auto read = store.each_item(head->undoes, [&](ReceiptItem&& item) {
-        if (item.action == Action::copy && arrives(item.result)) copied.insert_or_assign(item.place(), std::move(item));
+    std::unordered_multimap<std::size_t, std::string> taken_away;  // ids, by a hash of the place
+    std::unordered_set<std::string> unproved;
+    const std::hash<std::string> hash;
+    const auto entries = store.each_safe_entry_of(undo, [&](SafeEntry&& entry) {
+        taken_away.emplace(hash(entry.original), entry.id);
+        unproved.insert(std::move(entry.id));
     });
-    if (!read) return failure(read.error());
-    Looker look(disk, undone->roots);
-    std::unordered_set<std::string> proved;
-    std::vector<Error> unproved;
-    const auto entries = store.safe_entries_of(undo);
     if (!entries) return failure(entries.error());
-    for (const SafeEntry& noted : *entries) {
-        const SafeEntry entry = entry_now(disk, store, noted);
-        const auto from = copied.find(entry.original);
-        const auto slot = open_slot(disk, entry);
-        if (slot && from != copied.end() && stands_in_source(disk, entry, *slot, from->second, look))
+    Looker look(disk, undone->roots);
+    SafeSlots slots(disk, store);
+    std::unordered_set<std::string> proved;
+    const auto prove = [&](std::uint64_t, ReceiptItem&& copied) {
+        if (copied.action != Action::copy || !arrives(copied.result)) return;
+        const auto [first, last] = taken_away.equal_range(hash(copied.place()));
+        for (auto at = first; at != last; ++at) {
+            const auto noted = store.safe_entry(at->second);
+            if (!noted || noted->original != copied.place()) continue;
+            const SafeEntry entry = slots.now(*noted);
+            const auto slot = slots.open(entry);
+            if (!slot || !stands_in_source(disk, entry, *slot, copied, look)) continue;
+            unproved.erase(entry.id);
             proved.insert(entry.id);
-        else
-            unproved.push_back({Fault::refused, 0, "stays in the Safe, as its source does not hold the same bytes now", entry.original});
-    }
-    auto emptied = remove_where(disk, store, [&](const SafeEntry& entry, Emptied&) { return proved.contains(entry.id); });
-    if (emptied) emptied->problems.insert(emptied->problems.end(), unproved.begin(), unproved.end());
+        }
+    };
+    if (auto read = store.each_settled(head->undoes, Store::Order::forwards, prove); !read) return failure(read.error());
+    auto emptied = remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied& so_far) {
+        if (unproved.contains(entry.id))
+            so_far.problems.push_back(
+                {Fault::refused, 0, "stays in the Safe, as its source does not hold the same bytes now", entry.original});
+        return proved.contains(entry.id);
+    });
     return emptied;
 }
 

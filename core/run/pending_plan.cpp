@@ -39,7 +39,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
     out.entry_of_safe = item.extras().entry_of_safe;
     if (item.problem) out.problem = reason(*item.problem);
     if (item.extras().attributes) out.attributes = *item.extras().attributes;
-    out.takes_back = item.extras().takes_back;
+    if (item.takes_back != no_item) out.takes_back = item.takes_back;
     return out;
 }
 
@@ -173,7 +173,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
         if (was.attributes) item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
         if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
-        if (was.takes_back) item.add_extras().takes_back = was.takes_back;
+        if (was.takes_back) item.takes_back = static_cast<ItemId>(*was.takes_back);
     }
     plan.batch = std::move(batch);
     plan.totals = total(plan);

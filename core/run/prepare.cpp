@@ -216,11 +216,15 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
 }
 
 Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory,
-                        std::stop_token stop) {
+                        std::stop_token stop, const std::function<void(std::size_t, std::size_t)>& compared) {
     KnownContents known;
     auto outlook = look_ahead(disk, request, std::move(batch), known, stop);
     if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
-    if (auto compared = compare_pairs(disk, *outlook->plan, known, memory, stop); !compared) return failure(compared.error());
+    const auto each = [&, of = outlook->plan->not_compared.size()](std::size_t done) {
+        if (compared) compared(done, of);
+    };
+    if (auto all = compare_pairs(disk, *outlook->plan, known, memory, stop, each); !all) return failure(all.error());
+    outlook->plan.reset();  // a plan of a million is not held twice
     return plan_again(request, *outlook, known);
 }
 

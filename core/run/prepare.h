@@ -47,8 +47,9 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
                            const std::function<void(std::size_t)>& compared = {});
 
 /// Everything before a run of a batch: looks ahead, compares, plans again.
+/// compared  called now and then with the number of pairs that were compared, and of all
 Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory = nullptr,
-                        std::stop_token stop = {});
+                        std::stop_token stop = {}, const std::function<void(std::size_t, std::size_t)>& compared = {});
 
 /// The same, gathering the batch first.
 Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory = nullptr, std::stop_token stop = {});

@@ -16,7 +16,8 @@ namespace tavlo {
 namespace {
 
 // a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
-constexpr std::size_t group_files = 512;
+constexpr std::size_t usual_in_a_group = 512;
+constexpr std::size_t share_of_handles = 8;    // with few of them a group has this part of them
 constexpr std::size_t most_unrecorded = 4096;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
@@ -241,7 +242,7 @@ Result<void> Runner::step(ItemId id) {
             leaving_.insert(plan_.source_path(it));
         if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
-    const bool full = group_.size() >= group_files || group_bytes_ >= group_most_bytes ||
+    const bool full = group_.size() >= group_files_ || group_bytes_ >= group_most_bytes ||
                       records_.items.size() + ready_.items.size() >= most_unrecorded ||
                       (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
     return full ? flush() : Result<void>{};
@@ -288,6 +289,8 @@ bool Runner::follows_its_folder(ItemId id) {
         default: return false;
     }
 }
+
+std::size_t Runner::most_in_a_group() { return std::clamp<std::size_t>(handle_limit() / share_of_handles, 2, usual_in_a_group); }
 
 Result<void> Runner::flush() {
     // a rename that met another file system comes back as a copy, in a group of its own

@@ -196,6 +196,8 @@ private:
     std::mutex reporting_;
     std::chrono::steady_clock::time_point said_at_hand_{};
     std::optional<Error> stuck_;  ///< why the run stops by itself
+    static std::size_t most_in_a_group();
+    const std::size_t group_files_ = most_in_a_group();  ///< each holds a handle or two until it has its name
     std::chrono::steady_clock::time_point group_began_{};
     std::set<std::uint64_t> not_made_again_;  ///< in an undo: numbers of folders, in the receipt that is undone
     std::vector<ItemId> again_;               ///< renames that met another file system: to be copied instead

@@ -203,7 +203,7 @@ void Runner::remember_source_folder(EntryId entry) {
 /// Undo of a folder that was made: it goes when it is empty again. What it was like is noted before, with its group, so that
 /// an undo of the undo can make it again whatever happens in between; of one that stays the note says nothing new.
 void Runner::step_removal(ItemId id) {
-    if (const auto& number_there = item(id).extras().takes_back; number_there && not_made_again_.contains(*number_there))
+    if (item(id).takes_back != no_item && not_made_again_.contains(item(id).takes_back))
         return fail(id, {Fault::refused, 0, "stays, as the folder that it was could not be made again", plan_.source_path(item(id))});
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);

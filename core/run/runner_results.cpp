@@ -62,12 +62,12 @@ void Runner::settle(ItemId id, Outcome result) {
     head_.totals.count(out.result);
     if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
     if (events_.item) events_.item(id, out);
-    if (const auto& number_there = item(id).extras().takes_back) {
+    if (const ItemId number_there = item(id).takes_back; number_there != no_item) {
         // a folder that is made again is taken back once what it became is gone
         const bool took_back = out.result == Outcome::removed || (out.result == Outcome::restored && out.action != Action::make_folder);
-        if (took_back) records_.taken_back.push_back(*number_there);
+        if (took_back) records_.taken_back.push_back(number_there);
         const bool missing = out.result == Outcome::failed || out.result == Outcome::undecided;
-        if (out.action == Action::make_folder && missing) not_made_again_.insert(*number_there);
+        if (out.action == Action::make_folder && missing) not_made_again_.insert(number_there);
     }
     records_.items.emplace_back(number(id), std::move(out));
 }

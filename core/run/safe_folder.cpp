@@ -74,14 +74,15 @@ Result<Handle> SafeFolder::open_safe(const Handle& in) {
     return failure(std::move(last));
 }
 
-/// The folders that could hold the Safe, from the top of the mount down.
-std::vector<Handle> SafeFolder::candidates(const Handle& near) {
-    std::vector<Handle> found;
+/// The folders that could hold the Safe, from the top of the mount down; as levels above, as there may be more than can be held open.
+std::vector<std::size_t> SafeFolder::candidates(const Handle& near) {
+    std::vector<std::size_t> found;
     auto at = disk_.open_folder_in(near, ".");
     if (!at) return found;
     const auto mount = disk_.mount(*at);
     std::uint64_t device = 0;
-    for (Identity below{};;) {
+    Identity below{};
+    for (std::size_t level = 0;; ++level) {
         const auto here = disk_.status(*at);
         const auto mounted = disk_.mount(*at);
         if (!here || !mount || !mounted || *mounted != *mount) break;
@@ -89,24 +90,32 @@ std::vector<Handle> SafeFolder::candidates(const Handle& near) {
         if (here->id.device != device || here->id.same_thing(below)) break;
         below = here->id;
         // all that was seen so far lies in a source
-        if (std::any_of(sources_.begin(), sources_.end(), [&](const Identity& source) { return source.same_thing(here->id); })) {
+        if (std::any_of(sources_.begin(), sources_.end(), [&](const Identity& source) { return source.same_thing(here->id); }))
             found.clear();
-        } else if (disk_.may_write(*at)) {
-            if (auto again = disk_.open_folder_in(*at, ".")) found.push_back(std::move(*again));
-        }
+        else if (disk_.may_write(*at))
+            found.push_back(level);
         if (here->mount_point) break;
-        auto above = disk_.open_folder_in(*at, "..");
-        if (!above) break;
-        at = std::move(above);
+        auto higher = disk_.open_folder_in(*at, "..");
+        if (!higher) break;
+        at = std::move(higher);
     }
     std::reverse(found.begin(), found.end());
     return found;
 }
 
+Result<Handle> SafeFolder::above(const Handle& near, std::size_t levels) {
+    auto at = disk_.open_folder_in(near, ".");
+    for (; at && levels > 0; --levels) at = disk_.open_folder_in(*at, "..");
+    if (!at) return at;
+    auto path = disk_.real_path(*at);  // for messages: else it is one of many ".."
+    return path ? Handle(at->take(), std::move(*path)) : std::move(at);
+}
+
 Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
     Error last{Fault::no_permission, 0, "there is no folder here that could hold the Safe", near.path()};
-    for (const Handle& candidate : candidates(near)) {
-        auto safe = open_safe(candidate);
+    for (const std::size_t levels : candidates(near)) {
+        const auto candidate = above(near, levels);
+        auto safe = candidate ? open_safe(*candidate) : Result<Handle>(failure(candidate.error()));
         if (!safe) {
             last = safe.error();
             continue;
@@ -162,9 +171,10 @@ void SafeFolder::find_again(const Handle& near) {
     const auto status = disk_.status(near);
     const auto mount = disk_.mount(near);
     if (!status || !mount || shelves_.contains({status->id.device, *mount})) return;
-    for (const Handle& candidate : candidates(near))
-        for (int which = 1; which <= most_safes; ++which) {
-            auto safe = disk_.open_folder_in(candidate, safe_name(which));
+    for (const std::size_t levels : candidates(near)) {
+        const auto candidate = above(near, levels);
+        for (int which = 1; candidate && which <= most_safes; ++which) {
+            auto safe = disk_.open_folder_in(*candidate, safe_name(which));
             if (!safe) break;
             auto shelf = disk_.open_folder_in(*safe, receipt_);
             if (!shelf || !check_private(disk_, *shelf)) continue;
@@ -175,6 +185,7 @@ void SafeFolder::find_again(const Handle& near) {
                                    std::move(*path), status->id.device});
             return;
         }
+    }
 }
 
 std::vector<SafeFolder::Lying> SafeFolder::lying() {
@@ -194,35 +205,46 @@ std::vector<SafeFolder::Lying> SafeFolder::lying() {
     return found;
 }
 
-Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry) {
-    const std::string slot(parent_of(entry.stored));
-    const std::string shelf(parent_of(slot));
+namespace {
+
+/// A folder of the Safe: no link, on its volume, private.
+Result<Handle> step_into(FileSystem& disk, const Handle& in, const std::string& path, const SafeEntry& entry) {
+    auto opened = disk.open_folder_in(in, std::string(name_of(path)));
+    if (!opened && opened.error().fault == Fault::not_a_folder)  // a link answers so
+        return failure(Fault::changed_meanwhile, "is no longer the Safe's own folder", path);
+    if (!opened) return opened;
+    const auto status = disk.status(*opened);
+    if (!status) return failure(status.error());
+    if (status->id.device != entry.identity.device)
+        return failure(Fault::unreachable, "lies on a volume that is not there now", entry.stored);
+    if (auto checked = check_private(disk, *opened); !checked) return failure(checked.error());
+    return opened;
+}
+
+}  // namespace
+
+Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry) {
+    const std::string shelf(parent_of(parent_of(entry.stored)));
     const std::string safe(parent_of(shelf));
     const auto around = disk.open_folder(std::string(parent_of(safe)));
     if (!around) return failure(around.error());
-    const auto step = [&](const Handle& in, const std::string& path) -> Result<Handle> {
-        auto opened = disk.open_folder_in(in, std::string(name_of(path)));
-        if (!opened && opened.error().fault == Fault::not_a_folder)  // a link answers so
-            return failure(Fault::changed_meanwhile, "is no longer the Safe's own folder", path);
-        if (!opened) return opened;
-        const auto status = disk.status(*opened);
-        if (!status) return failure(status.error());
-        if (status->id.device != entry.identity.device)
-            return failure(Fault::unreachable, "lies on a volume that is not there now", entry.stored);
-        if (auto checked = check_private(disk, *opened); !checked) return failure(checked.error());
-        return opened;
-    };
-    const auto safe_folder = step(*around, safe);
-    if (!safe_folder) return failure(safe_folder.error());
-    const auto shelf_folder = step(*safe_folder, shelf);
-    if (!shelf_folder) return failure(shelf_folder.error());
-    auto folder = step(*shelf_folder, slot);
+    const auto safe_folder = step_into(disk, *around, safe, entry);
+    return safe_folder ? step_into(disk, *safe_folder, shelf, entry) : Result<Handle>(failure(safe_folder.error()));
+}
+
+Result<Handle> open_slot(FileSystem& disk, const Handle& shelf, const SafeEntry& entry) {
+    auto folder = step_into(disk, shelf, std::string(parent_of(entry.stored)), entry);
     if (!folder) return folder;
     const auto there = disk.status(*folder, std::string(name_of(entry.stored)));
     if (!there) return failure(there.error());
     if (there->type != entry.type || !is_expected(*there, entry.identity))
         return failure(Fault::changed_meanwhile, "is not the version that was set aside", entry.stored);
     return folder;
+}
+
+Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry) {
+    const auto shelf = open_shelf(disk, entry);
+    return shelf ? open_slot(disk, *shelf, entry) : Result<Handle>(failure(shelf.error()));
 }
 
 }  // namespace tavlo

@@ -54,7 +54,8 @@ private:
         std::string path;
         std::uint64_t device = 0;
     };
-    std::vector<Handle> candidates(const Handle& near);  ///< highest first
+    std::vector<std::size_t> candidates(const Handle& near);
+    Result<Handle> above(const Handle& near, std::size_t levels);  ///< highest first
     Result<Shelf> find(const Handle& near);
     Result<Handle> open_private(const Handle& in, const std::string& name);
     Result<Handle> open_safe(const Handle& in);
@@ -70,5 +71,8 @@ private:
 /// entry    with the numbers that its volume has today
 /// errors   not_found: nothing lies there; changed_meanwhile: something else does, or a link leads elsewhere; no_permission: not ours
 Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry);
+/// The same in two steps, for those who have many versions of one run before them.
+Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry);
+Result<Handle> open_slot(FileSystem& disk, const Handle& shelf, const SafeEntry& entry);
 
 }  // namespace tavlo

@@ -1,16 +1,13 @@
 #include "run/take_back.h"
 
-#include <unistd.h>
-
 #include <optional>
 
 #include "batch/gather.h"
 #include "files/contents.h"
 #include "files/path.h"
+#include "run/past_run.h"
 #include "run/recover.h"
 #include "run/safe_folder.h"
-#include "run/undo_plan.h"
-#include "run/volumes.h"
 
 namespace tavlo {
 
@@ -25,86 +22,21 @@ std::string_view to_text(Difference difference) noexcept {
     return {};
 }
 
-namespace {
-
-/// Size and date alone do not tell that a thing is as the run left it: somebody may have put the date back. Where its status has changed
-/// since, the bytes must: by the hash of the run, or by the source where that stands.
-void find_changed(FileSystem& disk, Looker& look, UndoBasis& basis) {
-    for (const ReceiptItem& item : basis.items) {
-        if (!arrives(item.result) || item.type != FileType::file || item.after_status_changed_ns == 0) continue;
-        const auto seen = basis.places.find(item.place());
-        if (seen == basis.places.end() || seen->second.status.id != item.after) continue;
-        const Status& now = seen->second.status;
-        if (now.status_changed_ns == item.after_status_changed_ns && (now.id.inodes_last() || item.hash.empty())) continue;
-        const auto place = look.open_file(item.place());
-        if (!place) continue;
-        std::optional<bool> same;
-        if (!item.hash.empty()) {
-            const auto hash = hash_of(disk, place->file, Meter{});
-            if (hash) same = *hash == item.hash;
-        } else if (item.action == Action::copy) {
-            const auto source = look.open_file(item.source);
-            const bool stands =
-                source && source->status.id.size_bytes == item.size_bytes && source->status.id.modified_ns == item.modified_ns;
-            const auto equal =
-                stands ? same_bytes(disk, source->file, place->file, Meter{}) : Result<bool>(failure(Fault::not_found, "", ""));
-            if (equal) same = *equal;
-        }
-        // another name of the same file changes its status too, and that is no change of the file
-        const bool unknown_is_changed = now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0;
-        if (same ? !*same : unknown_is_changed) seen->second.changed = true;
-    }
-}
-
-}  // namespace
-
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, bool locked) {
-    UndoBasis basis;
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, bool locked,
+                          const std::function<void(std::uint64_t, std::uint64_t)>& looked_at) {
     auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
     if (!head->undone_by.empty()) return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
     if (!locked && store.is_alive(receipt)) return failure(Fault::refused, "is still going on", receipt);
     if (!only.empty() && head->state != RunState::done)
         return failure(Fault::refused, "has not come to its end, so it is undone whole or gone on with first", receipt);
-    basis.head = std::move(*head);
-    basis.user = ::geteuid();
-    basis.group = ::getegid();
-    basis.now_ns = now_ns();
-    if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { basis.items.push_back(std::move(item)); }); !read)
-        return failure(read.error());
-    const auto taken_back = store.taken_back(receipt);
-    if (!taken_back) return failure(taken_back.error());
-    choose(basis, only, *taken_back);
-    auto folders = store.folders(receipt);
-    if (!folders) return failure(folders.error());
-    basis.folders = std::move(*folders);
-    const auto records = store.volumes(receipt);
-    if (!records) return failure(records.error());
-    const VolumesNow volumes(disk, *records);
-    for (ReceiptItem& item : basis.items) volumes.bring_up_to_date(item);
-    for (FolderTrace& trace : basis.folders) volumes.bring_up_to_date(trace.id);
-    std::vector<std::string> roots = basis.head.roots;
-    for (const ReceiptItem& item : basis.items)
-        if (!item.set_aside.empty())
-            if (auto entry = store.safe_entry(item.set_aside)) {
-                volumes.bring_up_to_date(entry->identity);
-                if (const auto slot = open_slot(disk, *entry); !slot && slot.error().fault != Fault::not_found) continue;
-                roots.emplace_back(parent_of(entry->stored));
-                basis.entries.emplace(item.set_aside, std::move(*entry));
-            }
-    Looker look(disk, roots);
-    for (const auto& place : places_to_look_at(basis)) {
-        const auto status = look.status(place);
-        if (!status) continue;  // nothing there, or nothing that can be reached: the plan says so of the item
-        UndoBasis::Seen seen{*status, {}, {}};
-        if (status->type == FileType::link)
-            if (auto points_at = look.read_link(place)) seen.points_at = std::move(*points_at);
-        if (status->type == FileType::folder)
-            if (auto attributes = look.folder_attributes(place)) seen.attributes = std::move(*attributes);
-        basis.places.emplace(place, std::move(seen));
-    }
-    find_changed(disk, look, basis);
-    return plan_undo(basis);
+    const auto run = PastRun::read(disk, store, std::move(*head));
+    if (!run) return failure(run.error());
+    if (auto chosen = (*run)->choose(only); !chosen) return failure(chosen.error());
+    (*run)->on_progress(looked_at);
+    Plan plan = plan_undo(**run);
+    if (!(*run)->trouble()) return failure((*run)->trouble().error());
+    return plan;
 }
 
 Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store, const std::string& receipt) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <stop_token>
 #include <string>
@@ -9,6 +10,7 @@
 #include "files/looker.h"
 #include "keep/store.h"
 #include "plan/plan.h"
+#include "run/empty_safe.h"
 
 namespace tavlo {
 
@@ -17,8 +19,9 @@ namespace tavlo {
 /// only     the numbers of the items to take back, and what hangs on them (choose()); empty: all
 /// errors   not_found: no such receipt; refused: it was undone already, or has not ended and only some are chosen
 /// locked   whoever asks holds the run's lock (settle_before_undo())
+/// looked_at  called after each item of the receipt, with the number so far and of all
 Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only = {},
-                          bool locked = false);
+                          bool locked = false, const std::function<void(std::uint64_t, std::uint64_t)>& looked_at = {});
 
 /// Before an undo is planned and carried out: a run that was interrupted is settled as recover() would, without beginning anything more.
 /// returns  the run's lock where it has not come to its end, to be held until the undo is through
@@ -50,21 +53,5 @@ private:
     FileSystem& disk_;
     std::stop_token stop_;
 };
-
-/// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when asked.
-/// Nothing that is mounted, or lies on another device, goes with it, at any depth.
-/// older_than_days  only versions of so many days and more, by clocks that can be trusted (Ages); nullopt: all
-/// returns  the ids of what was removed; what could not be removed, or stays, is in `problems`
-struct Emptied {
-    std::vector<std::string> removed;
-    std::vector<Error> problems;
-};
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days = std::nullopt);
-/// The same for versions that were chosen.
-Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries);
-/// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's source.
-/// undo     the receipt of the undo
-/// errors   not_found; refused: it is no undo
-Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo);
 
 }  // namespace tavlo

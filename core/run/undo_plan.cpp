@@ -9,30 +9,51 @@
 
 namespace tavlo {
 
+bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.result == Outcome::removed; }
+
 namespace {
 
 constexpr std::uint32_t usual_mode = 0755;
 
-bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.result == Outcome::removed; }
+using Order = Store::Order;
 
 /// The thing at a place is still what the run left there. A folder's size and time are its entries' affair.
 bool is_unchanged(const Identity& now, const Identity& then, FileType type) {
     return type == FileType::folder ? now.could_be(then) : now == then;
 }
 
+/// Places by a hash of them: of a million nearly all are named once, and no more than that has to be known of those.
+class PlacesNamedTwice {
+public:
+    void add(const std::string& path) { hashes_.push_back(std::hash<std::string>{}(path)); }
+    /// Once all are there.
+    void settle() {
+        std::sort(hashes_.begin(), hashes_.end());
+        for (std::size_t at = 1; at < hashes_.size(); ++at)
+            if (hashes_[at] == hashes_[at - 1]) twice_.insert(hashes_[at]);
+        hashes_ = {};
+    }
+    /// Two that share a hash count as well: then more is kept in mind than has to be.
+    bool contain(const std::string& path) const { return !twice_.empty() && twice_.contains(std::hash<std::string>{}(path)); }
+    bool empty() const { return twice_.empty(); }
+
+private:
+    std::vector<std::size_t> hashes_;
+    std::unordered_set<std::size_t> twice_;
+};
+
 class UndoPlanner {
 public:
-    explicit UndoPlanner(const UndoBasis& basis)
-        : basis_(basis),
-          batch_(std::make_shared<Batch>()),
-          roots_(all_roots(basis)),
-          sources_(batch_->folders, roots_),
-          targets_(plan_.targets, roots_) {
+    explicit UndoPlanner(UndoBasis& basis) : basis_(basis), batch_(std::make_shared<Batch>()) {
+        go_through_once();
+        roots_ = all_roots();
+        sources_.emplace(batch_->folders, roots_);
+        targets_.emplace(plan_.targets, roots_);
         plan_.operation = Operation::undo;
         plan_.destination = basis.head.destination;
         plan_.undoes = basis.head.id;
         plan_.undoes_some = basis.some;
-        targets_.at(basis.head.destination);
+        targets_->at(basis.head.destination);
     }
 
     Plan run() && {
@@ -43,64 +64,94 @@ public:
         for (const FolderTrace* trace : removed_)
             if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
                 make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
-        for (const ReceiptItem& item : basis_.items)
-            if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
-                (counts(item) || (basis_.some && something_goes_back_into(item.source))))
-                make_moved_folder_again(item);
+        if (moved_whole_)
+            basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+                if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
+                    (counts(number, item) || (basis_.some && something_goes_back_into(item.source))))
+                    make_moved_folder_again(item);
+            });
         make_missing_folders_again();
-        for (const ReceiptItem& item : basis_.items)
-            if (counts(item)) ++wanted_[item.place()];
-        // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
-        // goes in reverse
-        const bool in_order = std::any_of(basis_.items.begin(), basis_.items.end(), [&](const ReceiptItem& item) {
-            if (counts(item) && made_room(item)) return true;
-            return item.type == FileType::folder && counts(item) && wanted_[item.place()] > 1;
+        basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
+            if (!counts(number, item)) return;
+            if (item.type != FileType::folder)
+                take_back(number, item);
+            else if (in_order_)
+                take_back_folder(number, item);
         });
-        for (auto item = basis_.items.rbegin(); item != basis_.items.rend(); ++item) {
-            if (!counts(*item)) continue;
-            if (item->type != FileType::folder)
-                take_back(*item);
-            else if (in_order)
-                take_back_folder(*item);
+        now_taking_back_ = no_item;  // with these, what was taken back before is complete
+        if (!waiting_.empty())
+            basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
+                if (waiting_.contains(number)) bring_back(number, item, item.set_aside, item.place(), std::nullopt);
+            });
+        if (has_folders_ && !in_order_)
+            basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
+                if (counts(number, item) && item.type == FileType::folder) take_back_folder(number, item);
+            });
+        for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace) {
+            now_taking_back_ = no_item;
+            if (trace->made && !basis_.some) remove_made(trace->path, trace->id);
         }
-        now_taking_back_.reset();  // with these, what was taken back before is complete
-        for (const ReceiptItem* item : waiting_) bring_back(*item, item->set_aside, item->place(), std::nullopt);
-        for (auto item = basis_.items.rbegin(); item != basis_.items.rend() && !in_order; ++item)
-            if (counts(*item) && item->type == FileType::folder) take_back_folder(*item);
-        for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace)
-            if (now_taking_back_.reset(); trace->made && !basis_.some) remove_made(trace->path, trace->id);
         plan_.batch = batch_;
         plan_.finals = plan_.targets;
         plan_.totals = total(plan_);
         return std::move(plan_);
     }
 
-    static std::vector<std::string> all_roots(const UndoBasis& basis) {
-        std::set<std::string> all(basis.head.roots.begin(), basis.head.roots.end());
+private:
+    bool counts(std::uint64_t number, const ReceiptItem& item) const {
+        return took_effect(item) && (basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]));
+    }
+
+    /// What has to be known of all before the first is taken back.
+    void go_through_once() {
+        std::vector<std::string> folder_places;
+        basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+            if (!took_effect(item)) return;
+            if (item.action == Action::move) {
+                const std::string parent(parent_of(item.source));
+                sources_of_moves_.insert(parent);
+                if (counts(number, item) && item.brought_back.empty()) goes_back_into_.insert(parent);
+            }
+            if (item.type == FileType::folder && item.moved_whole) moved_whole_ = true;
+            if (!counts(number, item)) return;
+            named_.add(item.place());
+            if (item.source != item.place()) named_.add(item.source);
+            wanted_.add(item.place());
+            // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
+            // goes in reverse
+            if (made_room(item)) in_order_ = true;
+            if (item.type != FileType::folder) return;
+            has_folders_ = true;
+            folder_places.push_back(item.place());
+        });
+        for (const FolderTrace& trace : basis_.folders) named_.add(trace.path);
+        named_.settle();
+        wanted_.settle();
+        in_order_ =
+            in_order_ || std::any_of(folder_places.begin(), folder_places.end(), [&](const auto& path) { return wanted_.contain(path); });
+    }
+
+    std::vector<std::string> all_roots() {
+        std::set<std::string> all(basis_.head.roots.begin(), basis_.head.roots.end());
         // a folder that was tidied away is reached from the nearest one that is still there
-        for (const ReceiptItem& item : basis.items) {
-            if (!took_effect(item) || item.action != Action::move) continue;
-            std::string at(parent_of(item.source));
-            if (basis.places.contains(at) || at == "/") continue;
-            for (; at != "/" && !basis.places.contains(at); at = std::string(parent_of(at))) all.erase(at);
+        for (const auto& parent : sources_of_moves_) {
+            std::string at = parent;
+            if (at == "/" || basis_.look(at)) continue;
+            for (; at != "/" && !basis_.look(at); at = std::string(parent_of(at))) all.erase(at);
             all.insert(at);
         }
         std::vector<std::string> roots(all.begin(), all.end());
-        for (const auto& [id, entry] : basis.entries) roots.emplace_back(parent_of(entry.stored));
+        for (auto& shelf : basis_.shelves()) roots.push_back(std::move(shelf));
         return roots;
     }
-
-private:
-    std::size_t number_of(const ReceiptItem& item) const { return static_cast<std::size_t>(&item - basis_.items.data()); }
-    bool counts(const ReceiptItem& item) const { return took_effect(item) && (basis_.chosen.empty() || basis_.chosen[number_of(item)]); }
 
     /// Only where chosen items are taken back: a folder that is gone by now is needed again where one of them goes back into it.
     bool something_goes_back_into(const std::string& folder) {
         if (needed_.empty())
-            for (const ReceiptItem& item : basis_.items) {
-                if (!counts(item)) continue;
+            basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+                if (!counts(number, item)) return;
                 for (std::string at(parent_of(item.source)); needed_.insert(at).second && at != "/";) at = std::string(parent_of(at));
-            }
+            });
         return needed_.contains(folder);
     }
 
@@ -114,33 +165,41 @@ private:
     struct Standing {
         Status status;
         std::string points_at{};
-        bool changed = false;
     };
 
     /// What holds a place once the items planned so far are through; nullopt: nothing.
-    std::optional<Standing> at(const std::string& path) const {
+    std::optional<Standing> at(const std::string& path) {
         if (const auto expected = expected_.find(path); expected != expected_.end()) return expected->second;
-        const auto seen = basis_.places.find(path);
-        if (seen == basis_.places.end()) return std::nullopt;
-        return Standing{seen->second.status, seen->second.points_at, seen->second.changed};
+        auto seen = basis_.look(path);
+        if (!seen) return std::nullopt;
+        return Standing{seen->status, std::move(seen->points_at)};
+    }
+
+    /// What an item that was planned leaves at a place; kept in mind where another one asks for that place.
+    void expect(const std::string& path, std::optional<Standing> standing) {
+        if (named_.contain(path)) expected_[path] = std::move(standing);
     }
 
     Item& add(const std::string& source, const std::string& target, const Standing& what, Action action, Outcome outcome) {
         Entry entry;
-        entry.folder = sources_.at(std::string(parent_of(source)));
+        entry.folder = sources_->at(std::string(parent_of(source)));
         entry.name = std::string(name_of(source));
         entry.status = what.status;
         entry.points_at = what.points_at;
         batch_->entries.push_back(std::move(entry));
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
-        item.folder = targets_.at(std::string(parent_of(target)));
+        item.folder = targets_->at(std::string(parent_of(target)));
         if (name_of(target) != batch_->entries.back().name) item.add_extras().name = std::string(name_of(target));
         item.action = action;
         item.outcome = outcome;
-        if (now_taking_back_) item.add_extras().takes_back = *now_taking_back_;
+        item.takes_back = now_taking_back_;
         return item;
     }
+
+    /// Keeps account of how many names a folder will hold, for those that go once they are empty.
+    void name_goes(const std::string& path) { --change_of_names_[std::string(parent_of(path))]; }
+    void name_comes(const std::string& path) { ++change_of_names_[std::string(parent_of(path))]; }
 
     void collide(Item& item, const Status& held, Decision decision) {
         const Status& incoming = batch_->entries[item.entry].status;
@@ -164,15 +223,11 @@ private:
         if (now) collide(item, now->status, Decision::undecided);
     }
 
-    const SafeEntry* entry(const std::string& id) const {
-        const auto found = basis_.entries.find(id);
-        return found == basis_.entries.end() ? nullptr : &found->second;
-    }
-
     /// A version comes back from the Safe to the place that it held, over what the run put there, if that still holds it.
-    void bring_back(const ReceiptItem& was, const std::string& id, const std::string& place, const std::optional<Standing>& over) {
-        const SafeEntry* version = entry(id);
-        auto stored = version == nullptr ? std::nullopt : at(version->stored);
+    void bring_back(std::uint64_t number, const ReceiptItem& was, const std::string& id, const std::string& place,
+                    const std::optional<Standing>& over) {
+        const auto version = basis_.version(id);
+        auto stored = version ? at(version->stored) : std::nullopt;
         // what lies there is looked at before the index is trusted
         if (stored && !expected_.contains(version->stored) &&
             (stored->status.type != version->type || !is_unchanged(stored->status.id, version->identity, version->type)))
@@ -187,102 +242,124 @@ private:
         }
         Item& item = add(version->stored, place, *stored, Action::move, Outcome::restored);
         item.add_extras().entry_of_safe = id;
-        if (over) collide(item, over->status, Decision::overwrite);
-        if (stored->status.type == FileType::folder) item.whole = true;
-        expected_[version->stored] = std::nullopt;
-        expected_[place] = *stored;
-        if (stored->status.type == FileType::folder) expect_inside(was, place);
+        if (over)
+            collide(item, over->status, Decision::overwrite);
+        else
+            name_comes(place);
+        if (stored->status.type == FileType::folder) {
+            item.whole = true;
+            expected_[version->stored] = std::nullopt;
+            expect_inside(number, place);
+        }
+        expect(place, *stored);
     }
 
     /// With a folder comes what the run had put into it before it was set aside.
-    void expect_inside(const ReceiptItem& was, const std::string& folder) {
-        for (const ReceiptItem& item : basis_.items) {
-            if (&item == &was) break;
-            if (!took_effect(item) || item.place() == folder || !is_within(item.place(), folder)) continue;
+    void expect_inside(std::uint64_t before, const std::string& folder) {
+        if (named_.empty()) return;
+        basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+            if (number >= before || !took_effect(item) || item.place() == folder || !is_within(item.place(), folder)) return;
             Status status;
             status.type = item.type;
             status.id = item.after;
-            expected_[item.place()] = Standing{status};
-        }
+            expect(item.place(), Standing{status});
+        });
     }
 
-    void take_back(const ReceiptItem& was) {
-        now_taking_back_ = number_of(was);
+    void take_back(std::uint64_t number, const ReceiptItem& was) {
+        now_taking_back_ = static_cast<ItemId>(number);
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
-            return bring_back(was, was.set_aside, was.source, std::nullopt);
+            return bring_back(number, was, was.set_aside, was.source, std::nullopt);
         }
         const std::string& place = was.place();
         const auto now = at(place);
         const bool goes_back = was.action == Action::move && was.brought_back.empty();
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
-        if (now->changed || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, back_to, now, "was changed since");
+        const bool is_expected = expected_.contains(place);
+        if (!is_unchanged(now->status.id, was.after, was.type) || (!is_expected && basis_.is_changed(was, now->status)))
+            return leave(was, place, back_to, now, "was changed since");
         if (!goes_back) {
-            if (!was.set_aside.empty()) return bring_back(was, was.set_aside, place, now);
+            if (!was.set_aside.empty()) return bring_back(number, was, was.set_aside, place, now);
             add(place, place, *now, Action::take_away, Outcome::removed);
-            expected_[place] = std::nullopt;
-            return;
+            name_goes(place);
+            return expect(place, std::nullopt);
         }
         if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
         add(place, was.source, *now, Action::move, Outcome::restored);
-        expected_[place] = std::nullopt;
-        expected_[was.source] = *now;
+        name_goes(place);
+        name_comes(was.source);
+        expect(place, std::nullopt);
+        expect(was.source, *now);
         if (was.set_aside.empty()) return;
         // the place is free once the file has left it: between file systems that is when its group is through, so these come
         // after all that leave; but for twins, where the next one to leave is what comes back here
-        if (wanted_[place] > 1)
-            bring_back(was, was.set_aside, place, std::nullopt);
+        if (wanted_.contain(place))
+            bring_back(number, was, was.set_aside, place, std::nullopt);
         else
-            waiting_.push_back(&was);
+            waiting_.insert(number);
     }
 
-    void take_back_folder(const ReceiptItem& was) {
-        now_taking_back_ = number_of(was);
+    void take_back_folder(std::uint64_t number, const ReceiptItem& was) {
+        now_taking_back_ = static_cast<ItemId>(number);
         const std::string& place = was.place();
         if (made_room(was)) {
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, was.source, now, "was changed since");
             if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
             add(place, was.source, *now, Action::move, Outcome::restored).whole = true;
-            expected_[place] = std::nullopt;
-            expected_[was.source] = *now;
-            return;
+            name_goes(place);
+            name_comes(was.source);
+            expect(place, std::nullopt);
+            return expect(was.source, *now);
         }
         if (was.result == Outcome::removed) {
             if (was.action != Action::take_away) {  // it is among the removed folders, and made again by now where its place was free
                 for (const FolderTrace* trace : removed_)
-                    if (trace->path == place && !at(place)) make_again(place, trace->attributes);
+                    if (trace->path == place && !at(place)) make_again(trace->path, trace->attributes);
                 return;
             }
             if (const auto held = at(place)) return leave(was, place, place, held, "something else is there now");
-            return bring_back(was, was.set_aside, place, std::nullopt);
+            return bring_back(number, was, was.set_aside, place, std::nullopt);
         }
         if (was.action == Action::move && !was.brought_back.empty()) {  // a folder brought back from the Safe goes there again
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");
             add(place, place, *now, Action::take_away, Outcome::removed);
-            expected_[place] = std::nullopt;
+            name_goes(place);
+            expect(place, std::nullopt);
         } else {
             remove_made(place, was.after);
         }
-        if (!was.set_aside.empty()) bring_back(was, was.set_aside, place, std::nullopt);
+        if (!was.set_aside.empty()) bring_back(number, was, was.set_aside, place, std::nullopt);
     }
 
     void remove_made(const std::string& path, const Identity& id) {
         const auto now = at(path);
         if (!now || !now->status.id.could_be(id)) return;  // it is not there, or another: nothing that this run left
+        const auto names = basis_.names_in(path);
+        const auto change = change_of_names_.find(path);
+        const bool holds = names && static_cast<std::int64_t>(*names) + (change == change_of_names_.end() ? 0 : change->second) > 0;
+        if (holds) {
+            Item& item = add(path, path, *now, Action::remove_folder, Outcome::skipped);
+            item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, "still holds something, and stays", path});
+            return;
+        }
         add(path, path, *now, Action::remove_folder, Outcome::removed);
-        expected_[path] = std::nullopt;
+        name_goes(path);
+        expect(path, std::nullopt);
     }
 
     /// The number of the folder that was there before it moved, so that what it became stays where it cannot be made again.
     void note_what_is_made_again(const std::string& path) {
-        if (numbers_by_source_.empty())
-            for (const ReceiptItem& item : basis_.items)
-                if (item.type == FileType::folder && took_effect(item)) numbers_by_source_.emplace(item.source, number_of(item));
+        if (numbers_by_source_.empty() && has_folders_)
+            basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+                if (item.type == FileType::folder && took_effect(item))
+                    numbers_by_source_.emplace(item.source, static_cast<ItemId>(number));
+            });
         const auto found = numbers_by_source_.find(path);
-        now_taking_back_ = found == numbers_by_source_.end() ? std::nullopt : std::optional(found->second);
+        now_taking_back_ = found == numbers_by_source_.end() ? no_item : found->second;
     }
 
     void make_again(const std::string& path, const Attributes& attributes) {
@@ -294,8 +371,9 @@ private:
         note_what_is_made_again(path);
         Item& item = add(path, path, {status}, Action::make_folder, Outcome::restored);
         now_taking_back_ = before;
-        item.inside = targets_.at(path);
+        item.inside = targets_->at(path);
         item.add_extras().attributes = std::make_shared<const Attributes>(attributes);
+        name_comes(path);
         expected_[path] = Standing{status};
     }
 
@@ -303,7 +381,7 @@ private:
         if (!was.brought_back.empty()) return;
         Attributes attributes;
         attributes.mode = was.after_mode;
-        if (const auto* seen = find_folder(was)) attributes = seen->attributes;
+        if (auto seen = attributes_of_moved(was)) attributes = std::move(*seen);
         attributes.modified_ns = was.modified_ns;
         make_again(was.source, attributes);
     }
@@ -311,14 +389,13 @@ private:
     /// Folders that somebody has tidied away since, and that something goes back into.
     void make_missing_folders_again() {
         std::set<std::string> missing;
-        for (const ReceiptItem& item : basis_.items) {
-            if (!counts(item) || item.action != Action::move || !item.brought_back.empty()) continue;
-            for (std::string at(parent_of(item.source)); at != "/" && !this->at(at) && missing.insert(at).second;)
-                at = std::string(parent_of(at));
-        }
+        for (const auto& parent : goes_back_into_)
+            for (std::string at = parent; at != "/" && !this->at(at) && missing.insert(at).second;) at = std::string(parent_of(at));
+        if (missing.empty()) return;
         std::unordered_map<std::string, std::uint32_t> modes;  // as far as the run has seen them
-        for (const ReceiptItem& item : basis_.items)
+        basis_.each(Order::forwards, [&](std::uint64_t, const ReceiptItem& item) {
             if (item.type == FileType::folder && item.after_mode != 0) modes.emplace(item.source, item.after_mode);
+        });
         for (const auto& path : missing) {  // in the order of their paths, what holds others comes first
             Attributes attributes;
             const auto mode = modes.find(path);
@@ -330,30 +407,41 @@ private:
         }
     }
 
-    /// The folder that moved, as it was seen: where it went, or in the Safe, where a twin has replaced it since.
-    const UndoBasis::Seen* find_folder(const ReceiptItem& was) const {
-        const auto is_it = [&](const std::string& path) -> const UndoBasis::Seen* {
-            const auto seen = basis_.places.find(path);
-            return seen != basis_.places.end() && seen->second.status.id.could_be(was.after) ? &seen->second : nullptr;
+    /// Of the folder that moved, as it is seen where it went, or in the Safe, where a twin has replaced it since.
+    std::optional<Attributes> attributes_of_moved(const ReceiptItem& was) {
+        const auto is_it = [&](const std::string& path) {
+            const auto seen = basis_.look(path);
+            return seen && seen->status.id.could_be(was.after);
         };
-        if (const auto* there = is_it(was.place())) return there;
-        for (const auto& [id, version] : basis_.entries)
-            if (const auto* in_safe = is_it(version.stored)) return in_safe;
-        return nullptr;
+        if (is_it(was.place())) return basis_.attributes(was.place());
+        if (!folder_versions_) folder_versions_ = basis_.folder_versions();
+        for (const SafeEntry& version : *folder_versions_)
+            if (is_it(version.stored)) return basis_.attributes(version.stored);
+        return std::nullopt;
     }
 
-    const UndoBasis& basis_;
+    UndoBasis& basis_;
     Plan plan_;
     std::shared_ptr<Batch> batch_;
     std::vector<std::string> roots_;
-    FolderPaths sources_;
-    FolderPaths targets_;
+    std::optional<FolderPaths> sources_;
+    std::optional<FolderPaths> targets_;
+
+    PlacesNamedTwice named_;                  ///< by items that count, as their place or their source
+    PlacesNamedTwice wanted_;                 ///< the places that such items got
+    std::set<std::string> sources_of_moves_;  ///< folders
+    std::set<std::string> goes_back_into_;    ///< those of them that something goes back into
+    bool moved_whole_ = false;                ///< a folder went by one rename
+    bool has_folders_ = false;
+    bool in_order_ = false;  ///< everything goes in reverse, folders too
+
     std::vector<const FolderTrace*> removed_;
-    std::unordered_map<std::string, int> wanted_;                       ///< items of the receipt by the place they got
-    std::unordered_set<std::string> needed_;                            ///< folders that chosen items go back into, and those above them
-    std::unordered_map<std::string, std::uint64_t> numbers_by_source_;  ///< of folders
-    std::optional<std::uint64_t> now_taking_back_;
-    std::vector<const ReceiptItem*> waiting_;  ///< whose old versions come back after all files have left
+    std::optional<std::vector<SafeEntry>> folder_versions_;
+    std::unordered_set<std::string> needed_;                         ///< folders that chosen items go back into, and those above them
+    std::unordered_map<std::string, ItemId> numbers_by_source_;      ///< of folders
+    std::unordered_map<std::string, std::int64_t> change_of_names_;  ///< by folder: names that come, less those that go
+    ItemId now_taking_back_ = no_item;
+    std::unordered_set<std::uint64_t> waiting_;  ///< items whose old versions come back after all files have left
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
 
@@ -368,18 +456,19 @@ std::string inode_of(const ReceiptItem& item) { return std::to_string(item.after
 
 }  // namespace
 
-void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const std::vector<std::uint64_t>& taken_back) {
-    basis.some = !numbers.empty();
-    basis.chosen.assign(basis.items.size(), !basis.some);
+std::vector<bool> choose(const std::vector<ReceiptItem>& items, const std::vector<std::uint64_t>& numbers,
+                         const std::vector<std::uint64_t>& taken_back) {
+    const bool some = !numbers.empty();
+    std::vector<bool> chosen(items.size(), !some);
     std::unordered_set<std::string> places;
     std::unordered_set<std::string> folders;
     std::unordered_set<std::string> links;  // names of one file: apart they would come back as two
     std::unordered_map<std::string, int> wanted;
-    for (const ReceiptItem& item : basis.items)
+    for (const ReceiptItem& item : items)
         if (took_effect(item)) ++wanted[item.place()];
     const auto take = [&](std::size_t number) {
-        const ReceiptItem& item = basis.items[number];
-        basis.chosen[number] = true;
+        const ReceiptItem& item = items[number];
+        chosen[number] = true;
         places.insert(item.place());
         if (goes_back_to_another_file_system(item)) links.insert(inode_of(item));
         // a folder above it may have been displaced by a twin since: that one goes first
@@ -395,31 +484,18 @@ void choose(UndoBasis& basis, const std::vector<std::uint64_t>& numbers, const s
         return false;
     };
     for (const auto number : numbers)
-        if (number < basis.items.size()) take(static_cast<std::size_t>(number));
-    for (bool grew = basis.some; std::exchange(grew, false);)
-        for (std::size_t number = 0; number < basis.items.size(); ++number)
-            if (!basis.chosen[number] && took_effect(basis.items[number]) && hangs_on_chosen(basis.items[number])) {
+        if (number < items.size()) take(static_cast<std::size_t>(number));
+    for (bool grew = some; std::exchange(grew, false);)
+        for (std::size_t number = 0; number < items.size(); ++number)
+            if (!chosen[number] && took_effect(items[number]) && hangs_on_chosen(items[number])) {
                 take(number);
                 grew = true;
             }
     for (const auto number : taken_back)
-        if (number < basis.items.size()) basis.chosen[static_cast<std::size_t>(number)] = false;
+        if (number < items.size()) chosen[static_cast<std::size_t>(number)] = false;
+    return chosen;
 }
 
-std::vector<std::string> places_to_look_at(const UndoBasis& basis) {
-    std::set<std::string> places;
-    for (const ReceiptItem& item : basis.items) {
-        if (!took_effect(item)) continue;
-        places.insert(item.place());
-        places.insert(item.source);
-        if (item.action != Action::move) continue;
-        for (std::string at(parent_of(item.source)); at != "/" && !at.empty() && places.insert(at).second;) at = std::string(parent_of(at));
-    }
-    for (const FolderTrace& trace : basis.folders) places.insert(trace.path);
-    for (const auto& [id, entry] : basis.entries) places.insert(entry.stored);
-    return {places.begin(), places.end()};
-}
-
-Plan plan_undo(const UndoBasis& basis) { return UndoPlanner(basis).run(); }
+Plan plan_undo(UndoBasis& basis) { return UndoPlanner(basis).run(); }
 
 }  // namespace tavlo

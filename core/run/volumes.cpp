@@ -77,20 +77,24 @@ void VolumesNow::bring_up_to_date(Intent& intent) const {
     bring_up_to_date(intent.expected);
 }
 
-SafeEntry entry_now(FileSystem& disk, Store& store, SafeEntry entry) {
-    const auto records = store.volumes(entry.receipt);
-    if (!records) return entry;
-    if (records->empty()) {  // of a run from before volumes were noted: the thing itself must tell
-        if (const auto now = volume_at(disk, std::string(parent_of(entry.stored)))) entry.identity.device = now->device;
+SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now, SafeEntry entry) {
+    if (records.empty()) {  // of a run from before volumes were noted: the thing itself must tell
+        if (now) entry.identity.device = now->device;
         return entry;
     }
-    for (const VolumeRecord& record : *records) {
+    for (const VolumeRecord& record : records) {
         if (record.device != entry.identity.device) continue;
-        const auto now = volume_at(disk, std::string(parent_of(entry.stored)));
         entry.identity.device = now && now->identity == record.identity ? now->device : nowhere;
         break;
     }
     return entry;
+}
+
+SafeEntry entry_now(FileSystem& disk, Store& store, SafeEntry entry) {
+    const auto records = store.volumes(entry.receipt);
+    if (!records) return entry;
+    const auto now = volume_at(disk, std::string(parent_of(entry.stored)));
+    return entry_now(*records, now, std::move(entry));
 }
 
 Error waits_for(const VolumeRecord& volume) {

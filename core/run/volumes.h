@@ -1,6 +1,7 @@
 #pragma once
 
 #include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -42,6 +43,9 @@ private:
 
 /// The same for one version: where it lay is where its volume is looked for.
 SafeEntry entry_now(FileSystem& disk, Store& store, SafeEntry entry);
+/// records  of its run
+/// now      what is there where it lay
+SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now, SafeEntry entry);
 
 /// Why something waits: a volume of the run is not there.
 Error waits_for(const VolumeRecord& volume);

@@ -5,6 +5,7 @@
 
 #include "files/path.h"
 #include "select/amounts.h"
+#include "select/encodings.h"
 #include "select/numbers.h"
 
 namespace tavlo {
@@ -127,6 +128,7 @@ public:
         const std::string_view whole = unquoted(without_bullet(trimmed(line)));
         if (whole.empty()) return;
         if (auto fits = matcher_.by_name(whole); !fits.empty()) return add(whole, number, std::move(fits));
+        if (!is_utf8(line)) return this->line(from_latin1(line), number);
         if (line.find('\t') != std::string_view::npos) return row(parts_of(line, '\t'), number);
         for (const char by : {';', ','})
             if (whole.find(by) != std::string_view::npos) {
@@ -180,7 +182,8 @@ private:
 }  // namespace
 
 std::vector<ListedName> match_list(std::string_view text, const std::vector<std::string>& names) {
-    if (text.starts_with("\xef\xbb\xbf")) text.remove_prefix(3);  // a byte order mark, as sheets write it
+    const std::string read = without_utf16(text);
+    text = read;
     Reader reader(names);
     for (std::size_t number = 1; !text.empty(); ++number) {
         const auto end = text.find('\n');

@@ -21,6 +21,9 @@ struct ListedName {
 /// fits anything decides: as it stands; without regard to case; without its extension; a number alone fits names that have that
 /// number, with or without leading zeros; as a part of a name, numbers again without regard to leading zeros. "120-135" asks
 /// for each of these numbers (up to 10,000).
+///
+/// text  UTF-8, or UTF-16 of either order, with a byte order mark or without; a line that is not valid UTF-8 is taken as the bytes that it
+///       is, as file names may be, and where that fits nothing as Latin-1 (as Windows has it, code page 1252)
 std::vector<ListedName> match_list(std::string_view text, const std::vector<std::string>& names);
 
 }  // namespace tavlo

@@ -95,7 +95,7 @@ TEST_CASE("versions leave the Safe by themselves only at the age that was set; a
     const auto store = Store::open(shelf.temp.path("state"));
     const auto entries = (*store)->safe_entries();
     SafeEntry old = entries->front();
-    REQUIRE((*store)->forget_safe_entry(old.id));
+    REQUIRE((*store)->forget_safe_entries({old.id}));
     constexpr std::int64_t hundred_days_ns = 100 * std::int64_t{86'400'000'000'000};
     old.set_aside_ns -= hundred_days_ns;  // by both clocks
     old.since_boot_ns -= hundred_days_ns;

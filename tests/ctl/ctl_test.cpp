@@ -7,56 +7,14 @@
 
 #include <catch2/catch.hpp>
 #include <filesystem>
-#include <nlohmann/json.hpp>
 
+#include "script.h"
 #include "support/mounts.h"
-#include "support/temp_folder.h"
 #include "support/tree.h"
 
 using Json = nlohmann::json;
 
 namespace {
-
-struct Answer {
-    int status = -1;
-    std::string out;
-    std::string err;
-    Json json() const { return Json::parse(out); }
-};
-
-/// tavloctl as a script runs it: with arguments as they are, and a state folder of the test's own.
-class Script {
-public:
-    explicit Script(const TempFolder& temp) : temp_(temp) {}
-    ~Script() { run({"safe", "empty"}); }  // of what this test set aside
-    Script(const Script&) = delete;
-    Script& operator=(const Script&) = delete;
-
-    Answer run(std::vector<std::string> words) const {
-        const std::string out = temp_.path("stdout");
-        const std::string err = temp_.path("stderr");
-        const pid_t child = ::fork();
-        if (child == 0) {
-            ::setenv("XDG_STATE_HOME", temp_.path("xdg").c_str(), 1);
-            if (::freopen(out.c_str(), "w", stdout) == nullptr || ::freopen(err.c_str(), "w", stderr) == nullptr) ::_exit(126);
-            words.insert(words.begin(), TAVLOCTL);
-            std::vector<char*> argv;
-            for (auto& word : words) argv.push_back(word.data());
-            argv.push_back(nullptr);
-            ::execv(TAVLOCTL, argv.data());
-            ::_exit(127);
-        }
-        int status = 0;
-        ::waitpid(child, &status, 0);
-        Answer answer{WIFEXITED(status) ? WEXITSTATUS(status) : 128 + WTERMSIG(status), temp_.read("stdout"), temp_.read("stderr")};
-        std::filesystem::remove(out);
-        std::filesystem::remove(err);
-        return answer;
-    }
-
-private:
-    const TempFolder& temp_;
-};
 
 /// As it is, with the environment of the test.
 int run_tavloctl(const std::vector<std::string>& words, const TempFolder& temp) {

@@ -12,6 +12,8 @@
 #include "keep/documents.h"
 #include "run/recover.h"
 #include "support/every_call.h"
+#include "support/jobs.h"
+#include "support/older_state.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
@@ -165,47 +167,56 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
     CHECK_FALSE(temp.has("to/from"));
 }
 
-TEST_CASE("the state of a version before is taken over, with what it left interrupted where it can be read", "[damage]") {
-    const int version = GENERATE(2, 3);
-    TempFolder temp;
-    temp.write("from/a", "a");
-    const std::string database = temp.path("state/tavlo.sqlite");
-    std::string id;
-    {
-        Jobs jobs(temp.path("state"));
-        id = jobs.run(copy({temp.path("from/a")}, temp.path("to"))).head.id;
-    }
+TEST_CASE("the state of an older version is taken over: receipts, the Safe, and from schema 3 on what it left interrupted",
+          "[damage][older]") {
+    const int schema = GENERATE(2, 3, 4);
     const bool interrupted = GENERATE(false, true);
-    {
-        if (interrupted) {
-            ReceiptHead head;
-            head.id = "interrupted";
-            bool given = false;
-            REQUIRE(value(Store::open(temp.path("state")))->begin(head, [&] {
-                return std::exchange(given, true) ? std::nullopt : std::optional(PendingItem{});
-            }));
-        }
-        SQLite::Database before(database, SQLite::OPEN_READWRITE);
-        before.exec(
-            "drop table volumes; drop table clock; alter table receipts drop column problem; alter table receipts drop column may_lose;"
-            "alter table receipts drop column verify; alter table safe drop column boot; alter table safe drop column since_boot;"
-            "pragma user_version = 3");
-        if (version == 2)
-            before.exec(
-                "drop table taken_back; alter table receipts drop column paused; alter table receipts drop column undoes_some;"
-                "alter table items drop column fault; pragma user_version = 2");
+    TempFolder temp;
+    const std::string state = temp.path("state");
+    CAPTURE(schema, interrupted);
+    if (interrupted) {
+        make_state(temp, state);
+    } else {
+        temp.write("from/box/1", "incoming");
+        temp.write("to/box/1", "held, longer");
+        const auto plan = value(prepare(*make_disk(), with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite))).plan;
+        REQUIRE(carry_out(*make_disk(), *value(Store::open(state)), *plan, {}));
     }
-    auto store = Store::open(temp.path("state"));
-    if (interrupted && version == 2) {
+    const auto before = [&] {
+        const auto store = value(Store::open(state));
+        return std::pair(value(store->receipts()), value(store->safe_entries()));
+    }();
+    make_older(state, schema);
+    auto store = Store::open(state);
+    if (interrupted && schema == 2) {
         REQUIRE_FALSE(store);
         CHECK(describe(store.error()).find("older version of Tavlo") != std::string::npos);
         return;
     }
     REQUIRE(store);
-    if (interrupted) CHECK(value((*store)->pending("interrupted")).size() == 1);
-    CHECK(value((*store)->receipt(id)).totals.of(Outcome::created) == 1);
-    store->reset();
-    Jobs jobs(temp.path("state"));
-    CHECK(jobs.undo(id).of(Outcome::removed) == 2);
-    CHECK_FALSE(temp.has("to"));
+    const auto disk = make_disk();
+    const auto recovered = value(recover(*disk, **store));
+    CHECK(recovered.problems.empty());
+    CHECK(recovered.completed.size() == (interrupted ? 1 : 0));
+    if (interrupted) {
+        CHECK(recovered.completed.front().totals.of(Outcome::failed) == 0);
+        CHECK(recovered.completed.front().totals.of(Outcome::renamed) == 20);
+    }
+    // the versions that were set aside are found, and come back with the undo of what had displaced them
+    const auto now = value((*store)->safe_entries());
+    REQUIRE(now.size() == before.second.size());
+    for (std::size_t at = 0; at < now.size(); ++at) {
+        CHECK(now[at].id == before.second[at].id);
+        CHECK(now[at].original == before.second[at].original);
+        CHECK(now[at].stored == before.second[at].stored);
+        CHECK(now[at].identity == before.second[at].identity);
+    }
+    for (const ReceiptHead& head : value((*store)->receipts())) {
+        const Plan plan = value(prepare_undo(*disk, **store, head.id));
+        const ReceiptHead undone = value(carry_out(*disk, **store, plan, {}));
+        CHECK(undone.totals.of(Outcome::failed) + undone.totals.of(Outcome::undecided) == 0);
+    }
+    for (int i = 0; i < 20 && interrupted; ++i) CHECK(temp.read("from/box/" + std::to_string(i)) == "incoming " + std::to_string(i));
+    CHECK(temp.read(interrupted ? "to/box/2" : "to/box/1").starts_with("held, longer"));
+    (void)empty_safe(*disk, **store);
 }

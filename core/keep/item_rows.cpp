@@ -1,0 +1,219 @@
+#include "keep/item_rows.h"
+
+#include <algorithm>
+
+#include "keep/sqlite_rows.h"
+
+namespace tavlo {
+
+namespace {
+
+constexpr std::uint64_t items_in_a_row = 256;
+constexpr unsigned char none = 0xff;              // there is no such item
+constexpr unsigned char taken_back_since = 0x80;  // beside the outcome
+constexpr unsigned char outcome_mask = 0x7f;
+
+std::int64_t row_of(std::uint64_t number) { return as_signed(number / items_in_a_row); }
+std::size_t place_of(std::uint64_t number) { return static_cast<std::size_t>(number % items_in_a_row); }
+
+Outcome outcome_of(unsigned char byte) {
+    const unsigned char value = byte & outcome_mask;
+    if (value >= outcome_count) throw SQLite::Exception("holds an outcome that is not known", SQLITE_CORRUPT);
+    return static_cast<Outcome>(value);
+}
+
+std::string empty_outcomes() { return std::string(items_in_a_row, static_cast<char>(none)); }
+
+std::string outcomes_from(const SQLite::Column& column) {
+    std::string outcomes = bytes_of(column);
+    if (outcomes.size() != items_in_a_row) throw SQLite::Exception("holds a row of outcomes that is cut", SQLITE_CORRUPT);
+    return outcomes;
+}
+
+}  // namespace
+
+struct ItemRows::Row {
+    std::int64_t number = 0;
+    std::vector<NumberedItem> items{};  ///< in their order
+    std::string outcomes = empty_outcomes();
+
+    std::vector<NumberedItem>::iterator at(std::uint64_t item) {
+        return std::lower_bound(items.begin(), items.end(), item,
+                                [](const NumberedItem& one, std::uint64_t other) { return one.first < other; });
+    }
+    bool has(std::vector<NumberedItem>::iterator found, std::uint64_t item) const { return found != items.end() && found->first == item; }
+};
+
+ItemRows::Row ItemRows::read(const std::string& receipt, std::int64_t number) {
+    Row row{number};
+    SQLite::Statement items(database_, "select items from item_rows where receipt=? and row=?");
+    items.bind(1, receipt);
+    items.bind(2, number);
+    if (items.executeStep()) row.items = unpack_items(bytes_of(items.getColumn(0)));
+    SQLite::Statement outcomes(database_, "select outcomes from outcome_rows where receipt=? and row=?");
+    outcomes.bind(1, receipt);
+    outcomes.bind(2, number);
+    if (outcomes.executeStep()) row.outcomes = outcomes_from(outcomes.getColumn(0));
+    return row;
+}
+
+void ItemRows::write(const std::string& receipt, const Row& row) {
+    std::uint64_t bytes = 0;
+    bool lost = false;
+    for (const auto& [number, item] : row.items) {
+        if (item.type == FileType::file && arrives(item.result)) bytes += item.size_bytes;
+        lost = lost || !item.not_kept.empty();
+    }
+    SQLite::Statement items(database_, "insert or replace into item_rows values(?,?,?)");
+    items.bind(1, receipt);
+    items.bind(2, row.number);
+    bind_bytes(items, 3, pack(row.items));
+    items.exec();
+    SQLite::Statement outcomes(database_, "insert or replace into outcome_rows values(?,?,?,?,?,?)");
+    outcomes.bind(1, receipt);
+    outcomes.bind(2, row.number);
+    bind_bytes(outcomes, 3, row.outcomes);
+    outcomes.bind(4, as_signed(row.items.size()));
+    outcomes.bind(5, as_signed(bytes));
+    outcomes.bind(6, lost ? 1 : 0);
+    outcomes.exec();
+}
+
+template <class Thing, class NumberOf, class Change>
+void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it) {
+    std::stable_sort(things.begin(), things.end(), [&](const Thing& one, const Thing& other) { return number_of(one) < number_of(other); });
+    for (auto at = things.begin(); at != things.end();) {
+        Row row = read(receipt, row_of(number_of(*at)));
+        for (; at != things.end() && row_of(number_of(*at)) == row.number; ++at) change_it(row, *at);
+        write(receipt, row);
+    }
+}
+
+void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) {
+    change(
+        receipt, items, [](const NumberedItem& item) { return item.first; },
+        [](Row& row, NumberedItem& item) {
+            auto& byte = row.outcomes[place_of(item.first)];
+            const bool was_taken_back =
+                static_cast<unsigned char>(byte) != none && (static_cast<unsigned char>(byte) & taken_back_since) != 0;
+            byte = static_cast<char>(static_cast<unsigned char>(item.second.result) | (was_taken_back ? taken_back_since : 0U));
+            const auto found = row.at(item.first);
+            if (row.has(found, item.first))
+                found->second = std::move(item.second);
+            else
+                row.items.insert(found, std::move(item));
+        });
+}
+
+void ItemRows::set_not_kept(const std::string& receipt, const std::vector<std::pair<std::uint64_t, std::string>>& lost) {
+    auto things = lost;
+    change(
+        receipt, things, [](const auto& one) { return one.first; },
+        [](Row& row, const auto& one) {
+            if (const auto found = row.at(one.first); row.has(found, one.first)) found->second.not_kept = one.second;
+        });
+}
+
+void ItemRows::forget(const std::string& receipt, const std::vector<std::uint64_t>& numbers) {
+    auto things = numbers;
+    change(
+        receipt, things, [](std::uint64_t number) { return number; },
+        [](Row& row, std::uint64_t number) {
+            row.outcomes[place_of(number)] = static_cast<char>(none);
+            if (const auto found = row.at(number); row.has(found, number)) row.items.erase(found);
+        });
+}
+
+void ItemRows::mark_taken_back(const std::string& receipt, const std::vector<std::uint64_t>& numbers) {
+    std::map<std::int64_t, std::vector<std::uint64_t>> by_row;
+    for (const auto number : numbers) by_row[row_of(number)].push_back(number);
+    SQLite::Statement query(database_, "select outcomes from outcome_rows where receipt=? and row=?");
+    SQLite::Statement update(database_, "update outcome_rows set outcomes=? where receipt=? and row=?");
+    for (const auto& [row, of_it] : by_row) {
+        query.bind(1, receipt);
+        query.bind(2, row);
+        if (query.executeStep()) {
+            std::string outcomes = outcomes_from(query.getColumn(0));
+            for (const auto number : of_it) {
+                auto& byte = outcomes[place_of(number)];
+                if (static_cast<unsigned char>(byte) != none) byte = static_cast<char>(static_cast<unsigned char>(byte) | taken_back_since);
+            }
+            bind_bytes(update, 1, outcomes);
+            update.bind(2, receipt);
+            update.bind(3, row);
+            update.exec();
+            update.reset();
+        }
+        query.reset();
+    }
+}
+
+void ItemRows::drop(const std::string& receipt) {
+    for (const char* statement : {"delete from item_rows where receipt=?", "delete from outcome_rows where receipt=?"}) {
+        SQLite::Statement drop(database_, statement);
+        drop.bind(1, receipt);
+        drop.exec();
+    }
+}
+
+void ItemRows::each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take, Order order) {
+    const bool backwards = order == Order::backwards;
+    SQLite::Statement query(database_,
+                            std::string("select items from item_rows where receipt=? order by row") + (backwards ? " desc" : ""));
+    query.bind(1, receipt);
+    while (query.executeStep()) {
+        auto items = unpack_items(bytes_of(query.getColumn(0)));
+        if (backwards) std::reverse(items.begin(), items.end());
+        for (NumberedItem& item : items) take(std::move(item));
+    }
+}
+
+void ItemRows::some(const std::string& receipt, std::uint64_t first, std::uint64_t count, const std::function<void(NumberedItem&&)>& take) {
+    if (count == 0) return;
+    SQLite::Statement query(database_, "select items from item_rows where receipt=? and row between ? and ? order by row");
+    query.bind(1, receipt);
+    query.bind(2, row_of(first));
+    query.bind(3, row_of(first + count - 1));
+    while (query.executeStep())
+        for (NumberedItem& item : unpack_items(bytes_of(query.getColumn(0))))
+            if (item.first >= first && item.first - first < count) take(std::move(item));
+}
+
+void ItemRows::each_outcome(const std::string& receipt, const std::function<void(std::uint64_t, Outcome, bool)>& take) {
+    SQLite::Statement query(database_, "select row, outcomes from outcome_rows where receipt=? order by row");
+    query.bind(1, receipt);
+    while (query.executeStep()) {
+        const std::uint64_t first = as_unsigned(query.getColumn(0)) * items_in_a_row;
+        const std::string outcomes = outcomes_from(query.getColumn(1));
+        for (std::size_t at = 0; at < outcomes.size(); ++at) {
+            const auto byte = static_cast<unsigned char>(outcomes[at]);
+            if (byte != none) take(first + at, outcome_of(byte), (byte & taken_back_since) != 0);
+        }
+    }
+}
+
+std::uint64_t ItemRows::settled(const std::string& receipt) {
+    SQLite::Statement query(database_, "select coalesce(sum(settled), 0) from outcome_rows where receipt=?");
+    query.bind(1, receipt);
+    query.executeStep();
+    return as_unsigned(query.getColumn(0));
+}
+
+std::uint64_t ItemRows::bytes(const std::string& receipt) {
+    SQLite::Statement query(database_, "select coalesce(sum(bytes), 0) from outcome_rows where receipt=?");
+    query.bind(1, receipt);
+    query.executeStep();
+    return as_unsigned(query.getColumn(0));
+}
+
+std::map<std::string, std::uint64_t> ItemRows::not_kept(const std::string& receipt) {
+    std::map<std::string, std::uint64_t> found;
+    SQLite::Statement query(database_, "select items from item_rows natural join outcome_rows where receipt=? and lost<>0");
+    query.bind(1, receipt);
+    while (query.executeStep())
+        for (const auto& [number, item] : unpack_items(bytes_of(query.getColumn(0))))
+            if (!item.not_kept.empty()) ++found[item.not_kept];
+    return found;
+}
+
+}  // namespace tavlo

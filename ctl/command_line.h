@@ -1,0 +1,65 @@
+#pragma once
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "help.h"
+
+/// Why a command line is of no use, in words for whoever wrote it. Thrown, and caught where the whole line is read.
+struct Refusal {
+    std::string why;
+};
+[[noreturn]] void refuse(std::string why);
+
+/// Somebody asked for help, and this is it. Thrown as Refusal is.
+struct HelpWanted {
+    std::string text;
+};
+
+/// One command's own line: what it takes, what that is for, and the words that were given. A library reads the words; everything that is
+/// said of them is said here.
+class CommandLine {
+public:
+    explicit CommandLine(const CommandHelp& help);
+    ~CommandLine();
+    CommandLine(const CommandLine&) = delete;
+    CommandLine& operator=(const CommandLine&) = delete;
+
+    /// What is added from here on is listed under this heading.
+    void group(std::string_view heading) { heading_ = heading; }
+    void flag(const std::string& name, bool& on, const std::string& help);
+    /// type    what stands for the value in the help: FOLDER, or the words themselves, "keep|follow"
+    /// usual   what holds where the option is not given; empty: nothing
+    void value(const std::string& name, std::optional<std::string>& value, const std::string& type, const std::string& help,
+               const std::string& usual = {});
+    /// May be given again and again; each word is taken as it is.
+    void list(const std::string& name, std::vector<std::string>& values, const std::string& type, const std::string& help);
+    /// A word that belongs to no option, and has to be there.
+    void argument(const std::string& name, std::string& value, const std::string& help);
+    /// Words that belong to no option, as many as there are; after "--" every word is one.
+    void rest(const std::string& name, std::vector<std::string>& words);
+
+    /// Reads the words that came after the command. Throws Refusal, HelpWanted.
+    void parse(std::vector<std::string> words);
+
+private:
+    struct Described {
+        std::string heading;
+        std::string left;  ///< "--links keep|follow"
+        std::string help;
+    };
+    struct Reader;  // keeps the library out of this header
+    void describe(const std::string& left, const std::string& help);
+    std::string type_of(const std::string& name) const;
+    std::string text() const;
+
+    const CommandHelp& help_;
+    std::unique_ptr<Reader> reader_;
+    std::string heading_ = "Options";
+    std::vector<Described> described_;
+    std::vector<std::string>* rest_ = nullptr;
+    std::string rest_name_;
+};

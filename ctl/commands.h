@@ -1,0 +1,20 @@
+#pragma once
+
+#include "arguments.h"
+#include "files/file_system.h"
+#include "keep/store.h"
+
+// What each command does. All answer with the status that the program ends with.
+
+/// store  null where only a plan is asked for
+int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments);
+
+int list_receipts(tavlo::Store& store, const Arguments& arguments);
+int show_receipt(tavlo::Store& store, const Arguments& arguments);
+int check(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);
+int undo(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);
+int recover_runs(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);
+
+int list_safe(tavlo::Store& store, const Arguments& arguments);
+int restore(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);
+int empty(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);

@@ -1,0 +1,74 @@
+#include "help.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace {
+
+constexpr CommandHelp commands[] = {
+    {"copy",
+     "copy SOURCE... --into FOLDER [options]",
+     "Copies files and folders into a folder. Nothing that is there is destroyed: where a name is taken, the item stays undecided "
+     "until you say what happens, and what is overwritten goes to the Safe.",
+     {"tavloctl copy ~/Permits --into /mnt/archive", "tavloctl copy in/ --contents --into out --when same=skip --when newer=overwrite",
+      "tavloctl copy ~/Scans --into /mnt/archive --name '*.pdf' --changed-after 30d --plan"}},
+    {"move",
+     "move SOURCE... --into FOLDER [options]",
+     "Moves files and folders into a folder. Between file systems a source goes only once its copy is durable and was read back.",
+     {"tavloctl move ~/Inbox/2031 --into /mnt/archive", "tavloctl move ~/Inbox --contents --into ~/Cases --on-collision rename",
+      "tavloctl move ~/Scans --into /mnt/archive --list wanted.txt"}},
+    {"receipts",
+     "receipts [--json]",
+     "Lists past runs, newest first, each with the id that the other commands take.",
+     {"tavloctl receipts", "tavloctl receipts --json", "tavloctl receipts --state /var/lib/office/tavlo"}},
+    {"receipt",
+     "receipt ID [--json]",
+     "Shows one run, item by item: what was done, where it ended up, and what failed for which reason.",
+     {"tavloctl receipt 20310502-091407-k3f9", "tavloctl receipt 20310502-091407-k3f9 --json",
+      "tavloctl receipt 20310502-091407-k3f9 | grep ^failed"}},
+    {"check",
+     "check ID [--json]",
+     "Reads again what a run put in place and compares it with what its receipt says. Answers 1 where something differs.",
+     {"tavloctl check 20310502-091407-k3f9", "tavloctl check 20310502-091407-k3f9 --json",
+      "tavloctl check 20310502-091407-k3f9 --progress never"}},
+    {"undo",
+     "undo ID [--plan] [--json]",
+     "Puts things back as they were before a run. What an undo takes away goes to the Safe; what was changed since stays undecided "
+     "(3). An undo has a receipt of its own and can be undone.",
+     {"tavloctl undo 20310502-091407-k3f9 --plan", "tavloctl undo 20310502-091407-k3f9", "tavloctl undo 20310502-091407-k3f9 --json"}},
+    {"recover",
+     "recover [--json]",
+     "Finishes or takes back what interrupted runs left. Safe to repeat; a run that is still alive is left alone.",
+     {"tavloctl recover", "tavloctl recover --verbose", "tavloctl recover --json"}},
+    {"safe",
+     "safe [--json]",
+     "Lists the versions that were set aside: what was overwritten, cleared away, or taken back by an undo.",
+     {"tavloctl safe", "tavloctl safe --json", "tavloctl safe | sort -k4 -n"}},
+    {"safe restore",
+     "safe restore ENTRY [--into FOLDER] [--json]",
+     "Brings one version back to the place that it held, or into another folder. A name that is held is refused (3).",
+     {"tavloctl safe restore 20310502-091407-k3f9.17", "tavloctl safe restore 20310502-091407-k3f9.17 --into ~/Found",
+      "tavloctl safe restore 20310502-091407-k3f9.17 --json"}},
+    {"safe empty",
+     "safe empty [--older-than DAYS | --of UNDO] [--json]",
+     "Removes versions from the Safe for good. This is the one command that destroys anything.",
+     {"tavloctl safe empty --older-than 90", "tavloctl safe empty --of 20310502-101500-p2m7", "tavloctl safe empty"}},
+};
+
+}  // namespace
+
+std::span<const CommandHelp> all_commands() { return commands; }
+
+const CommandHelp& help_for(std::string_view command) {
+    return *std::find_if(std::begin(commands), std::end(commands), [&](const CommandHelp& one) { return one.name == command; });
+}
+
+std::string overview() {
+    std::string text = "tavloctl copies and moves batches of files, and never loses one on the way.\n\n";
+    for (const CommandHelp& one : commands) {
+        const auto first_sentence = std::min(one.about.find(". "), one.about.size() - 1) + 1;
+        text += fmt::format("  tavloctl {}\n      {}\n", one.usage, one.about.substr(0, first_sentence));
+    }
+    return text + "\ntavloctl COMMAND --help says more.\n";
+}

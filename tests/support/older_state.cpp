@@ -1,0 +1,189 @@
+#include "support/older_state.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+
+#include <cereal/archives/portable_binary.hpp>
+#include <cereal/types/optional.hpp>
+#include <cereal/types/string.hpp>
+#include <cereal/types/utility.hpp>
+#include <cereal/types/vector.hpp>
+#include <sstream>
+
+#include "files/hash.h"
+#include "support/jobs.h"
+
+// As schema 4 was written; kept here as it was, whatever the program writes now.
+
+namespace tavlo {
+
+template <class Archive>
+void serialize(Archive& archive, Identity& id) {
+    archive(id.device, id.inode, id.size_bytes, id.modified_ns);
+}
+
+template <class Archive>
+void serialize(Archive& archive, Attributes& one) {
+    archive(one.mode, one.owner, one.group, one.accessed_ns, one.modified_ns, one.extended);
+}
+
+template <class Archive>
+void serialize(Archive& archive, PendingItem& item) {
+    archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
+            item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
+            item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
+}
+
+template <class Archive>
+void serialize(Archive& archive, Intent& intent) {
+    archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
+}
+
+}  // namespace tavlo
+
+using namespace tavlo;
+
+namespace {
+
+constexpr const char* tables_of_version_4 = R"(
+drop table item_rows; drop table outcome_rows; drop table safe; drop table shared; drop table pending; drop table intents;
+create table items(
+  receipt text not null, number integer not null,
+  source blob not null, target blob not null, final blob not null, type integer not null, size integer not null,
+  modified integer not null, finding text, held_size integer, held_modified integer, decision text,
+  result text not null, set_aside text not null, brought_back text not null, hash text not null, error blob not null,
+  action integer not null, moved_whole integer not null, not_kept text not null,
+  device integer not null, inode integer not null, after_size integer not null, after_modified integer not null,
+  after_changed integer not null, after_mode integer not null, linked_device integer not null, linked_inode integer not null,
+  fault integer, primary key(receipt, number)) without rowid;
+create table safe(
+  id text primary key, original blob not null, stored blob not null, receipt text not null, type integer not null,
+  device integer not null, inode integer not null, size integer not null, modified integer not null,
+  set_aside integer not null, boot text not null default '', since_boot integer not null default 0);
+create table pending(
+  receipt text not null, first integer not null, count integer not null, items blob not null, primary key(receipt, first)) without rowid;
+create table intents(receipt text primary key, items blob not null);
+create table taken_back(receipt text not null, number integer not null, primary key(receipt, number)) without rowid;
+pragma user_version = 4;
+)";
+
+constexpr const char* from_4_to_3 = R"(
+drop table volumes; drop table clock;
+alter table receipts drop column problem; alter table receipts drop column may_lose; alter table receipts drop column verify;
+alter table safe drop column boot; alter table safe drop column since_boot;
+pragma user_version = 3;
+)";
+
+constexpr const char* from_3_to_2 = R"(
+drop table taken_back; alter table receipts drop column paused; alter table receipts drop column undoes_some;
+alter table items drop column fault;
+pragma user_version = 2;
+)";
+
+template <class Value>
+std::string packed(const std::vector<Value>& values) {
+    std::ostringstream out(std::ios::binary);
+    {
+        cereal::PortableBinaryOutputArchive archive(out);
+        archive(std::uint8_t{2}, values);
+    }
+    const std::string bytes = out.str();
+    Hasher hasher;
+    hasher.add(std::as_bytes(std::span(bytes)));
+    return hasher.text() + bytes;
+}
+
+class Row {
+public:
+    Row(SQLite::Database& database, const std::string& insert) : statement_(database, insert) {}
+    Row& text(const std::string& value) { return statement_.bind(++at_, value), *this; }
+    Row& blob(const std::string& value) { return statement_.bind(++at_, value.data(), static_cast<int>(value.size())), *this; }
+    template <class Number>
+    Row& number(Number value) {
+        return statement_.bind(++at_, static_cast<std::int64_t>(value)), *this;
+    }
+    Row& null() { return statement_.bind(++at_), *this; }
+    void insert() { statement_.exec(); }
+
+private:
+    SQLite::Statement statement_;
+    int at_ = 0;
+};
+
+void put_item(SQLite::Database& database, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
+    Row row(database, "insert into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+    row.text(receipt).number(number).blob(item.source).blob(item.target).blob(item.final_path);
+    row.number(item.type).number(item.size_bytes).number(item.modified_ns);
+    const bool has_finding = item.collision && item.collision->finding;
+    has_finding ? row.text(std::string(to_text(*item.collision->finding))) : row.null();
+    if (item.collision)
+        row.number(item.collision->size_bytes).number(item.collision->modified_ns).text(std::string(to_text(item.collision->decision)));
+    else
+        row.null().null().null();
+    row.text(std::string(to_text(item.result))).text(item.set_aside).text(item.brought_back).text(item.hash).blob(item.error);
+    row.number(item.action).number(item.moved_whole).text(item.not_kept);
+    row.number(item.after.device).number(item.after.inode).number(item.after.size_bytes).number(item.after.modified_ns);
+    row.number(item.after_status_changed_ns).number(item.after_mode);
+    row.number(item.linked_source.device).number(item.linked_source.inode);
+    item.fault ? row.number(*item.fault) : row.null();
+    row.insert();
+}
+
+struct Kept {
+    std::string receipt;
+    std::vector<std::pair<std::uint64_t, ReceiptItem>> items;
+    std::vector<PendingItem> pending;
+    std::vector<Intent> intents;
+    std::vector<std::uint64_t> taken_back;
+};
+
+}  // namespace
+
+void make_older(const std::string& state_folder, int schema) {
+    std::vector<Kept> all;
+    std::vector<SafeEntry> safe;
+    {
+        const auto store = value(Store::open(state_folder));
+        for (const ReceiptHead& head : value(store->receipts())) {
+            Kept& kept = all.emplace_back();
+            kept.receipt = head.id;
+            const auto take = [&](std::uint64_t number, ReceiptItem&& item) { kept.items.emplace_back(number, std::move(item)); };
+            REQUIRE(store->each_settled(head.id, Store::Order::forwards, take));
+            kept.pending = value(store->pending(head.id));
+            kept.intents = value(store->intents(head.id));
+            kept.taken_back = value(store->taken_back(head.id));
+        }
+        safe = value(store->safe_entries());
+    }
+    SQLite::Database database(state_folder + "/tavlo.sqlite", SQLite::OPEN_READWRITE);
+    database.exec(tables_of_version_4);
+    for (const Kept& kept : all) {
+        for (const auto& [number, item] : kept.items) put_item(database, kept.receipt, number, item);
+        for (const auto number : kept.taken_back)
+            Row(database, "insert into taken_back values(?,?)").text(kept.receipt).number(number).insert();
+        if (!kept.pending.empty())
+            Row(database, "insert into pending values(?,?,?,?)")
+                .text(kept.receipt)
+                .number(kept.pending.front().number)
+                .number(kept.pending.size())
+                .blob(packed(kept.pending))
+                .insert();
+        if (!kept.intents.empty()) Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed(kept.intents)).insert();
+    }
+    for (const SafeEntry& entry : safe)
+        Row(database, "insert into safe values(?,?,?,?,?,?,?,?,?,?,?,?)")
+            .text(entry.id)
+            .blob(entry.original)
+            .blob(entry.stored)
+            .text(entry.receipt)
+            .number(entry.type)
+            .number(entry.identity.device)
+            .number(entry.identity.inode)
+            .number(entry.identity.size_bytes)
+            .number(entry.identity.modified_ns)
+            .number(entry.set_aside_ns)
+            .text(entry.boot)
+            .number(entry.since_boot_ns)
+            .insert();
+    if (schema <= 3) database.exec(from_4_to_3);
+    if (schema <= 2) database.exec(from_3_to_2);
+}

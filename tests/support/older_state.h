@@ -1,0 +1,7 @@
+#pragma once
+
+#include <string>
+
+/// Makes a state folder's database what an older version of Tavlo would have left, with the interrupted runs in it: schema 2, 3 or 4. From
+/// schema 5 on items are packed; before, each was a row, and the journal was not compressed.
+void make_older(const std::string& state_folder, int schema);
