@@ -52,6 +52,9 @@ std::pair<std::string, std::string> parts_of(const std::string& id) {
     return {id.substr(0, dot), id.substr(std::min(dot + 1, id.size()))};
 }
 
+/// The slot that a number tells of; several versions may share one, and have its number, a dash and their own.
+std::string_view slot_in(std::string_view number) { return number.substr(0, number.find('-')); }
+
 /// An entry's id is its receipt's, a dot, and a number of its own.
 std::string number_in(const SafeEntry& entry) {
     if (entry.id.size() <= entry.receipt.size() + 1 || !entry.id.starts_with(entry.receipt) || entry.id[entry.receipt.size()] != '.')
@@ -80,7 +83,7 @@ void SafeRows::put(const std::vector<SafeEntry>& entries, const Timekeeper::Read
             else
                 bind_bytes(insert, ++at, std::string(is));
         };
-        unless(name_of(slot), number);
+        unless(name_of(slot), slot_in(number));
         unless(name_of(entry.stored), name_of(entry.original));
         insert.bind(++at, static_cast<int>(entry.type));
         insert.bind(++at, as_signed(entry.identity.device));
@@ -126,7 +129,7 @@ void SafeRows::each_where(const std::string& clause, const std::function<void(SQ
         entry.id = entry.receipt + "." + number;
         const std::string name = bytes_of(query.getColumn(3));
         entry.original = join(shared.text(query.getColumn(2).getInt64()), name);
-        const std::string slot = query.getColumn(5).isNull() ? number : bytes_of(query.getColumn(5));
+        const std::string slot = query.getColumn(5).isNull() ? std::string(slot_in(number)) : bytes_of(query.getColumn(5));
         const std::string stored_name = query.getColumn(6).isNull() ? name : bytes_of(query.getColumn(6));
         entry.stored = join(join(shared.text(query.getColumn(4).getInt64()), slot), stored_name);
         entry.type = static_cast<FileType>(query.getColumn(7).getInt());

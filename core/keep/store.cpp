@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <nlohmann/json.hpp>
+#include <thread>
 
 #include "files/path.h"
 #include "keep/contents_rows.h"
@@ -21,6 +22,8 @@
 namespace tavlo {
 
 namespace {
+
+constexpr std::chrono::milliseconds between_tries{5};
 
 class SqliteStore final : public Store {
 public:
@@ -535,10 +538,14 @@ Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, cons
     if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
     if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
     const std::string path = join(state_folder, "tavlo.sqlite");
-    try {
-        return std::make_unique<SqliteStore>(path, clock, static_cast<int>(patience.count()));
-    } catch (const SQLite::Exception& exception) {
-        return failure(SqliteStore::translated(exception, "open the state", path));
+    // several programs that make it at once are in one another's way, and SQLite does not wait in all of its steps
+    for (const auto give_up = std::chrono::steady_clock::now() + patience;; std::this_thread::sleep_for(between_tries)) {
+        try {
+            return std::make_unique<SqliteStore>(path, clock, static_cast<int>(patience.count()));
+        } catch (const SQLite::Exception& exception) {
+            if (exception.getErrorCode() != SQLITE_BUSY || std::chrono::steady_clock::now() >= give_up)
+                return failure(SqliteStore::translated(exception, "open the state", path));
+        }
     }
 }
 

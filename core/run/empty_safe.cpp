@@ -15,7 +15,7 @@ namespace tavlo {
 namespace {
 
 constexpr std::int64_t day_ns = 86'400'000'000'000;
-constexpr std::size_t in_a_group = 4096;  // versions that leave the index in one transaction
+constexpr std::size_t in_a_group = 16384;  // versions that leave the index in one transaction
 
 /// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it lay in tells, or the folder
 /// above that, if it is on the same file system.
@@ -35,7 +35,7 @@ bool remove_version(FileSystem& disk, SafeSlots& slots, const SafeEntry& noted, 
     const auto slot = slots.open(entry);
     if (slot) {
         const std::size_t before = problems.size();
-        remove_tree(disk, *slot, std::string(name_of(entry.stored)), [&](Error why) { problems.push_back(std::move(why)); });
+        remove_tree(disk, **slot, std::string(name_of(entry.stored)), [&](Error why) { problems.push_back(std::move(why)); });
         if (problems.size() > before) return false;
         slots.drop(entry);
         return true;
@@ -131,7 +131,7 @@ Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string&
             if (!noted || noted->original != copied.place()) continue;
             const SafeEntry entry = slots.now(*noted);
             const auto slot = slots.open(entry);
-            if (!slot || !stands_in_source(disk, entry, *slot, copied, look)) continue;
+            if (!slot || !stands_in_source(disk, entry, **slot, copied, look)) continue;
             unproved.erase(entry.id);
             proved.insert(entry.id);
         }

@@ -50,13 +50,20 @@ public:
         return std::move(records_);
     }
 
-    /// Where a slot's version came from, by its entry in the Safe; "" where no intention names it.
-    std::string original_of(const std::string& entry) const {
-        for (const auto& [number, intent] : intents_)
-            if (const auto item = pending_.find(number); intent.entry == entry && item != pending_.end())
-                return intent.kind == Intent::Kind::take_away ? item->second.source
-                                                              : join(folder_of(item->second), name_of(item->second.final_path));
-        return {};
+    /// What an intention says of something that lies in a slot: its entry in the Safe, and the place that it came from.
+    struct Origin {
+        std::string entry;
+        std::string original;
+    };
+    std::optional<Origin> origin_of(const std::string& stored) const {
+        for (const auto& [number, intent] : intents_) {
+            const auto item = pending_.find(number);
+            if (item == pending_.end() || intent.slot != parent_of(stored)) continue;
+            const bool takes_away = intent.kind == Intent::Kind::take_away;
+            if (takes_away && name_of(item->second.source) != name_of(stored)) continue;  // of another of those that share the slot
+            return Origin{intent.entry, takes_away ? item->second.source : join(folder_of(item->second), name_of(item->second.final_path))};
+        }
+        return std::nullopt;
     }
 
 private:
@@ -339,18 +346,25 @@ void remove_parts(FileSystem& disk, const std::string& receipt, const std::set<s
 
 /// What lies in the run's slots and is in no index is found again from now on (promise 14).
 Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head, const std::vector<std::string>& places,
-                         const std::function<std::string(const std::string&)>& original_of) {
+                         const std::function<std::optional<Settler::Origin>(const std::string&)>& origin_of) {
     SafeFolder safe(disk, head.id, {});
     for (const auto& place : places)
         if (const auto folder = disk.open_folder(place)) safe.find_again(*folder);
-    const auto known = store.safe_entries_of(head.id);
-    if (!known) return failure(known.error());
+    std::unordered_set<std::string> ids;
+    std::unordered_set<std::string> indexed;
+    auto known = store.each_safe_entry_of(head.id, [&](SafeEntry&& entry) {
+        ids.insert(std::move(entry.id));
+        indexed.insert(std::move(entry.stored));
+    });
+    if (!known) return known;
     RunRecords records;
     for (const SafeFolder::Lying& lying : safe.lying()) {
-        if (std::any_of(known->begin(), known->end(), [&](const SafeEntry& entry) { return entry.id == lying.entry; })) continue;
-        std::string original = original_of(lying.entry);
-        if (original.empty()) original = join(head.destination, name_of(lying.stored));
-        SafeEntry entry = entry_for(lying.entry, std::string(parent_of(lying.stored)), original, lying.status);
+        if (indexed.contains(lying.stored)) continue;
+        auto origin = origin_of(lying.stored);
+        if (!origin) origin = Settler::Origin{head.id + "." + lying.slot, join(head.destination, name_of(lying.stored))};
+        const std::string first = origin->entry;
+        for (unsigned which = 1; !ids.insert(origin->entry).second; ++which) origin->entry = first + "-x" + std::to_string(which);
+        SafeEntry entry = entry_for(origin->entry, std::string(parent_of(lying.stored)), origin->original, lying.status);
         entry.stored = lying.stored;
         records.set_aside.push_back(std::move(entry));
     }
@@ -411,7 +425,7 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
         if (auto recorded = store.record(id, *done); !recorded) return failure(recorded.error());
         if (was_cut_off) {
             auto indexed =
-                index_slots(disk, store, *head, volumes.places(), [&](const std::string& entry) { return settler.original_of(entry); });
+                index_slots(disk, store, *head, volumes.places(), [&](const std::string& stored) { return settler.origin_of(stored); });
             if (!indexed) return failure(indexed.error());
         }
         pending = read_pending();

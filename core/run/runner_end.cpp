@@ -112,8 +112,9 @@ Result<void> Runner::end() {
 
 /// The slots that versions were brought back from hold nothing any more.
 void Runner::tidy_used_slots() {
+    std::unordered_set<FolderId> slots;
     for (const Item& it : plan_.items) {
-        if (it.extras().entry_of_safe.empty()) continue;
+        if (it.extras().entry_of_safe.empty() || !slots.insert(plan_.entry(it).folder).second) continue;
         const std::string slot = plan_.batch->folders.path(plan_.entry(it).folder);
         const std::string shelf(parent_of(slot));
         if (const auto above = disk_.open_folder(shelf)) (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));

@@ -364,11 +364,11 @@ void Runner::note_changed(const Work& work, const Placed& placed) {
 /// Whatever lies in a slot is found again in the Safe, whatever became of its item (promise 14).
 void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
     if (!slot) return;
-    const auto names = disk_.list(*slot->folder);
-    for (const Name& name : names ? *names : std::vector<Name>{}) {
+    const Item& it = item(id);
+    const auto names = slot->shared ? std::vector<Name>{{entry(id).name}} : disk_.list(*slot->folder).value_or(std::vector<Name>{});
+    for (const Name& name : names) {
         const auto status = disk_.status(*slot->folder, name.bytes);
         if (!status) continue;
-        const Item& it = item(id);
         const std::string original =
             it.action == Action::take_away ? plan_.source_path(it) : join(finals_.path(it.folder), plan_.final_name(it));
         SafeEntry entry = entry_for(slot->entry, slot->path, original, *status);
@@ -397,9 +397,11 @@ void Runner::take_away(Work& work) {
     const auto put = [&] { return set_aside(disk_, *work.slot, **folder, source.name, source.status.id); };
     auto entry = put();
     if (!entry && entry.error().fault == Fault::no_permission && lend_write(*folder)) {
-        auto again = safe_->slot(**folder);  // the first was dropped
-        if (!again) return fail(work.item, again.error());
-        work.slot = std::move(*again);
+        if (!work.slot->shared) {  // the first was dropped
+            auto again = safe_->slot(**folder);
+            if (!again) return fail(work.item, again.error());
+            work.slot = std::move(*again);
+        }
         entry = put();
     }
     if (!entry) note_left_in(work.slot, work.item);

@@ -90,7 +90,8 @@ Result<void> Runner::journal_group(RunRecords records) {
         if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
         if (it.collision && it.collision->finding == Finding::twin) twins[place] = intent.fresh;
         if (needs_slot) {
-            auto slot = safe_->slot(**around);
+            const bool is_taken_away = work.kind == Work::Kind::take_away && entry(work.item).status.type != FileType::folder;
+            auto slot = is_taken_away ? safe_->shared_slot(**around, entry(work.item).name) : safe_->slot(**around);
             if (!slot) {
                 fail(work.item, slot.error());
                 continue;

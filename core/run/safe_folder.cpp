@@ -13,6 +13,7 @@ namespace tavlo {
 
 namespace {
 
+constexpr std::size_t most_in_a_slot = 1000;
 constexpr int most_safes = 9;  // side by side, where somebody's own folder has the name
 
 std::string random_number() {
@@ -132,17 +133,22 @@ Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
     return failure(std::move(last));
 }
 
-Result<Slot> SafeFolder::slot(const Handle& near) {
+Result<SafeFolder::Mounted> SafeFolder::mounted(const Handle& near) {
     const auto status = disk_.status(near);
     if (!status) return failure(status.error());
     const auto mount = disk_.mount(near);
     if (!mount) return failure(mount.error());
-    const std::pair place(status->id.device, *mount);
-    auto shelf = shelves_.find(place);
+    return Mounted(status->id.device, *mount);
+}
+
+Result<Slot> SafeFolder::slot(const Handle& near) {
+    const auto place = mounted(near);
+    if (!place) return failure(place.error());
+    auto shelf = shelves_.find(*place);
     if (shelf == shelves_.end()) {
         auto found = find(near);
         if (!found) return failure(found.error());
-        shelf = shelves_.emplace(place, std::move(*found)).first;
+        shelf = shelves_.emplace(*place, std::move(*found)).first;
     }
     const std::string number = random_number();
     if (number.empty()) return failure(Fault::io, "no random number could be had", shelf->second.path);
@@ -154,16 +160,43 @@ Result<Slot> SafeFolder::slot(const Handle& near) {
                 number,
                 join(shelf->second.path, number),
                 receipt_ + "." + number,
-                shelf->second.device};
+                shelf->second.device,
+                false};
+}
+
+Result<Slot> SafeFolder::shared_slot(const Handle& near, const std::string& name) {
+    const auto place = mounted(near);
+    if (!place) return failure(place.error());
+    const std::string key = folded(name);
+    auto found = shared_.find(*place);
+    const bool has_room = found != shared_.end() && found->second.names.size() < most_in_a_slot && !found->second.names.contains(key);
+    if (!has_room) {
+        auto fresh = slot(near);
+        if (!fresh) return fresh;
+        fresh->shared = true;
+        if (found != shared_.end()) {
+            to_tidy_.push_back(found->second.slot);
+            to_tidy_.back().folder.reset();
+        }
+        found = shared_.insert_or_assign(*place, Shared{std::move(*fresh), {}}).first;
+    }
+    found->second.names.insert(key);
+    Slot given = found->second.slot;
+    given.entry += "-" + std::to_string(found->second.names.size());
+    return given;
 }
 
 void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
-    // it fails where the slot holds something, and then it must stay
-    (void)disk.remove_empty_folder(*slot.shelf, slot.number);
+    // it fails where the slot holds something, and then it must stay; others may be about to use one that is shared
+    if (!slot.shared) (void)disk.remove_empty_folder(*slot.shelf, slot.number);
 }
 
 void SafeFolder::tidy() {
+    for (auto& [place, shared] : shared_) to_tidy_.push_back(std::move(shared.slot));
+    for (const Slot& slot : to_tidy_) (void)disk_.remove_empty_folder(*slot.shelf, slot.number);
     for (const auto& [place, shelf] : shelves_) (void)disk_.remove_empty_folder(*shelf.safe, receipt_);
+    to_tidy_.clear();
+    shared_.clear();
     shelves_.clear();
 }
 
@@ -198,7 +231,7 @@ std::vector<SafeFolder::Lying> SafeFolder::lying() {
             if (!names) continue;
             for (const Name& name : *names)
                 if (const auto status = disk_.status(*folder, name.bytes))
-                    found.push_back({receipt_ + "." + slot.bytes, join(join(shelf.path, slot.bytes), name.bytes), *status});
+                    found.push_back({slot.bytes, join(join(shelf.path, slot.bytes), name.bytes), *status});
             if (names->empty()) (void)disk_.remove_empty_folder(*shelf.folder, slot.bytes);
         }
     }
@@ -223,6 +256,13 @@ Result<Handle> step_into(FileSystem& disk, const Handle& in, const std::string& 
 
 }  // namespace
 
+Result<void> lies_in(FileSystem& disk, const Handle& slot, const SafeEntry& entry) {
+    const auto there = disk.status(slot, std::string(name_of(entry.stored)));
+    if (!there) return failure(there.error());
+    if (there->type == entry.type && is_expected(*there, entry.identity)) return {};
+    return failure(Fault::changed_meanwhile, "is not the version that was set aside", entry.stored);
+}
+
 Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry) {
     const std::string shelf(parent_of(parent_of(entry.stored)));
     const std::string safe(parent_of(shelf));
@@ -235,10 +275,7 @@ Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry) {
 Result<Handle> open_slot(FileSystem& disk, const Handle& shelf, const SafeEntry& entry) {
     auto folder = step_into(disk, shelf, std::string(parent_of(entry.stored)), entry);
     if (!folder) return folder;
-    const auto there = disk.status(*folder, std::string(name_of(entry.stored)));
-    if (!there) return failure(there.error());
-    if (there->type != entry.type || !is_expected(*there, entry.identity))
-        return failure(Fault::changed_meanwhile, "is not the version that was set aside", entry.stored);
+    if (auto lies = lies_in(disk, *folder, entry); !lies) return failure(lies.error());
     return folder;
 }
 

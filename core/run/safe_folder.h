@@ -3,6 +3,7 @@
 #include <map>
 #include <memory>
 #include <string>
+#include <unordered_set>
 #include <vector>
 
 #include "files/file_system.h"
@@ -11,14 +12,15 @@
 
 namespace tavlo {
 
-/// A private folder in the Safe for one version, which lies in it under its own name.
+/// A private folder in the Safe for a version, which lies in it under its own name; or, shared, for several of different names.
 struct Slot {
     std::shared_ptr<const Handle> shelf;  ///< the run's folder in the Safe
     std::shared_ptr<const Handle> folder;
     std::string number;  ///< the slot's name on the shelf: random, never used twice
     std::string path;    ///< absolute, links resolved
-    std::string entry;   ///< the Safe entry's id: "RECEIPT.NUMBER"
+    std::string entry;   ///< the Safe entry's id: "RECEIPT.NUMBER", shared "RECEIPT.NUMBER-WHICH"
     std::uint64_t device = 0;
+    bool shared = false;  ///< it goes with the run's end, if it holds nothing, and not before
 };
 
 /// The Safe of one run: on each mount of a file system a folder of the user's own, private where the file system knows what that is, in
@@ -31,16 +33,19 @@ public:
 
     /// A new slot on the mount of `near`, an open folder.
     Result<Slot> slot(const Handle& near);
+    /// A place for a file of this name, which nothing is traded with: in the slot that the last such one got, if the name is free there.
+    /// A million files that an undo takes away would else make a folder each.
+    Result<Slot> shared_slot(const Handle& near, const std::string& name);
     /// Removes a slot, if it holds nothing.
     static void drop(FileSystem& disk, const Slot& slot);
-    /// Removes the run's shelves that hold nothing.
+    /// Removes the run's shared slots and shelves that hold nothing.
     void tidy();
 
     /// Takes in what the run has on the mount of a folder from before it was interrupted, if anything.
     void find_again(const Handle& near);
     /// A thing in a slot.
     struct Lying {
-        std::string entry;
+        std::string slot;  ///< its number
         std::string stored;
         Status status;
     };
@@ -54,16 +59,25 @@ private:
         std::string path;
         std::uint64_t device = 0;
     };
-    std::vector<std::size_t> candidates(const Handle& near);
-    Result<Handle> above(const Handle& near, std::size_t levels);  ///< highest first
+    std::vector<std::size_t> candidates(const Handle& near);  ///< highest first
+    Result<Handle> above(const Handle& near, std::size_t levels);
     Result<Shelf> find(const Handle& near);
     Result<Handle> open_private(const Handle& in, const std::string& name);
     Result<Handle> open_safe(const Handle& in);
 
+    struct Shared {
+        Slot slot;
+        std::unordered_set<std::string> names;  ///< folded, as the file system may do
+    };
+    using Mounted = std::pair<std::uint64_t, std::uint64_t>;  // device and mount
+    Result<Mounted> mounted(const Handle& near);
+
     FileSystem& disk_;
     std::string receipt_;
     std::vector<Identity> sources_;
-    std::map<std::pair<std::uint64_t, std::uint64_t>, Shelf> shelves_;  ///< by device and mount
+    std::map<Mounted, Shelf> shelves_;
+    std::map<Mounted, Shared> shared_;  ///< the last one of each
+    std::vector<Slot> to_tidy_;         ///< those before it, without their handles
 };
 
 /// The slot of a version, opened step by step from the folder that holds the Safe: no link on the way, the Safe a private folder of this
@@ -74,5 +88,7 @@ Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry);
 /// The same in two steps, for those who have many versions of one run before them.
 Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry);
 Result<Handle> open_slot(FileSystem& disk, const Handle& shelf, const SafeEntry& entry);
+/// The version lies in its slot, as it was set aside. errors as open_slot()
+Result<void> lies_in(FileSystem& disk, const Handle& slot, const SafeEntry& entry);
 
 }  // namespace tavlo

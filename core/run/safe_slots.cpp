@@ -1,5 +1,7 @@
 #include "run/safe_slots.h"
 
+#include <utility>
+
 #include "files/path.h"
 #include "run/safe_folder.h"
 
@@ -36,19 +38,40 @@ Result<std::shared_ptr<const Handle>> SafeSlots::shelf(const SafeEntry& now) {
     return shelves_.emplace(path, std::make_shared<const Handle>(std::move(*opened))).first->second;
 }
 
-Result<Handle> SafeSlots::open(const SafeEntry& now) {
+Result<std::shared_ptr<const Handle>> SafeSlots::open(const SafeEntry& now) {
+    const auto path = parent_of(now.stored);
+    if (slot_ != nullptr && path == slot_path_) {
+        if (auto lies = lies_in(disk_, *slot_, now); !lies) return failure(lies.error());
+        return slot_;
+    }
     const auto in = shelf(now);
-    return in ? open_slot(disk_, **in, now) : Result<Handle>(failure(in.error()));
+    if (!in) return failure(in.error());
+    auto opened = open_slot(disk_, **in, now);
+    if (!opened) return failure(opened.error());
+    slot_path_ = path;
+    slot_ = std::make_shared<const Handle>(std::move(*opened));
+    return slot_;
 }
 
 void SafeSlots::drop(const SafeEntry& gone) {
-    const auto in = shelf(gone);
-    if (!in) return;
-    (void)disk_.remove_empty_folder(**in, std::string(name_of(parent_of(gone.stored))));
-    durable_.changed(gone.identity.device, *in);
-    const std::string path = shelf_of(gone);
-    if (safes_to_tidy_.contains(path) || safes_to_tidy_.size() >= most_held) return;
-    if (auto safe = disk_.open_folder_in(**in, "..")) safes_to_tidy_.emplace(path, std::make_unique<const Handle>(std::move(*safe)));
+    if (to_drop_.empty() || parent_of(to_drop_.back().stored) != parent_of(gone.stored)) to_drop_.push_back(gone);
+}
+
+Result<void> SafeSlots::settle() {
+    slot_.reset();
+    for (const SafeEntry& gone : std::exchange(to_drop_, {})) {
+        const auto in = shelf(gone);
+        if (!in) continue;
+        const std::string slot(parent_of(gone.stored));
+        if (!disk_.remove_empty_folder(**in, std::string(name_of(slot))))  // it holds others still: what left it is to be durable there
+            if (auto folder = disk_.open_folder_in(**in, std::string(name_of(slot))))
+                durable_.changed(gone.identity.device, std::make_shared<const Handle>(std::move(*folder)));
+        durable_.changed(gone.identity.device, *in);
+        const std::string path = shelf_of(gone);
+        if (safes_to_tidy_.contains(path) || safes_to_tidy_.size() >= most_held) continue;
+        if (auto safe = disk_.open_folder_in(**in, "..")) safes_to_tidy_.emplace(path, std::make_unique<const Handle>(std::move(*safe)));
+    }
+    return durable_.settle();
 }
 
 void SafeSlots::tidy() {

@@ -20,11 +20,11 @@ public:
     /// The entry with the numbers that its volume has today, as entry_now().
     SafeEntry now(SafeEntry entry);
     /// errors as open_slot()
-    Result<Handle> open(const SafeEntry& now);
-    /// The slot of a version that has gone goes too, where it is empty.
+    Result<std::shared_ptr<const Handle>> open(const SafeEntry& now);
+    /// The slot of a version that has gone goes too, with settle(), where it is empty.
     void drop(const SafeEntry& gone);
     /// What has gone since is durable when this returns: only then the index may forget it.
-    Result<void> settle() { return durable_.settle(); }
+    Result<void> settle();
     /// The folders of runs of which the Safe holds nothing any more go.
     void tidy();
 
@@ -38,6 +38,9 @@ private:
     std::map<std::string, std::optional<VolumeRecord>> volumes_;          ///< by shelf
     std::map<std::string, std::shared_ptr<const Handle>> shelves_;        ///< by path
     std::map<std::string, std::unique_ptr<const Handle>> safes_to_tidy_;  ///< Safes, by the path of a shelf that something has left
+    std::string slot_path_;
+    std::shared_ptr<const Handle> slot_;  ///< the last one
+    std::vector<SafeEntry> to_drop_;      ///< one of each slot that something has left
     Durable durable_{disk_};
 };
 

@@ -35,7 +35,6 @@ public:
     }
     /// Two that share a hash count as well: then more is kept in mind than has to be.
     bool contain(const std::string& path) const { return !twice_.empty() && twice_.contains(std::hash<std::string>{}(path)); }
-    bool empty() const { return twice_.empty(); }
 
 private:
     std::vector<std::size_t> hashes_;
@@ -256,13 +255,12 @@ private:
 
     /// With a folder comes what the run had put into it before it was set aside.
     void expect_inside(std::uint64_t before, const std::string& folder) {
-        if (named_.empty()) return;
         basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
             if (number >= before || !took_effect(item) || item.place() == folder || !is_within(item.place(), folder)) return;
             Status status;
             status.type = item.type;
             status.id = item.after;
-            expect(item.place(), Standing{status});
+            expected_[item.place()] = Standing{status};  // it is not there to be looked at yet
         });
     }
 

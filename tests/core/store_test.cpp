@@ -326,6 +326,7 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
         for (int file = 0; file < files; ++file)
             temp.write("from/" + std::to_string(program) + "/" + std::to_string(program) + "-" + std::to_string(file), "bytes");
     std::atomic<int> good = 0;
+    std::array<std::string, programs> why;
     {
         std::vector<std::jthread> going;
         for (int program = 0; program < programs; ++program)
@@ -336,9 +337,11 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
                 request.shape.contents = true;
                 const auto outlook = store ? prepare(*disk, request) : Result<Outlook>(failure(store.error()));
                 const auto head = outlook ? carry_out(*disk, **store, *outlook->plan, {}) : Result<ReceiptHead>(failure(outlook.error()));
+                if (!head) why[static_cast<std::size_t>(program)] = describe(head.error());
                 if (head && head->totals.of(Outcome::created) == files) ++good;
             });
     }
+    CAPTURE(why);
     CHECK(good == programs);
     Jobs jobs(temp.path("state"));
     for (const ReceiptHead& head : value(jobs.store->receipts())) CHECK(jobs.undo(head.id).of(Outcome::removed) >= files);
