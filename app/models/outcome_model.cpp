@@ -123,7 +123,7 @@ void OutcomeModel::addExisting(const std::string& place, int depth) {
     const auto known = existing_.find(place);
     if (known == existing_.end()) return;
     std::vector<const Held*> sorted;
-    for (const auto& [key, held] : known->second->names) sorted.push_back(&held);
+    for (const Held& held : known->second->things()) sorted.push_back(&held);
     std::sort(sorted.begin(), sorted.end(), [](const Held* a, const Held* b) {
         const bool a_folder = a->status.type == FileType::folder;
         if (a_folder != (b->status.type == FileType::folder)) return a_folder;

@@ -349,7 +349,7 @@ void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions
         const Item& item = plan()->items[id];
         if (!item.collision || item.collision->shared) continue;
         PairDecision decided = decision;
-        decided.pair = item.collision->pair;
+        decided.pair = plan()->pair(item);
         stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
     }
     if (stroke.empty()) return;

@@ -62,8 +62,8 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
         auto& nodes = tree->folders[id];
         std::unordered_set<std::string> wanted;
         for (const OutcomeNode& node : nodes) wanted.insert(held->key(plan->name(plan->items[node.item])));
-        for (const auto& [key, entry] : held->names)
-            if (!wanted.contains(key)) nodes.push_back({no_item, &entry, no_folder});
+        for (const Held& entry : held->things())
+            if (!wanted.contains(held->key(entry.name))) nodes.push_back({no_item, &entry, no_folder});
     }
     const auto name = [&](const OutcomeNode& node) -> const std::string& {
         return node.item == no_item ? node.held->name : plan->name(plan->items[node.item]);

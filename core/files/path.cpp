@@ -83,6 +83,7 @@ namespace {
 
 /// Length of the valid code point at `at`, or 0.
 std::size_t valid_length(std::string_view bytes, std::size_t at) {
+    if (static_cast<unsigned char>(bytes[at]) < 0x80) return 1;  // as nearly all are
     utf8proc_int32_t point = 0;
     const auto* data = reinterpret_cast<const utf8proc_uint8_t*>(bytes.data()) + at;
     const auto length = utf8proc_iterate(data, static_cast<utf8proc_ssize_t>(bytes.size() - at), &point);
@@ -106,6 +107,7 @@ bool is_utf8(std::string_view bytes) {
 }
 
 std::string to_utf8(std::string_view bytes) {
+    if (is_utf8(bytes)) return std::string(bytes);
     std::string out;
     out.reserve(bytes.size());
     for (std::size_t at = 0; at < bytes.size();) {

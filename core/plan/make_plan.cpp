@@ -9,6 +9,10 @@
 namespace tavlo {
 
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
+Pair Plan::pair(const Item& item) const {
+    const Collision& collision = *item.collision;
+    return collision.decided_on ? *collision.decided_on : pair_of(entry(item).status, collision.held_by_batch ? Status{} : collision.held);
+}
 std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
 
 namespace {
@@ -33,7 +37,7 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& b
     outcomes.reserve(plan.colliding.size());
     for (const ItemId id : plan.colliding) {
         const Item& item = plan.items[id];
-        const Pair& pair = item.collision->pair;
+        const Pair pair = plan.pair(item);
         const PairDecision* single = rules.single.empty() ? nullptr : rules.single.find(plan.source_path(item), pair);
         const bool makes_room = item.collision->renames_held || (single != nullptr && single->renames_held);
         if (item.collision->finding == Finding::twin || makes_room) return std::nullopt;
@@ -206,6 +210,7 @@ private:
         if (folder.collision && (folder.collision->finding == Finding::type || folder.collision->finding == Finding::twin)) {
             item.collision = std::make_unique<Collision>(*folder.collision);
             item.collision->shared = true;
+            if (!item.collision->decided_on) item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(folder));
         }
         switch (folder.outcome) {
             case Outcome::skipped:
@@ -250,8 +255,7 @@ private:
         item.collision->held_by_batch = held_by_batch;
         item.collision->held_stays =
             !held_by_batch && held.type == FileType::folder && (held.mount_point || holds_mount(item.folder, plan_.name(item)));
-        const Pair pair = pair_of(plan_.entry(item).status, held_by_batch ? Status{} : held);
-        item.collision->pair = pair;
+        const Pair pair = plan_.pair(item);
         single_ = rules_.single.empty() ? nullptr : rules_.single.find(plan_.source_path(item), pair);
         item.collision->by_hand = single_ != nullptr;
         item.collision->decision = single_ != nullptr ? *single_->decision : rules_.decide(pair, finding);
@@ -353,6 +357,7 @@ private:
         } else {
             apply_decision(item);
             if (item.outcome == Outcome::overwritten && holder != nullptr) {
+                item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(item));
                 item.collision->held = plan_.entry(*holder).status;
                 item.collision->held_by_batch = true;
             }
@@ -364,9 +369,8 @@ private:
     void leave(FolderId folder, const HeldFolder* held, const std::unordered_set<std::string>& wanted) {
         if (held == nullptr) return;
         std::vector<const Held*> leaving;
-        for (const auto& [key, one] : held->names)
-            if (!wanted.contains(key) && !(folder == 0 && is_of_the_volume(one.name))) leaving.push_back(&one);
-        std::sort(leaving.begin(), leaving.end(), [](const Held* a, const Held* b) { return a->name < b->name; });
+        for (const Held& one : held->things())
+            if (!wanted.contains(held->key(one.name)) && !(folder == 0 && is_of_the_volume(one.name))) leaving.push_back(&one);
         for (const Held* one : leaving) {
             Item& item = plan_.items.emplace_back();
             item.entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size());

@@ -21,8 +21,10 @@ inline constexpr ItemId no_item = UINT32_MAX;
 struct Collision {
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    Pair pair{};  ///< that a decision is tied to
     Status held;  ///< of what holds the name, or will by then: in the destination, or another item of the batch
+    /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the folder's that it comes in, or
+    /// that of before a twin took the name.
+    std::shared_ptr<const Pair> decided_on{};
     bool held_by_batch = false;
     bool shared = false;        ///< it is the folder's that this item comes in
     bool by_hand = false;       ///< decided for this pair, not by a rule
@@ -123,6 +125,7 @@ struct Plan {
     const std::string& final_name(const Item& item) const {
         return item.extras().final_name.empty() ? name(item) : item.extras().final_name;
     }
+    Pair pair(const Item& item) const;  ///< of one that collides: what a decision about it is tied to
     std::string source_path(const Item& item) const { return leaves(item) ? target_path(item) : batch->source_path(entry(item)); }
     std::string target_path(const Item& item) const;  ///< the place first asked for
     std::string final_path(const Item& item) const;   ///< the place it gets

@@ -54,7 +54,7 @@ private:
             return failure(Fault::refused, "folds case, so everything is counted first", request_.destination);
         if (!last || outlook_.plan->not_compared.empty()) return {};
         for (const ItemId id : outlook_.plan->not_compared)  // what this run has put there itself need not be read again
-            if (id < numbers_.size() && numbers_[id] != nullopt_number) known_.learn(outlook_.plan->items[id].collision->pair, true);
+            if (id < numbers_.size() && numbers_[id] != nullopt_number) known_.learn(outlook_.plan->pair(outlook_.plan->items[id]), true);
         outlook_ = plan_again(request_, outlook_, known_);
         if (auto compared = compare_pairs(disk_, *outlook_.plan, known_, &store_, options_.stop); !compared) return compared;
         outlook_ = plan_again(request_, outlook_, known_);

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <set>
+#include <span>
 
 #include "batch/keep_way.h"
 #include "files/contents.h"
@@ -15,6 +16,7 @@ namespace {
 
 // below this, reading both costs less than asking where they lie
 constexpr std::uint64_t worth_a_map = 1024 * 1024;
+constexpr std::size_t compared_at_a_time = 16384;  // and remembered
 
 /// A folder that the destination is, or lies in, by whatever way: links and mounts are seen through.
 bool holds_destination(const Entry& entry, const Destination& destination) {
@@ -159,60 +161,82 @@ Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared
     return plan_again(request, seen, known);
 }
 
+namespace {
+
+/// Reads the two of a pair.
+class PairReader {
+public:
+    PairReader(FileSystem& disk, const Plan& plan, std::stop_token stop)
+        : disk_(disk), plan_(plan), stop_(std::move(stop)), sources_(disk, plan.batch->folders), targets_(disk, plan.targets) {}
+
+    Result<bool> same(const Item& item) {
+        const Place place = plan_.batch->place_of(plan_.entry(item));
+        const auto from = sources_.open(place.folder);
+        if (!from) return failure(from.error());
+        const auto into = targets_.open(item.folder);
+        if (!into) return failure(into.error());
+        const auto a = disk_.open_file(**from, place.name);
+        if (!a) return failure(a.error());
+        const auto b = disk_.open_file(**into, plan_.name(item));
+        if (!b) return failure(b.error());
+        const bool large = a->status.id.size_bytes >= worth_a_map && a->status.id.device == b->status.id.device;
+        if (large && a->status.id.size_bytes == b->status.id.size_bytes && disk_.share_all_blocks(a->file, b->file)) return true;
+        return same_bytes(disk_, a->file, b->file, Meter{stop_, {}});
+    }
+
+private:
+    FileSystem& disk_;
+    const Plan& plan_;
+    std::stop_token stop_;
+    FolderHandles sources_;
+    FolderHandles targets_;
+};
+
+}  // namespace
+
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop,
                            const std::function<void(std::size_t)>& compared) {
     // most promising first: of one date, and small ones before large ones, so that much is known soon
     std::vector<ItemId> items = plan.not_compared;
     std::stable_sort(items.begin(), items.end(), [&](ItemId one, ItemId other) {
         const auto rank = [&](ItemId id) {
-            const Pair& pair = plan.items[id].collision->pair;
+            const Pair pair = plan.pair(plan.items[id]);
             return std::pair(pair.incoming.modified_ns != pair.held.modified_ns, pair.incoming.size_bytes);
         };
         return rank(one) < rank(other);
     });
-    std::vector<Pair> pairs;
-    for (const ItemId id : items) pairs.push_back(plan.items[id].collision->pair);
     // where inodes do not last, nothing tells that a file is still as it was when it was compared
     const auto can_be_remembered = [](const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); };
-    std::vector<Pair> remembered;
-    std::copy_if(pairs.begin(), pairs.end(), std::back_inserter(remembered), can_be_remembered);
-    if (memory != nullptr)  // what cannot be recalled is read again
-        (void)memory->recall(remembered, known);
-    std::vector<std::pair<Pair, bool>> found;
-    FolderHandles sources(disk, plan.batch->folders);
-    FolderHandles targets(disk, plan.targets);
-    Result<void> ended;
-    for (std::size_t at = 0; at < pairs.size() && ended; ++at) {
-        const Item& item = plan.items[items[at]];
-        const auto same = [&]() -> Result<bool> {
-            const Place place = plan.batch->place_of(plan.entry(item));
-            const auto from = sources.open(place.folder);
-            if (!from) return failure(from.error());
-            const auto into = targets.open(item.folder);
-            if (!into) return failure(into.error());
-            const auto a = disk.open_file(**from, place.name);
-            if (!a) return failure(a.error());
-            const auto b = disk.open_file(**into, plan.name(item));
-            if (!b) return failure(b.error());
-            const bool large = a->status.id.size_bytes >= worth_a_map && a->status.id.device == b->status.id.device;
-            if (large && a->status.id.size_bytes == b->status.id.size_bytes && disk.share_all_blocks(a->file, b->file)) return true;
-            return same_bytes(disk, a->file, b->file, Meter{stop, {}});
-        };
-        if (!known.same(pairs[at])) {
-            const auto answer = same();
-            if (answer) {
-                known.learn(pairs[at], *answer);
-                if (can_be_remembered(pairs[at])) found.emplace_back(pairs[at], *answer);
-            } else if (answer.error().fault == Fault::cancelled) {
-                ended = failure(answer.error());
-            } else {
-                known.learn_problem(pairs[at], answer.error());
+    PairReader reader(disk, plan, stop);
+    for (std::size_t from = 0; from < items.size(); from += compared_at_a_time) {
+        const std::span some(items.data() + from, std::min(compared_at_a_time, items.size() - from));
+        std::vector<Pair> remembered;
+        for (const ItemId id : some)
+            if (const Pair pair = plan.pair(plan.items[id]); can_be_remembered(pair)) remembered.push_back(pair);
+        if (memory != nullptr)  // what cannot be recalled is read again
+            (void)memory->recall(remembered, known);
+        std::vector<std::pair<Pair, bool>> found;
+        Result<void> ended;
+        for (std::size_t at = 0; at < some.size() && ended; ++at) {
+            const Item& item = plan.items[some[at]];
+            const Pair pair = plan.pair(item);
+            if (!known.same(pair)) {
+                const auto answer = reader.same(item);
+                if (answer) {
+                    known.learn(pair, *answer);
+                    if (can_be_remembered(pair)) found.emplace_back(pair, *answer);
+                } else if (answer.error().fault == Fault::cancelled) {
+                    ended = failure(answer.error());
+                } else {
+                    known.learn_problem(pair, answer.error());
+                }
             }
+            if (compared && ended) compared(from + at + 1);
         }
-        if (compared && ended) compared(at + 1);
+        if (memory != nullptr && !found.empty()) (void)memory->remember(found);  // a help for next time, no more
+        if (!ended) return ended;
     }
-    if (memory != nullptr && !found.empty()) (void)memory->remember(found);  // a help for next time, no more
-    return ended;
+    return {};
 }
 
 Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory,

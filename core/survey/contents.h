@@ -42,24 +42,35 @@ struct PairHash {
 };
 
 /// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode, size and
-/// times of change of both, so that a pair that changed is a pair not read yet.
+/// times of change of both, so that a pair that changed is a pair not read yet. A million are known by a hash of 128 bits of all that.
 class KnownContents {
 public:
-    void learn(const Pair& pair, bool same) { known_[pair] = same; }
-    void learn_problem(const Pair& pair, Error why) { problems_[pair] = std::make_shared<const Error>(std::move(why)); }
+    void learn(const Pair& pair, bool same) { known_[key_of(pair)] = same; }
+    void learn_problem(const Pair& pair, Error why) { problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why)); }
     /// Why a pair could not be compared; null where it was, or was not tried.
     std::shared_ptr<const Error> problem(const Pair& pair) const {
-        const auto found = problems_.find(pair);
+        if (problems_.empty()) return nullptr;
+        const auto found = problems_.find(key_of(pair));
         return found == problems_.end() ? nullptr : found->second;
     }
     std::optional<bool> same(const Pair& pair) const {
-        const auto found = known_.find(pair);
+        const auto found = known_.find(key_of(pair));
         return found == known_.end() ? std::nullopt : std::optional(found->second);
     }
 
 private:
-    std::unordered_map<Pair, bool, PairHash> known_;
-    std::unordered_map<Pair, std::shared_ptr<const Error>, PairHash> problems_;
+    struct Key {
+        std::uint64_t high = 0;
+        std::uint64_t low = 0;
+        bool operator==(const Key&) const = default;
+    };
+    struct KeyHash {
+        std::size_t operator()(const Key& key) const noexcept { return key.low; }
+    };
+    static Key key_of(const Pair& pair);
+
+    std::unordered_map<Key, bool, KeyHash> known_;
+    std::unordered_map<Key, std::shared_ptr<const Error>, KeyHash> problems_;
 };
 
 /// What was found out by reading, kept from one run to the next.

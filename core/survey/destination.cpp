@@ -1,5 +1,7 @@
 #include "survey/destination.h"
 
+#include <algorithm>
+
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -8,9 +10,22 @@ namespace tavlo {
 
 std::string HeldFolder::key(std::string_view name) const { return folds_case ? folded(name) : std::string(name); }
 
+void HeldFolder::add(Held held) { things_.push_back(std::move(held)); }
+
+void HeldFolder::settle() {
+    std::sort(things_.begin(), things_.end(), [](const Held& one, const Held& other) { return one.name < other.name; });
+    folded_.clear();
+    for (std::size_t at = 0; folds_case && at < things_.size(); ++at) folded_.emplace(key(things_[at].name), at);
+}
+
 const Held* HeldFolder::find(std::string_view name) const {
-    const auto found = names.find(key(name));
-    return found == names.end() ? nullptr : &found->second;
+    if (folds_case) {
+        const auto found = folded_.find(key(name));
+        return found == folded_.end() ? nullptr : &things_[found->second];
+    }
+    const auto found =
+        std::lower_bound(things_.begin(), things_.end(), name, [](const Held& one, std::string_view other) { return one.name < other; });
+    return found == things_.end() || found->name != name ? nullptr : &*found;
 }
 
 const HeldFolder* Destination::folder(const std::string& path_in_root) const {
@@ -28,7 +43,6 @@ Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder) {
     HeldFolder held;
     held.id = own->id;
     held.folds_case = volume->folds_case;
-    held.names.reserve(names->size());
     for (auto& name : *names) {
         if (is_own(disk, folder, name.bytes)) continue;
         const auto status = disk.status(folder, name.bytes);
@@ -39,8 +53,9 @@ Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder) {
         Held entry{name.bytes, *status, {}};
         if (status->type == FileType::link)
             if (auto points_at = disk.read_link(folder, name.bytes)) entry.points_at = std::move(*points_at);
-        held.names.emplace(held.key(name.bytes), std::move(entry));
+        held.add(std::move(entry));
     }
+    held.settle();
     return held;
 }
 

@@ -20,13 +20,22 @@ struct Held {
 };
 
 /// One folder of the destination as it was read.
-struct HeldFolder {
+class HeldFolder {
+public:
     Identity id;
     bool folds_case = false;
-    std::unordered_map<std::string, Held> names;  ///< by key(): the name, folded where the folder folds case
 
+    /// A name, folded where the folder folds case.
     std::string key(std::string_view name) const;
+    void add(Held held);
+    /// Once all are there; what it holds is in the order of the names then.
+    void settle();
     const Held* find(std::string_view name) const;
+    const std::vector<Held>& things() const noexcept { return things_; }
+
+private:
+    std::vector<Held> things_;
+    std::unordered_map<std::string, std::size_t> folded_;  ///< where it folds case: places in things_, by key
 };
 
 /// The destination as far as a batch touches it: an immutable snapshot, read by survey().

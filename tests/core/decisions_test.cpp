@@ -21,7 +21,7 @@ namespace {
 Request with_single(Request request, const Plan& plan, const std::string& source, PairDecision decision) {
     for (const ItemId id : plan.colliding)
         if (plan.source_path(plan.items[id]) == source) {
-            decision.pair = plan.items[id].collision->pair;
+            decision.pair = plan.pair(plan.items[id]);
             request.rules.single.add(source, decision);
             return request;
         }
@@ -168,7 +168,7 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
             for (const ItemId id : outlook.plan->colliding) {
                 if (*rc::gen::arbitrary<bool>()) continue;
                 PairDecision decision;
-                decision.pair = outlook.plan->items[id].collision->pair;
+                decision.pair = outlook.plan->pair(outlook.plan->items[id]);
                 if (*rc::gen::inRange(0, 5) == 0) decision.pair.held.size_bytes += 1;  // made for a pair that was another
                 decision.decision = *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
                 decision.name = *rc::gen::element<std::string>("", "a", "b-2", "new");
@@ -190,7 +190,7 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
                               making_room.contains(outlook.plan->final_path(item)));
                 if (!item.collision || item.collision->shared) continue;
                 const auto decided = last.find(outlook.plan->source_path(item));
-                const bool stands = decided != last.end() && decided->second.pair == item.collision->pair;
+                const bool stands = decided != last.end() && decided->second.pair == outlook.plan->pair(item);
                 RC_ASSERT(item.collision->by_hand == stands);
                 RC_ASSERT(item.collision->decision == (stands ? *decided->second.decision : Decision::undecided));
             }

@@ -37,7 +37,7 @@ Decisions decide(const Plan& plan, const std::vector<std::pair<std::string, Deci
     for (const auto& [name, decision] : wanted)
         for (const ItemId id : plan.colliding)
             if (plan.name(plan.items[id]) == name)
-                decisions.add(plan.source_path(plan.items[id]), {plan.items[id].collision->pair, decision});
+                decisions.add(plan.source_path(plan.items[id]), {plan.pair(plan.items[id]), decision});
     return decisions;
 }
 
@@ -108,7 +108,7 @@ TEST_CASE("of twins, the one that was chosen gets the name, whatever their order
     CHECK(twins_of(undecided, undecided.colliding.at(1)) == undecided.colliding);
     const std::vector<Decision> decisions{Decision::skip, Decision::overwrite, Decision::rename};
     for (std::size_t at = 0; at < 3; ++at)
-        request.rules.single.add(sources[at], {undecided.items[undecided.colliding[at]].collision->pair, decisions[at]});
+        request.rules.single.add(sources[at], {undecided.pair(undecided.items[undecided.colliding[at]]), decisions[at]});
     const auto after = value(prepare(*disk, request)).plan;
     const Plan& plan = *after;
     CHECK(plan.items[0].outcome == Outcome::skipped);

@@ -58,7 +58,8 @@ struct Scene {
         held.name = name;
         held.status.type = type;
         held.status.id = {9, ++inode, size, modified};
-        folder.names[folder.key(name)] = held;
+        folder.add(std::move(held));
+        folder.settle();
     }
 
     void know(const std::string& source, const std::string& below, bool same) {

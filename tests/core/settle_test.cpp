@@ -35,7 +35,7 @@ struct Left {
         for (const ItemId id : plan->colliding)
             for (const auto& [name, decision] : decisions)
                 if (plan->name(plan->items[id]) == name)
-                    decided.rules.single.add(plan->source_path(plan->items[id]), {plan->items[id].collision->pair, decision});
+                    decided.rules.single.add(plan->source_path(plan->items[id]), {plan->pair(plan->items[id]), decision});
         return value(prepare(*jobs.disk, decided)).plan;
     }
 

@@ -119,7 +119,7 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
             Request making_room = request;
             for (const ItemId id : plan->colliding)
                 making_room.rules.single.add(plan->source_path(plan->items[id]),
-                                             {plan->items[id].collision->pair, Decision::rename, {}, {}, true});
+                                             {plan->pair(plan->items[id]), Decision::rename, {}, {}, true});
             plan = value(prepare(*disk, making_room)).plan;
         }
         if (undoing) {
