@@ -6,7 +6,7 @@
 
 #include "tasks/safe_versions.h"
 
-/// The versions in the Safe that fit a line of words, sorted.
+/// The versions in the Safe as they were arranged elsewhere: there may be a million.
 class SafeModel final : public QAbstractTableModel {
     Q_OBJECT
 
@@ -14,23 +14,20 @@ public:
     enum Column { NameColumn, PlaceColumn, SizeColumn, WhenColumn, RunColumn, ColumnCount };
     using QAbstractTableModel::QAbstractTableModel;
 
-    void setListing(std::shared_ptr<const SafeListing> listing);
-    void setFilter(const QString& text);
-    void sort(int column, Qt::SortOrder order) override;
-    const SafeRow& row(int at) const { return listing_->rows[order_[static_cast<std::size_t>(at)]]; }
-    int rowOf(const std::string& entry) const;
+    void setArrangement(std::shared_ptr<const SafeArrangement> arrangement);
+    const SafeArrangement& arrangement() const { return *arrangement_; }
+    /// Asks for another order: sortWanted().
+    void sort(int column, Qt::SortOrder order) override { emit sortWanted(static_cast<SafeColumn>(column), order == Qt::DescendingOrder); }
+    const SafeRow& row(int at) const { return arrangement_->row(at); }
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
     QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
 
-private:
-    void arrange();
+signals:
+    void sortWanted(SafeColumn by, bool descending);
 
-    std::shared_ptr<const SafeListing> listing_ = std::make_shared<SafeListing>();
-    std::vector<std::size_t> order_;
-    QString filter_;
-    int column_ = WhenColumn;
-    Qt::SortOrder direction_ = Qt::DescendingOrder;
+private:
+    std::shared_ptr<const SafeArrangement> arrangement_ = std::make_shared<SafeArrangement>();
 };

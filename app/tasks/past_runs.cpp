@@ -1,6 +1,7 @@
 #include "tasks/past_runs.h"
 
 #include <algorithm>
+#include <chrono>
 #include <sstream>
 
 #include "csv.h"
@@ -40,9 +41,11 @@ void PastRuns::open(const std::string& receipt) {
         const auto rest = (*store)->some_items(receipt, rest_number, 1);
         const auto taken_back = (*store)->taken_back(receipt);
         if (!so_far || !rest || !taken_back) return sorry(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
-        OpenedReceipt opened{*head, std::max({head->totals.items, so_far->first, so_far->second}), (*store)->is_alive(receipt),
-                             !rest->empty(), *taken_back};
+        OpenedReceipt opened{
+            *head, std::max({head->totals.items, so_far->first, so_far->second}), (*store)->is_alive(receipt), !rest->empty(), *taken_back,
+            {}};
         if (opened.has_rest && opened.count > 0) --opened.count;
+        if (!head->undoes.empty()) opened.in_safe = (*store)->safe_amount_of(receipt).value_or(SafeAmount{});
         QMetaObject::invokeMethod(
             this, [this, opened = std::move(opened)] { emit this->opened(opened); }, Qt::QueuedConnection);
         if (stop.stop_requested()) return;
@@ -99,6 +102,26 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
         auto shared = std::make_shared<const Plan>(std::move(*plan));
         QMetaObject::invokeMethod(
             this, [this, receipt, shared] { emit undoPlanned(receipt, shared); }, Qt::QueuedConnection);
+    });
+}
+
+void PastRuns::freeRoom(const std::string& receipt) {
+    frees_.post([this, receipt](const std::stop_token&) {
+        const auto store = Store::open(state_folder_);
+        if (!store) return sorry(store.error());
+        const auto disk = make_disk();
+        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done, std::uint64_t of) mutable {
+            if (std::chrono::steady_clock::now() < next) return;
+            next = std::chrono::steady_clock::now() + std::chrono::milliseconds(100);
+            QMetaObject::invokeMethod(
+                this, [this, receipt, done, of] { emit freeing(receipt, done, of); }, Qt::QueuedConnection);
+        };
+        const auto emptied = remove_proved(*disk, **store, receipt, report);
+        if (!emptied) return sorry(emptied.error());
+        QMetaObject::invokeMethod(
+            this,
+            [this, receipt, removed = emptied->removed.size(), kept = emptied->problems.size()] { emit freed(receipt, removed, kept); },
+            Qt::QueuedConnection);
     });
 }
 

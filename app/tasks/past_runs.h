@@ -18,6 +18,7 @@ struct OpenedReceipt {
     bool alive = false;       ///< some program carries it out
     bool has_rest = false;    ///< one more, for what was not counted (rest_number)
     std::vector<std::uint64_t> taken_back;
+    tavlo::SafeAmount in_safe{};  ///< of an undo: what it took away, and lies in the Safe
 };
 
 /// What a search has found: the newest, where there are very many, so that it answers within a tenth of a second.
@@ -47,6 +48,8 @@ public:
     void search(const QString& words);
     /// Reads again what a run put in place, and compares it with what its receipt says; checked() tells.
     void check(const std::string& receipt);
+    /// Removes from the Safe what this undo took away, as far as its source is seen to hold the same bytes; freed() tells.
+    void freeRoom(const std::string& receipt);
     /// Writes a receipt into a file: JSON (docs/contract.md) or, by its name's end, CSV (RFC 4180) or HTML.
     void exportTo(const std::string& receipt, const std::string& file);
 
@@ -54,6 +57,8 @@ signals:
     void found(const QString& words, std::shared_ptr<const FoundItems> items);
     /// differs  by item: how, in words
     void checked(const std::string& receipt, std::shared_ptr<const std::map<std::uint64_t, QString>> differs);
+    void freeing(const std::string& receipt, std::uint64_t done, std::uint64_t of);  ///< now and then
+    void freed(const std::string& receipt, std::uint64_t removed, std::uint64_t kept);
     void exported(const QString& file);
     void listed(std::shared_ptr<const std::vector<tavlo::ReceiptHead>> heads);
     void opened(const OpenedReceipt& opened);
@@ -75,4 +80,5 @@ private:
     LatestWorker details_;
     LatestWorker pages_;
     LatestWorker numbers_;
+    LatestWorker frees_;
 };

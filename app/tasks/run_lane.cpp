@@ -291,7 +291,7 @@ void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
     status_.at_hand.clear();
     if (!end.head) {
         const bool had_ended = !job_.retries.empty() || !job_.leaves.empty();
-        at_rest_ = had_ended ? LaneState::done : LaneState::refused;
+        at_rest_ = had_ended ? LaneState::done : end.waits ? LaneState::stuck : LaneState::refused;
         status_.why = end.why;
         faults_ = std::move(faults);
     } else {

@@ -40,6 +40,7 @@ struct RunEnd {
     std::shared_ptr<const tavlo::Plan> plan;                  ///< null where a run was gone on with
     std::optional<tavlo::ReceiptHead> head;                   ///< none: it could not be carried out
     QString why;                                              ///< and this is why
+    bool waits = false;                                       ///< for a disk that is not there: it can be gone on with once it is
     std::map<std::string, std::vector<std::string>> settled;  ///< names, by folder, of what was named as a source and is settled as a whole
 };
 

@@ -50,8 +50,9 @@ public:
 
     RunEnd run() {
         auto head = store_ ? go() : Result<ReceiptHead>(failure(store_.error()));
-        if (!head) return {plan_, std::nullopt, shown(describe(head.error())), {}};
-        RunEnd end{plan_, *head, {}, {}};
+        const bool waits = !head && !job_.resumes.empty() && head.error().fault == Fault::unreachable;
+        if (!head) return {plan_, std::nullopt, shown(describe(head.error())), waits, {}};
+        RunEnd end{plan_, *head, {}, false, {}};
         const bool transfer = head->operation == Operation::copy || head->operation == Operation::move;
         if (grown_)
             end.settled = settled_of_grown(*head);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <QObject>
+#include <array>
 #include <memory>
 #include <optional>
 #include <string>
@@ -26,9 +27,47 @@ struct SafeRoom {
     bool there = true;
 };
 
+/// Versions that can be chosen together, as rows of the listing: those that can be reached.
+struct SafeGroup {
+    std::vector<std::uint32_t> rows;
+    std::uint64_t versions = 0;  ///< those that cannot be reached among them
+    std::uint64_t bytes = 0;     ///< of files among the rows
+};
+
+/// There may be a million versions: whatever goes through all of them is done where they are listed, not on the interface's thread.
 struct SafeListing {
+    static constexpr std::array<int, 3> ages_in_days{365, 90, 30};
+    static constexpr std::uint64_t large_bytes = std::uint64_t{100} << 20;
+
     std::vector<SafeRow> rows;  ///< newest first
     std::vector<SafeRoom> rooms;
+    std::array<SafeGroup, ages_in_days.size()> older;
+    SafeGroup large;
+    SafeGroup all;
+};
+
+enum class SafeColumn { name, place, size, when, run };
+
+/// Which versions are shown, and in which order.
+struct SafeWish {
+    QString words;  ///< in the place that it held; empty: all
+    SafeColumn by = SafeColumn::when;
+    bool descending = true;
+};
+
+/// The rows of a listing as somebody wants to see them.
+struct SafeArrangement {
+    std::shared_ptr<const SafeListing> listing = std::make_shared<SafeListing>();
+    std::vector<std::uint32_t> order;  ///< rows of the listing
+    int kept = -1;                     ///< where the version is by now that was asked about
+
+    const SafeRow& row(int at) const { return listing->rows[order[static_cast<std::size_t>(at)]]; }
+};
+
+/// Versions that somebody thinks of removing, and what that would mean.
+struct SafeChoice {
+    std::vector<std::string> ids;
+    std::size_t runs = 0;  ///< that could no longer be undone in full
 };
 
 /// Reads what lies in the Safe, and changes it, off the interface's thread.
@@ -39,18 +78,26 @@ public:
     explicit SafeVersions(std::string state_folder, QObject* parent = nullptr) : QObject(parent), state_folder_(std::move(state_folder)) {}
 
     void list();
+    /// arranged() tells; `keep` is the id of a version that is to be found again.
+    void arrange(std::shared_ptr<const SafeListing> listing, const SafeWish& wish, const std::string& keep);
+    /// Gathers rows of a listing; chosen() tells.
+    void choose(std::shared_ptr<const SafeListing> listing, std::vector<std::uint32_t> rows);
     /// Looks at a version and at what holds its place now; seen() tells.
     void look(const tavlo::SafeEntry& entry);
     /// where_taken  see prepare_restore()
     void planRestore(const std::string& entry, const std::string& into, std::optional<tavlo::Decision> where_taken);
-    void remove(const std::vector<std::string>& entries);
+    void remove(std::shared_ptr<const SafeChoice> choice);
 
 signals:
     void listed(std::shared_ptr<const SafeListing> listing);
+    void arranged(std::shared_ptr<const SafeArrangement> arrangement);
+    void chosen(std::shared_ptr<const SafeChoice> choice);
     void seen(const std::string& entry, const tavlo::Status& version, std::optional<tavlo::Status> held);
     void restorePlanned(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
     /// The place that the version is to come back to is held.
     void placeTaken(const std::string& entry, const std::string& into, const QString& why);
+    /// So many have been looked at, of all in the Safe; now and then.
+    void removing(std::uint64_t done, std::uint64_t of);
     void removed(std::size_t count);
     void failed(const QString& why);
 
@@ -63,6 +110,8 @@ private:
 
     std::string state_folder_;
     LatestWorker lists_;
+    LatestWorker orders_;
+    LatestWorker choices_;
     LatestWorker looks_;
     LatestWorker changes_;
 };

@@ -164,6 +164,12 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     undo_now_->setProperty("role", "primary");
     keep_ = new QPushButton(tr("Leave it as it is"));
     keep_->setObjectName(QStringLiteral("leaveUndo"));
+    free_ = new QPushButton;
+    free_->setObjectName(QStringLiteral("freeRoom"));
+    free_->setToolTip(tr("Removes from the Safe what this undo took away, as far as its source still holds the same bytes"));
+    free_->hide();
+    free_now_ = new QPushButton(tr("Remove for good"));
+    free_now_->setObjectName(QStringLiteral("freeRoomNow"));
     results_ = new QComboBox;
     results_->setObjectName(QStringLiteral("receiptResults"));
     results_->setAccessibleName(tr("Which results are shown"));
@@ -171,7 +177,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     more_->setObjectName(QStringLiteral("receiptMore"));
     more_->setToolTip(tr("Check again, write to a file, print"));
     head->addWidget(results_, 0, Qt::AlignTop);
-    for (QPushButton* button : {more_, keep_, undo_now_, go_on_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
+    for (QPushButton* button : {more_, free_, keep_, free_now_, undo_now_, go_on_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
     column->addLayout(head);
     stack_ = new QStackedWidget;
     table_ = new RowView;
@@ -277,7 +283,26 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
     connect(&past_, &PastRuns::failed, this, [this](const QString& why) { note_->setText(why); });
     connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id, chosenNumbers()); });
-    connect(keep_, &QPushButton::clicked, this, &ReceiptsPage::leaveUndoPlan);
+    connect(keep_, &QPushButton::clicked, this, [this] { past_.open(head_.id); });
+    connect(free_, &QPushButton::clicked, this, &ReceiptsPage::askToFree);
+    connect(free_now_, &QPushButton::clicked, this, [this] {
+        leaveUndoPlan();
+        free_->setEnabled(false);
+        past_.freeRoom(head_.id);
+    });
+    connect(&past_, &PastRuns::freeing, this, [this](const std::string& receipt, std::uint64_t done, std::uint64_t of) {
+        if (receipt == head_.id)
+            note_->setText(tr("Reading and removing: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
+    });
+    connect(&past_, &PastRuns::freed, this, [this](const std::string& receipt, std::uint64_t removed, std::uint64_t kept) {
+        if (receipt != head_.id) return;
+        past_.open(receipt);
+        QString freed = tr("%Ln versions are gone for good.", nullptr, static_cast<int>(removed));
+        if (kept > 0)
+            freed += QLatin1Char(' ') +
+                     tr("%Ln stay in the Safe, as their source does not hold the same bytes now.", nullptr, static_cast<int>(kept));
+        emit said(freed);
+    });
     connect(undo_now_, &QPushButton::clicked, this, [this] {
         emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
         leaveUndoPlan();
@@ -306,8 +331,15 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
         note += tr(" · undone by %1").arg(QString::fromStdString(head_.undone_by));
     else if (!opened.taken_back.empty())
         note += tr(" · %Ln taken back since", nullptr, static_cast<int>(opened.taken_back.size()));
+    in_safe_ = opened.in_safe;
+    if (in_safe_.versions > 0)
+        note +=
+            tr(" · %Ln versions, %1, lie in the Safe by it", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
     note_->setText(note);
     set_tone(*note_, "muted");
+    free_->setText(tr("Free %1…").arg(size_text(in_safe_.bytes)));
+    free_->setEnabled(true);
+    free_->setVisible(in_safe_.versions > 0);
     with_result_.reset();
     showResults();
     items_->setReceipt(head_.id, head_.destination, opened.count, opened.has_rest);
@@ -412,6 +444,8 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     if (totals.of(Outcome::restored) > 0) parts << tr("%Ln put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
     if (totals.of(Outcome::undecided) > 0)
         parts << tr("%Ln left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
+    if (totals.of(Outcome::skipped) > 0)
+        parts << tr("%Ln folders stay, as they hold something", nullptr, static_cast<int>(totals.of(Outcome::skipped)));
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
     note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.")
                                    : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
@@ -419,20 +453,32 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     undo_now_->setText(tr("Undo %Ln items", nullptr, static_cast<int>(count)));
     undo_now_->setEnabled(count > 0);
     stack_->setCurrentIndex(1);
-    undo_->hide();
-    go_on_->hide();
-    more_->hide();
-    results_->hide();
+    hideUsual();
     undo_now_->show();
-    keep_->show();
     undo_now_->setFocus();
+}
+
+/// What can be done with a receipt makes way for a question and its answers.
+void ReceiptsPage::hideUsual() {
+    for (QWidget* usual : std::initializer_list<QWidget*>{undo_, go_on_, more_, results_, free_}) usual->hide();
+    keep_->show();
+}
+
+void ReceiptsPage::askToFree() {
+    note_->setText(tr("%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. "
+                      "The others stay.",
+                      nullptr, static_cast<int>(in_safe_.versions))
+                       .arg(size_text(in_safe_.bytes)));
+    hideUsual();
+    free_now_->show();
+    keep_->setFocus();
 }
 
 void ReceiptsPage::leaveUndoPlan() {
     stack_->setCurrentIndex(0);
     undo_plan_.reset();
-    undo_now_->hide();
-    keep_->hide();
+    for (QPushButton* answer : {undo_now_, free_now_, keep_}) answer->hide();
+    free_->setVisible(in_safe_.versions > 0);
     more_->setVisible(!head_.id.empty());
     results_->setVisible(results_->count() > 2);
     undo_->show();

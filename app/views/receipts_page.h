@@ -35,6 +35,8 @@ private:
     void show_(const OpenedReceipt& opened);
     void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
     void leaveUndoPlan();
+    void askToFree();
+    void hideUsual();
     void showResults();
     void offerUndo();
     std::vector<std::uint64_t> chosenNumbers() const;
@@ -58,6 +60,9 @@ private:
     QPushButton* undo_;
     QPushButton* undo_now_;
     QPushButton* keep_;
+    QPushButton* free_;  ///< asks whether what an undo left in the Safe is to go
+    QPushButton* free_now_;
+    tavlo::SafeAmount in_safe_;
     QStackedWidget* stack_;
     QLabel* nothing_;
     QLabel* cut_;

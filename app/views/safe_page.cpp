@@ -9,7 +9,6 @@
 #include <QSplitter>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <set>
 
 #include "files/path.h"
 #include "keep/store.h"
@@ -21,10 +20,6 @@
 #include "views/row_view.h"
 
 using namespace tavlo;
-
-namespace {
-constexpr std::int64_t day_ns = 86'400'000'000'000;
-}
 
 SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), versions_(versions) {
     setObjectName(QStringLiteral("safePage"));
@@ -92,6 +87,11 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     list_->setModel(model_);
     list_->setItemDelegate(new PlainRowDelegate(list_));
     list_->setRowHeight(26);
+    connect(model_, &SafeModel::sortWanted, this, [this](SafeColumn by, bool descending) {
+        wish_.by = by;
+        wish_.descending = descending;
+        arrange();
+    });
     list_->setSortingEnabled(true);
     list_->sortByColumn(SafeModel::WhenColumn, Qt::DescendingOrder);
     list_->horizontalHeader()->setSectionResizeMode(SafeModel::NameColumn, QHeaderView::Stretch);
@@ -126,11 +126,16 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     column->addLayout(foot);
 
     connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
-        model_->setFilter(text);
-        showCurrent();
+        wish_.words = text;
+        arrange();
     });
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &SafePage::showCurrent);
     connect(&versions_, &SafeVersions::listed, this, &SafePage::showListing);
+    connect(&versions_, &SafeVersions::arranged, this, &SafePage::showArrangement);
+    connect(&versions_, &SafeVersions::chosen, this, &SafePage::askRemoval);
+    connect(&versions_, &SafeVersions::removing, this, [this](std::uint64_t done, std::uint64_t of) {
+        title_->setText(tr("Removing for good: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
+    });
     connect(&versions_, &SafeVersions::seen, this, [this](const std::string& id, const Status& version, const std::optional<Status>& held) {
         const int row = list_->currentIndex().row();
         if (row < 0 || row >= model_->rowCount() || model_->row(row).entry.id != id) return;
@@ -143,7 +148,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     connect(&versions_, &SafeVersions::failed, this, &SafePage::said);
     connect(&versions_, &SafeVersions::restorePlanned, this, &SafePage::restoreRequested);
     connect(&versions_, &SafeVersions::placeTaken, this, [this](const std::string& entry, const std::string& into, const QString&) {
-        to_remove_.clear();
+        to_remove_.reset();
         to_place_ = {entry, into};
         showQuestion(tr("Something else holds that name now. It can go to the Safe in turn, or the version comes back under a new name."),
                      tr("Put it in its place"), tr("Under a new name"));
@@ -154,7 +159,11 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     });
     connect(back_, &QPushButton::clicked, this, [this] { restore(false); });
     connect(elsewhere_, &QPushButton::clicked, this, [this] { restore(true); });
-    connect(remove_, &QPushButton::clicked, this, [this] { askRemoval(selected()); });
+    connect(remove_, &QPushButton::clicked, this, [this] {
+        std::vector<std::uint32_t> rows;
+        for (const int at : list_->selectedRowNumbers()) rows.push_back(model_->arrangement().order[static_cast<std::size_t>(at)]);
+        versions_.choose(model_->arrangement().listing, std::move(rows));
+    });
     connect(age_, &QPushButton::clicked, this, &SafePage::fillEmptyMenu);
     connect(keeping_, &QPushButton::clicked, this, &SafePage::fillKeepingMenu);
     connect(no, &QPushButton::clicked, this, &SafePage::leaveQuestion);
@@ -163,7 +172,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
             setAge(*to_set_);
         else if (to_place_)
             versions_.planRestore(to_place_->first, to_place_->second, Decision::overwrite);
-        else
+        else if (to_remove_)
             versions_.remove(to_remove_);
         leaveQuestion();
     });
@@ -176,10 +185,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
 }
 
 void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
-    const int row = list_->currentIndex().row();
-    const std::string was = row >= 0 && row < model_->rowCount() ? model_->row(row).entry.id : std::string();
     listing_ = std::move(listing);
-    model_->setListing(listing_);
     std::uint64_t bytes = 0;
     QStringList rooms;
     for (const SafeRoom& room : listing_->rooms) {
@@ -201,32 +207,43 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
     keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied") : tr("Kept %Ln days", nullptr, rules.safe_days));
     empty_->setVisible(listing_->rows.empty());
     age_->setEnabled(!listing_->rows.empty());
-    if (model_->rowCount() > 0) list_->selectRow(std::max(0, model_->rowOf(was)));
+    arrange();
+}
+
+void SafePage::arrange() {
+    const int row = list_->currentIndex().row();
+    versions_.arrange(listing_, wish_, row >= 0 && row < model_->rowCount() ? model_->row(row).entry.id : std::string());
+}
+
+void SafePage::showArrangement(std::shared_ptr<const SafeArrangement> arrangement) {
+    if (arrangement->listing != listing_) return;  // it was listed anew meanwhile
+    const int kept = arrangement->kept;
+    model_->setArrangement(std::move(arrangement));
+    if (model_->rowCount() > 0) list_->selectRow(std::max(0, kept));
     showCurrent();
 }
 
-std::vector<std::string> SafePage::selected() const {
-    std::vector<std::string> entries;
-    for (const int row : list_->selectedRowNumbers()) entries.push_back(model_->row(row).entry.id);
-    return entries;
+std::string SafePage::current() const {
+    const auto rows = list_->selectedRowNumbers();
+    return rows.size() == 1 ? model_->row(rows.front()).entry.id : std::string();
 }
 
 void SafePage::showCurrent() {
-    const auto entries = selected();
-    back_->setEnabled(entries.size() == 1);
-    elsewhere_->setEnabled(entries.size() == 1);
-    remove_->setEnabled(!entries.empty());
-    remove_->setText(entries.size() > 1 ? tr("Remove %Ln for good…", nullptr, static_cast<int>(entries.size())) : tr("Remove for good…"));
-    if (entries.size() != 1)
-        return face_->clear(entries.empty() ? QString() : tr("%Ln versions are selected.", nullptr, static_cast<int>(entries.size())));
-    const int row = model_->rowOf(entries.front());
-    if (!model_->row(row).there) return face_->clear(tr("The volume that it lies on is not mounted now."));
-    versions_.look(model_->row(row).entry);
+    const auto rows = list_->selectedRowNumbers();
+    back_->setEnabled(rows.size() == 1);
+    elsewhere_->setEnabled(rows.size() == 1);
+    remove_->setEnabled(!rows.empty());
+    remove_->setText(rows.size() > 1 ? tr("Remove %Ln for good…", nullptr, static_cast<int>(rows.size())) : tr("Remove for good…"));
+    if (rows.size() != 1)
+        return face_->clear(rows.empty() ? QString() : tr("%Ln versions are selected.", nullptr, static_cast<int>(rows.size())));
+    const SafeRow& row = model_->row(rows.front());
+    if (!row.there) return face_->clear(tr("The volume that it lies on is not mounted now."));
+    versions_.look(row.entry);
 }
 
 void SafePage::restore(bool elsewhere) {
-    const auto entries = selected();
-    if (entries.size() != 1) return;
+    const std::string entry = current();
+    if (entry.empty()) return;
     leaveQuestion();
     std::string into;
     if (elsewhere) {
@@ -234,7 +251,7 @@ void SafePage::restore(bool elsewhere) {
         if (folder.isEmpty()) return;
         into = to_bytes(folder);
     }
-    versions_.planRestore(entries.front(), into, std::nullopt);
+    versions_.planRestore(entry, into, std::nullopt);
 }
 
 void SafePage::fillKeepingMenu() {
@@ -273,11 +290,11 @@ void SafePage::setAge(int days) {
 /// What goes by itself from now on is said first.
 void SafePage::askAge(int days) {
     leaveQuestion();
-    const std::int64_t before = now_ns() - days * day_ns;
-    const auto now = std::count_if(listing_->rows.begin(), listing_->rows.end(),
-                                   [&](const SafeRow& row) { return days > 0 && row.entry.set_aside_ns < before; });
     if (days == 0) return setAge(days);
     to_set_ = days;
+    const auto& ages = SafeListing::ages_in_days;
+    const auto group = static_cast<std::size_t>(std::find(ages.begin(), ages.end(), days) - ages.begin());
+    const auto now = group < ages.size() ? listing_->older[group].versions : 0;
     showQuestion(tr("At each start, versions older than %1 days would be gone for good, and their runs could no longer be undone in full.")
                          .arg(days) +
                      QLatin1Char(' ') + tr("Now that would be %Ln versions.", nullptr, static_cast<int>(now)),
@@ -287,40 +304,28 @@ void SafePage::askAge(int days) {
 void SafePage::fillEmptyMenu() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    const auto add = [&](const QString& words, auto wanted) {
-        std::vector<std::string> entries;
-        std::uint64_t bytes = 0;
-        for (const SafeRow& row : listing_->rows)
-            if (row.there && wanted(row)) {
-                entries.push_back(row.entry.id);
-                if (row.entry.type == FileType::file) bytes += row.entry.identity.size_bytes;
-            }
-        auto* action = menu->addAction(tr("%1: %Ln versions, %2", nullptr, static_cast<int>(entries.size())).arg(words, size_text(bytes)),
-                                       this, [this, entries] { askRemoval(entries); });
-        action->setEnabled(!entries.empty());
+    const auto add = [&](const QString& words, const SafeGroup& group) {
+        auto* action =
+            menu->addAction(tr("%1: %Ln versions, %2", nullptr, static_cast<int>(group.rows.size())).arg(words, size_text(group.bytes)),
+                            this, [this, listing = listing_, &group] { versions_.choose(listing, group.rows); });
+        action->setEnabled(!group.rows.empty());
     };
-    const std::int64_t now = now_ns();
-    for (const auto& [words, days] :
-         {std::pair(tr("Older than a year"), 365), std::pair(tr("Older than 90 days"), 90), std::pair(tr("Older than 30 days"), 30)})
-        add(words, [before = now - days * day_ns](const SafeRow& row) { return row.entry.set_aside_ns < before; });
-    add(tr("Larger than 100 MB"),
-        [](const SafeRow& row) { return row.entry.type == FileType::file && row.entry.identity.size_bytes > (100U << 20); });
-    add(tr("Everything"), [](const SafeRow&) { return true; });
+    add(tr("Older than a year"), listing_->older[0]);
+    add(tr("Older than 90 days"), listing_->older[1]);
+    add(tr("Older than 30 days"), listing_->older[2]);
+    add(tr("Larger than 100 MB"), listing_->large);
+    add(tr("Everything"), listing_->all);
     menu->popup(age_->mapToGlobal(QPoint(0, age_->height())));
 }
 
 /// What then can no longer be undone is said first.
-void SafePage::askRemoval(const std::vector<std::string>& entries) {
-    if (entries.empty()) return;
-    const std::set<std::string> wanted(entries.begin(), entries.end());
-    std::set<std::string> runs;
-    for (const SafeRow& row : listing_->rows)
-        if (wanted.contains(row.entry.id)) runs.insert(row.entry.receipt);
+void SafePage::askRemoval(std::shared_ptr<const SafeChoice> choice) {
+    if (choice->ids.empty()) return;
     to_place_.reset();
-    to_remove_ = entries;
-    const int count = static_cast<int>(entries.size());
+    to_remove_ = std::move(choice);
+    const int count = static_cast<int>(to_remove_->ids.size());
     showQuestion(tr("%Ln versions would be gone for good; that is not undone.", nullptr, count) + QLatin1Char(' ') +
-                     tr("%Ln runs can then no longer be undone in full.", nullptr, static_cast<int>(runs.size())),
+                     tr("%Ln runs can then no longer be undone in full.", nullptr, static_cast<int>(to_remove_->runs)),
                  tr("Remove %Ln versions for good", nullptr, count), {});
 }
 
@@ -336,7 +341,7 @@ void SafePage::showQuestion(const QString& words, const QString& yes, const QStr
 
 void SafePage::leaveQuestion() {
     to_set_.reset();
-    to_remove_.clear();
+    to_remove_.reset();
     to_place_.reset();
     question_->hide();
 }

@@ -31,20 +31,23 @@ signals:
 
 private:
     void showListing(std::shared_ptr<const SafeListing> listing);
+    void arrange();
+    void showArrangement(std::shared_ptr<const SafeArrangement> arrangement);
     void showCurrent();
     void showQuestion(const QString& words, const QString& yes, const QString& other);
     void leaveQuestion();
-    void askRemoval(const std::vector<std::string>& entries);
+    void askRemoval(std::shared_ptr<const SafeChoice> choice);
     void fillEmptyMenu();
     void fillKeepingMenu();
     void askAge(int days);
     void setAge(int days);
     void restore(bool elsewhere);
-    std::vector<std::string> selected() const;
+    std::string current() const;  ///< the id of the one that is selected; empty: none, or several
 
     SafeVersions& versions_;
     SafeModel* model_;
-    std::shared_ptr<const SafeListing> listing_;
+    std::shared_ptr<const SafeListing> listing_ = std::make_shared<SafeListing>();
+    SafeWish wish_;
     QLabel* title_;
     QLabel* rooms_;
     QLineEdit* filter_;
@@ -61,6 +64,6 @@ private:
     QLabel* question_words_;
     QPushButton* yes_;
     QPushButton* other_;
-    std::vector<std::string> to_remove_;                           ///< what the question is about, if that is removal
+    std::shared_ptr<const SafeChoice> to_remove_;                  ///< what the question is about, if that is removal
     std::optional<std::pair<std::string, std::string>> to_place_;  ///< entry and folder, if it is a place that is held
 };

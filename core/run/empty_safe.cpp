@@ -101,9 +101,9 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::ui
     });
 }
 
-Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries) {
+Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries, const EmptyProgress& progress) {
     const std::unordered_set<std::string> of_them(entries.begin(), entries.end());
-    return remove_where(disk, store, {}, [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
+    return remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
 }
 
 Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo, const EmptyProgress& progress) {

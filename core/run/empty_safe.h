@@ -25,7 +25,8 @@ using EmptyProgress = std::function<void(std::uint64_t, std::uint64_t)>;
 Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days = std::nullopt,
                            const EmptyProgress& progress = {});
 /// The same for versions that were chosen.
-Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries);
+Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
+                                const EmptyProgress& progress = {});
 /// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's source.
 /// undo     the receipt of the undo
 /// errors   not_found; refused: it is no undo

@@ -93,6 +93,34 @@ TEST_CASE("a receipt is checked again, written out, and shown by result", "[wind
     CHECK(receipt_as_html(head, items, 1).contains(QStringLiteral("2 more lines")));
 }
 
+TEST_CASE("an undo says what it left in the Safe, and frees that room once the source is seen to hold it", "[window][receipts]") {
+    Past past;
+    auto& list = *past.driver->find<QListView>("receipts");
+    list.setCurrentIndex(list.model()->index(0, 0));
+    REQUIRE(WindowDriver::wait([&] { return past.items() == 2; }));
+    CHECK_FALSE(past.driver->find<QWidget>("freeRoom")->isVisible());
+    past.driver->click("undo");
+    REQUIRE(WindowDriver::wait([&] { return past.driver->find<QWidget>("undoNow")->isVisible(); }));
+    past.driver->click("undoNow");
+    REQUIRE(past.driver->settle());
+    REQUIRE(WindowDriver::wait([&] { return past.receipts() == 3; }));
+    list.setCurrentIndex(list.model()->index(0, 0));
+    auto* note = past.driver->find<QLabel>("receiptNote");
+    REQUIRE(WindowDriver::wait([&] { return note->text().contains("lie in the Safe by it"); }));
+    past.temp.write("from/permit-0416.pdf", "the source is another by now");
+    past.driver->click("freeRoom");
+    CHECK(note->text().contains("would be gone for good"));
+    past.driver->click("leaveUndo");  // nothing happens
+    REQUIRE(WindowDriver::wait([&] { return past.driver->find<QWidget>("freeRoom")->isVisible(); }));
+    const auto versions = [&] { return (*Store::open(past.temp.path("state")))->safe_entries()->size(); };
+    const auto before = versions();
+    past.driver->click("freeRoom");
+    past.driver->click("freeRoomNow");
+    REQUIRE(WindowDriver::wait([&] { return versions() == before - 1 && note->text().contains("1 version"); }));
+    const auto left = (*Store::open(past.temp.path("state")))->safe_entries();
+    CHECK(left->front().original.ends_with("permit-0416.pdf"));
+}
+
 TEST_CASE("a receipt is narrowed by what came of its items, also within a search", "[window][receipts]") {
     Past past;
     auto& list = *past.driver->find<QListView>("receipts");

@@ -15,6 +15,7 @@
 #include "models/run_models.h"
 #include "run/prepare.h"
 #include "run/take_back.h"
+#include "support/loop.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -376,6 +377,41 @@ TEST_CASE("a run that fills the disk waits in its lane, over a restart too, and 
     REQUIRE(yard.driver->settle());
     CHECK(yard.state(0) == LaneState::done);
     CHECK(tree_of(small.path + "/one") == tree_of(yard.temp.path("one")));
+}
+
+TEST_CASE("a run whose disk has gone waits in its lane, and goes on once the disk is back, under whatever number", "[window][runs]") {
+    Yard yard;
+    DiskThatComesBack disk(yard.temp.path(), yard.temp.path("disk"));
+    NEEDS_THAT(disk.mounted, "a disk cannot be mounted here");
+    yard.close();
+    {
+        std::stop_source soon;
+        const auto store = Store::open(yard.temp.path("state"));
+        Request request;
+        request.sources = {yard.temp.path("one")};
+        request.destination = yard.temp.path("disk/to");
+        RunOptions options;
+        options.threads = 1;
+        options.stop = soon.get_token();
+        options.sentence = "Copy to a disk that goes.";
+        RunEvents events;
+        events.at_hand = [&](const std::string&) { soon.request_stop(); };
+        const auto head = carry_out(*make_disk(), **store, *prepare(*make_disk(), request)->plan, options, events);
+        REQUIRE(head->state == RunState::stopped);
+        REQUIRE((*store)->set_paused(head->id, true));
+    }
+    disk.go_away();
+    yard.open();
+    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::paused; }));
+    yard.press(&yard.lane(0), "lanePause");  // "Go on"
+    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::stuck; }));
+    CHECK(yard.lane(0).status().why.contains("waits for its volume"));
+    CHECK_FALSE(yard.temp.has("disk/to"));  // nothing under the empty mount point
+    REQUIRE(disk.come_back());
+    yard.press(&yard.lane(0), "lanePause");
+    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::done; }));
+    CHECK(yard.temp.has("disk/to/one/part-3"));
+    yard.close();
 }
 
 TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]") {

@@ -1,4 +1,6 @@
+#include <QApplication>
 #include <QLabel>
+#include <QMenu>
 #include <QPushButton>
 #include <catch2/catch.hpp>
 #include <filesystem>
@@ -77,17 +79,43 @@ TEST_CASE("versions are removed for good only after what that means was said", "
     Shelf shelf;
     shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
     shelf.driver->click("safeRemove");
-    REQUIRE(shelf.isShown("safeQuestion"));
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
     CHECK(shelf.driver->find<QLabel>("safeQuestionWords")->text() ==
           "2 versions would be gone for good; that is not undone. 1 run can then no longer be undone in full.");
     shelf.driver->click("safeNo");
     CHECK_FALSE(shelf.isShown("safeQuestion"));
     CHECK(shelf.rows() == 2);
     shelf.driver->click("safeRemove");
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
     shelf.driver->click("safeYes");
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
     CHECK((*Store::open(shelf.temp.path("state")))->safe_entries()->empty());
     CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
+}
+
+TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its menu names", "[window][safe]") {
+    Shelf shelf;
+    auto* list = shelf.driver->find<RowView>("safeList");
+    shelf.driver->type("safeFilter", QStringLiteral("b.txt"));
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 1; }));
+    shelf.driver->type("safeFilter", {});
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 2; }));
+    for (const auto& [order, first] : {std::pair(Qt::AscendingOrder, "a.txt"), std::pair(Qt::DescendingOrder, "b.txt")}) {
+        list->sortByColumn(SafeModel::NameColumn, order);
+        REQUIRE(WindowDriver::wait([&, first = first] { return list->model()->index(0, 0).data().toString() == QLatin1String(first); }));
+    }
+    shelf.driver->click("safeEmpty");
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    REQUIRE(menu != nullptr);
+    REQUIRE(menu->actions().size() == 5);
+    CHECK_FALSE(menu->actions()[0]->isEnabled());  // nothing is a year old
+    CHECK(menu->actions()[4]->text().startsWith("Everything: 2 versions"));
+    menu->actions()[4]->trigger();
+    menu->close();
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
+    shelf.driver->click("safeYes");
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
+    CHECK(shelf.driver->find<QLabel>("safeTitle")->text() == "The Safe is empty");
 }
 
 TEST_CASE("versions leave the Safe by themselves only at the age that was set; a Safe that is too large is said once", "[safe]") {

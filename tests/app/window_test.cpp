@@ -280,12 +280,13 @@ TEST_CASE("models keep to their contract", "[model]") {
         row.entry.identity.size_bytes = row.entry.original.size();
         listing->rows.push_back(row);
     }
-    safe.setListing(listing);
-    safe.sort(SafeModel::NameColumn, Qt::AscendingOrder);
-    CHECK(safe.index(0, 0).data().toString() == "b 9");  // in natural order
-    safe.setFilter(QStringLiteral("elsewhere"));
-    CHECK(safe.rowCount() == 1);
-    CHECK(safe.rowOf(safe.row(0).entry.id) == 0);
+    std::vector<SafeColumn> sorted_by;
+    QObject::connect(&safe, &SafeModel::sortWanted, [&](SafeColumn by, bool) { sorted_by.push_back(by); });
+    safe.sort(SafeModel::PlaceColumn, Qt::AscendingOrder);
+    CHECK(sorted_by == std::vector{SafeColumn::place});  // it is put in order elsewhere
+    safe.setArrangement(std::make_shared<const SafeArrangement>(SafeArrangement{listing, {2, 1}, -1}));
+    CHECK(safe.rowCount() == 2);
+    CHECK(safe.index(1, 0).data().toString() == "b 9");
     receipts.setHeads(std::make_shared<const std::vector<ReceiptHead>>(3));
     std::vector<std::uint64_t> wanted;
     QObject::connect(&items, &ReceiptItemsModel::pageWanted, [&](const std::string&, std::uint64_t first) { wanted.push_back(first); });

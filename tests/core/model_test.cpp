@@ -4,9 +4,11 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
+#include <optional>
 
 #include "files/path.h"
 #include "support/jobs.h"
+#include "support/loop.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -27,6 +29,7 @@ struct Situation {
     Clearing clearing = Clearing::none;
     std::vector<std::uint64_t> undone_first{};  ///< items that are undone before the others, counted round
     bool across = false;                        ///< the destination lies on another file system
+    bool comes_back = false;                    ///< that goes after the run, and comes back under another number
     bool mounted = false;                       ///< a third one is mounted at the folder `a` of the destination
 };
 
@@ -34,7 +37,8 @@ std::ostream& operator<<(std::ostream& out, const Situation& s) {
     out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.shape.contents ? " contents" : "")
         << (s.shape.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.shape.subfolders)
         << (s.keeps_way ? " keeping the way" : "") << " clearing " << static_cast<int>(s.clearing);
-    out << (s.across ? " across" : "") << (s.mounted ? " with a mount in the destination" : "");
+    out << (s.across ? " across" : "") << (s.comes_back ? ", comes back under another number" : "")
+        << (s.mounted ? " with a mount in the destination" : "");
     for (const auto part : s.undone_first) out << " undone first " << part;
     out << '\n';
     for (const auto& [path, bytes] : s.from) out << "  from " << path << " = " << bytes << '\n';
@@ -69,7 +73,10 @@ void write(const TempFolder& temp, const std::string& top, const std::map<std::s
 
 void check(const Situation& situation) {
     TempFolder temp("/dev/shm");
-    const Mount second = situation.across ? Mount::memory(temp.path("to")) : Mount();
+    std::optional<DiskThatComesBack> disk;
+    if (situation.across && situation.comes_back) disk.emplace(temp.path(), temp.path("to"));
+    if (disk && !disk->mounted) disk.reset();  // it may not be mounted here
+    const Mount second = situation.across && !disk ? Mount::memory(temp.path("to")) : Mount();
     write(temp, "from", situation.from);
     const bool mountable = situation.mounted && situation.clearing == Clearing::none;
     const Mount third = mountable ? Mount::memory(temp.path("to/a")) : Mount();
@@ -137,7 +144,8 @@ void check(const Situation& situation) {
     if (!situation.moves) RC_ASSERT(tree_of(temp.path("from"), names_and_bytes) == from);
     for (const ReceiptItem& item : ran.items)
         if (item.result == Outcome::undecided || item.result == Outcome::skipped) RC_ASSERT(std::filesystem::exists(item.source));
-    // and the undo brings everything back, be it in two parts
+    // and the undo brings everything back, be it in two parts, and from a disk that has another number by now
+    if (disk && !mountable) RC_ASSERT(disk->come_back());
     if (!situation.undone_first.empty() && !ran.items.empty()) {
         std::vector<std::uint64_t> chosen;
         for (const auto part : situation.undone_first) chosen.push_back(part % ran.items.size());
@@ -165,12 +173,14 @@ TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, an
         situation.clearing = *rc::gen::element(Clearing::none, Clearing::none, Clearing::extra, Clearing::all);
         if (*rc::gen::arbitrary<bool>()) situation.undone_first = *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange(0, 64));
         situation.across = *rc::gen::element(false, false, true);
+        situation.comes_back = *rc::gen::element(false, true);
         situation.mounted = *rc::gen::element(false, false, false, true);
         situation.shape.contents = *rc::gen::arbitrary<bool>();
         situation.shape.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
         situation.shape.flatten = *rc::gen::element(false, false, true);
         if (situation.shape.flatten) situation.shape.subfolders = Subfolders::all;
         RC_CLASSIFY(!situation.undone_first.empty(), "undone in two parts");
+        RC_CLASSIFY(situation.across && situation.comes_back, "on a disk that comes back under another number");
         RC_LOG() << situation;
         check(situation);
     });

@@ -1,5 +1,4 @@
 #include <fcntl.h>
-#include <linux/loop.h>
 #include <signal.h>
 #include <sys/ioctl.h>
 #include <sys/socket.h>
@@ -18,6 +17,7 @@
 #include "support/contents.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"
+#include "support/loop.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -91,38 +91,6 @@ void use_as_destination(const TempFolder& temp, const std::string& disk) {
     CHECK(again.plan->colliding.size() == 13);
     check_no_litter(temp.path("from"));
 }
-
-/// A loop device with this image, and what it is called.
-class Loop {
-public:
-    explicit Loop(const std::string& image) {
-        for (int tries = 0; tries < 50 && !attached; ++tries) attach(image);  // another test may be faster
-    }
-    ~Loop() {
-        const int device = attached ? ::open(name.c_str(), O_RDONLY | O_CLOEXEC) : -1;
-        if (device < 0) return;
-        ::ioctl(device, LOOP_CLR_FD);
-        ::close(device);
-    }
-    Loop(const Loop&) = delete;
-    Loop& operator=(const Loop&) = delete;
-    std::string name;
-    bool attached = false;
-
-private:
-    void attach(const std::string& image) {
-        const int control = ::open("/dev/loop-control", O_RDWR | O_CLOEXEC);
-        const int number = control < 0 ? -1 : ::ioctl(control, LOOP_CTL_GET_FREE);
-        if (control >= 0) ::close(control);
-        if (number < 0) return;
-        name = "/dev/loop" + std::to_string(number);
-        const int device = ::open(name.c_str(), O_RDWR | O_CLOEXEC);
-        const int file = ::open(image.c_str(), O_RDWR | O_CLOEXEC);
-        attached = device >= 0 && file >= 0 && ::ioctl(device, LOOP_SET_FD, file) == 0;
-        if (device >= 0) ::close(device);
-        if (file >= 0) ::close(file);
-    }
-};
 
 std::vector<std::string> lines_of(const std::string& path) {
     std::vector<std::string> lines;
