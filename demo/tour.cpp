@@ -70,6 +70,7 @@ public:
         QTest::qWait(900);
         takeBoth("safe");
         driver_.click("safeRemove");
+        WindowDriver::wait([this] { return driver_.find<QWidget>("safeQuestion")->isVisible(); });
         take("safe-remove");
         driver_.click("safeNo");
         driver_.click("placeBench");
@@ -88,11 +89,26 @@ public:
         QTest::qWait(50);
         take("undo-plan-dark");
         apply_theme(*qApp, ThemeChoice::light);
+        undone();
         runs();
         return good_;
     }
 
 private:
+    /// What an undo has left in the Safe, and that it can go.
+    void undone() {
+        driver_.click("undoNow");
+        driver_.settle();
+        auto* receipts = driver_.find<QListView>("receipts");
+        WindowDriver::wait([&] { return receipts->model()->rowCount() > 1; });
+        receipts->setCurrentIndex(receipts->model()->index(0, 0));
+        WindowDriver::wait([this] { return driver_.find<QWidget>("freeRoom")->isVisible(); });
+        takeBoth("undone");
+        driver_.click("freeRoom");
+        take("undone-free");
+        driver_.click("leaveUndo");
+    }
+
     /// Three runs on one drive, one that goes, one that is paused, one that waits; then what failed.
     void runs() {
         const std::string footage = office_ + "/Desks/Workshop/Mooring camera";

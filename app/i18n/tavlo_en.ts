@@ -358,7 +358,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="189" />
+        <location filename="../views/instruction_line.cpp" line="199" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -366,7 +366,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="324" />
+        <location filename="../views/instruction_line.cpp" line="335" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -374,7 +374,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="326" />
+        <location filename="../views/instruction_line.cpp" line="337" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -382,7 +382,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="337" />
+        <location filename="../views/instruction_line.cpp" line="348" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -390,7 +390,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="365" />
+        <location filename="../views/instruction_line.cpp" line="385" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -398,7 +398,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="365" />
+        <location filename="../views/instruction_line.cpp" line="385" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -409,7 +409,7 @@
 <context>
     <name>Keeping</name>
     <message numerus="yes">
-        <location filename="../tasks/keeping.cpp" line="45" />
+        <location filename="../tasks/keeping.cpp" line="44" />
         <source>%Ln versions have left the Safe, past the age that you have set.</source>
         <translation>
             <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
@@ -628,7 +628,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="223" />
+        <location filename="../views/receipts_page.cpp" line="229" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -636,7 +636,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="302" />
+        <location filename="../views/receipts_page.cpp" line="327" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -644,7 +644,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="243" />
+        <location filename="../views/receipts_page.cpp" line="249" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -652,7 +652,23 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="308" />
+        <location filename="../views/receipts_page.cpp" line="300" />
+        <source>%Ln versions are gone for good.</source>
+        <translation>
+            <numerusform>%Ln version is gone for good.</numerusform>
+            <numerusform>%Ln versions are gone for good.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="303" />
+        <source>%Ln stay in the Safe, as their source does not hold the same bytes now.</source>
+        <translation>
+            <numerusform>%Ln stays in the Safe, as its source does not hold the same bytes now.</numerusform>
+            <numerusform>%Ln stay in the Safe, as their source does not hold the same bytes now.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="333" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -660,7 +676,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="356" />
+        <location filename="../views/receipts_page.cpp" line="337" />
+        <source> · %Ln versions, %1, lie in the Safe by it</source>
+        <translation>
+            <numerusform> · %Ln version, %1, lies in the Safe by it</numerusform>
+            <numerusform> · %Ln versions, %1, lie in the Safe by it</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="388" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -668,7 +692,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="364" />
+        <location filename="../views/receipts_page.cpp" line="396" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -676,7 +700,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="411" />
+        <location filename="../views/receipts_page.cpp" line="443" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -684,7 +708,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="412" />
+        <location filename="../views/receipts_page.cpp" line="444" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -692,7 +716,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="414" />
+        <location filename="../views/receipts_page.cpp" line="446" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -700,7 +724,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="415" />
+        <location filename="../views/receipts_page.cpp" line="448" />
+        <source>%Ln folders stay, as they hold something</source>
+        <translation>
+            <numerusform>%Ln folder stays, as it holds something</numerusform>
+            <numerusform>%Ln folders stay, as they hold something</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="449" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -708,11 +740,19 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="419" />
+        <location filename="../views/receipts_page.cpp" line="453" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
             <numerusform>Undo %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/receipts_page.cpp" line="468" />
+        <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
+        <translation>
+            <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
+            <numerusform>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</numerusform>
         </translation>
     </message>
 </context>
@@ -834,7 +874,7 @@
 <context>
     <name>RunsPage</name>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="307" />
+        <location filename="../views/runs_page.cpp" line="317" />
         <source>%Ln going on</source>
         <translation>
             <numerusform>%Ln going on</numerusform>
@@ -842,7 +882,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="308" />
+        <location filename="../views/runs_page.cpp" line="318" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -850,7 +890,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="309" />
+        <location filename="../views/runs_page.cpp" line="319" />
         <source>%Ln paused</source>
         <translation>
             <numerusform>%Ln paused</numerusform>
@@ -858,7 +898,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="310" />
+        <location filename="../views/runs_page.cpp" line="320" />
         <source>%Ln interrupted</source>
         <translation>
             <numerusform>%Ln interrupted</numerusform>
@@ -866,7 +906,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="343" />
+        <location filename="../views/runs_page.cpp" line="353" />
         <source>Needs you: %Ln failed</source>
         <translation>
             <numerusform>Needs you: %Ln failed</numerusform>
@@ -874,7 +914,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="345" />
+        <location filename="../views/runs_page.cpp" line="355" />
         <source>Try %Ln again</source>
         <translation>
             <numerusform>Try %Ln again</numerusform>
@@ -882,7 +922,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="346" />
+        <location filename="../views/runs_page.cpp" line="356" />
         <source>Leave %Ln</source>
         <translation>
             <numerusform>Leave %Ln</numerusform>
@@ -893,15 +933,15 @@
 <context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="152" />
+        <location filename="../views/safe_page.cpp" line="157" />
         <source>%Ln versions are gone for good.</source>
         <translation>
-            <numerusform>%Ln version are gone for good.</numerusform>
+            <numerusform>%Ln version is gone for good.</numerusform>
             <numerusform>%Ln versions are gone for good.</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="188" />
+        <location filename="../views/safe_page.cpp" line="194" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -909,7 +949,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="189" />
+        <location filename="../views/safe_page.cpp" line="195" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -917,7 +957,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="194" />
+        <location filename="../views/safe_page.cpp" line="200" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -925,7 +965,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="201" />
+        <location filename="../views/safe_page.cpp" line="207" />
         <source>Kept %Ln days</source>
         <translation>
             <numerusform>Kept %Ln day</numerusform>
@@ -933,7 +973,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="219" />
+        <location filename="../views/safe_page.cpp" line="236" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -941,7 +981,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="221" />
+        <location filename="../views/safe_page.cpp" line="238" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -949,7 +989,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="283" />
+        <location filename="../views/safe_page.cpp" line="300" />
         <source>Now that would be %Ln versions.</source>
         <translation>
             <numerusform>Now that would be %Ln version.</numerusform>
@@ -957,7 +997,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="284" />
+        <location filename="../views/safe_page.cpp" line="301" />
         <source>Keep them %Ln days</source>
         <translation>
             <numerusform>Keep them %Ln day</numerusform>
@@ -965,7 +1005,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="298" />
+        <location filename="../views/safe_page.cpp" line="309" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -973,7 +1013,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="322" />
+        <location filename="../views/safe_page.cpp" line="327" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -981,7 +1021,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="323" />
+        <location filename="../views/safe_page.cpp" line="328" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -989,7 +1029,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="324" />
+        <location filename="../views/safe_page.cpp" line="329" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>

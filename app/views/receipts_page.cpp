@@ -334,7 +334,7 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
     in_safe_ = opened.in_safe;
     if (in_safe_.versions > 0)
         note +=
-            tr(" · %Ln versions, %1, lie in the Safe by it", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
+            tr(" · left %Ln versions in the Safe, %1", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
     note_->setText(note);
     set_tone(*note_, "muted");
     free_->setText(tr("Free %1…").arg(size_text(in_safe_.bytes)));

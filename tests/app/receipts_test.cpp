@@ -106,7 +106,7 @@ TEST_CASE("an undo says what it left in the Safe, and frees that room once the s
     REQUIRE(WindowDriver::wait([&] { return past.receipts() == 3; }));
     list.setCurrentIndex(list.model()->index(0, 0));
     auto* note = past.driver->find<QLabel>("receiptNote");
-    REQUIRE(WindowDriver::wait([&] { return note->text().contains("lie in the Safe by it"); }));
+    REQUIRE(WindowDriver::wait([&] { return note->text().contains("left 2 versions in the Safe"); }));
     past.temp.write("from/permit-0416.pdf", "the source is another by now");
     past.driver->click("freeRoom");
     CHECK(note->text().contains("would be gone for good"));
