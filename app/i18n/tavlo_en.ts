@@ -677,10 +677,10 @@
     </message>
     <message numerus="yes">
         <location filename="../views/receipts_page.cpp" line="337" />
-        <source> · %Ln versions, %1, lie in the Safe by it</source>
+        <source> · left %Ln versions in the Safe, %1</source>
         <translation>
-            <numerusform> · %Ln version, %1, lies in the Safe by it</numerusform>
-            <numerusform> · %Ln versions, %1, lie in the Safe by it</numerusform>
+            <numerusform> · left %Ln version in the Safe, %1</numerusform>
+            <numerusform> · left %Ln versions in the Safe, %1</numerusform>
         </translation>
     </message>
     <message numerus="yes">
