@@ -21,6 +21,11 @@ FolderId FolderTree::add(FolderId parent, std::string name, Identity id) {
     return static_cast<FolderId>(nodes_.size() - 1);
 }
 
+void FolderTree::rename(FolderId folder, const std::string& name) {
+    Node& node = nodes_.at(folder);
+    node.name = node.parent == no_folder ? join(parent_of(node.name), name) : name;
+}
+
 std::string FolderTree::path(FolderId folder) const {
     FolderId root = folder;
     while (parent(root) != no_folder) root = parent(root);

@@ -27,7 +27,7 @@ public:
     const std::string& name(FolderId folder) const { return nodes_.at(folder).name; }  ///< a root's: its path
     /// device and inode 0 where the folder was not there to be looked at
     const Identity& identity(FolderId folder) const { return nodes_.at(folder).id; }
-    void rename(FolderId folder, std::string name) { nodes_.at(folder).name = std::move(name); }
+    void rename(FolderId folder, const std::string& name);  ///< where it lies, a root too
     void set_identity(FolderId folder, const Identity& id) { nodes_.at(folder).id = id; }
     std::string path(FolderId folder) const;
     /// The path from (and without) its root: "" for a root.

@@ -81,7 +81,8 @@ void ItemRows::write(const std::string& receipt, const Row& row) {
 
 template <class Thing, class NumberOf, class Change>
 void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it) {
-    std::stable_sort(things.begin(), things.end(), [&](const Thing& one, const Thing& other) { return number_of(one) < number_of(other); });
+    const auto in_order = [&](const Thing& one, const Thing& other) { return number_of(one) < number_of(other); };
+    if (!std::is_sorted(things.begin(), things.end(), in_order)) std::stable_sort(things.begin(), things.end(), in_order);
     for (auto at = things.begin(); at != things.end();) {
         Row row = read(receipt, row_of(number_of(*at)));
         for (; at != things.end() && row_of(number_of(*at)) == row.number; ++at) change_it(row, *at);

@@ -1,13 +1,10 @@
 #include "keep/run_lock.h"
 
 #include <fcntl.h>
-#include <sys/file.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
 #include <cerrno>
-#include <chrono>
-#include <thread>
 
 #include "files/path.h"
 
@@ -15,8 +12,14 @@ namespace tavlo {
 
 namespace {
 
-constexpr int tries = 10;
-constexpr std::chrono::milliseconds between_tries{10};
+/// A lock on the whole file, held by the open file and not by the process (fcntl(2), open file description locks): asking for one takes
+/// none, so it is in nobody's way.
+bool lock_whole(int descriptor, int command, struct flock& lock) {
+    lock = {};
+    lock.l_type = F_WRLCK;
+    lock.l_whence = SEEK_SET;
+    return ::fcntl(descriptor, command, &lock) == 0;
+}
 
 std::string lock_path(const std::string& state_folder, const std::string& receipt) {
     return join(state_folder, "run-" + receipt + ".lock");
@@ -27,21 +30,19 @@ std::string lock_path(const std::string& state_folder, const std::string& receip
 bool RunLock::is_held(const std::string& state_folder, const std::string& receipt) {
     const std::string path = lock_path(state_folder, receipt);
     const Handle file(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NOFOLLOW), path);
-    return file.is_open() && ::flock(file.descriptor(), LOCK_SH | LOCK_NB) != 0 && errno == EWOULDBLOCK;
+    struct flock found {};
+    return file.is_open() && lock_whole(file.descriptor(), F_OFD_GETLK, found) && found.l_type != F_UNLCK;
 }
 
 Result<RunLock> RunLock::take(const std::string& state_folder, const std::string& receipt) {
     const std::string path = lock_path(state_folder, receipt);
-    for (int attempt = 1;; ++attempt) {
+    for (;;) {
         const int fd = ::open(path.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW, 0600);
         if (fd < 0) return failure(system_error(errno, "lock the run", path));
         Handle file(fd, path);
-        if (::flock(fd, LOCK_EX | LOCK_NB) != 0) {
-            if (errno == EWOULDBLOCK && attempt < tries) {
-                std::this_thread::sleep_for(between_tries);
-                continue;
-            }
-            if (errno == EWOULDBLOCK) return failure(Fault::name_taken, "is still going on", receipt);
+        struct flock lock {};
+        if (!lock_whole(fd, F_OFD_SETLK, lock)) {
+            if (errno == EAGAIN || errno == EACCES) return failure(Fault::name_taken, "is still going on", receipt);
             return failure(system_error(errno, "lock the run", path));
         }
         // whoever held it last has removed the file: a lock on a file without a name keeps nobody out

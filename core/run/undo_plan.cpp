@@ -61,8 +61,9 @@ public:
         // parents are shorter than what lies in them
         std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
         for (const FolderTrace* trace : removed_)
-            if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
-                make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
+            if (!note_taken_place(trace->path))
+                if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
+                    make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
         if (moved_whole_)
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
                 if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
@@ -285,6 +286,8 @@ private:
             return expect(place, std::nullopt);
         }
         if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
+        if (lies_in_taken_place(was.source))
+            return leave(was, place, was.source, std::nullopt, "something else stands where its folder was");
         add(place, was.source, *now, Action::move, Outcome::restored);
         name_goes(place);
         name_comes(was.source);
@@ -375,8 +378,30 @@ private:
         expected_[path] = Standing{status};
     }
 
+    /// Something else than a folder stands where one was: nothing goes back into it.
+    bool lies_in_taken_place(const std::string& path) const {
+        if (taken_places_.empty()) return false;
+        for (std::string above(parent_of(path)); above != "/"; above = std::string(parent_of(above)))
+            if (taken_places_.contains(above)) return true;
+        return false;
+    }
+    /// The run itself has put what stands there.
+    bool is_of_the_run(const std::string& path) {
+        bool found = false;
+        basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
+            found = found || (counts(number, item) && item.result != Outcome::removed && item.place() == path);
+        });
+        return found;
+    }
+    bool note_taken_place(const std::string& path) {
+        const auto held = at(path);
+        const bool is_taken = held && held->status.type != FileType::folder && !is_of_the_run(path);
+        if (is_taken) taken_places_.insert(path);
+        return is_taken || lies_in_taken_place(path);
+    }
+
     void make_moved_folder_again(const ReceiptItem& was) {
-        if (!was.brought_back.empty()) return;
+        if (!was.brought_back.empty() || note_taken_place(was.source)) return;
         Attributes attributes;
         attributes.mode = was.after_mode;
         if (auto seen = attributes_of_moved(was)) attributes = std::move(*seen);
@@ -387,8 +412,10 @@ private:
     /// Folders that somebody has tidied away since, and that something goes back into.
     void make_missing_folders_again() {
         std::set<std::string> missing;
-        for (const auto& parent : goes_back_into_)
+        for (const auto& parent : goes_back_into_) {
+            if (note_taken_place(parent)) continue;
             for (std::string at = parent; at != "/" && !this->at(at) && missing.insert(at).second;) at = std::string(parent_of(at));
+        }
         if (missing.empty()) return;
         std::unordered_map<std::string, std::uint32_t> modes;  // as far as the run has seen them
         basis_.each(Order::forwards, [&](std::uint64_t, const ReceiptItem& item) {
@@ -433,6 +460,7 @@ private:
     bool has_folders_ = false;
     bool in_order_ = false;  ///< everything goes in reverse, folders too
 
+    std::unordered_set<std::string> taken_places_;  ///< of folders that cannot be made again
     std::vector<const FolderTrace*> removed_;
     std::optional<std::vector<SafeEntry>> folder_versions_;
     std::unordered_set<std::string> needed_;                         ///< folders that chosen items go back into, and those above them

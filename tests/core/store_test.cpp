@@ -301,19 +301,17 @@ TEST_CASE("asking whether a run is alive is in nobody's way", "[keep]") {
     const auto store = value(Store::open(temp.path("state")));
     CHECK_FALSE(store->is_alive("run"));
     CHECK(std::filesystem::directory_iterator(temp.path("state")) != std::filesystem::directory_iterator());
-    std::atomic<bool> end = false;
     std::vector<std::jthread> asking;
     for (int thread = 0; thread < 3; ++thread)
-        asking.emplace_back([&] {
+        asking.emplace_back([&](const std::stop_token& end) {
             const auto own = value(Store::open(temp.path("state")));
-            while (!end) (void)own->is_alive("run");
+            while (!end.stop_requested()) (void)own->is_alive("run");
         });
     for (int turn = 0; turn < 200; ++turn) {
         const auto lock = store->lock("run");
         REQUIRE(lock);
         CHECK(value(Store::open(temp.path("state")))->is_alive("run"));
     }
-    end = true;
     asking.clear();
     CHECK_FALSE(store->is_alive("run"));
 }
