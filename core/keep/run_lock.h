@@ -8,10 +8,9 @@
 namespace tavlo {
 
 /// Says to every other process that a run is alive; the kernel lets go of it when the process ends, however it ends
-/// (flock(2)).
+/// (fcntl(2), open file description locks).
 class RunLock {
 public:
-    /// Tries for a tenth of a second: somebody may just be asking whether it is held.
     /// errors   name_taken: another process holds it
     static Result<RunLock> take(const std::string& state_folder, const std::string& receipt);
     /// Asks, without being in the way of others who ask.
