@@ -12,47 +12,17 @@
 #include "support/mounts.h"
 #include "support/tree.h"
 
+// The work from a script, as the contract says.
+
 using Json = nlohmann::json;
 
 namespace {
-
-/// As it is, with the environment of the test.
-int run_tavloctl(const std::vector<std::string>& words, const TempFolder& temp) {
-    const pid_t child = ::fork();
-    if (child == 0) {
-        if (::freopen(temp.path("out").c_str(), "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr) ::_exit(126);
-        std::vector<std::string> line{TAVLOCTL};
-        line.insert(line.end(), words.begin(), words.end());
-        std::vector<char*> argv;
-        for (auto& word : line) argv.push_back(word.data());
-        argv.push_back(nullptr);
-        ::execv(TAVLOCTL, argv.data());
-        ::_exit(127);
-    }
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
-}
 
 const Json& item_for(const Json& document, const std::string& target) {
     for (const auto& item : document["items"])
         if (item["target"] == target) return item;
     FAIL("no item wants " << target);
     return document["items"][0];
-}
-
-/// Starts a copy of so many files from "from" into "to", and comes back once it is under way.
-pid_t start_copy(const TempFolder& temp, int files) {
-    for (int i = 0; i < files; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
-    const pid_t child = ::fork();
-    if (child == 0) {
-        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
-        if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
-        ::_exit(127);
-    }
-    while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
-    return child;
 }
 
 }  // namespace
@@ -159,71 +129,6 @@ TEST_CASE("the status says how it went", "[ctl]") {
     CHECK(tavloctl.run({"copy", temp.path("from"), "--into", temp.path("to"), "--plan"}).status == 1);
 }
 
-TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl][refused]") {
-    TempFolder temp;
-    Script tavloctl(temp);
-    temp.write("from/a", "x");
-    temp.folder("to");
-    temp.write("file", "x");
-    const std::string a = temp.path("from/a");
-    const std::string to = temp.path("to");
-    const Tree before = tree_of(temp.path());
-    const std::vector<std::vector<std::string>> requests{
-        {},
-        {"frobnicate"},
-        {"copy"},
-        {"copy", a},
-        {"copy", "--into", to},
-        {"copy", "", "--into", to},
-        {"copy", temp.path("missing"), "--into", to},
-        {"copy", a, temp.path("missing"), "--into", to},
-        {"copy", a, "--into", temp.path("file")},
-        {"copy", a, "--into", temp.path("file/below")},
-        {"copy", a, "--into", temp.path("from")},
-        {"copy", temp.path("from"), "--into", temp.path("from/deeper")},
-        {"copy", a, "--into", to, "--into", to},
-        {"copy", a, "--into", to, "--flatten", "--flatten"},
-        {"copy", a, "--into", to, "--flatten", "--subfolders", "all"},
-        {"copy", a, "--into", to, "--subfolders", "some"},
-        {"copy", a, "--into", to, "--links", "maybe"},
-        {"copy", a, "--into", to, "--clear", "most"},
-        {"copy", temp.path("from"), "--into", temp.path(), "--clear", "extra"},
-        {"copy", a, "--into", to, "--flatten", "--keep-from", temp.path()},
-        {"move", a, "--into", to, "--while-counting"},
-        {"copy", a, "--into", to, "--while-counting", "--plan"},
-        {"copy", a, "--into", to, "--while-counting", "--name", "*"},
-        {"copy", temp.path("missing"), "--into", to, "--while-counting"},
-        {"copy", temp.path("from"), "--into", temp.path("from/deeper"), "--while-counting"},
-        {"copy", a, "--into", to, "--on-collision", "explode"},
-        {"copy", a, "--into", to, "--when", "newer"},
-        {"copy", a, "--into", to, "--when", "fresh=skip"},
-        {"copy", a, "--into", to, "--when", "newer=undecided"},
-        {"copy", a, "--into", to, "--when", "newer=skip", "--when", "newer=rename"},
-        {"copy", a, "--into", to, "--nonsense"},
-        {"copy", a, "--into", to, "--state", temp.path("file")},
-        {"copy", a, "--into", to, "--json", "--json"},
-        {"receipt", "no-such-receipt", "--json"},
-        {"check", "no-such-receipt"},
-        {"undo", "no-such-receipt"},
-        {"safe", "restore", "no-such-entry"},
-        {"safe", "burn"},
-        {"safe", "empty", "--older-than", "soon"},
-        {"run", temp.path("job.json")},
-    };
-    for (const auto& request : requests) {
-        std::string line;
-        for (const auto& word : request) line += " '" + word + "'";
-        CAPTURE(line);
-        const Answer answer = tavloctl.run(request);
-        CHECK(answer.status == 2);
-        CHECK(answer.out.empty());
-        CHECK(answer.err.starts_with("tavloctl: "));
-        CHECK(std::count(answer.err.begin(), answer.err.end(), '\n') == 1);
-        std::filesystem::remove_all(temp.path("xdg"));
-        CHECK(tree_of(temp.path()) == before);
-    }
-}
-
 TEST_CASE("words after -- and odd names are sources, bytes that are no text are given exactly", "[ctl]") {
     TempFolder temp;
     Script tavloctl(temp);
@@ -264,57 +169,6 @@ TEST_CASE("versions come back from the Safe, and go for good only when asked", "
     REQUIRE(entries.size() == 1);
     CHECK(tavloctl.run({"safe", "empty"}).status == 0);
     CHECK_FALSE(std::filesystem::exists(entries[0]["stored"].get<std::string>()));
-}
-
-TEST_CASE("a signal stops between two items, what is done is in the receipt", "[ctl]") {
-    TempFolder temp;
-    const pid_t child = start_copy(temp, 4000);
-    ::kill(child, SIGTERM);
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    REQUIRE(WIFEXITED(status));
-    CHECK(WEXITSTATUS(status) == 4);
-    Script tavloctl(temp);
-    const Json heads = tavloctl.run({"receipts", "--json"}).json()["receipts"];
-    REQUIRE(heads.size() == 1);
-    CHECK(heads[0]["state"] == "stopped");
-    const Json receipt = tavloctl.run({"receipt", heads[0]["id"], "--json"}).json();
-    CHECK(receipt["items"].size() == 4001);
-    for (const auto& item : receipt["items"])
-        CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
-    SECTION("and can be undone, after which nothing is left to go on with") {
-        CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
-        CHECK_FALSE(temp.has("to"));
-        CHECK(tavloctl.run({"recover", "--json"}).json()["receipts"].empty());
-    }
-    SECTION("and the rest can be gone on with, under the same receipt") {
-        const Answer recovered = tavloctl.run({"recover", "--json"});
-        CHECK(recovered.status == 0);
-        CHECK(recovered.json()["document"] == "recovery");
-        CHECK(recovered.json()["receipts"][0]["id"] == heads[0]["id"]);
-        CHECK(recovered.json()["receipts"][0]["state"] == "done");
-        CHECK(recovered.json()["receipts"][0]["totals"]["created"] == 4001);
-        CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
-        CHECK(tavloctl.run({"recover"}).out == "nothing to recover\n");
-    }
-}
-
-TEST_CASE("a run that is alive is left alone by recover", "[ctl]") {
-    TempFolder temp;
-    const pid_t child = start_copy(temp, 3000);
-    ::kill(child, SIGSTOP);
-    Script tavloctl(temp);
-    const auto before = tree_of(temp.path("to")).size();
-    const Answer recovered = tavloctl.run({"recover", "--json"});
-    CHECK(recovered.status == 0);
-    CHECK(recovered.err.find("is still going on") != std::string::npos);
-    CHECK(recovered.json()["receipts"].empty());
-    CHECK(tree_of(temp.path("to")).size() == before);
-    ::kill(child, SIGCONT);
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    CHECK(WEXITSTATUS(status) == 0);
-    CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
 }
 
 TEST_CASE("files are chosen by name, size, date, kind, number, expression and list", "[ctl][select]") {
@@ -434,54 +288,6 @@ TEST_CASE("folders on the way are kept, and a copy that begins while it is count
     CHECK(tree_of(temp.path("there/many"), {.folder_times = false}) == tree_of(temp.path("many"), {.folder_times = false}));
 }
 
-TEST_CASE("empty words, links that lead nowhere and folders into themselves are refused, in one line that names them", "[ctl]") {
-    TempFolder temp;
-    Script script(temp);
-    temp.write("from/sub/deep/a", "a");
-    temp.link("nowhere", "not/there");
-    const auto refused = [&](const std::vector<std::string>& words, const std::string& named) {
-        const Answer answer = script.run(words);
-        CAPTURE(words, answer.err);
-        CHECK(answer.status == 2);
-        CHECK(answer.out.empty());
-        CHECK(std::count(answer.err.begin(), answer.err.end(), '\n') == 1);
-        CHECK(answer.err.find(named) != std::string::npos);
-    };
-    refused({"copy", temp.path("from"), "--into", ""}, "--into");
-    refused({"copy", temp.path("from"), "--into", temp.path("to"), "--state", ""}, "--state");
-    refused({"receipts", "--state", ""}, "--state");
-    refused({"safe", "restore", "x", "--into", ""}, "--into");
-    refused({"copy", "", "--into", temp.path("to")}, "SOURCE");
-    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere")}, temp.path("nowhere"));
-    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere/below")}, temp.path("nowhere"));
-    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep")}, "is a folder into itself");
-    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep/not/there")}, "is a folder into itself");
-    refused({"move", temp.path("from"), "--into", temp.path("from")}, "is a folder into itself");
-    refused({"copy", temp.path("from"), "--contents", "--into", temp.path("from/sub")}, "is a folder into itself");
-    CHECK_FALSE(temp.has("to"));
-    CHECK_FALSE(temp.has("not"));
-}
-
-TEST_CASE("a run that goes on is said to, and its undo is refused by name", "[ctl]") {
-    TempFolder temp;
-    Script script(temp);
-    const pid_t child = start_copy(temp, 3000);
-    ::kill(child, SIGSTOP);  // so that it is sure to go on
-    const Json heads = script.run({"receipts", "--json"}).json();
-    const auto& head = heads["receipts"][0];
-    CHECK(head["state"] == "interrupted");
-    CHECK(head["goes_on"] == true);
-    CHECK(script.run({"receipts"}).out.find("goes on") != std::string::npos);
-    const Answer undo = script.run({"undo", head["id"]});
-    CHECK(undo.status == 2);
-    CHECK(undo.err.find(head["id"].get<std::string>()) != std::string::npos);
-    ::kill(child, SIGCONT);
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    CHECK(WEXITSTATUS(status) == 0);
-    CHECK_FALSE(script.run({"receipts", "--json"}).json()["receipts"][0].contains("goes_on"));
-}
-
 TEST_CASE("recovery answers with the worst status, whatever the order of the runs", "[ctl]") {
     TempFolder temp;
     Script script(temp);
@@ -528,77 +334,4 @@ TEST_CASE("an undo says what lies in the Safe by it, and that can go once the so
     CHECK(script.run({"safe", "empty", "--older-than", "150000"}).out.find("0 versions") != std::string::npos);
     CHECK(script.run({"safe", "empty", "--of", id}).out.find("1 versions removed") != std::string::npos);
     CHECK(script.run({"safe", "--json"}).json()["entries"].empty());
-}
-
-TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not touch the run", "[ctl][streams]") {
-    TempFolder temp;
-    for (int i = 0; i < 600; ++i) temp.write("from/" + std::to_string(i), "x");
-    const auto how = GENERATE(as<std::string>(), "full", "closed", "no reader");
-    CAPTURE(how);
-    int ends[2];
-    REQUIRE(::pipe(ends) == 0);
-    ::close(ends[0]);
-    const pid_t child = ::fork();
-    if (child == 0) {
-        ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
-        for (const int stream : {STDOUT_FILENO, STDERR_FILENO}) {
-            if (how == "closed") ::close(stream);
-            if (how == "no reader") ::dup2(ends[1], stream);
-            if (how == "full") ::dup2(::open("/dev/full", O_WRONLY), stream);
-        }
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), "--verbose",
-                static_cast<char*>(nullptr));
-        ::_exit(127);
-    }
-    ::close(ends[1]);
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    CHECK(WIFEXITED(status));
-    CHECK(WEXITSTATUS(status) == 0);
-    Script script(temp);
-    const Json head = script.run({"receipts", "--json"}).json()["receipts"][0];
-    CHECK(head["state"] == "done");
-    CHECK(head["totals"]["created"] == 601);
-    for (int i = 0; i < 600; ++i) REQUIRE(temp.read("to/from/" + std::to_string(i)) == "x");
-}
-
-TEST_CASE("a line that drops ends a run as a wish to stop does, unless it was to be ignored", "[ctl][streams]") {
-    TempFolder temp;
-    const bool ignored = GENERATE(false, true);
-    if (ignored) ::signal(SIGHUP, SIG_IGN);
-    const pid_t child = start_copy(temp, 3000);
-    ::signal(SIGHUP, SIG_DFL);
-    ::kill(child, SIGHUP);
-    int status = 0;
-    ::waitpid(child, &status, 0);
-    REQUIRE(WIFEXITED(status));
-    CHECK(WEXITSTATUS(status) == (ignored ? 0 : 4));
-    Script script(temp);
-    CHECK(script.run({"recover"}).status == 0);
-    CHECK(temp.has("to/from/2999"));
-}
-
-TEST_CASE("the state is kept nowhere that nobody asked for, and --state may stand first", "[ctl]") {
-    TempFolder temp;
-    Script script(temp);
-    const auto run_with_home = [&](const std::string& home, const std::vector<std::string>& words) {
-        ::unsetenv("XDG_STATE_HOME");
-        const std::string before = ::getenv("HOME") == nullptr ? "" : ::getenv("HOME");
-        ::setenv("HOME", home.c_str(), 1);
-        const int status = run_tavloctl(words, temp);
-        ::setenv("HOME", before.c_str(), 1);
-        return status;
-    };
-    CHECK(run_with_home(temp.path("not there"), {"receipts"}) == 2);
-    CHECK_FALSE(temp.has("not there"));
-    temp.folder("home");
-    CHECK(run_with_home(temp.path("home"), {"receipts"}) == 0);
-    CHECK(temp.has("home/.local/state/tavlo"));
-    CHECK(script.run({"--state", temp.path("other"), "receipts"}).status == 0);
-    CHECK(temp.has("other/tavlo.sqlite"));
-    CHECK(script.run({"--state=" + temp.path("third"), "safe", "empty"}).status == 0);
-    CHECK(temp.has("third/tavlo.sqlite"));
-    CHECK(script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--keep-from", temp.path("not there")}).status == 2);
-    const Answer word = script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--when", "bigger=skip"});
-    CHECK(word.err.find("same-date") != std::string::npos);
 }
