@@ -18,7 +18,10 @@ int run(const Arguments& arguments) {
     const bool transfers = arguments.command == Command::copy || arguments.command == Command::move;
     if (transfers && arguments.plan_only) return transfer(*disk, nullptr, arguments);
     const auto store = tavlo::Store::open(arguments.state_folder);
-    if (!store) return refuse_for(store.error());
+    if (!store) {
+        say("the state cannot be kept there: " + describe(store.error()));
+        return refused;
+    }
     switch (arguments.command) {
         case Command::copy:
         case Command::move: return transfer(*disk, store->get(), arguments);

@@ -131,6 +131,26 @@ TEST_CASE("empty words, links that lead nowhere and folders into themselves are 
     CHECK_FALSE(temp.has("not"));
 }
 
+TEST_CASE("a state folder that cannot be made or written is said to be that, and nothing is touched", "[ctl][refused]") {
+    TempFolder temp;
+    temp.write("from/a", "1");
+    temp.write("a file", "2");
+    Script script(temp);
+    const std::vector<std::string> unusable{"/proc/state", temp.path("a file"), temp.path("a file/below")};
+    for (const auto& state : unusable) {
+        const Answer answer = script.run({"copy", temp.path("from"), "--into", temp.path("to"), "--state", state});
+        CAPTURE(state, answer.err);
+        CHECK(answer.status == 2);
+        CHECK(answer.out.empty());
+        CHECK(answer.err.starts_with("tavloctl: the state cannot be kept there: " + state.substr(0, state.rfind("/below"))));
+    }
+    CHECK_FALSE(temp.has("to"));
+    temp.write("damaged/tavlo.sqlite", "no database at all, but long enough to be looked at as one, line by line by line by line by line");
+    const Answer damaged = script.run({"receipts", "--state", temp.path("damaged")});
+    CHECK(damaged.status == 2);
+    CHECK(damaged.err.find("damaged/tavlo.sqlite") != std::string::npos);
+}
+
 TEST_CASE("the state is kept nowhere that nobody asked for, and --state may stand first", "[ctl]") {
     TempFolder temp;
     Script script(temp);
