@@ -12,7 +12,8 @@
 #include "window_driver.h"
 
 // run_hold FOLDER [FILES]: so many empty files (1,000,000) below FOLDER, in folders of 1,000, copied in the real window with the page of
-// runs on view; then its receipt is opened. Prints for how long the interface's thread was held, and what memory it took as the run went.
+// runs on view; then its receipt is opened, it is undone, and what lies in the Safe by then is narrowed, chosen and removed. Prints for
+// how long the interface's thread was held, and what memory it took as the run went.
 
 namespace {
 
@@ -71,5 +72,35 @@ int main(int count, char** words) {
         holds.begin();
         WindowDriver::wait([&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
         holds.end("its last page");
+        holds.begin();
+        driver.click("undo");
+        WindowDriver::wait([&] { return driver.find<QWidget>("undoNow")->isVisible(); }, 600'000);
+        holds.end("its undo planned");
+        driver.click("undoNow");
+        holds.begin();
+        driver.click("placeRuns");
+        WindowDriver::wait([&] { return reached(0.999); }, 1'200'000);
+        driver.settle();
+        holds.end("undone");
+        const auto* versions = driver.find<RowView>("safeList")->model();
+        holds.begin();
+        driver.click("placeSafe");
+        WindowDriver::wait([&] { return versions->rowCount() >= files; }, 600'000);
+        holds.end("the Safe opened");
+        holds.begin();
+        driver.type("safeFilter", QStringLiteral("file-99"));
+        WindowDriver::wait([&] { return versions->rowCount() < files; }, 600'000);
+        holds.end("narrowed by a name");
+        driver.type("safeFilter", {});
+        WindowDriver::wait([&] { return versions->rowCount() >= files; }, 600'000);
+        holds.begin();
+        driver.key("safeList", Qt::Key_A, Qt::ControlModifier);
+        driver.click("safeRemove");
+        WindowDriver::wait([&] { return driver.find<QWidget>("safeQuestion")->isVisible(); }, 600'000);
+        holds.end("all of it chosen, and asked about");
+        holds.begin();
+        driver.click("safeYes");
+        WindowDriver::wait([&] { return versions->rowCount() == 0; }, 1'200'000);
+        holds.end("emptied");
     }
 }
