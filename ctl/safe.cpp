@@ -42,9 +42,10 @@ int empty(FileSystem& disk, Store& store, const Arguments& arguments) {
     progress.clear();
     if (!emptied) return refuse_for(emptied.error());
     for (const Error& problem : emptied->problems) say(describe(problem));
-    if (arguments.json)
-        list_safe(store, arguments);
-    else
+    if (arguments.json) {
+        if (list_safe(store, arguments) != done) return some_failed;
+    } else {
         std::cout << fmt::format("{} versions removed from the Safe\n", emptied->removed.size());
+    }
     return emptied->problems.empty() ? done : some_failed;
 }

@@ -119,6 +119,7 @@ std::optional<std::size_t> PastRun::names_in(const std::string& path) {
 
 std::optional<SafeEntry> PastRun::version(const std::string& id) {
     auto noted = store_.safe_entry(id);
+    if (!noted && noted.error().fault != Fault::not_found && trouble_) trouble_ = failure(noted.error());
     if (!noted) return std::nullopt;
     const SafeEntry entry = slots_.now(std::move(*noted));
     // something else lies there, or on a volume that is not there: it is as if it were gone
@@ -128,9 +129,10 @@ std::optional<SafeEntry> PastRun::version(const std::string& id) {
 
 std::vector<SafeEntry> PastRun::folder_versions() {
     std::vector<SafeEntry> found;
-    (void)store_.each_safe_entry_of(head.id, [&](SafeEntry&& entry) {
+    auto read = store_.each_safe_entry_of(head.id, [&](SafeEntry&& entry) {
         if (entry.type == FileType::folder) found.push_back(slots_.now(std::move(entry)));
     });
+    if (!read && trouble_) trouble_ = std::move(read);
     return found;
 }
 

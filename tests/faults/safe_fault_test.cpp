@@ -6,6 +6,7 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
+#include <optional>
 
 #include "files/own.h"
 #include "files/path.h"
@@ -22,6 +23,27 @@
 
 using namespace tavlo;
 namespace fs = std::filesystem;
+
+namespace {
+
+/// A file on a volume of its own that was overwritten, and lies in the Safe there.
+struct Replaced {
+    Replaced() {
+        if (!volume.mounted) return;
+        temp.write("from/a", "incoming");
+        temp.write("volume/to/a", "held, and longer");
+        jobs.emplace(temp.path("state"));
+        ran = jobs->run(with(copy({temp.path("from/a")}, volume.path + "/to"), Decision::overwrite));
+        kept = value(jobs->store->safe_entry(ran.items[0].set_aside));
+    }
+    TempFolder temp{"/dev/shm"};
+    Mount volume = Mount::memory(temp.path("volume"));
+    mutable std::optional<Jobs> jobs;
+    Ran ran;
+    SafeEntry kept;
+};
+
+}  // namespace
 
 TEST_CASE("what is mounted inside something that leaves stays, and emptying the Safe does not cross a mount", "[fault][mount]") {
     TempFolder temp("/dev/shm");
@@ -71,14 +93,12 @@ TEST_CASE("what is mounted inside something that leaves stays, and emptying the 
 }
 
 TEST_CASE("a Safe that somebody put a link in the place of is neither emptied, nor restored from, nor undone with", "[fault][safe]") {
-    TempFolder temp("/dev/shm");
-    const Mount volume = Mount::memory(temp.path("volume"));
-    NEEDS(volume)
-    temp.write("from/a", "incoming");
-    temp.write("volume/to/a", "held, and longer");
-    Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, volume.path + "/to"), Decision::overwrite));
-    const SafeEntry kept = value(jobs.store->safe_entry(ran.items[0].set_aside));
+    const Replaced replaced;
+    NEEDS(replaced.volume)
+    const TempFolder& temp = replaced.temp;
+    Jobs& jobs = *replaced.jobs;
+    const Ran& ran = replaced.ran;
+    const SafeEntry& kept = replaced.kept;
     const fs::path slot = fs::path(kept.stored).parent_path();
     const int level = GENERATE(0, 1, 2);  // the slot, the run's shelf, the Safe itself
     CAPTURE(level);
@@ -101,14 +121,12 @@ TEST_CASE("a Safe that somebody put a link in the place of is neither emptied, n
 }
 
 TEST_CASE("restoring looks at what lies there before it trusts the index", "[fault][safe]") {
-    TempFolder temp("/dev/shm");
-    const Mount volume = Mount::memory(temp.path("volume"));
-    NEEDS(volume)
-    temp.write("from/a", "incoming");
-    temp.write("volume/to/a", "held, and longer");
-    Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(with(copy({temp.path("from/a")}, volume.path + "/to"), Decision::overwrite));
-    const SafeEntry kept = value(jobs.store->safe_entry(ran.items[0].set_aside));
+    const Replaced replaced;
+    NEEDS(replaced.volume)
+    const TempFolder& temp = replaced.temp;
+    Jobs& jobs = *replaced.jobs;
+    const Ran& ran = replaced.ran;
+    const SafeEntry& kept = replaced.kept;
     fs::rename(kept.stored, kept.stored + ".kept");
     std::ofstream(kept.stored) << "another file's";
     const auto restored = prepare_restore(*jobs.disk, *jobs.store, kept.id, temp.path("elsewhere"));
