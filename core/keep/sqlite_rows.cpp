@@ -70,29 +70,4 @@ ReceiptItem planned(const PendingItem& pending) {
     return item;
 }
 
-ReceiptHead head_from(SQLite::Statement& query) {
-    ReceiptHead head;
-    head.id = query.getColumn(0).getString();
-    head.operation = known(operation_from_text(query.getColumn(1).getString()));
-    head.sentence = query.getColumn(2).getString();
-    head.destination = bytes_of(query.getColumn(3));
-    head.started_ns = query.getColumn(4).getInt64();
-    head.finished_ns = query.getColumn(5).getInt64();
-    head.state = known(run_state_from_text(query.getColumn(6).getString()));
-    head.roots = unpack_roots(bytes_of(query.getColumn(7)));
-    head.undoes = query.getColumn(8).getString();
-    head.undone_by = query.getColumn(9).getString();
-    head.totals.items = as_unsigned(query.getColumn(10));
-    head.totals.bytes = as_unsigned(query.getColumn(11));
-    head.waits_for = bytes_of(query.getColumn(13));
-    head.undoes_some = query.getColumn(14).getInt() != 0;
-    head.paused = query.getColumn(15).getInt() != 0;
-    head.problem = bytes_of(query.getColumn(16));
-    head.may_lose = query.getColumn(17).getInt() != 0;
-    head.verify = static_cast<std::uint8_t>(query.getColumn(18).getInt());
-    const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
-    for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
-    return head;
-}
-
 }  // namespace tavlo

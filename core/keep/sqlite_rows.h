@@ -37,6 +37,5 @@ Attributes unpack_attributes(const std::string& bytes);
 
 /// What has no result yet, as a receipt shows it.
 ReceiptItem planned(const PendingItem& pending);
-ReceiptHead head_from(SQLite::Statement& query);
 
 }  // namespace tavlo

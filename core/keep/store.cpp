@@ -5,12 +5,12 @@
 #include <unistd.h>
 
 #include <algorithm>
-#include <nlohmann/json.hpp>
 #include <thread>
 
 #include "files/path.h"
 #include "keep/contents_rows.h"
 #include "keep/folder_rows.h"
+#include "keep/head_rows.h"
 #include "keep/item_rows.h"
 #include "keep/journal_rows.h"
 #include "keep/safe_rows.h"
@@ -42,21 +42,7 @@ public:
     Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) override {
         return guarded("note the run", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            SQLite::Statement insert(database_,
-                                     "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
-                                     "undoes_some, may_lose, verify) values(?,?,?,?,?,0,?,?,?,?,?,?)");
-            insert.bind(1, head.id);
-            insert.bind(2, std::string(to_text(head.operation)));
-            insert.bind(3, head.sentence);
-            bind_bytes(insert, 4, head.destination);
-            insert.bind(5, head.started_ns);
-            insert.bind(6, std::string(to_text(RunState::interrupted)));
-            bind_bytes(insert, 7, pack_roots(head.roots));
-            insert.bind(8, head.undoes);
-            insert.bind(9, head.undoes_some ? 1 : 0);
-            insert.bind(10, head.may_lose ? 1 : 0);
-            insert.bind(11, static_cast<int>(head.verify));
-            insert.exec();
+            insert_head(database_, head);
             if (!head.undoes.empty()) drop_journal(database_, head.undoes);
             write_pending(database_, head.id, next);
             transaction.commit();
@@ -129,10 +115,8 @@ public:
 
     Result<std::vector<ReceiptHead>> unfinished() override {
         std::vector<ReceiptHead> heads;
-        auto read = guarded("read the journal", [&] {
-            SQLite::Statement query(database_, std::string(head_query) + " where state <> 'done' and undone_by = '' order by started, id");
-            while (query.executeStep()) heads.push_back(head_from(query));
-        });
+        auto read = guarded("read the journal",
+                            [&] { heads = heads_where(database_, "where state <> 'done' and undone_by = '' order by started, id"); });
         if (!read) return failure(read.error());
         return heads;
     }
@@ -165,29 +149,13 @@ public:
         auto finished = guarded("finish the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             head.totals = totals_of(head.id);
-            SQLite::Statement update(
-                database_,
-                "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, problem=?, paused=0 where id=?");
-            update.bind(1, head.finished_ns);
-            update.bind(2, std::string(to_text(head.state)));
-            update.bind(3, as_signed(head.totals.items));
-            update.bind(4, as_signed(head.totals.bytes));
-            update.bind(5, nlohmann::json(head.totals.by_outcome).dump());
-            bind_bytes(update, 6, head.waits_for);
-            bind_bytes(update, 7, head.problem);
-            update.bind(8, head.id);
-            update.exec();
+            write_end(database_, head);
             if (head.state == RunState::done) drop_journal(database_, head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
             // one that could not do all of it leaves the rest to another; what was changed since is nobody's to take back
             const bool complete = head.totals.of(Outcome::failed) + head.totals.of(Outcome::planned) == 0;
             const bool settled = (complete && !head.undoes_some) || !has_more_to_take_back(head.undoes);
-            if (!head.undoes.empty() && took_back && settled) {
-                SQLite::Statement undone(database_, "update receipts set undone_by=? where id=?");
-                undone.bind(1, head.id);
-                undone.bind(2, head.undoes);
-                undone.exec();
-            }
+            if (!head.undoes.empty() && took_back && settled) write_undone_by(database_, head.undoes, head.id);
             transaction.commit();
         });
         if (!finished) return failure(finished.error());
@@ -197,24 +165,17 @@ public:
 
     Result<std::vector<ReceiptHead>> receipts() override {
         std::vector<ReceiptHead> heads;
-        auto read = guarded("read the receipts", [&] {
-            SQLite::Statement query(database_, std::string(head_query) + " order by started desc, id desc");
-            while (query.executeStep()) heads.push_back(head_from(query));
-        });
+        auto read = guarded("read the receipts", [&] { heads = heads_where(database_, "order by started desc, id desc"); });
         if (!read) return failure(read.error());
         return heads;
     }
 
     Result<ReceiptHead> receipt(const std::string& id) override {
-        std::optional<ReceiptHead> head;
-        auto read = guarded("read the receipt", [&] {
-            SQLite::Statement query(database_, std::string(head_query) + " where id=?");
-            query.bind(1, id);
-            if (query.executeStep()) head = head_from(query);
-        });
+        std::vector<ReceiptHead> found;
+        auto read = guarded("read the receipt", [&] { found = heads_where(database_, "where id=?", &id); });
         if (!read) return failure(read.error());
-        if (!head) return failure(Fault::not_found, "there is no such receipt", id);
-        return *head;
+        if (found.empty()) return failure(Fault::not_found, "there is no such receipt", id);
+        return std::move(found.front());
     }
 
     Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) override {
@@ -438,10 +399,6 @@ public:
     }
 
 private:
-    static constexpr const char* head_query =
-        "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for, "
-        "undoes_some, paused, problem, may_lose, verify from receipts";
-
     /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
     template <class Work>
     Result<void> guarded(std::string_view step, Work work) {
