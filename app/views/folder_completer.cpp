@@ -3,12 +3,9 @@
 #include <QCompleter>
 #include <QDir>
 #include <QLineEdit>
-#include <algorithm>
 
-#include "files/file_system.h"
-#include "files/natural.h"
-#include "files/own.h"
 #include "files/path.h"
+#include "tasks/begun_folders.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -25,28 +22,14 @@ void FolderCompleter::complete(const QString& text) {
     const std::string path = path_of_();
     const bool inside = text.endsWith(QLatin1Char('/'));
     worker_.post([this, text, path, inside](const std::stop_token& stop) {
-        const auto disk = make_disk();
-        const std::string folder = inside ? path : std::string(parent_of(path));
-        const std::string begin = inside ? std::string() : std::string(name_of(path));
-        std::vector<std::string> found;
-        bool exists = false;
-        if (const auto handle = disk->open_folder(folder)) {
-            if (const auto names = disk->list(*handle))
-                for (const Name& name : *names) {
-                    if (stop.stop_requested()) return;
-                    if (name.hint != FileType::folder || is_own(*disk, *handle, name.bytes)) continue;
-                    exists |= name.bytes == begin;
-                    if (name.bytes.starts_with(begin)) found.push_back(name.bytes);
-                }
-            exists |= inside;
-        }
-        std::sort(found.begin(), found.end(), natural_less);
+        const BegunFolders found = begun_folders(path, inside, stop);
+        if (stop.stop_requested()) return;
         QStringList list;
         const QString head = inside ? text : text.left(text.lastIndexOf(QLatin1Char('/')) + 1);
-        for (const auto& name : found) list << head + shown(name);
+        for (const auto& name : found.names) list << head + shown(name);
         QMetaObject::invokeMethod(
             this,
-            [this, text, list, exists] {
+            [this, text, list, exists = found.exists] {
                 if (line_.text() != text) return;
                 folders_.setStringList(list);
                 emit looked(exists);

@@ -61,7 +61,7 @@ Result<void> SafeSlots::settle() {
     slot_.reset();
     for (const SafeEntry& gone : std::exchange(to_drop_, {})) {
         const auto in = shelf(gone);
-        if (!in) continue;
+        if (!in) return failure(in.error());  // nothing is known to be durable then
         const std::string slot(parent_of(gone.stored));
         if (!disk_.remove_empty_folder(**in, std::string(name_of(slot))))  // it holds others still: what left it is to be durable there
             if (auto folder = disk_.open_folder_in(**in, std::string(name_of(slot))))
