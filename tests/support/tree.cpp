@@ -1,6 +1,5 @@
 #include "support/tree.h"
 
-#include <fcntl.h>
 #include <fmt/format.h>
 #include <sys/stat.h>
 #include <sys/xattr.h>
@@ -9,6 +8,8 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
+#include <iterator>
+#include <iterator>
 #include <sstream>
 
 namespace fs = std::filesystem;
@@ -61,4 +62,21 @@ Tree tree_of(const std::string& top, const TreeOptions& options) {
     }
     for (const auto& [below, path] : paths) tree[below] = describe(path, below, options, first);
     return tree;
+}
+
+std::set<std::string> without_safe(const std::string& top) {
+    std::set<std::string> lines;
+    for (auto at = std::filesystem::recursive_directory_iterator(top); at != std::filesystem::recursive_directory_iterator(); ++at) {
+        if (at->path().filename().string().starts_with(".tavlo-safe-")) {
+            at.disable_recursion_pending();
+            continue;
+        }
+        std::string line = at->path().string().substr(top.size());
+        if (at->is_regular_file()) {
+            std::ifstream in(at->path(), std::ios::binary);
+            line += " " + std::string(std::istreambuf_iterator<char>(in), {});
+        }
+        lines.insert(line);
+    }
+    return lines;
 }

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <map>
+#include <set>
 #include <string>
 
 /// What a tree looked like: each thing's path below the top, with its type, mode, size, time of change in ns, link text,
@@ -12,3 +13,6 @@ struct TreeOptions {
     bool hard_links = true;
 };
 Tree tree_of(const std::string& top, const TreeOptions& options = {});
+
+/// The same by names and bytes alone, without what lies in a Safe: for file systems that keep little else.
+std::set<std::string> without_safe(const std::string& top);
