@@ -131,18 +131,27 @@ RunEvents RunReport::events() {
     return events;
 }
 
-std::string RunReport::why_undecided(ItemId id, const ReceiptItem& item) const {
+ItemId RunReport::twin_of(ItemId id) {
+    if (plan_ == nullptr) return no_item;
+    if (twins_.empty())
+        for (const ItemId one : plan_->colliding) {
+            const Item& item = plan_->items[one];
+            if (item.collision->finding != Finding::twin) continue;
+            const auto [found, is_first] = twins_.try_emplace({item.folder, plan_->name(item)}, one, no_item);
+            if (!is_first && found->second.second == no_item) found->second.second = one;
+        }
+    const auto found = twins_.find({plan_->items[id].folder, plan_->name(plan_->items[id])});
+    if (found == twins_.end()) return no_item;
+    return found->second.first == id ? found->second.second : found->second.first;
+}
+
+std::string RunReport::why_undecided(ItemId id, const ReceiptItem& item) {
     if (!item.collision) return item.error;
     if (!item.collision->finding) return "the name is taken";
     if (item.collision->finding != Finding::twin) return fmt::format("the name is taken, finding {}", to_text(*item.collision->finding));
-    if (plan_ != nullptr)
-        for (const ItemId other : plan_->colliding) {
-            const Item& one = plan_->items[other];
-            const Item& mine = plan_->items[id];
-            const bool is_twin = other != id && one.folder == mine.folder && plan_->name(one) == plan_->name(mine);
-            if (is_twin) return "a twin: " + printable(plan_->source_path(one)) + " wants the same name";
-        }
-    return "a twin: another of the batch wants its name";
+    const ItemId twin = twin_of(id);
+    if (twin == no_item) return "a twin: another of the batch wants its name";
+    return "a twin: " + printable(plan_->source_path(plan_->items[twin])) + " wants the same name";
 }
 
 /// One by one as what failed is; of very many the first.

@@ -1,7 +1,9 @@
 #pragma once
 
 #include <functional>
+#include <map>
 #include <string>
+#include <utility>
 
 #include "arguments.h"
 #include "keep/store.h"
@@ -42,13 +44,16 @@ public:
 
 private:
     void name_undecided(tavlo::ItemId id, const tavlo::ReceiptItem& item);
-    std::string why_undecided(tavlo::ItemId id, const tavlo::ReceiptItem& item) const;
+    std::string why_undecided(tavlo::ItemId id, const tavlo::ReceiptItem& item);
+    /// Another item of the batch that wants the same name; no_item where that is not known.
+    tavlo::ItemId twin_of(tavlo::ItemId id);
 
     const Arguments& arguments_;
     ProgressLine& progress_;
     const tavlo::Plan* plan_;
     bool begun_ = false;
     std::uint64_t undecided_ = 0;
+    std::map<std::pair<tavlo::FolderId, std::string>, std::pair<tavlo::ItemId, tavlo::ItemId>> twins_;  ///< the first two that want a name
 };
 
 /// The receipt of a run that is through, and its status.

@@ -9,7 +9,6 @@
 #include <fstream>
 #include <functional>
 #include <iterator>
-#include <iterator>
 #include <sstream>
 
 namespace fs = std::filesystem;
