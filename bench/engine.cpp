@@ -20,8 +20,8 @@
 #include <thread>
 #include <vector>
 
+#include "job/prepare.h"
 #include "keep/store.h"
-#include "run/prepare.h"
 #include "run/run.h"
 
 // engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
@@ -154,13 +154,13 @@ public:
         const auto disk = make_disk();
         const auto store = Store::open(place_ / "state");
         check(store.has_value(), "state");
-        Request request;
-        request.operation = operation;
-        request.sources = {from};
-        request.destination = to;
-        request.shape = {true, subfolders, false};
-        request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
-        const auto outlook = prepare(*disk, request, store->get());
+        Job job;
+        job.operation = operation;
+        job.what.sources = {from};
+        job.into = to;
+        job.structure = {true, subfolders, false};
+        job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        const auto outlook = prepare(*disk, job, store->get());
         check(outlook && outlook->refusals.empty(), "prepare");
         const auto head = carry_out(*disk, **store, *outlook->plan, options, events);
         check(head && head->totals.of(Outcome::failed) == 0, "run");
@@ -312,9 +312,9 @@ public:
                 ::close(::open((place / ("invoice-" + std::to_string(folder) + "-" + std::to_string(i) + ".pdf")).c_str(),
                                O_CREAT | O_WRONLY, 0644));
         }
-        Request request;
-        request.sources = {place_ / "from"};
-        request.destination = place_ / "to";
+        Job job;
+        job.what.sources = {place_ / "from"};
+        job.into = place_ / "to";
         std::vector<double> bare;
         std::vector<double> ours;
         std::uint64_t entries = 0;
@@ -325,7 +325,7 @@ public:
             const auto disk = make_disk();
             std::optional<Outlook> outlook;
             ours.push_back(seconds([&] {
-                auto planned = prepare(*disk, request);
+                auto planned = prepare(*disk, job);
                 check(planned.has_value(), "plan");
                 outlook = std::move(*planned);
             }));
@@ -348,17 +348,17 @@ public:
         std::vector<double> looking;
         std::vector<double> remembering;
         const auto disk = make_disk();
-        Request request;
-        request.sources = {place_ / "from"};
-        request.destination = place_ / "to";
-        request.shape.contents = true;
-        request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        Job job;
+        job.what.sources = {place_ / "from"};
+        job.into = place_ / "to";
+        job.structure.contents = true;
+        job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
         for (int round = 0; round < rounds; ++round) {
             reading.push_back(seconds([&] { bare_read(place_ / "from", place_ / "to"); }));
             KnownContents known;
-            const auto batch = gather(*disk, request.sources);
+            const auto batch = gather(*disk, job.what.sources);
             check(batch.has_value(), "gather");
-            const auto outlook = look_ahead(*disk, request, std::make_shared<const Batch>(std::move(*batch)), known);
+            const auto outlook = look_ahead(*disk, job, std::make_shared<const Batch>(std::move(*batch)), known);
             check(outlook.has_value(), "plan");
             comparing.push_back(seconds([&] { check(compare_pairs(*disk, *outlook->plan, known, nullptr).has_value(), "compare"); }));
         }
@@ -370,7 +370,7 @@ public:
             }));
             const auto store = Store::open(place_ / "state");
             remembering.push_back(seconds([&] {
-                const auto outlook = prepare(*disk, request, store->get());
+                const auto outlook = prepare(*disk, job, store->get());
                 check(outlook && outlook->plan->totals.of(Outcome::skipped) == static_cast<std::uint64_t>(files), "all the same");
             }));
         }

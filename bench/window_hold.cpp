@@ -75,7 +75,7 @@ int main(int count, char** words) {
         holds.end("run it");
 
         window.bench().replacePicks({(place / "from").string()});
-        window.bench().setShape({true, tavlo::Subfolders::all, false});
+        window.bench().setStructure({true, tavlo::Subfolders::all, false});
         holds.begin();
         driver.settle();
         holds.end("plan it again, all names taken, read all pairs");

@@ -7,8 +7,8 @@
 #include "command_line.h"
 #include "files/path.h"
 #include "help.h"
+#include "job/growing.h"
 #include "paths.h"
-#include "run/growing.h"
 #include "selection_options.h"
 
 using tavlo::Decision;
@@ -24,7 +24,7 @@ Decision decision(const std::string& word, bool may_stay_open) {
     return *known;
 }
 
-void read_when(const std::vector<std::string>& rules, tavlo::Rules& into) {
+void read_when(const std::vector<std::string>& rules, tavlo::Policy& into) {
     for (const auto& rule : rules) {
         const auto equals = rule.find('=');
         if (equals == std::string::npos) refuse("--when wants FINDING=DECISION, not '" + tavlo::printable(rule) + "'");
@@ -97,10 +97,10 @@ struct TransferOptions {
         line.rest("SOURCE", sources);
         line.group("Where to, and in which folders");
         line.value("--into", into, "FOLDER", "the destination folder; made, with its parents, when missing; required");
-        line.flag("--contents", out.request.shape.contents, "what is inside each source folder, not the folder itself");
+        line.flag("--contents", out.job.structure.contents, "what is inside each source folder, not the folder itself");
         line.value("--subfolders", subfolders, "all|filled|none",
                    "all of them; only those in which a file ends up; only the files directly inside", "all");
-        line.flag("--flatten", out.request.shape.flatten, "every file directly into FOLDER");
+        line.flag("--flatten", out.job.structure.flatten, "every file directly into FOLDER");
         line.value("--keep-from", keep_from, "FOLDER", "keep the folders between FOLDER and the sources that lie below it");
         line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
         line.value("--clear", clear, "none|extra|all",
@@ -117,29 +117,28 @@ struct TransferOptions {
         if (std::find(sources.begin(), sources.end(), "") != sources.end()) refuse("a SOURCE is empty");
         if (!into) refuse("--into is required");
         if (into->empty()) refuse("--into wants a folder, and got nothing");
-        for (const auto& source : sources) out.request.sources.push_back(source_path(source));
-        out.request.destination = absolute(*into);
+        for (const auto& source : sources) out.job.what.sources.push_back(source_path(source));
+        out.job.into = absolute(*into);
     }
 
-    void read_shape(Arguments& out) const {
-        tavlo::Shape& shape = out.request.shape;
+    void read_structure(Arguments& out) const {
+        tavlo::Structure& structure = out.job.structure;
         using tavlo::Subfolders;
-        if (subfolders && shape.flatten) refuse("--flatten and --subfolders exclude each other");
-        shape.subfolders = one_of<Subfolders>("--subfolders", subfolders, shape.subfolders,
-                                              {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
-        out.keep_empty_folders = subfolders == "all";
+        if (subfolders && structure.flatten) refuse("--flatten and --subfolders exclude each other");
+        structure.subfolders = one_of<Subfolders>("--subfolders", subfolders, structure.subfolders,
+                                                  {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
+        out.job.what.keeps_empty_folders = subfolders == "all";
         if (!keep_from) return;
-        shape.kept_from = folder_that_is_there("--keep-from", *keep_from);
-        if (shape.flatten) refuse("--flatten and --keep-from exclude each other");
+        structure.kept_from = folder_that_is_there("--keep-from", *keep_from);
+        if (structure.flatten) refuse("--flatten and --keep-from exclude each other");
     }
 
-    void read_rules(Arguments& out) const {
+    void read_policy(Arguments& out) const {
         using tavlo::Clearing;
-        tavlo::Rules& rules = out.request.rules;
-        rules.clearing = one_of<Clearing>("--clear", clear, Clearing::none,
-                                          {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
-        rules.otherwise = decision(otherwise.value_or("undecided"), true);
-        read_when(when, rules);
+        out.job.clearing = one_of<Clearing>("--clear", clear, Clearing::none,
+                                            {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
+        out.job.policy.otherwise = decision(otherwise.value_or("undecided"), true);
+        read_when(when, out.job.policy);
     }
 };
 
@@ -150,24 +149,25 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.value("--verify", options.verify, "read-back|none", "read again from the disk what was written, and compare",
                "read-back for a move between file systems, else none");
-    line.flag("--lose-attributes", out.request.rules.may_lose,
+    line.flag("--lose-attributes", out.job.may_lose,
               "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
     line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(words);
     common.read(out);
-    out.request.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
+    out.job.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
     options.read_places(out);
-    options.read_shape(out);
-    options.read_rules(out);
-    selection.read(out);
-    out.request.follow_links = one_of<bool>("--links", options.links, false, {{"keep", false}, {"follow", true}});
+    options.read_structure(out);
+    options.read_policy(out);
+    selection.read(out.job.what);
+    out.job.what.follow_links = one_of<bool>("--links", options.links, false, {{"keep", false}, {"follow", true}});
     using tavlo::Verify;
-    out.verify = one_of<Verify>("--verify", options.verify, Verify::automatic, {{"read-back", Verify::read_back}, {"none", Verify::none}});
+    out.job.verify =
+        one_of<Verify>("--verify", options.verify, Verify::automatic, {{"read-back", Verify::read_back}, {"none", Verify::none}});
     if (!out.while_counting) return;
-    const bool chooses = out.list_file || !out.criteria.lets_all_through();
+    const bool chooses = out.job.what.list || !out.job.what.files.empty();
     if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
-    if (const auto why = tavlo::reason_to_wait(out.request); !why.empty()) refuse("--while-counting is not possible: " + why);
+    if (const auto why = tavlo::reason_to_wait(out.job); !why.empty()) refuse("--while-counting is not possible: " + why);
 }
 
 void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {

@@ -5,20 +5,14 @@
 #include <string>
 #include <vector>
 
-#include "run/prepare.h"
-#include "run/run.h"
-#include "select/criteria.h"
+#include "job/job.h"
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
 struct Arguments {
     enum class Command : std::uint8_t { copy, move, receipts, receipt, check, undo, recover, safe_list, safe_restore, safe_empty };
 
     Command command = Command::copy;
-    tavlo::Request request{};
-    tavlo::Criteria criteria{};              ///< which files; folders as choose() says
-    std::optional<std::string> list_file{};  ///< only files named in it
-    bool keep_empty_folders = false;         ///< --subfolders all, said outright
-    tavlo::Verify verify = tavlo::Verify::automatic;
+    tavlo::Job job{};
     std::string id{};    ///< a receipt or a Safe entry; of safe empty: the undo whose versions go
     std::string into{};  ///< safe restore: another folder
     std::optional<std::uint64_t> older_than_days{};

@@ -92,14 +92,14 @@ int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
     progress.clear();
     if (!plan) return refuse_for(plan.error());
     if (arguments.plan_only) return print_plan(*plan, arguments.json);
-    return carry_out_plan(disk, store, *plan, arguments, progress, "Undo " + arguments.id);
+    return carry_out_plan(disk, store, *plan, arguments, progress, {.sentence = "Undo " + arguments.id});
 }
 
 int recover_runs(FileSystem& disk, Store& store, const Arguments& arguments) {
     ProgressLine progress(shows_progress(arguments));
     StopOnSignal signal;
     RunReport report(arguments, progress);
-    const auto recovered = recover(disk, store, {{}, Verify::automatic, signal.token()}, report.events());
+    const auto recovered = recover(disk, store, {.stop = signal.token()}, report.events());
     report.end();
     if (!recovered) return refuse_for(recovered.error());
     for (const auto& id : recovered->alive) say(id + ": is still going on, and was left alone");

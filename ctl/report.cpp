@@ -180,19 +180,20 @@ int print_receipt(Store& store, const ReceiptHead& head, const Arguments& argume
     return exit_for(head);
 }
 
-int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine& progress, const std::string& sentence, const Plan* plan,
+int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine& progress, RunOptions wanted, const Plan* plan,
                          const std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>& work) {
     StopOnSignal signal;
     RunReport report(arguments, progress, plan);
-    const auto head = work({sentence, arguments.verify, signal.token()}, report.events());
+    wanted.stop = signal.token();
+    const auto head = work(wanted, report.events());
     report.end();
     if (head) return print_receipt(store, *head, arguments);
     return report.has_begun() ? failed_for(head.error()) : refuse_for(head.error());
 }
 
 int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, ProgressLine& progress,
-                   const std::string& sentence) {
-    return carry_out_and_report(store, arguments, progress, sentence, &plan, [&](const RunOptions& options, const RunEvents& events) {
-        return carry_out(disk, store, plan, options, events);
-    });
+                   RunOptions wanted) {
+    return carry_out_and_report(
+        store, arguments, progress, std::move(wanted), &plan,
+        [&](const RunOptions& options, const RunEvents& events) { return carry_out(disk, store, plan, options, events); });
 }

@@ -59,8 +59,8 @@ private:
 /// The receipt of a run that is through, and its status.
 int print_receipt(tavlo::Store& store, const tavlo::ReceiptHead& head, const Arguments& arguments);
 
-int carry_out_and_report(tavlo::Store& store, const Arguments& arguments, ProgressLine& progress, const std::string& sentence,
+int carry_out_and_report(tavlo::Store& store, const Arguments& arguments, ProgressLine& progress, tavlo::RunOptions wanted,
                          const tavlo::Plan* plan,
                          const std::function<tavlo::Result<tavlo::ReceiptHead>(const tavlo::RunOptions&, const tavlo::RunEvents&)>& work);
 int carry_out_plan(tavlo::FileSystem& disk, tavlo::Store& store, const tavlo::Plan& plan, const Arguments& arguments,
-                   ProgressLine& progress, const std::string& sentence);
+                   ProgressLine& progress, tavlo::RunOptions wanted);

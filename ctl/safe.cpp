@@ -31,7 +31,7 @@ int restore(FileSystem& disk, Store& store, const Arguments& arguments) {
         return plan.error().fault == Fault::name_taken ? some_undecided : refused;
     }
     ProgressLine progress(shows_progress(arguments));
-    return carry_out_plan(disk, store, *plan, arguments, progress, "Bring back " + arguments.id);
+    return carry_out_plan(disk, store, *plan, arguments, progress, {.sentence = "Bring back " + arguments.id});
 }
 
 int empty(FileSystem& disk, Store& store, const Arguments& arguments) {

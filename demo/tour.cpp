@@ -10,9 +10,9 @@
 #include <QTemporaryDir>
 #include <cstdio>
 
+#include "job/prepare.h"
 #include "keep/store.h"
 #include "run/pending_plan.h"
-#include "run/prepare.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
 #include "theme/theme.h"
@@ -313,20 +313,20 @@ void leave_half_done(const std::string& office, const std::string& state) {
     using namespace tavlo;
     const auto disk = make_disk();
     const auto store = Store::open(state);
-    Request request;
-    request.operation = Operation::move;
-    request.sources = {office + "/Scanner/Permits"};
-    request.destination = office + "/Archive/2031/Scanned permits";
-    const auto outlook = store ? prepare(*disk, request) : Result<Outlook>(failure(store.error()));
+    Job job;
+    job.operation = Operation::move;
+    job.what.sources = {office + "/Scanner/Permits"};
+    job.into = office + "/Archive/2031/Scanned permits";
+    const auto outlook = store ? prepare(*disk, job) : Result<Outlook>(failure(store.error()));
     if (!outlook) return;
     const Plan& plan = *outlook->plan;
     ReceiptHead head;
     head.started_ns = now_ns();
     head.id = new_receipt_id(head.started_ns);
-    head.operation = request.operation;
+    head.operation = job.operation;
     head.sentence = "Move " + std::to_string(plan.items.size()) + " items from Scanner into Archive / 2031 / Scanned permits.";
-    head.destination = request.destination;
-    head.roots = {office + "/Scanner", request.destination};
+    head.destination = job.into;
+    head.roots = {office + "/Scanner", job.into};
     ItemId next = 0;
     (void)(*store)->begin(head, [&]() -> std::optional<PendingItem> {
         if (next == plan.items.size()) return std::nullopt;

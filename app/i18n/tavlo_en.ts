@@ -358,7 +358,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="199" />
+        <location filename="../views/instruction_line.cpp" line="164" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -366,7 +366,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="335" />
+        <location filename="../views/instruction_line.cpp" line="303" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -374,7 +374,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="337" />
+        <location filename="../views/instruction_line.cpp" line="305" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -382,7 +382,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="348" />
+        <location filename="../views/instruction_line.cpp" line="316" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -390,7 +390,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="385" />
+        <location filename="../views/instruction_line.cpp" line="353" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -398,7 +398,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="385" />
+        <location filename="../views/instruction_line.cpp" line="353" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -520,7 +520,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="181" />
+        <location filename="../views/main_window.cpp" line="177" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -1034,6 +1034,33 @@
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>
             <numerusform>Remove %Ln versions for good</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>Sentence</name>
+    <message numerus="yes">
+        <location filename="../sentence.cpp" line="55" />
+        <source>Copy %Ln items</source>
+        <translation>
+            <numerusform>Copy %Ln item</numerusform>
+            <numerusform>Copy %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../sentence.cpp" line="55" />
+        <source>Move %Ln items</source>
+        <translation>
+            <numerusform>Move %Ln item</numerusform>
+            <numerusform>Move %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../sentence.cpp" line="57" />
+        <source> from %Ln folders</source>
+        <translation>
+            <numerusform> from %Ln folder</numerusform>
+            <numerusform> from %Ln folders</numerusform>
         </translation>
     </message>
 </context>

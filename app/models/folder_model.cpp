@@ -45,7 +45,7 @@ FolderModel::FolderModel(Bench& bench, QObject* parent)
     order_.criteria.match_case = false;
     connect(&watched_, &WatchedFolder::changed, this, &FolderModel::refresh);
     loadKinds();
-    connect(&bench_, &Bench::requestChanged, this, [this] {
+    connect(&bench_, &Bench::jobChanged, this, [this] {
         if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
     });
 }

@@ -6,7 +6,7 @@
 
 #include "files/natural.h"
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 #include "text.h"
 #include "wording.h"
 

@@ -8,8 +8,8 @@
 #include <utility>
 
 #include "files/path.h"
+#include "job/growing.h"
 #include "keep/store.h"
-#include "run/growing.h"
 #include "tasks/batch_file.h"
 #include "tasks/instruction_file.h"
 #include "text.h"
@@ -49,13 +49,11 @@ struct Bench::Known {
     KnownContents contents;
     std::string state_folder;
     std::string saved_instruction;   ///< as it is in its file
-    std::optional<Outlook> outlook;  ///< the last one, planned again while only the rules change
+    std::optional<Outlook> outlook;  ///< the last one, planned again while its places stay the same
     std::shared_ptr<const Batch> planned_batch;
-    std::string planned_into;
-    Shape planned_shape;
+    Job planned;
     BenchView shown;  ///< the last one with a plan, and what it was planned by
-    Rules shown_rules;
-    Operation shown_operation = Operation::copy;
+    Wishes shown_wishes;
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
     bool saved = true;                                                  ///< what is picked is in its file
@@ -94,7 +92,7 @@ struct Bench::Known {
 Bench::Bench(std::string state_folder, QObject* parent) : QObject(parent), known_(std::make_shared<Known>()) {
     known_->state_folder = std::move(state_folder);
     history_.setUndoLimit(200);
-    request_.rules = rules_for(rule_);
+    job_.policy = policy_for(rule_);
 }
 
 const std::shared_ptr<const Plan>& Bench::plan() const {
@@ -208,20 +206,20 @@ void Bench::forget(const ByFolder& by_folder) {
     changed(true);
 }
 
-Request Bench::wholeRequest() const {
-    Request request = request_;
+Job Bench::wholeJob() const {
+    Job job = job_;
     for (const auto& [folder, picked] : picked_) {
         std::vector<std::string_view> names(picked.names.begin(), picked.names.end());
         std::sort(names.begin(), names.end());
-        for (const auto& name : names) request.sources.push_back(join(folder, name));
+        for (const auto& name : names) job.what.sources.push_back(join(folder, name));
     }
-    return request;
+    return job;
 }
 
 std::string Bench::reasonToWait() const {
     constexpr std::size_t few = 1000;  // so many things that were picked one by one are counted in no time
     if (picked_count_ > few) return "many things were picked one by one";
-    return reason_to_wait(wholeRequest());
+    return reason_to_wait(wholeJob());
 }
 
 void Bench::restore() {
@@ -237,8 +235,9 @@ void Bench::restore() {
                 for (const auto& path : saved.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
                 for (auto& [folder, names] : by_folder) note({folder, shared(std::move(names)), true});
                 if (asked && !saved.paths.empty()) {  // with nothing in hand, one begins anew
-                    request_ = asked->request;
-                    rule_ = asked->rule;
+                    job_ = asked->job;
+                    decisions_ = asked->decisions;
+                    rule_ = rule_of(job_.policy);
                     own_ = asked->own;
                 }
                 restoring_ = false;
@@ -251,61 +250,58 @@ void Bench::restore() {
 }
 
 void Bench::setOperation(Operation operation) {
-    if (request_.operation == operation) return;
-    request_.operation = operation;
+    if (job_.operation == operation) return;
+    job_.operation = operation;
     changed(false);
 }
 
 void Bench::setDestination(const std::string& path) {
-    if (request_.destination == path) return;
-    request_.destination = path;
+    if (job_.into == path) return;
+    job_.into = path;
     changed(false);
 }
 
-void Bench::setShape(const Shape& shape) {
-    if (request_.shape == shape) return;
-    request_.shape = shape;
+void Bench::setStructure(const Structure& shape) {
+    if (job_.structure == shape) return;
+    job_.structure = shape;
     changed(false);
 }
 
 void Bench::setCollisionRule(CollisionRule rule) {
     rule_ = rule;
-    Rules rules = rule == CollisionRule::own ? own_ : rules_for(rule);
-    rules.single = std::move(request_.rules.single);
-    rules.new_names = request_.rules.new_names;
-    rules.adapt_names = request_.rules.adapt_names;
-    rules.may_lose = request_.rules.may_lose;
-    rules.clearing = request_.rules.clearing;
-    request_.rules = std::move(rules);
+    Policy policy = rule == CollisionRule::own ? own_ : policy_for(rule);
+    policy.new_names = job_.policy.new_names;
+    policy.adapt_names = job_.policy.adapt_names;
+    job_.policy = std::move(policy);
     changed(false);
 }
 
-void Bench::setOwnRule(const Rules& rule) {
+void Bench::setOwnRule(const Policy& rule) {
     own_ = rule;
     setCollisionRule(CollisionRule::own);
 }
 
 void Bench::setNewNames(const NewNames& names) {
-    if (request_.rules.new_names == names) return;
-    request_.rules.new_names = names;
+    if (job_.policy.new_names == names) return;
+    job_.policy.new_names = names;
     changed(false);
 }
 
 void Bench::setNamesAdapted(bool adapted) {
-    if (request_.rules.adapt_names == adapted) return;
-    request_.rules.adapt_names = adapted;
+    if (job_.policy.adapt_names == adapted) return;
+    job_.policy.adapt_names = adapted;
     changed(false);
 }
 
 void Bench::setMayLose(bool may_lose) {
-    if (request_.rules.may_lose == may_lose) return;
-    request_.rules.may_lose = may_lose;
+    if (job_.may_lose == may_lose) return;
+    job_.may_lose = may_lose;
     changed(false);
 }
 
 void Bench::setClearing(Clearing clearing) {
-    if (request_.rules.clearing == clearing) return;
-    request_.rules.clearing = clearing;
+    if (job_.clearing == clearing) return;
+    job_.clearing = clearing;
     changed(false);
 }
 
@@ -319,7 +315,7 @@ public:
 
 private:
     void set(const Decisions& decisions) {
-        bench_.request_.rules.single = decisions;
+        bench_.decisions_ = decisions;
         bench_.changed(false);
     }
     Bench& bench_;
@@ -353,9 +349,9 @@ void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions
         stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
     }
     if (stroke.empty()) return;
-    Decisions after = request_.rules.single;
+    Decisions after = decisions_;
     after.add(std::move(stroke));
-    history_.push(new Deciding(*this, request_.rules.single, std::move(after)));
+    history_.push(new Deciding(*this, decisions_, std::move(after)));
 }
 
 void Bench::lookAgain() { changed(true); }
@@ -379,13 +375,14 @@ void Bench::changed(bool gather_again) {
     const std::uint64_t generation = ++generation_;
     // a wish that was replaced before it was served must not take the new gathering with it
     if (gather_again) gather_wanted_ = true;
-    emit requestChanged();
-    worker_.post([this, known = known_, wanted = request_, rule = rule_, own = own_, gather_wanted = gather_wanted_,
+    emit jobChanged();
+    worker_.post([this, known = known_, wanted = job_, decisions = decisions_, own = own_, gather_wanted = gather_wanted_,
                   look_wanted = look_wanted_, keeps = keeps_, generation](const std::stop_token& stop) {
-        Request request = wanted;
-        request.sources = known->sources();
-        if (keeps && !known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, request.sources).has_value();
-        if (auto text = to_text({wanted, rule, own});
+        Asked asked(wanted, decisions);
+        Job& job = asked.job;
+        job.what.sources = known->sources();
+        if (keeps && !known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, job.what.sources).has_value();
+        if (auto text = to_text({wanted, decisions, own});
             keeps && text != known->saved_instruction && save_instruction(known->state_folder, text))
             known->saved_instruction = std::move(text);
         const auto send = [&](BenchView view, bool last) {
@@ -403,7 +400,7 @@ void Bench::changed(bool gather_again) {
         };
         BenchView view;
         if (gather_wanted || !known->batch) {
-            auto gathered = gather(*known->disk, request.sources, {request.follow_links, stop, {}});
+            auto gathered = gather(*known->disk, job.what.sources, {job.what.follow_links, stop, {}});
             if (!gathered) return sorry(view, gathered.error());
             known->batch = std::make_shared<const Batch>(std::move(*gathered));
             known->rows = picked_rows(*known->batch);
@@ -416,9 +413,10 @@ void Bench::changed(bool gather_again) {
         }
         view.batch = known->batch;
         view.picks = known->rows;
+        view.job = std::make_shared<const Job>(job);
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),
                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
-        if (request.destination.empty()) return send(view, true);
+        if (job.into.empty()) return send(view, true);
         const auto see = [&](const Outlook& outlook) {
             view.room = room_needed(*outlook.plan, *outlook.destination);
             view.refusals.clear();
@@ -432,27 +430,24 @@ void Bench::changed(bool gather_again) {
             }));
         };
         if (look_wanted) known->outlook.reset();
-        const bool only_rules_changed = known->outlook && known->planned_batch == known->batch &&
-                                        known->planned_into == request.destination && known->planned_shape == request.shape;
-        if (only_rules_changed && known->shown.outcome && known->shown_operation == request.operation && !known->shown.comparing)
-            if (const auto shares = known->shown.outcome->sharesBy(known->shown_rules, request.rules)) {
+        const bool in_same_places = known->outlook && known->planned_batch == known->batch && same_places(known->planned, wanted);
+        if (in_same_places && known->shown.outcome && !known->shown.comparing)
+            if (const auto shares = known->shown.outcome->sharesBy(known->shown_wishes, wishes_of(asked))) {
                 BenchView soon = known->shown;
                 soon.shares = *shares;
                 send(std::move(soon), false);
             }
         const auto send_plan = [&](bool last) {
             known->shown = view;
-            known->shown_rules = request.rules;
-            known->shown_operation = request.operation;
+            known->shown_wishes = wishes_of(asked);
             send(view, last);
         };
-        auto outlook = only_rules_changed ? Result<Outlook>(plan_again(request, *known->outlook, known->contents))
-                                          : look_ahead(*known->disk, request, known->batch, known->contents, stop);
+        auto outlook = in_same_places ? Result<Outlook>(plan_again(asked, *known->outlook, known->contents))
+                                      : look_ahead(*known->disk, asked, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
         known->outlook = *outlook;
         known->planned_batch = known->batch;
-        known->planned_into = request.destination;
-        known->planned_shape = request.shape;
+        known->planned = wanted;
         if (look_wanted)
             QMetaObject::invokeMethod(
                 this,
@@ -470,12 +465,12 @@ void Bench::changed(bool gather_again) {
         const auto tell = [&](std::size_t) {
             const auto now = std::chrono::steady_clock::now();
             if (now - shown_at < told_every) return;
-            see(plan_again(request, *outlook, known->contents));
+            see(plan_again(asked, *outlook, known->contents));
             send_plan(false);
             shown_at = std::chrono::steady_clock::now();
         };
         if (auto compared = compare_pairs(*known->disk, *outlook->plan, known->contents, known->store.get(), stop, tell); !compared) return;
-        see(plan_again(request, *outlook, known->contents));
+        see(plan_again(asked, *outlook, known->contents));
         send_plan(true);
     });
 }

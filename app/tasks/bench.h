@@ -9,7 +9,7 @@
 #include <unordered_set>
 #include <vector>
 
-#include "run/prepare.h"
+#include "job/prepare.h"
 #include "tasks/collision_rule.h"
 #include "tasks/latest_worker.h"
 #include "tasks/outcome_tree.h"
@@ -26,6 +26,7 @@ struct PickedRow {
 
 /// What is known of the batch in hand, once it has been gathered and planned.
 struct BenchView {
+    std::shared_ptr<const tavlo::Job> job;       ///< that the outcome is of, with its sources
     std::shared_ptr<const tavlo::Batch> batch;   ///< null while nothing was gathered
     std::shared_ptr<const OutcomeTree> outcome;  ///< null without a destination
     std::shared_ptr<const std::vector<PickedRow>> picks;
@@ -67,15 +68,15 @@ public:
     /// takes nothing up keeps nothing: of several windows the first one's work lasts.
     void restore();
 
-    const tavlo::Request& request() const { return request_; }
+    const tavlo::Job& job() const { return job_; }
     CollisionRule collisionRule() const { return rule_; }
     void setOperation(tavlo::Operation operation);
     void setDestination(const std::string& path);
-    void setShape(const tavlo::Shape& shape);
+    void setStructure(const tavlo::Structure& shape);
     void setCollisionRule(CollisionRule rule);
     /// The rule `own`: by finding and size.
-    void setOwnRule(const tavlo::Rules& rule);
-    const tavlo::Rules& ownRule() const { return own_; }
+    void setOwnRule(const tavlo::Policy& rule);
+    const tavlo::Policy& ownRule() const { return own_; }
     void setNewNames(const tavlo::NewNames& names);
     void setNamesAdapted(bool adapted);
     void setMayLose(bool may_lose);  ///< attributes with their sources, in a move
@@ -96,13 +97,14 @@ public:
     /// The batch is still being counted.
     bool isCounting() const { return working_ && gather_wanted_; }
     /// What is asked for, with every source; made for this, and as long as there are picks.
-    tavlo::Request wholeRequest() const;
+    tavlo::Job wholeJob() const;
+    const tavlo::Decisions& decisions() const { return decisions_; }
     /// Why a copy of it may not begin before it is counted, in words; empty where it may.
     std::string reasonToWait() const;
     const std::shared_ptr<const tavlo::Plan>& plan() const;
 
 signals:
-    void requestChanged();           ///< at once
+    void jobChanged();               ///< at once
     void viewChanged();              ///< when the plan for it is there
     void missingAtStart(int count);  ///< of the batch as it was: no longer there
 
@@ -126,9 +128,10 @@ private:
     void changed(bool gather_again);
     void show(BenchView view, bool last);
 
-    tavlo::Request request_;
+    tavlo::Job job_;  ///< without its sources
+    tavlo::Decisions decisions_;
     CollisionRule rule_ = CollisionRule::ask;
-    tavlo::Rules own_;
+    tavlo::Policy own_;
     std::map<std::string, Picked> picked_;  ///< by folder
     std::size_t picked_count_ = 0;
     BenchView view_;

@@ -2,38 +2,48 @@
 
 using namespace tavlo;
 
-Rules rules_for(CollisionRule rule) {
-    const auto when = [](Rules& rules, Finding finding, Decision decision) { rules.when[static_cast<std::size_t>(finding)] = decision; };
-    Rules rules;
+Policy policy_for(CollisionRule rule) {
+    const auto when = [](Policy& policy, Finding finding, Decision decision) { policy.when[static_cast<std::size_t>(finding)] = decision; };
+    Policy policy;
     switch (rule) {
-        case CollisionRule::ask: when(rules, Finding::same, Decision::skip); break;  // nothing would change: not worth a question
-        case CollisionRule::keep: rules.otherwise = Decision::skip; break;
+        case CollisionRule::ask: when(policy, Finding::same, Decision::skip); break;  // nothing would change: not worth a question
+        case CollisionRule::keep: policy.otherwise = Decision::skip; break;
         case CollisionRule::newer_wins:
-            when(rules, Finding::newer, Decision::overwrite);
-            when(rules, Finding::older, Decision::skip);
-            when(rules, Finding::same, Decision::skip);
+            when(policy, Finding::newer, Decision::overwrite);
+            when(policy, Finding::older, Decision::skip);
+            when(policy, Finding::same, Decision::skip);
             break;
         case CollisionRule::larger_wins:
-            for (auto& sized : rules.when_sized) {
+            for (auto& sized : policy.when_sized) {
                 sized[static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
                 sized[static_cast<std::size_t>(SizeRelation::smaller)] = Decision::skip;
             }
-            when(rules, Finding::same, Decision::skip);
+            when(policy, Finding::same, Decision::skip);
             break;
         case CollisionRule::bring_up_to_date:
-            when(rules, Finding::same, Decision::skip);
-            when(rules, Finding::older, Decision::skip);
-            when(rules, Finding::newer, Decision::overwrite);
+            when(policy, Finding::same, Decision::skip);
+            when(policy, Finding::older, Decision::skip);
+            when(policy, Finding::newer, Decision::overwrite);
             break;
         case CollisionRule::own: break;
         case CollisionRule::incoming_wins:
-            rules.otherwise = Decision::overwrite;
-            when(rules, Finding::same, Decision::skip);
+            policy.otherwise = Decision::overwrite;
+            when(policy, Finding::same, Decision::skip);
             break;
         case CollisionRule::both_stay:
-            rules.otherwise = Decision::rename;
-            when(rules, Finding::same, Decision::skip);
+            policy.otherwise = Decision::rename;
+            when(policy, Finding::same, Decision::skip);
             break;
     }
-    return rules;
+    return policy;
+}
+
+CollisionRule rule_of(const Policy& policy) {
+    for (int at = 0; at < collision_rule_count; ++at) {
+        const auto rule = static_cast<CollisionRule>(at);
+        const Policy known = policy_for(rule);
+        const bool is_it = known.otherwise == policy.otherwise && known.when == policy.when && known.when_sized == policy.when_sized;
+        if (rule != CollisionRule::own && is_it) return rule;
+    }
+    return CollisionRule::own;
 }

@@ -2,18 +2,16 @@
 
 #include <string>
 
-#include "run/prepare.h"
-#include "tasks/collision_rule.h"
+#include "job/job.h"
 
 /// What was asked for besides the batch, kept from one start of the program to the next. A decision holds only while its pair
 /// is that pair, so what changed on the disk meanwhile is undecided again.
 struct Instruction {
-    tavlo::Request request;  ///< without its sources
-    CollisionRule rule = CollisionRule::ask;
-    tavlo::Rules own;  ///< of the rule `own`
+    tavlo::Job job;  ///< without its sources
+    tavlo::Decisions decisions{};
+    tavlo::Policy own{};  ///< of the rule `own`, whether it is the one that stands or not
 };
 
-/// JSON, one line.
 std::string to_text(const Instruction& instruction);
 /// errors   corrupt: it is no instruction that this version knows
 tavlo::Result<Instruction> instruction_from_text(const std::string& text, const std::string& path);

@@ -30,8 +30,8 @@ Share share_of(const Item& item, Outcome outcome) {
 
 Share share_of(const Item& item) { return share_of(item, item.outcome); }
 
-std::optional<Shares> OutcomeTree::sharesBy(const Rules& before, const Rules& rules) const {
-    const auto outcomes = outcomes_by(*plan, before, rules);
+std::optional<Shares> OutcomeTree::sharesBy(const Wishes& before, const Wishes& now) const {
+    const auto outcomes = outcomes_by(*plan, before, now);
     if (!outcomes) return std::nullopt;
     Shares out = shares;
     for (std::size_t at = 0; at < outcomes->size(); ++at) {

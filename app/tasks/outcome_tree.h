@@ -29,8 +29,8 @@ struct OutcomeTree {
     Shares shares{};
     std::vector<std::uint64_t> arriving;  ///< by folder of the targets: items that arrive in it, however deep
 
-    /// The balance by other rules, before there is a plan by them (see outcomes_by()).
-    std::optional<Shares> sharesBy(const tavlo::Rules& before, const tavlo::Rules& rules) const;
+    /// The balance by other wishes, before there is a plan by them (see outcomes_by()).
+    std::optional<Shares> sharesBy(const tavlo::Wishes& before, const tavlo::Wishes& now) const;
 
     static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
                                                    std::shared_ptr<const tavlo::Destination> destination);

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <numeric>
 
+#include "job/document.h"
 #include "tasks/run_work.h"
 #include "text.h"
 
@@ -43,18 +44,18 @@ ReceiptItem RunLogItem::shown_as() const {
     return item;
 }
 
-RunLane::RunLane(std::string state_folder, RunJob job, std::shared_ptr<Pace> all, QObject* parent)
-    : QObject(parent), state_folder_(std::move(state_folder)), job_(std::move(job)), pace_(std::make_shared<Pace>(std::move(all))) {
-    status_.sentence = job_.sentence;
-    if (job_.growing) status_.destination = job_.growing->destination;
-    if (job_.plan) {
-        status_.destination = job_.plan->destination;
-        status_.all = {job_.plan->totals.items, job_.plan->totals.bytes};
+RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> all, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)), errand_(std::move(errand)), pace_(std::make_shared<Pace>(std::move(all))) {
+    status_.sentence = errand_.sentence;
+    if (const auto* counting = errand_.as<errands::CarryOutCounting>()) status_.destination = counting->asked.job.into;
+    if (const auto* planned = errand_.as<errands::CarryOut>()) {
+        status_.destination = planned->plan->destination;
+        status_.all = {planned->plan->totals.items, planned->plan->totals.bytes};
     }
 }
 
 RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state, std::shared_ptr<Pace> all, QObject* parent)
-    : RunLane(std::move(state_folder), RunJob{.sentence = shown(head.sentence), .resumes = head.id}, std::move(all), parent) {
+    : RunLane(std::move(state_folder), Errand{shown(head.sentence), errands::GoOn{head.id}}, std::move(all), parent) {
     status_.receipt = head.id;
     status_.destination = head.destination;
     status_.totals = head.totals;
@@ -71,10 +72,10 @@ RunLane::~RunLane() {
     pace_->release();
 }
 
-void RunLane::begin(RunJob job) {
+void RunLane::begin(Errand errand) {
     if (live_run_) return;
     if (thread_.joinable()) thread_.join();  // it has reported, and is through
-    job_ = std::move(job);
+    errand_ = std::move(errand);
     live_run_ = true;
     stopping_ = false;
     paused_ = false;
@@ -84,7 +85,8 @@ void RunLane::begin(RunJob job) {
     pace_->hold();
     allowed_ = false;
     drives_.reset();
-    live_plan_ = job_.plan;
+    const auto* planned = errand_.as<errands::CarryOut>();
+    live_plan_ = planned != nullptr ? planned->plan : nullptr;
     {
         const std::scoped_lock lock(mutex_);
         live_ = {};
@@ -95,13 +97,13 @@ void RunLane::begin(RunJob job) {
     emit faultsChanged();
     forecast_.begin_again();
     sampled_.invalidate();
-    thread_ = std::jthread([this, job = job_, stop = stop_.get_token()] { work(job, stop); });
+    thread_ = std::jthread([this, errand = errand_, stop = stop_.get_token()] { work(errand, stop); });
     tellState();
 }
 
 /// On the lane's thread.
-void RunLane::work(const RunJob& job, const std::stop_token& stop) {
-    const auto drives = drives_of_job(state_folder_, job);
+void RunLane::work(const Errand& errand, const std::stop_token& stop) {
+    const auto drives = drives_of(state_folder_, errand);
     QMetaObject::invokeMethod(
         this,
         [this, drives] {
@@ -110,7 +112,8 @@ void RunLane::work(const RunJob& job, const std::stop_token& stop) {
         },
         Qt::QueuedConnection);
     RunOptions options;
-    options.sentence = job.sentence.toStdString();
+    options.sentence = errand.sentence.toStdString();
+    if (errand.job) options.job = to_json(*errand.job);
     options.stop = stop;
     options.pace = pace_.get();
     options.pause_when_stuck = true;  // somebody is there to make room
@@ -123,9 +126,11 @@ void RunLane::work(const RunJob& job, const std::stop_token& stop) {
         const std::scoped_lock lock(mutex_);
         live_.settled.emplace_back(id, outcome);
     };
-    RunEnd end = carry_out_job(state_folder_, job, options, eventsOf(job), counted, settled);
-    const std::string of_earlier = job.retries.empty() ? job.leaves : job.retries;
-    auto faults = faults_of(state_folder_, end.head ? end.head->id : of_earlier, most_faults);
+    RunEnd end = carry_out_errand(state_folder_, errand, options, eventsOf(errand), counted, settled);
+    std::string receipt = end.head ? end.head->id : std::string();
+    if (const auto* again = errand.as<errands::TryAgain>()) receipt = again->receipt;
+    if (const auto* left = errand.as<errands::LeaveFailed>()) receipt = left->receipt;
+    auto faults = faults_of(state_folder_, receipt, most_faults);
     const bool is_to_go_on = !stop.stop_requested() || after_ == After::go_on_later;  // not asked to stop, it waits for something
     if (end.head && end.head->state == RunState::stopped && is_to_go_on)
         if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
@@ -135,20 +140,22 @@ void RunLane::work(const RunJob& job, const std::stop_token& stop) {
 }
 
 /// What the run says goes into live_, from where refresh() takes it.
-RunEvents RunLane::eventsOf(const RunJob& job) {
+RunEvents RunLane::eventsOf(const Errand& errand) {
     Progress before;  // of the same run, in an earlier go
-    if (!job.resumes.empty())
+    if (const auto* rest = errand.as<errands::GoOn>())
         if (const auto store = Store::open(state_folder_))
-            if (const auto so_far = (*store)->so_far(job.resumes)) before.items = so_far->first;
+            if (const auto so_far = (*store)->so_far(rest->receipt)) before.items = so_far->first;
     RunEvents events;
-    events.begun = [this, before, grows = job.growing.has_value()](const ReceiptHead& head) {
+    events.begun = [this, before, grows = errand.as<errands::CarryOutCounting>() != nullptr](const ReceiptHead& head) {
         const std::scoped_lock lock(mutex_);
         live_.receipt = head.id;
         if (grows) return;  // what is planned of it is but a part
         live_.done = before;
         live_.all = {before.items + head.totals.items, head.totals.bytes};
     };
-    events.item = [this, plan = job.continues.empty() ? job.plan : nullptr](ItemId id, const ReceiptItem& item) {
+    const auto* planned = errand.as<errands::CarryOut>();
+    events.item = [this, plan = planned != nullptr && planned->continues.empty() ? planned->plan : nullptr](ItemId id,
+                                                                                                            const ReceiptItem& item) {
         const std::scoped_lock lock(mutex_);
         ++live_.done.items;
         live_.totals.count(item.result);
@@ -209,11 +216,14 @@ void RunLane::wish(RunFault::Wish wish, const std::vector<std::size_t>& faults) 
         if (at < faults_.size()) faults_[at].wish = wish;
     emit faultsChanged();
     if (live_run_ || at_rest_ != LaneState::done) return;  // when it is through
-    RunJob job{.sentence = status_.sentence};
-    (wish == RunFault::Wish::again ? job.retries : job.leaves) = status_.receipt;
+    std::vector<std::uint64_t> numbers;
     for (const auto at : chosen)
-        if (at < faults_.size() && faults_[at].number) job.numbers.push_back(*faults_[at].number);
-    if (!job.numbers.empty()) begin(std::move(job));
+        if (at < faults_.size() && faults_[at].number) numbers.push_back(*faults_[at].number);
+    if (numbers.empty()) return;
+    if (wish == RunFault::Wish::again)
+        begin({status_.sentence, errands::TryAgain{status_.receipt, std::move(numbers)}});
+    else
+        begin({status_.sentence, errands::LeaveFailed{status_.receipt, std::move(numbers)}});
 }
 
 void RunLane::refresh() {
@@ -290,8 +300,7 @@ void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
     status_.bytes_per_second = 0;
     status_.at_hand.clear();
     if (!end.head) {
-        const bool had_ended = !job_.retries.empty() || !job_.leaves.empty();
-        at_rest_ = had_ended ? LaneState::done : end.waits ? LaneState::stuck : LaneState::refused;
+        at_rest_ = errand_.is_of_ended_run() ? LaneState::done : end.waits ? LaneState::stuck : LaneState::refused;
         status_.why = end.why;
         faults_ = std::move(faults);
     } else {
@@ -304,7 +313,7 @@ void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
                    : after_ == After::go_on_later ? LaneState::paused
                                                   : LaneState::stopped;
         if (!stopped) status_.done = status_.all = {end.head->totals.items, end.head->totals.bytes};
-        job_ = RunJob{.sentence = status_.sentence, .resumes = end.head->id};
+        errand_ = {status_.sentence, errands::GoOn{end.head->id}};
         std::map<std::string, RunFault::Wish> wishes;
         for (const RunFault& fault : faults_)
             if (fault.wish != RunFault::Wish::none) wishes.emplace(fault.item.source, fault.wish);

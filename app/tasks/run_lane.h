@@ -19,21 +19,8 @@
 #include "keep/store.h"
 #include "plan/plan.h"
 #include "run/forecast.h"
-#include "run/growing.h"
 #include "run/run.h"
-
-/// What a lane is to carry out: one of these.
-struct RunJob {
-    QString sentence;
-    std::shared_ptr<const tavlo::Plan> plan{};
-    std::string continues{};  ///< with a plan: the receipt that it may be gone on with under (settlement_of())
-    std::optional<tavlo::Request> growing{};
-    std::string resumes{};     ///< a receipt: what was left of it
-    std::string takes_back{};  ///< a receipt: its undo
-    std::string retries{};     ///< a receipt: what failed of it, or `numbers` of that
-    std::string leaves{};      ///< a receipt: what failed of it is left as it is, or `numbers` of that
-    std::vector<std::uint64_t> numbers{};
-};
+#include "tasks/errand.h"
 
 /// What came of it.
 struct RunEnd {
@@ -103,15 +90,15 @@ class RunLane final : public QObject {
     Q_OBJECT
 
 public:
-    RunLane(std::string state_folder, RunJob job, std::shared_ptr<tavlo::Pace> all, QObject* parent = nullptr);
+    RunLane(std::string state_folder, Errand errand, std::shared_ptr<tavlo::Pace> all, QObject* parent = nullptr);
     /// One that rests, as its receipt says: interrupted, paused, or carried out by another program.
     RunLane(std::string state_folder, const tavlo::ReceiptHead& head, LaneState state, std::shared_ptr<tavlo::Pace> all,
             QObject* parent = nullptr);
     ~RunLane() override;
 
-    /// Begins with a job; it is held until allow().
-    void begin(RunJob job);
-    void begin() { begin(job_); }
+    /// Begins with an errand; it is held until allow().
+    void begin(Errand errand);
+    void begin() { begin(errand_); }
     /// On the order of the lanes hangs whether it may go now.
     void allow(bool now);
     void setPaused(bool paused);
@@ -161,14 +148,14 @@ private:
         std::vector<tavlo::ReceiptItem> faults;
         std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>> settled;
     };
-    void work(const RunJob& job, const std::stop_token& stop);
-    tavlo::RunEvents eventsOf(const RunJob& job);
+    void work(const Errand& errand, const std::stop_token& stop);
+    tavlo::RunEvents eventsOf(const Errand& errand);
     void report(RunEnd end, std::vector<RunFault> faults);
     void tellState();
     void followRate();
 
     const std::string state_folder_;
-    RunJob job_;
+    Errand errand_;
     LaneStatus status_;
     const std::shared_ptr<tavlo::Pace> pace_;
     std::optional<std::set<std::uint64_t>> drives_;

@@ -5,8 +5,8 @@
 
 #include "files/drives.h"
 #include "files/path.h"
+#include "job/retry.h"
 #include "run/recover.h"
-#include "run/retry.h"
 #include "run/settle.h"
 #include "run/take_back.h"
 #include "text.h"
@@ -35,12 +35,12 @@ Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
     return settled;
 }
 
-/// One job with what it takes to say what came of it.
-class JobWork {
+/// One errand with what it takes to say what came of it.
+class ErrandWork {
 public:
-    JobWork(const std::string& state_folder, const RunJob& job, const RunOptions& options, RunEvents events,
-            const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled)
-        : job_(job),
+    ErrandWork(const std::string& state_folder, const Errand& errand, const RunOptions& options, RunEvents events,
+               const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled)
+        : errand_(errand),
           options_(options),
           events_(std::move(events)),
           counted_(counted),
@@ -50,39 +50,43 @@ public:
 
     RunEnd run() {
         auto head = store_ ? go() : Result<ReceiptHead>(failure(store_.error()));
-        const bool waits = !head && !job_.resumes.empty() && head.error().fault == Fault::unreachable;
+        const bool waits = !head && errand_.as<errands::GoOn>() != nullptr && head.error().fault == Fault::unreachable;
         if (!head) return {plan_, std::nullopt, shown(describe(head.error())), waits, {}};
         RunEnd end{plan_, *head, {}, false, {}};
-        const bool transfer = head->operation == Operation::copy || head->operation == Operation::move;
         if (grown_)
             end.settled = settled_of_grown(*head);
-        else if (plan_ && transfer)
+        else if (plan_ && plan_->traits().comes_from_batch)
             end.settled = settled_sources(*plan_, results_);
         return end;
     }
 
 private:
     Result<ReceiptHead> go() {
-        if (job_.growing) {
-            auto head = carry_out_growing(*disk_, **store_, *job_.growing, options_, events_, counted_, &grown_);
-            plan_ = grown_;
-            return head;
-        }
-        if (!job_.resumes.empty()) return tavlo::resume(*disk_, **store_, job_.resumes, options_, events_);
-        if (!job_.leaves.empty()) return leave_failed(**store_, job_.leaves, job_.numbers);
-        if (!job_.retries.empty()) return try_again();
-        if (!job_.takes_back.empty()) {
-            const auto held = settle_before_undo(*disk_, **store_, job_.takes_back);
-            if (!held) return failure(held.error());
-            auto undo = prepare_undo(*disk_, **store_, job_.takes_back, {}, held->has_value());
-            if (!undo) return failure(undo.error());
-            return carry_out(*disk_, **store_, *undo, options_, events_);
-        }
-        plan_ = job_.plan;
-        if (!job_.continues.empty())
-            if (auto settlement = settlement_of(**store_, job_.continues, *plan_);
+        return std::visit([this](const auto& what) { return carry_out_one(what); }, errand_.what);
+    }
+
+    Result<ReceiptHead> carry_out_one(const errands::CarryOutCounting& counting) {
+        auto head = carry_out_growing(*disk_, **store_, counting.asked, options_, events_, counted_, &grown_);
+        plan_ = grown_;
+        return head;
+    }
+    Result<ReceiptHead> carry_out_one(const errands::GoOn& rest) { return resume(*disk_, **store_, rest.receipt, options_, events_); }
+    Result<ReceiptHead> carry_out_one(const errands::LeaveFailed& left) { return leave_failed(**store_, left.receipt, left.numbers); }
+
+    Result<ReceiptHead> carry_out_one(const errands::TakeBack& back) {
+        const auto held = settle_before_undo(*disk_, **store_, back.receipt);
+        if (!held) return failure(held.error());
+        auto undo = prepare_undo(*disk_, **store_, back.receipt, {}, held->has_value());
+        if (!undo) return failure(undo.error());
+        return tavlo::carry_out(*disk_, **store_, *undo, options_, events_);
+    }
+
+    Result<ReceiptHead> carry_out_one(const errands::CarryOut& planned) {
+        plan_ = planned.plan;
+        if (!planned.continues.empty())
+            if (auto settlement = settlement_of(**store_, planned.continues, *plan_);
                 settlement && settlement->complete && !settlement->items.empty())
-                return go_on_with(*settlement);
+                return go_on_with(planned.continues, *settlement);
         results_.assign(plan_->items.size(), Outcome::planned);
         events_.item = [this, tell = events_.item](ItemId id, const ReceiptItem& item) {
             results_[id] = item.result;
@@ -93,21 +97,21 @@ private:
         const auto held =
             plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(*disk_, **store_, plan_->undoes);
         if (!held) return failure(held.error());
-        return carry_out(*disk_, **store_, *plan_, options_, events_);
+        return tavlo::carry_out(*disk_, **store_, *plan_, options_, events_);
     }
 
-    Result<ReceiptHead> try_again() {
-        const auto again = failed_again(*disk_, **store_, job_.retries, job_.numbers);
+    Result<ReceiptHead> carry_out_one(const errands::TryAgain& failed) {
+        const auto again = failed_again(*disk_, **store_, failed.receipt, failed.numbers);
         if (!again) return failure(again.error());
         if (again->settlement.items.empty()) {
             const auto why = again->not_possible.empty() ? std::string("nothing of it failed") : again->not_possible.front().second;
-            return failure(Fault::refused, why, job_.retries);
+            return failure(Fault::refused, why, failed.receipt);
         }
-        return carry_on_settled(*disk_, **store_, job_.retries, again->settlement, options_, events_);
+        return carry_on_settled(*disk_, **store_, failed.receipt, again->settlement, options_, events_);
     }
 
     /// The numbers of its items are the receipt's, not the plan's.
-    Result<ReceiptHead> go_on_with(const Settlement& settlement) {
+    Result<ReceiptHead> go_on_with(const std::string& receipt, const Settlement& settlement) {
         std::unordered_map<std::string, ItemId> by_source;
         results_.resize(plan_->items.size());
         for (ItemId id = 0; id < plan_->items.size(); ++id) {
@@ -122,7 +126,7 @@ private:
             results_[found->second] = item.result;
             settled_(found->second, item.result);
         };
-        return carry_on_settled(*disk_, **store_, job_.continues, settlement, options_, events_);
+        return carry_on_settled(*disk_, **store_, receipt, settlement, options_, events_);
     }
 
     /// What its receipt has nothing open about; where that cannot be read, all of it stays in hand.
@@ -139,7 +143,7 @@ private:
         return settled_sources(*grown_, came);
     }
 
-    const RunJob& job_;
+    const Errand& errand_;
     const RunOptions& options_;
     RunEvents events_;
     const std::function<void(const Counted&)>& counted_;
@@ -153,29 +157,48 @@ private:
 
 }  // namespace
 
-RunEnd carry_out_job(const std::string& state_folder, const RunJob& job, const RunOptions& options, RunEvents events,
-                     const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled) {
-    return JobWork(state_folder, job, options, std::move(events), counted, settled).run();
+RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand, const RunOptions& options, RunEvents events,
+                        const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled) {
+    return ErrandWork(state_folder, errand, options, std::move(events), counted, settled).run();
 }
 
-std::set<std::uint64_t> drives_of_job(const std::string& state_folder, const RunJob& job) {
-    std::set<std::string> places;
-    std::set<std::uint64_t> devices;
-    if (job.plan) {
-        places.insert(job.plan->destination);
-        for (const Entry& entry : job.plan->batch->entries) devices.insert(entry.status.id.device);
-    } else if (job.growing) {
-        places.insert(job.growing->destination);
-        for (const auto& source : job.growing->sources) places.emplace(parent_of(source));
-    } else if (const auto store = Store::open(state_folder)) {
-        for (const auto& receipt : {job.resumes, job.takes_back, job.retries})
-            if (const auto head = receipt.empty() ? Result<ReceiptHead>(failure(Fault::not_found, "", "")) : (*store)->receipt(receipt))
-                places.insert(head->roots.begin(), head->roots.end());
+namespace {
+
+/// Where an errand has to do with: folders, and file systems by number.
+struct Reach {
+    std::set<std::string> places{};
+    std::set<std::uint64_t> devices{};
+};
+
+Reach reach_of(const std::string& state_folder, const Errand& errand) {
+    Reach reach;
+    const auto of_receipt = [&](const std::string& receipt) {
+        const auto store = Store::open(state_folder);
+        if (const auto head = store ? (*store)->receipt(receipt) : Result<ReceiptHead>(failure(store.error())))
+            reach.places.insert(head->roots.begin(), head->roots.end());
+    };
+    if (const auto* planned = errand.as<errands::CarryOut>()) {
+        reach.places.insert(planned->plan->destination);
+        for (const Entry& entry : planned->plan->batch->entries) reach.devices.insert(entry.status.id.device);
     }
+    if (const auto* counting = errand.as<errands::CarryOutCounting>()) {
+        reach.places.insert(counting->asked.job.into);
+        for (const auto& source : counting->asked.job.what.sources) reach.places.emplace(parent_of(source));
+    }
+    if (const auto* rest = errand.as<errands::GoOn>()) of_receipt(rest->receipt);
+    if (const auto* back = errand.as<errands::TakeBack>()) of_receipt(back->receipt);
+    if (const auto* again = errand.as<errands::TryAgain>()) of_receipt(again->receipt);
+    return reach;
+}
+
+}  // namespace
+
+std::set<std::uint64_t> drives_of(const std::string& state_folder, const Errand& errand) {
+    Reach reach = reach_of(state_folder, errand);
     std::set<std::uint64_t> drives;
-    devices.erase(0);
-    for (const auto device : devices) drives.merge(drives_of(device));
-    for (const auto& place : places) drives.merge(drives_below(place));
+    reach.devices.erase(0);
+    for (const auto device : reach.devices) drives.merge(tavlo::drives_of(device));
+    for (const auto& place : reach.places) drives.merge(drives_below(place));
     return drives;
 }
 

@@ -43,22 +43,24 @@ RunLane& Runs::add(std::unique_ptr<RunLane> added) {
     return lane;
 }
 
-void Runs::begin(RunLane& lane, RunJob job) {
-    lane.begin(std::move(job));
+void Runs::begin(RunLane& lane, Errand errand) {
+    lane.begin(std::move(errand));
     timer_.start();
     arrange();
     emit lanesChanged();
     emit progressed();
 }
 
-void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, const std::string& continues) {
-    RunJob job{.sentence = sentence, .plan = std::move(plan), .continues = continues};
-    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
+void Runs::beginInNewLane(const Errand& errand) { begin(add(std::make_unique<RunLane>(state_folder_, errand, all_)), errand); }
+
+void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job) {
+    const std::string continues = plan->traits().comes_from_batch ? unsettled_ : std::string();
+    beginInNewLane({sentence, errands::CarryOut{std::move(plan), continues}, std::move(job)});
 }
 
-void Runs::startGrowing(const Request& request, const QString& sentence) {
-    RunJob job{.sentence = sentence, .growing = request};
-    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
+void Runs::startCounting(Asked asked, const QString& sentence) {
+    auto job = std::make_shared<const Job>(asked.job);
+    beginInNewLane({sentence, errands::CarryOutCounting{std::move(asked)}, std::move(job)});
 }
 
 void Runs::resume(const std::string& receipt, const QString& sentence) {
@@ -109,7 +111,7 @@ void Runs::goOn(RunLane& lane) {
     for (std::size_t at = to + 1; at < lanes_.size(); ++at)
         if (lanes_[at]->status().state == LaneState::running) to = at;
     moveTo(lane, to);
-    if (!lane.isLive()) return begin(lane, RunJob{.sentence = lane.status().sentence, .resumes = lane.status().receipt});
+    if (!lane.isLive()) return begin(lane, {lane.status().sentence, errands::GoOn{lane.status().receipt}});
     steer(lane, [&] { lane.setPaused(false); });
 }
 
@@ -140,8 +142,7 @@ void Runs::stop(RunLane& lane, RunLane::After after) {
 }
 
 void Runs::takeBack(RunLane& lane) {
-    RunJob job{.sentence = tr("Undo: %1").arg(lane.status().sentence), .takes_back = lane.status().receipt};
-    begin(add(std::make_unique<RunLane>(state_folder_, job, all_)), job);
+    beginInNewLane({tr("Undo: %1").arg(lane.status().sentence), errands::TakeBack{lane.status().receipt}});
 }
 
 void Runs::limitAll(std::uint64_t bytes_per_second) {
@@ -200,6 +201,12 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     }
     arrange();
     emit lanesChanged();
+    // what it left undecided stays in hand; once that is settled, the same run goes on with it
+    if (end.head && end.plan && end.plan->traits().comes_from_batch) {
+        const auto& totals = end.head->totals;
+        const bool leaves_some = totals.of(Outcome::undecided) + totals.of(Outcome::failed) > 0;
+        unsettled_ = leaves_some && end.head->state == RunState::done ? end.head->id : std::string();
+    }
     if (end.head)
         emit finished(end);
     else

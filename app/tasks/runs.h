@@ -19,9 +19,10 @@ public:
     ~Runs() override;
 
     /// continues  the receipt of a run that left things undecided: where the plan settles just these, that run is gone on with
-    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, const std::string& continues = {});
+    /// job  that the plan came of; null where it came of none
+    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job = {});
     /// Copies while the batch is still being counted (carry_out_growing()).
-    void startGrowing(const tavlo::Request& request, const QString& sentence);
+    void startCounting(tavlo::Asked asked, const QString& sentence);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted or paused, and for those that another program carries out; found() tells of the first.
@@ -77,7 +78,8 @@ private:
         emit lanesChanged();
     }
     RunLane& add(std::unique_ptr<RunLane> lane);
-    void begin(RunLane& lane, RunJob job);
+    void begin(RunLane& lane, Errand errand);
+    void beginInNewLane(const Errand& errand);
     void arrange();
     void takeEnd(RunLane& lane, const RunEnd& end);
     void takeOthers(const std::vector<Other>& others);
@@ -88,6 +90,7 @@ private:
 
     std::string state_folder_;
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
+    std::string unsettled_;                        ///< the receipt of the last run, where it left something undecided
     std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;
     QTimer others_;  ///< while another program carries something out, or somebody looks

@@ -79,7 +79,7 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
     room_->setMinimumHeight(26);  // as high as the legend, so that nothing jumps when it comes
     row->addWidget(room_);
     connect(&bench_, &Bench::viewChanged, this, &BalanceBar::refresh);
-    connect(&bench_, &Bench::requestChanged, this, &BalanceBar::refresh);
+    connect(&bench_, &Bench::jobChanged, this, &BalanceBar::refresh);
     refresh();
 }
 
@@ -111,7 +111,7 @@ void BalanceBar::refresh() {
                    : tr("Not possible: %1 (and %Ln more)", nullptr, static_cast<int>(view.refusals.size()) - 1).arg(view.refusals.front());
     else if (bench_.pickedCount() == 0)
         note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
-    else if (bench_.request().destination.empty())
+    else if (bench_.job().into.empty())
         note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");
     else if (view.comparing)
         note = tr("reading files of one size to see which are the same…");

@@ -97,7 +97,7 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     rule_ = new QPushButton;
     rule_->setObjectName(QStringLiteral("makeRule"));
     connect(rule_, &QPushButton::clicked, this, [this] {
-        const Rules rule = ruleOffered();
+        const Policy rule = ruleOffered();
         bench_.setOwnRule(rule);
         emit said(tr("It is the rule of this batch now; the sentence says so."));
     });
@@ -285,20 +285,19 @@ void CollisionsPage::showNames() {
     const Item& item = plan->items[items.front()];
     if (name_->hasFocus() && name_->isModified()) return;  // somebody is typing
     const bool settled = item.outcome == Outcome::renamed && !renames_held_;
-    name_->setText(
-        shown(settled ? plan->final_name(item)
-                      : proposed_name(*plan, *outcome->destination, items.front(), bench_.request().rules.new_names, renames_held_)));
+    name_->setText(shown(settled
+                             ? plan->final_name(item)
+                             : proposed_name(*plan, *outcome->destination, items.front(), bench_.job().policy.new_names, renames_held_)));
 }
 
-Rules CollisionsPage::ruleOffered() const {
-    Rules rule = bench_.request().rules;
-    rule.single = {};
+Policy CollisionsPage::ruleOffered() const {
+    Policy rule = bench_.job().policy;
     const auto& offered = collisions_.view()->rule;
     if (!offered) return rule;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
-        if (!offered->rules.when[finding]) continue;
-        rule.when[finding] = offered->rules.when[finding];
-        rule.when_sized[finding] = offered->rules.when_sized[finding];
+        if (!offered->policy.when[finding]) continue;
+        rule.when[finding] = offered->policy.when[finding];
+        rule.when_sized[finding] = offered->policy.when_sized[finding];
     }
     return rule;
 }
@@ -306,23 +305,23 @@ Rules CollisionsPage::ruleOffered() const {
 /// What was decided, offered as a rule in words, where it is more than the rule that stands.
 void CollisionsPage::showRule() {
     const auto& offered = collisions_.view()->rule;
-    const Rules& now = bench_.request().rules;
-    const Rules rule = ruleOffered();
+    const Policy& now = bench_.job().policy;
+    const Policy rule = ruleOffered();
     const bool is_news = offered && offered->taken >= enough_for_a_rule && (rule.when != now.when || rule.when_sized != now.when_sized);
     rule_->setVisible(is_news);
     if (!is_news) return;
     QStringList parts;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
-        if (!offered->rules.when[finding]) continue;
+        if (!offered->policy.when[finding]) continue;
         const QString name = finding_words(static_cast<Finding>(finding));
         bool sized = false;
         for (std::size_t relation = 0; relation < size_relation_count; ++relation)
-            if (const auto& decision = offered->rules.when_sized[finding][relation]) {
+            if (const auto& decision = offered->policy.when_sized[finding][relation]) {
                 const QString size = relation == 0 ? tr("smaller") : relation == 1 ? tr("of one size") : tr("larger");
                 parts << tr("%1 and %2: %3").arg(name, size, decision_words(*decision));
                 sized = true;
             }
-        if (!sized) parts << tr("%1: %2").arg(name, decision_words(*offered->rules.when[finding]));
+        if (!sized) parts << tr("%1: %2").arg(name, decision_words(*offered->policy.when[finding]));
     }
     rule_->setText(tr("Make it a rule: %1").arg(parts.first()) + (parts.size() > 1 ? QStringLiteral(", …") : QString()));
     rule_->setToolTip(
@@ -412,7 +411,7 @@ void CollisionsPage::fillNamesMenu() {
     add(tr("By date of change"), {NewNames::Scheme::date, {}});
     add(tr("With the folder that it comes from"), {NewNames::Scheme::pattern, "{name} from {folder}{ext}"});
     menu->addAction(tr("By a pattern of my own…"), this, [this] {
-        NamePatternDialog dialog(bench_.request().rules.new_names.pattern, this);
+        NamePatternDialog dialog(bench_.job().policy.new_names.pattern, this);
         if (dialog.exec() == QDialog::Accepted) applyNames(NewNames{NewNames::Scheme::pattern, dialog.pattern()}, renames_held_);
     });
     menu->addSeparator();

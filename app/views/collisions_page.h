@@ -55,7 +55,7 @@ private:
     bool pairKey(int key, Qt::KeyboardModifiers modifiers);
     std::vector<tavlo::ItemId> selectedItems() const;
     const tavlo::CollisionGroup* currentGroup() const;
-    tavlo::Rules ruleOffered() const;
+    tavlo::Policy ruleOffered() const;
 
     Bench& bench_;
     Collisions collisions_;

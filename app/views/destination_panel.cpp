@@ -79,7 +79,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     connect(use, &QPushButton::clicked, this, &DestinationPanel::accept);
     connect(choose, &QPushButton::clicked, this, [this] {
         hide();
-        const QString chosen = QFileDialog::getExistingDirectory(parentWidget(), tr("Destination"), shown(bench_.request().destination));
+        const QString chosen = QFileDialog::getExistingDirectory(parentWidget(), tr("Destination"), shown(bench_.job().into));
         if (chosen.isEmpty()) return;
         remember_destination(chosen);
         bench_.setDestination(to_bytes(chosen));
@@ -87,7 +87,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
 }
 
 void DestinationPanel::openAt(const QPoint& global) {
-    path_->setText(shown(bench_.request().destination));
+    path_->setText(shown(bench_.job().into));
     note_->hide();
     fillRecent();
     adjustSize();
@@ -148,7 +148,7 @@ void DestinationPanel::addKnown(const QString& path, bool pinned) {
 
 std::string DestinationPanel::typedPath() const {
     // an unchanged path keeps its bytes, which text cannot always carry
-    const auto& now = bench_.request().destination;
+    const auto& now = bench_.job().into;
     if (path_->text() == shown(now)) return now;
     return typed_path(path_->text(), now.empty() ? to_bytes(QDir::homePath()) : now);
 }

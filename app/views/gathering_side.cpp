@@ -97,8 +97,8 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     connect(model_, &FolderModel::folderFactsChanged, this, &GatheringSide::refreshTotals);
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
     connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
-    connect(&bench_, &Bench::requestChanged, this, &GatheringSide::refreshTotals);
-    connect(&bench_, &Bench::requestChanged, this,
+    connect(&bench_, &Bench::jobChanged, this, &GatheringSide::refreshTotals);
+    connect(&bench_, &Bench::jobChanged, this,
             [this] { pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.isPicked(folder, name); }); });
 }
 
@@ -393,7 +393,7 @@ void GatheringSide::refreshEmpty() {
 }
 
 void GatheringSide::openPlaces() {
-    auto* menu = new PlacesMenu(folder(), bench_.request().destination, this);
+    auto* menu = new PlacesMenu(folder(), bench_.job().into, this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     connect(menu, &PlacesMenu::chosen, this, &GatheringSide::openFolder);
     menu->popup(places_->mapToGlobal(QPoint(0, places_->height() + 4)));

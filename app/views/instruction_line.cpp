@@ -9,6 +9,7 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "sentence.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "text.h"
@@ -21,48 +22,12 @@ using namespace tavlo;
 
 namespace {
 
-QString shape_words(const Shape& shape) {
-    QString words;
-    if (shape.flatten) return InstructionLine::tr("all files in one folder");
-    switch (shape.subfolders) {
-        case Subfolders::all: words = InstructionLine::tr("keeping subfolders"); break;
-        case Subfolders::filled: words = InstructionLine::tr("keeping subfolders with files in them"); break;
-        case Subfolders::none: words = InstructionLine::tr("without subfolders"); break;
-    }
-    if (shape.contents) words = InstructionLine::tr("only what is in the folders, %1").arg(words);
-    if (!shape.kept_from.empty()) words = InstructionLine::tr("keeping folders below %1").arg(short_path(shape.kept_from, 1));
-    return words;
-}
-
-QString clearing_words(Clearing clearing) {
-    switch (clearing) {
-        case Clearing::none: return InstructionLine::tr("leaving what else is there");
-        case Clearing::extra: return InstructionLine::tr("leaving nothing extra there");
-        case Clearing::all: return InstructionLine::tr("emptying it first");
-    }
-    return {};
-}
-
 /// The folder that all of these lie in or are.
 std::string common_folder(const std::vector<std::string>& folders) {
     std::string common = folders.front();
     for (const auto& folder : folders)
         while (folder != common && !is_within(folder, common)) common = std::string(parent_of(common));
     return common;
-}
-
-QString rule_words(CollisionRule rule) {
-    switch (rule) {
-        case CollisionRule::ask: return InstructionLine::tr("ask me");
-        case CollisionRule::keep: return InstructionLine::tr("keep what is there");
-        case CollisionRule::newer_wins: return InstructionLine::tr("the newer one wins");
-        case CollisionRule::incoming_wins: return InstructionLine::tr("overwrite what is there");
-        case CollisionRule::larger_wins: return InstructionLine::tr("the larger one wins");
-        case CollisionRule::bring_up_to_date: return InstructionLine::tr("bring it up to date");
-        case CollisionRule::own: return InstructionLine::tr("my own rule");
-        case CollisionRule::both_stay: return InstructionLine::tr("keep both");
-    }
-    return {};
 }
 
 QString rule_details(CollisionRule rule) {
@@ -140,7 +105,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     panel_ = new DestinationPanel(bench_, this);
 
     connect(operation_, &Phrase::clicked, this,
-            [this] { bench_.setOperation(bench_.request().operation == Operation::copy ? Operation::move : Operation::copy); });
+            [this] { bench_.setOperation(bench_.job().operation == Operation::copy ? Operation::move : Operation::copy); });
     const auto open = [this](Phrase* phrase, QMenu& menu, void (InstructionLine::*fill)()) {
         connect(phrase, &Phrase::clicked, this, [this, phrase, &menu, fill] {
             menu.clear();
@@ -162,7 +127,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
     connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
-    connect(&bench_, &Bench::requestChanged, this, &InstructionLine::refresh);
+    connect(&bench_, &Bench::jobChanged, this, &InstructionLine::refresh);
     connect(&bench_, &Bench::viewChanged, this, &InstructionLine::refresh);
     refresh();
 }
@@ -185,12 +150,12 @@ void InstructionLine::dropEvent(QDropEvent* event) {
 void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
     items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
-    if (bench_.request().operation != Operation::move) return;
+    if (bench_.job().operation != Operation::move) return;
     items_menu_.addSeparator();
     auto* losing = items_menu_.addAction(tr("Move also what would lose its notes or access list there"), this,
                                          [this](bool on) { bench_.setMayLose(on); });
     losing->setCheckable(true);
-    losing->setChecked(bench_.request().rules.may_lose);
+    losing->setChecked(bench_.job().may_lose);
 }
 
 void InstructionLine::fillFoldersMenu() {
@@ -204,9 +169,9 @@ void InstructionLine::fillFoldersMenu() {
 }
 
 void InstructionLine::fillShapeMenu() {
-    const Shape now = bench_.request().shape;
-    const auto add = [&](const QString& words, const Shape& shape) {
-        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setShape(shape); });
+    const Structure now = bench_.job().structure;
+    const auto add = [&](const QString& words, const Structure& shape) {
+        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setStructure(shape); });
         action->setCheckable(true);
         action->setChecked(shape == now);
     };
@@ -229,13 +194,13 @@ void InstructionLine::fillWayMenu() {
     constexpr int levels_offered = 3;
     const auto folders = bench_.sourceFolders();
     if (folders.empty()) return;
-    const Shape now = bench_.request().shape;
+    const Structure now = bench_.job().structure;
     auto* menu = shape_menu_.addMenu(tr("Folders that things come from"));
     const auto add = [&](const QString& words, const std::string& from) {
-        Shape shape = now;
+        Structure shape = now;
         shape.flatten = false;
         shape.kept_from = from;
-        auto* action = menu->addAction(words, this, [this, shape] { bench_.setShape(shape); });
+        auto* action = menu->addAction(words, this, [this, shape] { bench_.setStructure(shape); });
         action->setCheckable(true);
         action->setChecked(now.kept_from == from);
     };
@@ -256,7 +221,7 @@ void InstructionLine::fillClearingMenu(QMenu& menu) {
     const auto add = [&](const QString& words, Clearing clearing) {
         auto* action = menu.addAction(words, this, [this, clearing] { bench_.setClearing(clearing); });
         action->setCheckable(true);
-        action->setChecked(bench_.request().rules.clearing == clearing);
+        action->setChecked(bench_.job().clearing == clearing);
     };
     add(tr("Stays"), Clearing::none);
     add(tr("Nothing extra: what is not of the batch goes to the Safe"), Clearing::extra);
@@ -274,7 +239,7 @@ void InstructionLine::fillRuleMenu() {
         action->setChecked(rule == bench_.collisionRule());
     }
     rule_menu_.addSeparator();
-    const NewNames now = bench_.request().rules.new_names;
+    const NewNames now = bench_.job().policy.new_names;
     auto* names = rule_menu_.addMenu(tr("New names, where both stay"));
     const auto add = [&](const QString& words, const NewNames& scheme) {
         auto* action = names->addAction(words, this, [this, scheme] { bench_.setNewNames(scheme); });
@@ -296,7 +261,7 @@ void InstructionLine::askOwnRule() {
 }
 
 void InstructionLine::askNamePattern() {
-    NamePatternDialog dialog(bench_.request().rules.new_names.pattern, this);
+    NamePatternDialog dialog(bench_.job().policy.new_names.pattern, this);
     if (dialog.exec() == QDialog::Accepted) bench_.setNewNames({NewNames::Scheme::pattern, dialog.pattern()});
 }
 
@@ -305,7 +270,9 @@ void InstructionLine::setWithoutWaiting(bool on) {
     refresh();
 }
 
-QString InstructionLine::sentence() const {
+QString InstructionLine::sentence() const { return job_sentence(bench_.job(), in_hand_); }
+
+QString InstructionLine::spoken() const {
     QString text = operation_->text() + QLatin1Char(' ') + items_->text();
     if (!folders_->isHidden()) text += from_->text() + folders_->text();
     text += into_->text() + destination_->text();
@@ -317,8 +284,8 @@ QString InstructionLine::sentence() const {
 }
 
 void InstructionLine::refresh() {
-    const Request& request = bench_.request();
-    const bool copies = request.operation == Operation::copy;
+    const Job& job = bench_.job();
+    const bool copies = job.operation == Operation::copy;
     const auto& plan = bench_.plan();
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
@@ -329,6 +296,7 @@ void InstructionLine::refresh() {
     const int count = static_cast<int>(items);
     const auto folders = bench_.sourceFolders();
     const bool has_folders = view.has_folders && bench_.pickedCount() > 0;
+    in_hand_ = {items, folders, has_folders};
 
     operation_->setText(copies ? tr("Copy") : tr("Move"));
     operation_->setToolTip(copies ? tr("Change to move") : tr("Change to copy"));
@@ -336,12 +304,12 @@ void InstructionLine::refresh() {
     from_->setText(tr(" from "));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
     into_->setText(tr(" into "));
-    destination_->setText(request.destination.empty() ? tr("a folder to be chosen") : short_path(request.destination));
-    destination_->setWaiting(request.destination.empty());
-    destination_->setToolTip(shown(request.destination));
+    destination_->setText(job.into.empty() ? tr("a folder to be chosen") : short_path(job.into));
+    destination_->setWaiting(job.into.empty());
+    destination_->setToolTip(shown(job.into));
     comma_->setText(tr(", "));
-    shape_->setText(shape_words(request.shape));
-    const Clearing clearing = request.rules.clearing;
+    shape_->setText(structure_words(job.structure));
+    const Clearing clearing = job.clearing;
     const auto leaving = plan && fresh ? plan->leaving.size() : 0;
     second_comma_->setText(tr(", "));
     clearing_->setText(leaving == 0 ? clearing_words(clearing)
@@ -355,7 +323,7 @@ void InstructionLine::refresh() {
         tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
            "cannot keep it. Change to: such a file stays."));
     losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
-    const bool losing = !copies && request.rules.may_lose;
+    const bool losing = !copies && job.may_lose;
     third_comma_->setVisible(losing);
     losing_->setVisible(losing);
     semicolon_->setText(tr("; "));
@@ -370,7 +338,7 @@ void InstructionLine::refresh() {
     from_->setVisible(!folders.empty());
     folders_->setVisible(!folders.empty());
     // files alone from one folder can only go side by side
-    const bool has_shape = has_folders || folders.size() > 1 || request.shape != Shape{};
+    const bool has_shape = has_folders || folders.size() > 1 || job.structure != Structure{};
     comma_->setVisible(has_shape);
     shape_->setVisible(has_shape);
 
@@ -380,7 +348,7 @@ void InstructionLine::refresh() {
     destination_->setAccessibleName(tr("Destination: %1").arg(destination_->text()));
     shape_->setAccessibleName(tr("Subfolders: %1").arg(shape_->text()));
     rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
-    setAccessibleName(sentence());
+    setAccessibleName(spoken());
 
     const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
     start_->setText(bench_.pickedCount() == 0 ? (copies ? tr("Copy") : tr("Move")) : verb);
@@ -394,7 +362,7 @@ void InstructionLine::refresh() {
                        : !something             ? tr("Nothing would arrive")
                        : undecided              ? tr("What is undecided stays as it is, on both sides")
                                                 : QString());
-    if (without_waiting_ && bench_.isCounting() && !request.destination.empty()) {
+    if (without_waiting_ && bench_.isCounting() && !job.into.empty()) {
         const std::string why = bench_.reasonToWait();
         start_->setEnabled(why.empty());
         if (why.empty()) start_->setText(tr("Copy, while counting"));

@@ -3,6 +3,8 @@
 #include <QMenu>
 #include <QWidget>
 
+#include "sentence.h"
+
 class Bench;
 class DestinationPanel;
 class Phrase;
@@ -17,7 +19,7 @@ public:
     explicit InstructionLine(Bench& bench, QWidget* parent = nullptr);
     /// Lets a copy begin while its batch is still being counted.
     void setWithoutWaiting(bool on);
-    /// The whole sentence as one text: what can be read aloud, and what the receipt is headed with.
+    /// The job in words, as its receipt is headed.
     QString sentence() const;
     void chooseDestination();
 
@@ -31,6 +33,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
+    QString spoken() const;  ///< what stands in the line
     void refresh();
     void fillItemsMenu();
     void fillFoldersMenu();
@@ -65,5 +68,6 @@ private:
     QMenu clearing_menu_;
     QMenu rule_menu_;
     DestinationPanel* panel_;
+    InHand in_hand_;
     bool without_waiting_ = false;
 };

@@ -142,10 +142,6 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(runs_, &Runs::finished, this, [this](const RunEnd& end) {
         const ReceiptHead& head = *end.head;
         notes_->runEnded(head, isActiveWindow());
-        // what it left undecided stays in hand; once that is settled, the same run goes on with it
-        const bool leaves_some = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed) > 0;
-        if (end.plan && (head.operation == Operation::copy || head.operation == Operation::move))
-            unsettled_ = leaves_some && head.state == RunState::done ? head.id : std::string();
         keeping_->lookAtSafe(KeepingRules::load());
         bench_->forget(end.settled);  // what is undecided or failed stays in hand
         gathering_->model().refresh();
@@ -215,11 +211,10 @@ void MainWindow::focusFilter() {
 
 void MainWindow::start() {
     const auto plan = bench_->plan();
-    const bool can_begin =
-        without_waiting_ && bench_->isCounting() && !bench_->request().destination.empty() && bench_->reasonToWait().empty();
-    if (can_begin) return runs_->startGrowing(bench_->wholeRequest(), instruction_->sentence());
+    const bool can_begin = without_waiting_ && bench_->isCounting() && !bench_->job().into.empty() && bench_->reasonToWait().empty();
+    if (can_begin) return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
     if (!plan || bench_->isWorking()) return;
-    runs_->start(plan, instruction_->sentence(), unsettled_);
+    runs_->start(plan, instruction_->sentence(), bench_->view().job);
 }
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.

@@ -66,7 +66,6 @@ private:
     SmallChanges* small_changes_;
     std::string state_folder_;
     bool without_waiting_ = false;  ///< copies may begin while they are counted
-    std::string unsettled_;         ///< the receipt of the last run, where it left something undecided
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;

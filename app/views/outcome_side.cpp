@@ -122,7 +122,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     adapt_->setObjectName(QStringLiteral("adaptNames"));
     adapt_->setToolTip(
         tr("What the destination cannot hold under its name arrives under the nearest one that it can; each is listed as renamed"));
-    connect(adapt_, &QPushButton::clicked, this, [this] { bench_.setNamesAdapted(!bench_.request().rules.adapt_names); });
+    connect(adapt_, &QPushButton::clicked, this, [this] { bench_.setNamesAdapted(!bench_.job().policy.adapt_names); });
     foot->addWidget(adapt_);
     foot->addWidget(to_settle_);
     foot->addWidget(next_);
@@ -177,7 +177,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
     connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::watchDestination);
-    connect(&bench_, &Bench::requestChanged, this, &OutcomeSide::refresh);
+    connect(&bench_, &Bench::jobChanged, this, &OutcomeSide::refresh);
     refresh();
 }
 
@@ -328,7 +328,7 @@ void OutcomeSide::refresh() {
                 }
         list_->verticalScrollBar()->setValue(scrolled);
     }
-    const auto& destination = bench_.request().destination;
+    const auto& destination = bench_.job().into;
     filter_->setVisible(plan != nullptr && !in_hand_->isChecked());
     if (in_hand_->isChecked())
         title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.pickedCount())));
@@ -338,7 +338,7 @@ void OutcomeSide::refresh() {
         title_->setText(tr("Only these of the batch"));
     else
         title_->setText(as_batch_->isChecked() ? tr("The batch, item by item") : tr("%1 as it will be").arg(short_path(destination, 1)));
-    const bool adapted = bench_.request().rules.adapt_names;
+    const bool adapted = bench_.job().policy.adapt_names;
     adapt_->setVisible(plan && (view.impossible_names > 0 || adapted));
     adapt_->setText(adapted ? tr("Leave out what needs another name")
                             : tr("Use other names for %Ln", nullptr, static_cast<int>(view.impossible_names)));

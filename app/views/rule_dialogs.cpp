@@ -9,13 +9,13 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
-#include "plan/names.h"
+#include "names/names.h"
 #include "text.h"
 #include "theme/theme.h"
 
 using namespace tavlo;
 
-OwnRuleDialog::OwnRuleDialog(const Rules& rule, QWidget* parent) : QDialog(parent) {
+OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(parent) {
     setObjectName(QStringLiteral("ownRule"));
     setWindowTitle(tr("My own rule, where a name is taken"));
     auto* column = new QVBoxLayout(this);
@@ -59,8 +59,8 @@ QComboBox* OwnRuleDialog::box(const QString& what, std::optional<Decision> now) 
     return made;
 }
 
-Rules OwnRuleDialog::rule() const {
-    Rules rule;
+Policy OwnRuleDialog::rule() const {
+    Policy rule;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
         const auto decision = [](const QComboBox* from) { return static_cast<Decision>(from->currentData().toInt()); };
         if (boxes_[finding][1] == nullptr)

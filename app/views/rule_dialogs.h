@@ -4,7 +4,7 @@
 #include <array>
 #include <string>
 
-#include "plan/rules.h"
+#include "plan/policy.h"
 
 class QComboBox;
 class QLabel;
@@ -16,8 +16,8 @@ class OwnRuleDialog final : public QDialog {
     Q_OBJECT
 
 public:
-    OwnRuleDialog(const tavlo::Rules& rule, QWidget* parent);
-    tavlo::Rules rule() const;
+    OwnRuleDialog(const tavlo::Policy& rule, QWidget* parent);
+    tavlo::Policy rule() const;
 
 private:
     QComboBox* box(const QString& what, std::optional<tavlo::Decision> now);

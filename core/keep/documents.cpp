@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 #include <ostream>
 
+#include "files/base64.h"
 #include "files/path.h"
 
 namespace tavlo {
@@ -17,21 +18,9 @@ using Json = nlohmann::ordered_json;
 /// Never throws on bytes that are no UTF-8, as a damaged database may hold where there are words.
 std::string text(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
 
-std::string base64(std::string_view bytes) {  // RFC 4648
-    static constexpr char letters[] = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
-    std::string out;
-    for (std::size_t at = 0; at < bytes.size(); at += 3) {
-        const auto piece = bytes.substr(at, 3);
-        std::uint32_t bits = 0;
-        for (std::size_t i = 0; i < 3; ++i) bits = bits << 8 | (i < piece.size() ? static_cast<unsigned char>(piece[i]) : 0U);
-        for (std::size_t i = 0; i < 4; ++i) out += i <= piece.size() ? letters[bits >> (18 - 6 * i) & 63U] : '=';
-    }
-    return out;
-}
-
 void put_bytes(Json& json, const std::string& member, const std::string& bytes) {
     json[member] = to_utf8(bytes);
-    if (!is_utf8(bytes)) json[member + "_bytes"] = base64(bytes);
+    if (!is_utf8(bytes)) json[member + "_bytes"] = to_base64(bytes);
 }
 
 Json totals_json(const Totals& totals) {

@@ -10,7 +10,7 @@ namespace {
 
 constexpr const char* head_query =
     "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for, "
-    "undoes_some, paused, problem, may_lose, verify from receipts";
+    "undoes_some, paused, problem, may_lose, verify, job from receipts";
 
 ReceiptHead head_from(SQLite::Statement& query) {
     ReceiptHead head;
@@ -32,6 +32,7 @@ ReceiptHead head_from(SQLite::Statement& query) {
     head.problem = bytes_of(query.getColumn(16));
     head.may_lose = query.getColumn(17).getInt() != 0;
     head.verify = static_cast<std::uint8_t>(query.getColumn(18).getInt());
+    head.job = query.getColumn(19).getString();
     const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
     for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
     return head;
@@ -42,7 +43,7 @@ ReceiptHead head_from(SQLite::Statement& query) {
 void insert_head(SQLite::Database& database, const ReceiptHead& head) {
     SQLite::Statement insert(database,
                              "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
-                             "undoes_some, may_lose, verify) values(?,?,?,?,?,0,?,?,?,?,?,?)");
+                             "undoes_some, may_lose, verify, job) values(?,?,?,?,?,0,?,?,?,?,?,?,?)");
     insert.bind(1, head.id);
     insert.bind(2, std::string(to_text(head.operation)));
     insert.bind(3, head.sentence);
@@ -54,6 +55,7 @@ void insert_head(SQLite::Database& database, const ReceiptHead& head) {
     insert.bind(9, head.undoes_some ? 1 : 0);
     insert.bind(10, head.may_lose ? 1 : 0);
     insert.bind(11, static_cast<int>(head.verify));
+    insert.bind(12, head.job);
     insert.exec();
 }
 

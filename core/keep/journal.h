@@ -26,6 +26,8 @@ struct PendingItem {
     std::uint32_t links = 1;
     std::string points_at{};
     Action action = Action::copy;
+    Role role = Role::arrives;
+    bool parks = false;  ///< it waits under a hidden name for the one that it wants (parked_name())
     Outcome outcome = Outcome::created;
     bool whole = false;
     bool along = false;

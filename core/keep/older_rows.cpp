@@ -48,6 +48,7 @@ ReceiptItem item_from(SQLite::Statement& query) {
     item.linked_source.device = as_unsigned(next());
     item.linked_source.inode = as_unsigned(next());
     if (const auto fault = next(); !fault.isNull()) item.fault = static_cast<Fault>(fault.getInt());
+    item.role = role_before_roles(item);
     return item;
 }
 

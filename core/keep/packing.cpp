@@ -32,18 +32,34 @@ void serialize(Archive& archive, ReceiptCollision& collision) {
 
 namespace {
 
-// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed
-constexpr std::uint8_t version_now = 3;
+// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan
+constexpr std::uint8_t version_now = 4;
+constexpr std::uint8_t with_roles = 4;
 constexpr std::uint8_t oldest_version = 2;
 
 constexpr char is_compressed = 'z';  // an archive that is not begins with 0 or 1, the order of its bytes
 constexpr int quick = 1;             // more takes longer than the disk
 
+Role role_by_action(Action action, bool is_renamed_in_place) {
+    switch (action) {
+        case Action::copy: return Role::arrives;
+        case Action::move: return is_renamed_in_place ? Role::makes_room : Role::arrives;
+        case Action::take_away:
+        case Action::remove_folder: return Role::leaves;
+        case Action::make_folder: return Role::made;
+    }
+    throw std::runtime_error("holds an action that is not known");
+}
+
 template <class Archive>
-void fields(Archive& archive, PendingItem& item, [[maybe_unused]] std::uint8_t version) {
+void fields(Archive& archive, PendingItem& item, std::uint8_t version) {
     archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
             item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
             item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
+    if (version >= with_roles)
+        archive(item.role, item.parks);
+    else
+        item.role = role_by_action(item.action, item.source == item.target && item.final_path != item.target);
 }
 
 template <class Archive>
@@ -52,11 +68,15 @@ void fields(Archive& archive, Intent& intent, [[maybe_unused]] std::uint8_t vers
 }
 
 template <class Archive>
-void fields(Archive& archive, NumberedItem& numbered, [[maybe_unused]] std::uint8_t version) {
+void fields(Archive& archive, NumberedItem& numbered, std::uint8_t version) {
     ReceiptItem& item = numbered.second;
     archive(numbered.first, item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns, item.collision,
             item.result, item.set_aside, item.brought_back, item.hash, item.error, item.fault, item.action, item.moved_whole, item.not_kept,
             item.linked_source, item.after, item.after_status_changed_ns, item.after_mode);
+    if (version >= with_roles)
+        archive(item.role);
+    else
+        item.role = role_before_roles(item);
 }
 
 std::string hash_of(std::string_view bytes) {
@@ -113,6 +133,10 @@ std::vector<Value> unpacked(const std::string& blob) {
 }
 
 }  // namespace
+
+Role role_before_roles(const ReceiptItem& item) {
+    return role_by_action(item.action, item.brought_back.empty() && item.source == item.target && !item.final_path.empty());
+}
 
 std::string pack(const std::vector<PendingItem>& items) { return packed(items); }
 std::string pack(const std::vector<Intent>& intents) { return packed(intents); }

@@ -20,6 +20,9 @@ namespace tavlo {
 /// An item of a receipt and its number.
 using NumberedItem = std::pair<std::uint64_t, ReceiptItem>;
 
+/// What an item was to its plan, as far as receipts from before there were roles tell: what got another name where it is made room.
+Role role_before_roles(const ReceiptItem& item);
+
 std::string pack(const std::vector<PendingItem>& items);
 std::string pack(const std::vector<Intent>& intents);
 std::string pack(const std::vector<NumberedItem>& items);

@@ -22,6 +22,7 @@ struct ReceiptHead {
     std::string id;  ///< sorts by time: "20310502-091407-k3f9"
     Operation operation = Operation::copy;
     std::string sentence;  ///< what the run was asked to do, in the words of whoever asked; may be empty
+    std::string job{};     ///< the same as a document (job/document.h); empty where it came of none
     std::string destination;
     std::int64_t started_ns = 0;
     std::int64_t finished_ns = 0;  ///< 0 while it has not
@@ -61,6 +62,7 @@ struct ReceiptItem {
     std::string error{};
     std::optional<Fault> fault{};  ///< of a failed one: what the error means, where that is known
     Action action = Action::copy;
+    Role role = Role::arrives;
     bool moved_whole = false;  ///< a folder that went by one rename, itself or inside one
     std::string not_kept{};    ///< attributes that the target could not keep, comma-separated
     Identity linked_source{};  ///< of a source with several hard links; inode 0 otherwise

@@ -9,7 +9,7 @@ namespace tavlo {
 
 namespace {
 
-constexpr int schema_version = 5;
+constexpr int schema_version = 6;
 
 // the head of each run, its volumes (the number is what they had then), the folders that it made or removed
 constexpr const char* receipts_schema = R"(
@@ -19,7 +19,7 @@ create table receipts(
   undoes text not null, undone_by text not null default '', waits_for blob not null default '',
   undoes_some integer not null default 0, paused integer not null default 0,
   items integer not null default 0, bytes integer not null default 0, counts text not null default '[]',
-  problem blob not null default '', may_lose integer not null default 0, verify integer not null default 0);
+  problem blob not null default '', may_lose integer not null default 0, verify integer not null default 0, job text not null default '');
 create table folders(
   receipt text not null references receipts(id), made integer not null, path blob not null, attributes blob not null,
   device integer not null, inode integer not null);
@@ -118,12 +118,13 @@ void bring_up_to_date(SQLite::Database& database) {
         for (const char* tables : {receipts_schema, items_schema, safe_schema, journal_schema, volumes_schema, contents_schema})
             database.exec(tables);
     } else {
-        bring_to_version_4(database, version);
-        bring_to_version_5(database, version);
+        if (version < 4) bring_to_version_4(database, version);
+        if (version < 5) bring_to_version_5(database, version);
+        database.exec("alter table receipts add column job text not null default ''");
     }
     database.exec(fmt::format("pragma user_version = {}", schema_version));
     transaction.commit();
-    if (version != 0) let_give_room_back(database);
+    if (version != 0 && version < 5) let_give_room_back(database);
 }
 
 }  // namespace tavlo

@@ -7,7 +7,7 @@
 #include <unordered_map>
 #include <vector>
 
-#include "plan/new_names.h"
+#include "names/new_names.h"
 #include "plan/words.h"
 #include "survey/contents.h"
 
@@ -16,8 +16,8 @@ namespace tavlo {
 /// What somebody decided about one pair; it holds only while the pair is that pair.
 struct PairDecision {
     Pair pair;  ///< Collision::pair; held is empty where nothing in the destination has the name
-    std::optional<Decision> decision = Decision::undecided;  ///< nullopt: taken back, so that the rules hold again
-    std::optional<NewNames> new_names{};                     ///< how rename makes the name, where not as the rules say
+    std::optional<Decision> decision = Decision::undecided;  ///< nullopt: taken back, so that the policy holds again
+    std::optional<NewNames> new_names{};                     ///< how rename makes the name, where not as the policy says
     std::string name{};                                      ///< the very name for rename; empty: made
     bool renames_held = false;  ///< rename gives the new name to the one that is there, and the incoming one takes its place
 };

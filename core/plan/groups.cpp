@@ -5,7 +5,7 @@
 #include <map>
 
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 
 namespace tavlo {
 
@@ -115,12 +115,12 @@ std::optional<RuleOfDecisions> rule_of_decisions(const Plan& plan) {
         const auto agreeing = all[finding][static_cast<std::size_t>(chosen)];
         std::uint64_t agreeing_by_size = sum(all[finding]);
         for (const Counts& counts : sized[finding]) agreeing_by_size -= sum(counts) - *std::max_element(counts.begin(), counts.end());
-        out.rules.when[finding] = static_cast<Decision>(chosen);
+        out.policy.when[finding] = static_cast<Decision>(chosen);
         // sizes only where they tell apart what the finding alone does not
         if (agreeing_by_size > agreeing)
             for (std::size_t relation = 0; relation < size_relation_count; ++relation)
                 if (sum(sized[finding][relation]) > 0)
-                    out.rules.when_sized[finding][relation] = static_cast<Decision>(most(sized[finding][relation]));
+                    out.policy.when_sized[finding][relation] = static_cast<Decision>(most(sized[finding][relation]));
         out.covered += std::max(agreeing, agreeing_by_size);
     }
     return out.covered * 10 >= out.taken * 9 ? std::optional(out) : std::nullopt;

@@ -52,7 +52,7 @@ std::vector<std::pair<ItemId, PairDecision>> give_name_to(const Plan& plan, Item
 /// The rule that decisions amount to: for each finding, and each relation of sizes where they differ by it, what was decided for
 /// most of its pairs.
 struct RuleOfDecisions {
-    Rules rules{};
+    Policy policy{};
     std::uint64_t covered = 0;  ///< decisions that the rule takes as they were taken
     std::uint64_t taken = 0;    ///< decisions in all
 };

@@ -3,7 +3,7 @@
 #include <unordered_set>
 
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 #include "plan/plan.h"
 
 namespace tavlo {
@@ -57,16 +57,16 @@ struct Claim {
 
 class Planner {
 public:
-    Planner(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
-            const Rules& rules, const KnownContents& known)
-        : layout_(layout), destination_(destination), rules_(rules), known_(known) {
-        plan_.operation = operation;
+    Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+            const KnownContents& known)
+        : layout_(layout), destination_(destination), wishes_(wishes), known_(known) {
+        plan_.operation = wishes.operation;
         plan_.destination = destination.path;
         plan_.batch = std::move(batch);
         plan_.targets = layout.targets;
         plan_.dissolved = layout.dissolved;
         plan_.folds_case = destination.volume.folds_case;
-        plan_.may_lose = rules.may_lose;
+        plan_.may_lose = wishes.may_lose;
         for (FolderId id = 0; id < layout.targets.size(); ++id)
             if (const HeldFolder* held = destination.folder(layout.targets.path_in_root(id))) plan_.targets.set_identity(id, held->id);
     }
@@ -74,19 +74,19 @@ public:
     Plan run() && {
         find_twins();
         held_.resize(plan_.targets.size(), nullptr);
-        if (rules_.clearing != Clearing::all) held_[0] = destination_.folder("");
+        if (wishes_.clearing != Clearing::all) held_[0] = destination_.folder("");
         made_by_.resize(plan_.targets.size(), no_item);
         new_names_.resize(plan_.targets.size());
         plan_.items.reserve(layout_.arrivals.size());
-        if (rules_.clearing == Clearing::all) leave(0, destination_.folder(""), {});
+        if (wishes_.clearing == Clearing::all) leave(0, destination_.folder(""), {});
         first_arrival_ = static_cast<ItemId>(plan_.items.size());
         for (std::uint32_t at = 0; at < layout_.arrivals.size(); ++at) decide(at);
         put_rooms_first();
-        if (rules_.clearing == Clearing::extra) leave_nothing_extra();
+        if (wishes_.clearing == Clearing::extra) leave_nothing_extra();
         settle_finals();
         for (ItemId id = 0; id < plan_.items.size(); ++id)
             if (plan_.items[id].collision) plan_.colliding.push_back(id);
-        if (plan_.operation == Operation::move && layout_.whole_folders) mark_whole_folders();
+        if (plan_.traits().removes_emptied_folders && layout_.whole_folders) mark_whole_folders();
         plan_.totals = total(plan_);
         return std::move(plan_);
     }
@@ -126,7 +126,9 @@ private:
         item.parent = arrival.parent == UINT32_MAX ? no_item : first_arrival_ + arrival.parent;
         item.folder = arrival.folder;
         item.inside = arrival.inside;
-        item.action = plan_.operation == Operation::move && !plan_.entry(item).way ? Action::move : Action::copy;
+        const bool is_way = plan_.entry(item).way;
+        item.action = wishes_.operation == Operation::move && !is_way ? Action::move : Action::copy;
+        item.role = is_way ? Role::on_the_way : Role::arrives;
         if (shares_folder_decision(item) || cannot_be_done(item)) return;
         if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold
             if (is_folder(arrival)) enter_folder(item, id, nullptr);
@@ -193,7 +195,7 @@ private:
         if (entry.status.type == FileType::link && !destination_.volume.holds_links)
             return because(Fault::unsupported, "is a link, which the destination cannot hold");
         if (auto problem = name_problem(entry.name, destination_.volume); !problem.empty()) {
-            if (!rules_.adapt_names) return because(Fault::name_not_possible, std::move(problem));
+            if (!wishes_.policy.adapt_names) return because(Fault::name_not_possible, std::move(problem));
             item.outcome = Outcome::renamed;
             item.add_extras().final_name =
                 untaken(item.folder, entry.status.type, possible_name(entry.name, entry.status.type, destination_.volume));
@@ -211,9 +213,9 @@ private:
         item.collision->held_stays =
             !held_by_batch && held.type == FileType::folder && (held.mount_point || holds_mount(item.folder, plan_.name(item)));
         const Pair pair = plan_.pair(item);
-        single_ = rules_.single.empty() ? nullptr : rules_.single.find(plan_.source_path(item), pair);
+        single_ = wishes_.decisions.empty() ? nullptr : wishes_.decisions.find(plan_.source_path(item), pair);
         item.collision->by_hand = single_ != nullptr;
-        item.collision->decision = single_ != nullptr ? *single_->decision : rules_.decide(pair, finding);
+        item.collision->decision = single_ != nullptr ? *single_->decision : wishes_.policy.decide(pair, finding);
         if (!finding) plan_.not_compared.push_back(id);
     }
 
@@ -250,10 +252,10 @@ private:
         }
     }
 
-    /// A free name by the decision's own words, its scheme, or the rules'; nobody else's from now on.
+    /// A free name by the decision's own words, its scheme, or the policy's; nobody else's from now on.
     std::string new_name(FolderId folder, const std::string& name, const Status& status, const std::string& from) {
         const auto taken = [&](const std::string& one) { return is_taken(folder, one); };
-        const NewNames& scheme = single_ != nullptr && single_->new_names ? *single_->new_names : rules_.new_names;
+        const NewNames& scheme = single_ != nullptr && single_->new_names ? *single_->new_names : wishes_.policy.new_names;
         std::string made = single_ != nullptr ? single_->name : std::string();
         const bool usable = !made.empty() && made.find('/') == std::string::npos && made != "." && made != ".." &&
                             name_problem(made, destination_.volume).empty();
@@ -276,7 +278,7 @@ private:
         item.folder = incoming.folder;
         item.action = Action::move;
         item.outcome = Outcome::renamed;
-        item.makes_room = true;
+        item.role = Role::makes_room;
         item.whole = held.status.type == FileType::folder;
         const std::string& folder = plan_.targets.name(incoming.folder);
         item.add_extras().final_name = new_name(incoming.folder, held.name, held.status, std::string(name_of(folder)));
@@ -335,6 +337,7 @@ private:
             entry.points_at = one->points_at;
             item.folder = folder;
             item.action = Action::take_away;
+            item.role = Role::leaves;
             item.outcome = Outcome::removed;
             const bool holds = !one->status.mount_point && holds_mount(folder, one->name);
             if (!one->status.mount_point && !holds) continue;
@@ -441,7 +444,7 @@ private:
 
     const Layout& layout_;
     const Destination& destination_;
-    const Rules& rules_;
+    const Wishes& wishes_;
     const KnownContents& known_;
     Plan plan_;
     ItemId first_arrival_ = 0;              ///< items before it leave the destination
@@ -457,9 +460,9 @@ private:
 
 }  // namespace
 
-Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
-               const Rules& rules, const KnownContents& known) {
-    return Planner(operation, std::move(batch), layout, destination, rules, known).run();
+Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+               const KnownContents& known) {
+    return Planner(wishes, std::move(batch), layout, destination, known).run();
 }
 
 }  // namespace tavlo

@@ -23,15 +23,17 @@ bool folders_hang_together(const Plan& plan) {
 
 }  // namespace
 
-std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules) {
-    if (before.clearing != rules.clearing || before.adapt_names != rules.adapt_names || folders_hang_together(plan)) return std::nullopt;
+std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Wishes& before, const Wishes& now) {
+    const bool alike =
+        before.operation == now.operation && before.clearing == now.clearing && before.policy.adapt_names == now.policy.adapt_names;
+    if (!alike || folders_hang_together(plan)) return std::nullopt;
     std::vector<Outcome> outcomes;
     std::unordered_map<ItemId, Outcome> of_folders;
     outcomes.reserve(plan.colliding.size());
     for (const ItemId id : plan.colliding) {
         const Item& item = plan.items[id];
         const Pair pair = plan.pair(item);
-        const PairDecision* single = rules.single.empty() ? nullptr : rules.single.find(plan.source_path(item), pair);
+        const PairDecision* single = now.decisions.empty() ? nullptr : now.decisions.find(plan.source_path(item), pair);
         const bool makes_room = item.collision->renames_held || (single != nullptr && single->renames_held);
         if (item.collision->finding == Finding::twin || makes_room) return std::nullopt;
         Outcome outcome = item.outcome;
@@ -40,7 +42,7 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& b
             const bool follows = folder == Outcome::skipped || folder == Outcome::undecided;
             if (outcome != Outcome::failed) outcome = follows ? folder : Outcome::created;
         } else if (outcome != Outcome::failed || item.collision->held_stays) {
-            switch (single != nullptr ? *single->decision : rules.decide(pair, item.collision->finding)) {
+            switch (single != nullptr ? *single->decision : now.policy.decide(pair, item.collision->finding)) {
                 case Decision::undecided: outcome = Outcome::undecided; break;
                 case Decision::skip: outcome = Outcome::skipped; break;
                 case Decision::overwrite: outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten; break;

@@ -7,8 +7,9 @@
 #include <vector>
 
 #include "batch/batch.h"
-#include "plan/layout.h"
-#include "plan/rules.h"
+#include "layout/layout.h"
+#include "plan/policy.h"
+#include "plan/traits.h"
 #include "survey/contents.h"
 #include "survey/destination.h"
 
@@ -41,6 +42,16 @@ enum class Action : std::uint8_t {
     make_folder,    ///< a folder that a run removed, with the attributes it had (undo of a move)
 };
 
+/// What an item is to its plan.
+enum class Role : std::uint8_t {
+    arrives,     ///< a thing of the batch, or a version, that gets a place
+    leaves,      ///< goes out of its folder, to the Safe or, an empty folder, for good
+    makes_room,  ///< holds a name, and gets another where it is, so that one that arrives can have it; or gets its old one back
+    on_the_way,  ///< a folder that is not in hand itself, and comes along so that its name is kept
+    made,        ///< a folder that no source stands for: an undo makes it again
+};
+inline constexpr int role_count = 5;
+
 /// What few items have, and a million can do without.
 struct ItemExtras {
     std::string name{};                              ///< the name asked for, where it is not the entry's own
@@ -58,10 +69,10 @@ public:
     FolderId inside = no_folder;  ///< a folder's own node in Plan::targets
     ItemId takes_back = no_item;  ///< in an undo: the item's number in the receipt that is undone
     Action action = Action::copy;
+    Role role = Role::arrives;
     Outcome outcome = Outcome::created;
-    bool whole = false;       ///< a folder that moves with all that is in it by one rename
-    bool along = false;       ///< comes along inside such a folder
-    bool makes_room = false;  ///< holds a name in the destination, and gets another so that an incoming one can have it
+    bool whole = false;  ///< a folder that moves with all that is in it by one rename
+    bool along = false;  ///< comes along inside such a folder
     std::unique_ptr<Collision> collision{};
     std::shared_ptr<const Error> problem{};
 
@@ -114,8 +125,9 @@ struct Plan {
     std::vector<ItemId> not_compared;  ///< those of them whose pair must be read before its finding is known
     std::string undoes{};              ///< the receipt that this undoes
     bool undoes_some = false;          ///< chosen items of it only
-    bool may_lose = false;             ///< as in Rules
+    bool may_lose = false;             ///< as in Wishes
 
+    Traits traits() const { return traits_of(operation); }
     /// The item is something of the destination, not of the batch: it leaves, or makes room.
     bool leaves(const Item& item) const { return item.entry >= batch->entries.size(); }
     const Entry& entry(const Item& item) const {
@@ -131,10 +143,10 @@ struct Plan {
     std::string final_path(const Item& item) const;   ///< the place it gets
 };
 
-/// What each colliding item of a plan would come to by other rules, in the order of Plan::colliding; in the time that these take,
-/// not the whole plan. nullopt where it takes a new plan to say: twins hang on one another, and so does what else the rules say.
-/// before  the rules that the plan was made by
-std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Rules& before, const Rules& rules);
+/// What each colliding item of a plan would come to by other wishes, in the order of Plan::colliding; in the time that these take,
+/// not the whole plan. nullopt where it takes a new plan to say: twins hang on one another, and so does what is cleared.
+/// before  what the plan was made by
+std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Wishes& before, const Wishes& now);
 
 /// Adds up what came of the items.
 Totals total(const Plan& plan);
@@ -142,8 +154,8 @@ Totals total(const Plan& plan);
 /// Computes a plan. Pure: no disk, no clock; the same input gives the same plan.
 /// As many items come out as arrivals went in, in their order; before them what makes room for them, after them what leaves the
 /// destination, or before them where it is emptied first.
-Plan make_plan(Operation operation, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
-               const Rules& rules, const KnownContents& known);
+Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+               const KnownContents& known);
 
 /// The finding for a pair that are not two folders; nullopt: both must be read first.
 /// time_step_ns  the coarser step of the two file systems: closer dates count as the same

@@ -24,6 +24,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
     out.links = entry.status.links;
     out.points_at = entry.points_at;
     out.action = item.action;
+    out.role = item.role;
     out.outcome = item.outcome;
     out.whole = item.whole;
     out.along = item.along;
@@ -134,9 +135,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.points_at = was.points_at;
         if (!was.real.empty())
             entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool transfer = head.operation == Operation::copy || head.operation == Operation::move;
-        const bool makes_room = transfer && was.action == Action::move && parent_of(was.source) == parent_of(was.target);
-        const bool is_entered = was.action == Action::copy || (was.action == Action::move && !makes_room);
+        const bool is_entered = was.action == Action::copy || (was.action == Action::move && was.role != Role::makes_room);
         if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
         batch->entries.push_back(std::move(entry));
 
@@ -159,7 +158,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         item.action = was.action;
         item.outcome = was.outcome;
         item.whole = was.whole;
-        item.makes_room = makes_room;
+        item.role = was.role;
         item.along = was.along && item.parent != no_item;
         if (was.collides) {
             item.collision = std::make_unique<Collision>();

@@ -2,7 +2,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
-#include "plan/names.h"
+#include "names/names.h"
 
 namespace tavlo {
 

@@ -11,7 +11,7 @@
 #include "files/folder_tree.h"
 #include "files/own.h"
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 #include "run/durable.h"
 #include "run/pending_plan.h"
 #include "run/placing.h"
@@ -284,6 +284,7 @@ private:
         out.size_bytes = item.identity.size_bytes;
         out.modified_ns = item.identity.modified_ns;
         out.action = item.action;
+        out.role = item.role;
         out.hash = hash;
         out.moved_whole = item.whole || item.along;
         if (item.type == FileType::file && item.links > 1) out.linked_source = item.identity;
@@ -291,10 +292,9 @@ private:
         out.after = placed.status.id;
         out.after_mode = placed.status.mode;
         out.after_status_changed_ns = placed.status.status_changed_ns;
-        const bool transfer = head_.operation == Operation::copy || head_.operation == Operation::move;
         if (stays)
             out.result = Outcome::removed;
-        else if (!transfer)
+        else if (traits_of(head_.operation).puts_back)
             out.result = Outcome::restored;
         else if (placed.set_aside)
             out.result = Outcome::overwritten;

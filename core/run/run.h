@@ -20,6 +20,7 @@ enum class Verify : std::uint8_t {
 
 struct RunOptions {
     std::string sentence{};  ///< what was asked for, for the receipt's head
+    std::string job{};       ///< the same as a document (job/document.h)
     Verify verify = Verify::automatic;
     std::stop_token stop{};  ///< heard between items and inside large files
     Pace* pace = nullptr;    ///< holds or limits the run, heard as the stop is; null: as fast as it can

@@ -45,6 +45,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
     : disk_(disk),
       store_(store),
       plan_(plan),
+      traits_(plan.traits()),
       resumption_(resumption),
       options_(options),
       threads_(options.threads != 0 ? options.threads : useful_threads()),
@@ -60,11 +61,11 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
 
 Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
-    if (!plan_.leaving.empty())
+    if (std::any_of(plan_.items.begin(), plan_.items.end(), [](const Item& one) { return one.action == Action::take_away; }))
         if (auto records = disk_.open_folder(store_.folder()))
             if (auto above = ancestors(disk_, std::move(*records))) above_records_ = std::move(*above);
     wait_while_held();  // one that waits for its turn is in the journal, and has touched nothing
-    const bool goes_elsewhere = plan_.operation != Operation::undo && !should_stop();
+    const bool goes_elsewhere = traits_.makes_destination && !should_stop();
     const auto destination = goes_elsewhere ? make_destination() : Result<void>{};
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
         wait_while_held();
@@ -98,6 +99,7 @@ Result<void> Runner::begin() {
         head_.id = new_receipt_id(head_.started_ns);
         head_.operation = plan_.operation;
         head_.sentence = options_.sentence;
+        head_.job = options_.job;
         head_.destination = plan_.destination;
         head_.undoes = plan_.undoes;
         head_.undoes_some = plan_.undoes_some;
@@ -124,9 +126,9 @@ Result<void> Runner::begin() {
         planned.totals = plan_.totals;
         events_.begun(planned);
     }
-    const bool reads_sources = plan_.operation == Operation::copy || plan_.operation == Operation::move;
-    safe_ = std::make_unique<SafeFolder>(disk_, head_.id, reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
-    if (plan_.operation == Operation::move)
+    safe_ =
+        std::make_unique<SafeFolder>(disk_, head_.id, traits_.comes_from_batch ? source_folders(*plan_.batch) : std::vector<Identity>{});
+    if (traits_.removes_emptied_folders)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {
         for (const FolderRest& rest : resumption_->rest) take_up(rest);
@@ -148,7 +150,7 @@ void Runner::take_up(const FolderRest& rest) {
     if (!attributes) return;  // gone by now: what it was like is no longer to be known
     attributes->modified_ns = rest.modified_ns;
     if (rest.mode) attributes->mode = *rest.mode;
-    if (plan_.operation == Operation::move && rest.moves) {
+    if (traits_.removes_emptied_folders && rest.moves) {
         emptied_.push_back({rest.source, *attributes});
         took_from_[plan_.batch->entries[rest.source].inside] = true;
     }
@@ -204,7 +206,7 @@ Result<void> Runner::step(ItemId id) {
     const bool carried = it.along && carried_[it.parent];
     const bool is_folder = entry(id).status.type == FileType::folder;
     // names are taken and given up in the plan's order: what is in the group comes before a folder that needs them
-    const bool needs_order = it.collision != nullptr || plan_.operation == Operation::undo;
+    const bool needs_order = it.collision != nullptr || traits_.in_order;
     // a source that is to go once its copy is durable still holds the name that this item wants
     // (and in an undo, what an item takes away may have to come back first)
     const bool waits_for_name =
@@ -221,7 +223,7 @@ Result<void> Runner::step(ItemId id) {
         const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
         if (std::any_of(above_records_.begin(), above_records_.end(), same))
             fail(id, {Fault::refused, 0, "holds Tavlo's own records, and stays", plan_.source_path(it)});
-        else if (plan_.leaves(it) && holds_a_safe(id))
+        else if (holds_a_safe(id))
             fail(id, {Fault::refused, 0, "holds versions that were set aside, and stays", plan_.source_path(it)});
         else if (holds_mounts(id))
             fail(id, {Fault::refused, 0, "holds a mount of another file system, and stays", plan_.source_path(it)});
@@ -238,9 +240,9 @@ Result<void> Runner::step(ItemId id) {
     }
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
     if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source || removes || it.action == Action::take_away || it.makes_room)
+        if (group_.back().remove_source || removes || it.action == Action::take_away || it.role == Role::makes_room)
             leaving_.insert(plan_.source_path(it));
-        if (plan_.operation == Operation::undo && it.action == Action::move) arriving_.insert(plan_.final_path(it));
+        if (traits_.in_order && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
     const bool full = group_.size() >= group_files_ || group_bytes_ >= group_most_bytes ||
                       records_.items.size() + ready_.items.size() >= most_unrecorded ||

@@ -166,6 +166,7 @@ private:
     FileSystem& disk_;
     Store& store_;
     const Plan& plan_;
+    const Traits traits_;
     const Resumption* resumption_;
     const RunOptions& options_;
     const unsigned threads_;

@@ -13,7 +13,7 @@ void Runner::remember_dates() {
     if (plan_.undoes.empty() || plan_.undoes_some || resumption_ != nullptr) return;
     const auto undone = store_.receipt(plan_.undoes);
     const auto traces = store_.folders(plan_.undoes);
-    if (!undone || !traces || undone->operation != Operation::move) return;
+    if (!undone || !traces || !traits_of(undone->operation).removes_emptied_folders) return;
     for (const FolderTrace& trace : *traces) {
         const auto folder = trace.made ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(trace.path);
         const auto now = folder ? disk_.status(*folder) : Result<Status>(failure(folder.error()));

@@ -5,7 +5,7 @@
 #include <thread>
 
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 #include "run/parallel.h"
 #include "run/runner.h"
 
@@ -52,7 +52,7 @@ bool Runner::is_the_agreed_source(ItemId id, const Status& now) {
         fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
         return false;
     }
-    if ((item(id).collision || item(id).makes_room) && now.id != then.id) {
+    if ((item(id).collision || item(id).role == Role::makes_room) && now.id != then.id) {
         leave_undecided(id, "changed after the decision was taken");
         return false;
     }
@@ -73,10 +73,9 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     const auto from = source_folder(id);
     if (!from) return fail(id, from.error());
     const bool moves = it.action == Action::move;
-    const bool taking_back = plan_.operation == Operation::undo || plan_.operation == Operation::restore;
     const FileType type = entry(id).status.type;
     const Error special{Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)};
-    if (type == FileType::other && !taking_back) return fail(id, special);
+    if (type == FileType::other && !traits_.puts_back) return fail(id, special);
     if (finals_.identity(it.folder).device == 0)
         if (const auto status = disk_.status(*into)) finals_.set_identity(it.folder, status->id);
     if (auto touched = durable_.touch(finals_.identity(it.folder).device, *into); !touched) return fail(id, touched.error());
@@ -382,7 +381,7 @@ void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
 /// Somebody who may not write a folder of their own may say so: an undo does, for as long as it works there.
 bool Runner::lend_write(const std::shared_ptr<const Handle>& folder) {
     constexpr std::uint32_t own_write = 0300;
-    if (plan_.operation != Operation::undo) return false;
+    if (!traits_.lends_write) return false;
     const auto status = disk_.status(*folder);
     if (!status || status->owner != ::geteuid() || (status->mode & own_write) == own_write) return false;
     if (!disk_.set_mode(*folder, status->mode | own_write)) return false;

@@ -39,6 +39,7 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     out.size_bytes = source.status.id.size_bytes;
     out.modified_ns = source.status.id.modified_ns;
     out.action = it.action;
+    out.role = it.role;
     if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
     if (it.collision)
         out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
@@ -51,7 +52,7 @@ Outcome Runner::wording(ItemId id, Outcome result) const {
     if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed) return result;
     const Action action = item(id).action;
     if (action == Action::take_away || action == Action::remove_folder) return Outcome::removed;
-    return plan_.operation == Operation::copy || plan_.operation == Operation::move ? result : Outcome::restored;
+    return traits_.puts_back ? Outcome::restored : result;
 }
 
 void Runner::settle(ItemId id, Outcome result) {

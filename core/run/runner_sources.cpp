@@ -1,5 +1,5 @@
 #include "files/path.h"
-#include "plan/names.h"
+#include "names/names.h"
 #include "run/runner.h"
 
 namespace tavlo {

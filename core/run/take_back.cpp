@@ -70,7 +70,7 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     auto destination = look_at_destination(disk, std::string(parent_of(target)));
     if (!destination) return failure(destination.error());
     const auto batch = std::make_shared<const Batch>(std::move(*gathered));
-    const Layout layout = lay_out(*batch, destination->path, Shape{}, destination->volume.folds_case);
+    const Layout layout = lay_out(*batch, destination->path, Structure{}, destination->volume.folds_case);
     auto surveyed = survey(disk, std::move(*destination), layout.targets);
     if (!surveyed) return failure(surveyed.error());
     const HeldFolder* folder = surveyed->folder("");
@@ -78,11 +78,12 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     const bool would_merge =
         held != nullptr && held->status.type == FileType::folder && batch->entries.front().status.type == FileType::folder;
     if (held != nullptr && (!where_taken || would_merge)) return failure(Fault::name_taken, "the name is held", target);
-    Rules rules;
-    rules.otherwise = where_taken.value_or(Decision::undecided);
+    Wishes wishes;
+    wishes.operation = Operation::move;
+    wishes.policy.otherwise = where_taken.value_or(Decision::undecided);
     if (held != nullptr)  // decided whatever the two hold: nothing has to be read for it
-        rules.single.add(entry->stored, {pair_of(batch->entries.front().status, held->status), where_taken});
-    Plan plan = make_plan(Operation::move, batch, layout, *surveyed, rules, KnownContents{});
+        wishes.decisions.add(entry->stored, {pair_of(batch->entries.front().status, held->status), where_taken});
+    Plan plan = make_plan(wishes, batch, layout, *surveyed, KnownContents{});
     plan.operation = Operation::restore;
     plan.items.front().add_extras().entry_of_safe = id;
     for (Item& item : plan.items)

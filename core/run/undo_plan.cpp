@@ -22,6 +22,17 @@ bool is_unchanged(const Identity& now, const Identity& then, FileType type) {
     return type == FileType::folder ? now.could_be(then) : now == then;
 }
 
+Role role_of(Action action) {
+    switch (action) {
+        case Action::copy:
+        case Action::move: return Role::arrives;
+        case Action::take_away:
+        case Action::remove_folder: return Role::leaves;
+        case Action::make_folder: return Role::made;
+    }
+    return Role::arrives;
+}
+
 /// Places by a hash of them: of a million nearly all are named once, and no more than that has to be known of those.
 class PlacesNamedTwice {
 public:
@@ -155,11 +166,11 @@ private:
         return needed_.contains(folder);
     }
 
-    /// It was in the destination, and got another name there so that an incoming one could have its own; or the undo of that.
+    /// It got another name where it lies, with all that is in it, which is no item. Before there were roles, that was in an undo any folder
+    /// that moved whole.
     bool made_room(const ReceiptItem& item) const {
-        if (item.action != Action::move || !item.brought_back.empty()) return false;
-        if (basis_.head.operation == Operation::undo) return item.type == FileType::folder && item.moved_whole;
-        return item.source == item.target && !item.final_path.empty();
+        const bool was_put_back_whole = traits_of(basis_.head.operation).puts_back && item.type == FileType::folder && item.moved_whole;
+        return item.role == Role::makes_room || (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
     }
 
     struct Standing {
@@ -192,6 +203,7 @@ private:
         item.folder = targets_->at(std::string(parent_of(target)));
         if (name_of(target) != batch_->entries.back().name) item.add_extras().name = std::string(name_of(target));
         item.action = action;
+        item.role = role_of(action);
         item.outcome = outcome;
         item.takes_back = now_taking_back_;
         return item;
@@ -288,7 +300,7 @@ private:
         if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
         if (lies_in_taken_place(was.source))
             return leave(was, place, was.source, std::nullopt, "something else stands where its folder was");
-        add(place, was.source, *now, Action::move, Outcome::restored);
+        add(place, was.source, *now, Action::move, Outcome::restored).role = was.role;
         name_goes(place);
         name_comes(was.source);
         expect(place, std::nullopt);
@@ -309,7 +321,9 @@ private:
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, was.source, now, "was changed since");
             if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
-            add(place, was.source, *now, Action::move, Outcome::restored).whole = true;
+            Item& item = add(place, was.source, *now, Action::move, Outcome::restored);
+            item.role = Role::makes_room;
+            item.whole = true;
             name_goes(place);
             name_comes(was.source);
             expect(place, std::nullopt);

@@ -163,7 +163,7 @@ TEST_CASE("new names: typed in place, by a scheme, for the one that is there; a 
     table.bench().decide({table.bench().plan()->colliding.at(2)}, PairDecision{{}, Decision::rename, {}, {}, true});
     table.settle();
     const auto making_room = std::count_if(table.bench().plan()->items.begin(), table.bench().plan()->items.end(),
-                                           [](const Item& item) { return item.makes_room; });
+                                           [](const Item& item) { return item.role == Role::makes_room; });
     CHECK(making_room == 1);
     // the pair changes: what was decided about it holds no longer, what was decided about others does
     table.temp.write("to/n-1.pdf", "held, and a day's work");
@@ -171,7 +171,7 @@ TEST_CASE("new names: typed in place, by a scheme, for the one that is there; a 
     table.settle();
     CHECK(table.item("from/n-1.pdf").outcome == Outcome::undecided);
     CHECK(std::any_of(table.bench().plan()->items.begin(), table.bench().plan()->items.end(),
-                      [](const Item& item) { return item.makes_room; }));
+                      [](const Item& item) { return item.role == Role::makes_room; }));
 }
 
 TEST_CASE("the rule that the decisions amount to is offered in words, and becomes the batch's", "[window][collisions]") {
@@ -187,7 +187,7 @@ TEST_CASE("the rule that the decisions amount to is offered in words, and become
     QTest::mouseClick(rule, Qt::LeftButton);
     table.settle();
     CHECK(table.bench().collisionRule() == CollisionRule::own);
-    CHECK(table.bench().request().rules.when[static_cast<std::size_t>(Finding::newer)] == Decision::overwrite);
+    CHECK(table.bench().job().policy.when[static_cast<std::size_t>(Finding::newer)] == Decision::overwrite);
     CHECK(table.of(Outcome::overwritten) == 3);
     CHECK_FALSE(rule->isVisible());
 }

@@ -312,7 +312,7 @@ TEST_CASE("files go from window to window by the clipboard, and what it holds is
     desk.driver->clickRow("folderList", 1, 0, Qt::ControlModifier);
     QTest::keyClick(&*desk.window, Qt::Key_X, Qt::ControlModifier);
     CHECK(desk.picks() == 2);
-    CHECK(desk.window->bench().request().operation == Operation::move);
+    CHECK(desk.window->bench().job().operation == Operation::move);
 
     TempFolder state;
     MainWindow other(desk.temp.path("other"), state.path(), false);
@@ -324,12 +324,12 @@ TEST_CASE("files go from window to window by the clipboard, and what it holds is
     // copy or move can be changed at either end; nothing runs by itself, and what was cut stays
     driver.click("clipboardCopy");
     REQUIRE(driver.settle());
-    CHECK(other.bench().request().operation == Operation::copy);
-    CHECK(other.bench().request().destination == desk.temp.path("other"));
+    CHECK(other.bench().job().operation == Operation::copy);
+    CHECK(other.bench().job().into == desk.temp.path("other"));
     CHECK(other.bench().pickedCount() == 2);
     driver.click("clipboardMove");
     REQUIRE(driver.settle());
-    CHECK(other.bench().request().operation == Operation::move);
+    CHECK(other.bench().job().operation == Operation::move);
     CHECK(desk.temp.has("desk/permit-0200-quay.pdf"));
     driver.click("start");
     REQUIRE(driver.settle());
@@ -373,7 +373,7 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
     QApplication::sendEvent(desk.driver->find<QWidget>("instruction"), &above);
     QDropEvent onto(QPointF(20, 20), Qt::CopyAction, &folder, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(desk.driver->find<QWidget>("instruction"), &onto);
-    CHECK(desk.window->bench().request().destination == desk.temp.path("state"));
+    CHECK(desk.window->bench().job().into == desk.temp.path("state"));
 }
 
 TEST_CASE("the destination as it will be: opened where the batch touches nothing, searched, written out, followed", "[window][outcome]") {

@@ -7,10 +7,10 @@
 #include <cstdlib>
 #include <filesystem>
 
+#include "job/prepare.h"
 #include "models/batch_model.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
-#include "run/prepare.h"
 #include "select/kinds.h"
 #include "support/temp_folder.h"
 #include "tasks/instruction_file.h"
@@ -135,10 +135,10 @@ TEST_CASE("what the destination cannot hold under its name is shown with the nam
     destination->path = "/to";
     destination->volume.forbidden_in_names = "\\:*?\"<>|";
     const auto plan_by = [&](bool adapt) {
-        Rules rules;
-        rules.adapt_names = adapt;
+        Wishes wishes;
+        wishes.policy.adapt_names = adapt;
         const Layout layout = lay_out(*batch, "/to", {}, false);
-        return std::make_shared<const Plan>(make_plan(Operation::copy, batch, layout, *destination, rules, {}));
+        return std::make_shared<const Plan>(make_plan(wishes, batch, layout, *destination, {}));
     };
     OutcomeModel model;
     model.setTree(OutcomeTree::make(plan_by(false), destination));
@@ -159,63 +159,59 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
         if (i % 3 != 0) temp.write("to/" + name, "held, and longer");
         if (i % 3 != 0) temp.date("to/" + name, i % 2 == 0 ? 1'000'000'000 : 2'500'000'000);
     }
-    Request request;
-    request.sources = sources;
-    request.destination = temp.path("to");
+    Job job;
+    job.what.sources = sources;
+    job.into = temp.path("to");
     const auto disk = make_disk();
-    const auto outlook = prepare(*disk, request);
+    const auto outlook = prepare(*disk, job);
     REQUIRE(outlook);
     const auto tree = OutcomeTree::make(outlook->plan, outlook->destination);
     for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
                             CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date}) {
-        Request other = request;
-        other.rules = rules_for(rule);
-        const auto shares = tree->sharesBy(request.rules, other.rules);
+        Job other = job;
+        other.policy = policy_for(rule);
+        const auto shares = tree->sharesBy(wishes_of(job), wishes_of(other));
         REQUIRE(shares);
         const Outlook then = plan_again(other, *outlook, KnownContents{});
         CHECK(*shares == OutcomeTree::make(then.plan, then.destination)->shares);
     }
-    Request emptied = request;
-    emptied.rules.clearing = Clearing::all;
-    CHECK_FALSE(tree->sharesBy(request.rules, emptied.rules));
+    Job emptied = job;
+    emptied.clearing = Clearing::all;
+    CHECK_FALSE(tree->sharesBy(wishes_of(job), wishes_of(emptied)));
 }
 
 TEST_CASE("the rule of one's own comes out as it went in, and an instruction as it was", "[rules]") {
-    Rules rule;
+    Policy rule;
     rule.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
     rule.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
     const OwnRuleDialog dialog(rule, nullptr);
-    const Rules back = dialog.rule();
+    const Policy back = dialog.rule();
     CHECK(back.when[static_cast<std::size_t>(Finding::same)] == Decision::skip);
     CHECK(back.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
     CHECK(back.when_sized[static_cast<std::size_t>(Finding::older)][0] == Decision::undecided);
 
     Instruction asked;
-    asked.request.operation = Operation::move;
-    asked.request.destination = "/there/\xff";
-    asked.request.shape = {true, Subfolders::filled, false};
-    asked.rule = CollisionRule::own;
+    asked.job.operation = Operation::move;
+    asked.job.into = "/there/\xff";
+    asked.job.structure = {true, Subfolders::filled, false};
     asked.own = back;
-    asked.request.rules = back;
-    asked.request.rules.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
+    asked.job.policy = back;
+    asked.job.policy.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
     const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, 10};
-    asked.request.rules.single.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
+    asked.decisions.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
     const auto read = instruction_from_text(to_text(asked), "there");
     REQUIRE(read);
-    CHECK(read->request.destination == asked.request.destination);
-    CHECK(read->request.shape == asked.request.shape);
-    CHECK(read->request.operation == Operation::move);
-    CHECK(read->request.rules.when == back.when);
-    CHECK(read->request.rules.when_sized == back.when_sized);
-    CHECK(read->request.rules.new_names == asked.request.rules.new_names);
-    const PairDecision* single = read->request.rules.single.find("/from/\xfe", pair);
+    CHECK(read->job == asked.job);
+    CHECK(read->own == back);
+    CHECK(rule_of(read->job.policy) == CollisionRule::own);
+    const PairDecision* single = read->decisions.find("/from/\xfe", pair);
     REQUIRE(single != nullptr);
     CHECK(single->decision == Decision::rename);
     CHECK(single->new_names->scheme == NewNames::Scheme::date);
     CHECK(single->name == "its name");
     CHECK(single->renames_held);
     std::string newer = to_text(asked);
-    newer.replace(newer.find("\"version\":1"), 11, "\"version\":9");
+    newer.replace(newer.find("instruction 2"), 13, "instruction 9");
     CHECK_FALSE(instruction_from_text(newer, "there"));
     CHECK_FALSE(instruction_from_text("no JSON", "there"));
 }

@@ -93,7 +93,7 @@ TEST_CASE("a move says where attributes may be lost, once that was asked for, an
     REQUIRE(place.driver->settle());
     place.driver->click("phraseLosing");
     REQUIRE(place.driver->settle());
-    CHECK_FALSE(place.window->bench().request().rules.may_lose);
+    CHECK_FALSE(place.window->bench().job().may_lose);
     CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
 }
 

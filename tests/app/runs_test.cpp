@@ -11,9 +11,9 @@
 #include <filesystem>
 #include <thread>
 
+#include "job/prepare.h"
 #include "models/receipt_cells.h"
 #include "models/run_models.h"
-#include "run/prepare.h"
 #include "run/take_back.h"
 #include "support/loop.h"
 #include "support/mounts.h"
@@ -257,13 +257,13 @@ TEST_CASE("a run of another program has a lane here while it goes", "[window][ru
     std::jthread other([&] {
         const auto disk = make_disk();
         const auto store = Store::open(yard.temp.path("state"));
-        Request request;
-        request.sources = {yard.temp.path("one")};
-        request.destination = yard.temp.path("to");
+        Job job;
+        job.what.sources = {yard.temp.path("one")};
+        job.into = yard.temp.path("to");
         RunOptions options;
         options.sentence = "Copy what the other program copies.";
         options.pace = &pace;
-        (void)carry_out(*disk, **store, *prepare(*disk, request)->plan, options);
+        (void)carry_out(*disk, **store, *prepare(*disk, job)->plan, options);
     });
     REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::elsewhere; }));  // it is looked for while the page is on view
     CHECK(yard.lane(0).status().sentence == "Copy what the other program copies.");
@@ -342,7 +342,7 @@ TEST_CASE("keys of the bench change nothing while another place is on view", "[w
         QTest::keyClick(yard.window.get(), key, Qt::ControlModifier);
     QTest::keyClick(yard.window.get(), Qt::Key_Delete);
     REQUIRE(yard.driver->settle());
-    CHECK(yard.window->bench().request().operation == Operation::copy);
+    CHECK(yard.window->bench().job().operation == Operation::copy);
     CHECK(yard.window->bench().pickedCount() == 1);
     CHECK(yard.runs().lanes().empty());
     CHECK(yard.temp.has("two/part-0"));
@@ -387,16 +387,16 @@ TEST_CASE("a run whose disk has gone waits in its lane, and goes on once the dis
     {
         std::stop_source soon;
         const auto store = Store::open(yard.temp.path("state"));
-        Request request;
-        request.sources = {yard.temp.path("one")};
-        request.destination = yard.temp.path("disk/to");
+        Job job;
+        job.what.sources = {yard.temp.path("one")};
+        job.into = yard.temp.path("disk/to");
         RunOptions options;
         options.threads = 1;
         options.stop = soon.get_token();
         options.sentence = "Copy to a disk that goes.";
         RunEvents events;
         events.at_hand = [&](const std::string&) { soon.request_stop(); };
-        const auto head = carry_out(*make_disk(), **store, *prepare(*make_disk(), request)->plan, options, events);
+        const auto head = carry_out(*make_disk(), **store, *prepare(*make_disk(), job)->plan, options, events);
         REQUIRE(head->state == RunState::stopped);
         REQUIRE((*store)->set_paused(head->id, true));
     }

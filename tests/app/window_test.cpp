@@ -8,6 +8,7 @@
 #include <filesystem>
 
 #include "files/path.h"
+#include "job/prepare.h"
 #include "models/collision_models.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
@@ -15,7 +16,6 @@
 #include "models/receipt_models.h"
 #include "models/safe_model.h"
 #include "run/pending_plan.h"
-#include "run/prepare.h"
 #include "run/take_back.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
@@ -188,10 +188,10 @@ TEST_CASE("every underlined part of the sentence does what it says", "[window]")
     office.pick("permit-0413-visiting-tender.pdf");
     driver.chooseDestination(QString::fromStdString(office.permits()));
     driver.click("phraseOperation");
-    CHECK(bench.request().operation == Operation::move);
+    CHECK(bench.job().operation == Operation::move);
     driver.chooseFromMenu("phraseShape", "All files in one folder");
     REQUIRE(driver.settle());
-    CHECK(bench.request().shape.flatten);
+    CHECK(bench.job().structure.flatten);
     CHECK(driver.rowNamed("outcomeList", "berth-plan-01.png") >= 0);
     driver.chooseFromMenu("phraseRule", "The newer one wins");
     REQUIRE(driver.settle());
@@ -246,12 +246,12 @@ TEST_CASE("copy and paste: in hand here, put there", "[window]") {
     WindowDriver& driver = *office.driver;
     driver.clickRow("folderList", driver.rowNamed("folderList", "permit-0410-slipway.pdf"));
     driver.key("folderList", Qt::Key_X, Qt::ControlModifier);
-    CHECK(office.window->bench().request().operation == Operation::move);
+    CHECK(office.window->bench().job().operation == Operation::move);
     CHECK(QApplication::clipboard()->mimeData()->urls().size() == 1);
     driver.openFolder(office.root() + "/Scanner/Empty tray");
     driver.key("folderList", Qt::Key_V, Qt::ControlModifier);
     REQUIRE(driver.settle());
-    CHECK(office.window->bench().request().destination == office.root() + "/Scanner/Empty tray");
+    CHECK(office.window->bench().job().into == office.root() + "/Scanner/Empty tray");
     CHECK(office.tag("permit-0410-slipway.pdf") == "new");
     CHECK(office.temp.has("office/Inbox/Harbour desk/permit-0410-slipway.pdf"));  // a paste shows, it does not run
 }
@@ -377,16 +377,16 @@ TEST_CASE("a run that was interrupted is offered at the next start, and one clic
         const auto disk = make_disk();
         const auto store = Store::open(temp.path("state"));
         REQUIRE(store);
-        Request request;
-        request.sources = {temp.path("from")};
-        request.destination = temp.path("to");
-        const auto outlook = prepare(*disk, request);
+        Job job;
+        job.what.sources = {temp.path("from")};
+        job.into = temp.path("to");
+        const auto outlook = prepare(*disk, job);
         REQUIRE(outlook);
         ReceiptHead head;
         head.id = new_receipt_id(now_ns());
         head.started_ns = now_ns();
         head.sentence = "Copy 21 items.";
-        head.destination = request.destination;
+        head.destination = job.into;
         head.roots = {temp.path(), temp.path("to")};
         ItemId next = 0;
         REQUIRE((*store)->begin(head, [&]() -> std::optional<PendingItem> {
@@ -466,8 +466,8 @@ TEST_CASE("a plan outlasts the window: sentence, batch and decisions, a pair tha
     office.window->show();
     office.driver.emplace(*office.window);
     REQUIRE(office.driver->settle());
-    CHECK(office.window->bench().request().operation == Operation::move);
-    CHECK(office.window->bench().request().destination == office.permits());
+    CHECK(office.window->bench().job().operation == Operation::move);
+    CHECK(office.window->bench().job().into == office.permits());
     CHECK(office.tag("permit-0413-visiting-tender.pdf") == "overwrite");
     CHECK(office.tag("permit-0416-north-quay.pdf") == "newer");
     CHECK(office.window->bench().plan()->totals.of(Outcome::undecided) == 2);

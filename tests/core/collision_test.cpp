@@ -59,11 +59,11 @@ SCENARIO("each decision does what it says", "[disk][collision]") {
         temp.write("to/report.pdf", "held");
         temp.date("to/report.pdf", 1'000'000'000, 7);
         Jobs jobs(temp.path("state"));
-        const Request request = copy({temp.path("from/report.pdf")}, temp.path("to"));
+        const Job job = copy({temp.path("from/report.pdf")}, temp.path("to"));
         const ino_t held = temp.inode("to/report.pdf");
         WHEN("it is undecided or skipped") {
             const auto decision = GENERATE(Decision::undecided, Decision::skip);
-            const Ran ran = jobs.run(with(request, decision));
+            const Ran ran = jobs.run(with(job, decision));
             THEN("nothing changes") {
                 CHECK(ran.items[0].result == (decision == Decision::skip ? Outcome::skipped : Outcome::undecided));
                 CHECK(temp.read("to/report.pdf") == "held");
@@ -72,7 +72,7 @@ SCENARIO("each decision does what it says", "[disk][collision]") {
             }
         }
         WHEN("it is overwritten") {
-            const Ran ran = jobs.run(with(request, Decision::overwrite));
+            const Ran ran = jobs.run(with(job, Decision::overwrite));
             THEN("the old one is in the Safe, whole, and comes back by undo") {
                 CHECK(temp.read("to/report.pdf") == "incoming");
                 CHECK(set_aside_bytes(jobs, ran.items[0]) == "held");
@@ -82,7 +82,7 @@ SCENARIO("each decision does what it says", "[disk][collision]") {
             }
         }
         WHEN("the incoming one is renamed") {
-            const Ran ran = jobs.run(with(request, Decision::rename));
+            const Ran ran = jobs.run(with(job, Decision::rename));
             THEN("both are there") {
                 CHECK(temp.read("to/report.pdf") == "held");
                 CHECK(temp.read("to/report-2.pdf") == "incoming");
@@ -141,9 +141,9 @@ TEST_CASE("a folder and a file that want one name", "[disk][collision]") {
     Jobs jobs(temp.path("state"));
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     const auto operation = GENERATE(Operation::copy, Operation::move);
-    Request request = with(copy({temp.path("from/thing"), temp.path("from2/box")}, temp.path("to")), Decision::overwrite);
-    request.operation = operation;
-    const Ran ran = jobs.run(request);
+    Job job = with(copy({temp.path("from/thing"), temp.path("from2/box")}, temp.path("to")), Decision::overwrite);
+    job.operation = operation;
+    const Ran ran = jobs.run(job);
     CHECK(temp.read("to/thing/inside") == "new");
     CHECK(temp.read("to/box") == "a file too");
     CHECK(ran.of(Outcome::overwritten) == 2);
@@ -159,8 +159,8 @@ SCENARIO("races lose nobody's bytes", "[disk][race]") {
     Jobs jobs(temp.path("state"));
     auto hooks = std::make_unique<Interfering>();
     Interfering& disk = *hooks;
-    const auto run = [&](const Request& request) {
-        const Outlook outlook = value(prepare(*jobs.disk, request));
+    const auto run = [&](const Job& job) {
+        const Outlook outlook = value(prepare(*jobs.disk, job));
         jobs.disk = std::move(hooks);
         return jobs.carry_out(*outlook.plan);
     };
@@ -224,9 +224,9 @@ TEST_CASE("a folder that is swapped for a link does not lead a run astray", "[di
     Jobs jobs(temp.path("state"));
     const auto operation = GENERATE(Operation::copy, Operation::move);
     const bool swap_source = GENERATE(false, true);
-    Request request = copy({temp.path("from/box")}, temp.path("to"));
-    request.operation = operation;
-    const Ran ran = jobs.run_after(request, [&] {
+    Job job = copy({temp.path("from/box")}, temp.path("to"));
+    job.operation = operation;
+    const Ran ran = jobs.run_after(job, [&] {
         const std::string victim = temp.path(swap_source ? "from/box" : "to/box");
         std::filesystem::rename(victim, temp.path("put away"));
         std::filesystem::create_directory_symlink(temp.path("elsewhere"), victim);
@@ -264,11 +264,11 @@ TEST_CASE("what reading found out is remembered, until one of the two is touched
     temp.write("from/a", "equal");
     temp.write("to/a", "equal");
     temp.date("from/a", 1'900'000'000);
-    const auto request = with(copy({temp.path("from/a")}, temp.path("to")), Decision::skip);
+    const auto job = with(copy({temp.path("from/a")}, temp.path("to")), Decision::skip);
     const auto store = value(Store::open(temp.path("state")));
     const auto finding_after_reads = [&] {
         Counting disk;
-        const Outlook outlook = value(prepare(disk, request, store.get()));
+        const Outlook outlook = value(prepare(disk, job, store.get()));
         return std::pair(*outlook.plan->items[0].collision->finding, disk.reads > 0);
     };
     CHECK(finding_after_reads() == std::pair(Finding::same, true));
@@ -288,14 +288,14 @@ TEST_CASE("a rule by finding and size: the larger one wins, and what it does not
         temp.write(std::string("to/") + name, to);
     }
     temp.write("to/larger-2", "somebody else's");
-    Request request = copy({temp.path("from")}, temp.path("to"));
-    request.shape.contents = true;
-    for (auto& sized : request.rules.when_sized) {
+    Job job = copy({temp.path("from")}, temp.path("to"));
+    job.structure.contents = true;
+    for (auto& sized : job.policy.when_sized) {
         sized[static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
         sized[static_cast<std::size_t>(SizeRelation::smaller)] = Decision::skip;
     }
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(request);
+    const Ran ran = jobs.run(job);
     CHECK(ran.item(temp.path("to/larger")).result == Outcome::overwritten);
     CHECK(ran.item(temp.path("to/smaller")).result == Outcome::skipped);
     CHECK(ran.item(temp.path("to/even")).result == Outcome::undecided);

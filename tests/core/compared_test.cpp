@@ -57,13 +57,13 @@ TEST_CASE("what was compared before a stop is remembered, and not read again", "
         temp.write("from/" + std::to_string(number), "same length " + std::to_string(number % 10));
         temp.write("to/" + std::to_string(number), "same length " + std::to_string(number % 5));
     }
-    Request request = copy({temp.path("from")}, temp.path("to"));
-    request.shape.contents = true;
+    Job job = copy({temp.path("from")}, temp.path("to"));
+    job.structure.contents = true;
     CountsOpens disk;
     Memory memory;
     KnownContents known;
-    const auto batch = std::make_shared<const Batch>(value(gather(disk, request.sources)));
-    const Outlook seen = value(look_ahead(disk, request, batch, known));
+    const auto batch = std::make_shared<const Batch>(value(gather(disk, job.what.sources)));
+    const Outlook seen = value(look_ahead(disk, job, batch, known));
     REQUIRE(seen.plan->not_compared.size() == count);
     disk.opened = 0;
     std::stop_source stop;
@@ -83,7 +83,7 @@ TEST_CASE("what was compared before a stop is remembered, and not read again", "
     CHECK(memory.told.size() == count);
     REQUIRE(reported.size() == count);
     CHECK(reported.back() == count);
-    const Outlook outlook = plan_again(request, seen, fresh);
+    const Outlook outlook = plan_again(job, seen, fresh);
     int same = 0;
     for (const ItemId id : outlook.plan->colliding) {
         const Item& item = outlook.plan->items[id];

@@ -132,12 +132,12 @@ TEST_CASE("links stay links, or are followed when asked", "[disk][gather]") {
     temp.link("from/to-folder", "../real/box");
     temp.link("from/nowhere", "gone");
     Jobs jobs(temp.path("state"));
-    Request request = copy({temp.path("from")}, temp.path("to"));
-    jobs.run(request);
+    Job job = copy({temp.path("from")}, temp.path("to"));
+    jobs.run(job);
     CHECK(std::filesystem::is_symlink(temp.path("to/from/to-file")));
-    request.follow_links = true;
-    request.destination = temp.path("followed");
-    const Ran ran = jobs.run(request);
+    job.what.follow_links = true;
+    job.into = temp.path("followed");
+    const Ran ran = jobs.run(job);
     CHECK(temp.read("followed/from/to-file") == "bytes");
     CHECK(temp.read("followed/from/to-folder/file") == "bytes");
     CHECK(ran.item(temp.path("followed/from/nowhere")).result == Outcome::failed);
@@ -170,8 +170,8 @@ TEST_CASE("too little room, a thing onto itself or into itself are refused befor
     temp.write("box/inner/file", std::string(300'000, 'x'));
     temp.link("way in", "box/inner");
     const auto disk = make_disk();
-    const auto refusals = [&](const Request& request) {
-        const auto outlook = prepare(*disk, request);
+    const auto refusals = [&](const Job& job) {
+        const auto outlook = prepare(*disk, job);
         return outlook ? outlook->refusals.size() : std::size_t{1};
     };
     const Tree before = tree_of(temp.path());
@@ -182,8 +182,8 @@ TEST_CASE("too little room, a thing onto itself or into itself are refused befor
     CHECK(refusals(copy({temp.path("nothing")}, temp.path("to"))) == 1);
     CHECK(refusals(copy({temp.path("box")}, temp.path("box/inner/file"))) == 1);
     CHECK(refusals(copy({temp.path("box")}, temp.path())) == 1);
-    Request inside = copy({temp.path("box")}, temp.path("box/inner"));
-    inside.shape = {true, Subfolders::none, false};
+    Job inside = copy({temp.path("box")}, temp.path("box/inner"));
+    inside.structure = {true, Subfolders::none, false};
     CHECK(refusals(inside) == 0);  // only the files directly in it: the destination is not among them
     CHECK(tree_of(temp.path()) == before);
     const Mount small = Mount::memory(temp.path("small"), "size=128k");

@@ -18,15 +18,15 @@ using namespace tavlo;
 
 namespace {
 
-Request with_single(Request request, const Plan& plan, const std::string& source, PairDecision decision) {
+Asked with_single(Asked asked, const Plan& plan, const std::string& source, PairDecision decision) {
     for (const ItemId id : plan.colliding)
         if (plan.source_path(plan.items[id]) == source) {
             decision.pair = plan.pair(plan.items[id]);
-            request.rules.single.add(source, decision);
-            return request;
+            asked.decisions.add(source, decision);
+            return asked;
         }
     FAIL("no collision for " << source);
-    return request;
+    return asked;
 }
 
 }  // namespace
@@ -87,14 +87,14 @@ TEST_CASE("the one that is there gets another name, and the incoming one its pla
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     Jobs jobs(temp.path("state"));
     const std::vector<std::string> sources{temp.path("from/report.pdf"), temp.path("from/box"), temp.path("from/file")};
-    Request request = moves ? move(sources, temp.path("to")) : copy(sources, temp.path("to"));
-    const auto plan = value(prepare(*jobs.disk, request)).plan;
+    Asked asked = moves ? move(sources, temp.path("to")) : copy(sources, temp.path("to"));
+    const auto plan = value(prepare(*jobs.disk, asked)).plan;
     PairDecision make_way{{}, Decision::rename, {}, {}, true};
-    request = with_single(request, *plan, temp.path("from/report.pdf"), make_way);
-    request = with_single(request, *plan, temp.path("from/box"), make_way);
+    asked = with_single(asked, *plan, temp.path("from/report.pdf"), make_way);
+    asked = with_single(asked, *plan, temp.path("from/box"), make_way);
     make_way.name = "the old folder";
-    request = with_single(request, *plan, temp.path("from/file"), make_way);
-    const Ran ran = jobs.run(request);
+    asked = with_single(asked, *plan, temp.path("from/file"), make_way);
+    const Ran ran = jobs.run(asked);
     CHECK(ran.of(Outcome::renamed) == 3);
     CHECK(ran.of(Outcome::created) == 4);
     CHECK(temp.read("to/report.pdf") == "incoming");
@@ -117,9 +117,9 @@ TEST_CASE("what is to make room and was changed meanwhile stays, and so does the
     temp.write("from/a", "incoming");
     temp.write("to/a", "held");
     Jobs jobs(temp.path("state"));
-    Request request = copy({temp.path("from/a")}, temp.path("to"));
-    request = with_single(request, *value(prepare(*jobs.disk, request)).plan, temp.path("from/a"), {{}, Decision::rename, {}, {}, true});
-    const Ran ran = jobs.run_after(request, [&] { temp.write("to/a", "held, and a day's work"); });
+    Asked asked = copy({temp.path("from/a")}, temp.path("to"));
+    asked = with_single(asked, *value(prepare(*jobs.disk, asked)).plan, temp.path("from/a"), {{}, Decision::rename, {}, {}, true});
+    const Ran ran = jobs.run_after(asked, [&] { temp.write("to/a", "held, and a day's work"); });
     CHECK(ran.of(Outcome::undecided) == 2);
     CHECK(temp.read("to/a") == "held, and a day's work");
     CHECK_FALSE(temp.has("to/a-2"));
@@ -133,11 +133,11 @@ TEST_CASE("a name that was typed is taken as it is, counted up where somebody ha
     }
     temp.write("to/taken", "x");
     Jobs jobs(temp.path("state"));
-    Request request = copy({temp.path("from/a"), temp.path("from/b"), temp.path("from/c")}, temp.path("to"));
-    const auto plan = value(prepare(*jobs.disk, request)).plan;
+    Asked asked = copy({temp.path("from/a"), temp.path("from/b"), temp.path("from/c")}, temp.path("to"));
+    const auto plan = value(prepare(*jobs.disk, asked)).plan;
     for (const auto& [source, name] : {std::pair("from/a", "mine"), {"from/b", "taken"}, {"from/c", "../out"}})
-        request = with_single(request, *plan, temp.path(source), {{}, Decision::rename, {}, name, false});
-    jobs.run(request);
+        asked = with_single(asked, *plan, temp.path(source), {{}, Decision::rename, {}, name, false});
+    jobs.run(asked);
     CHECK(temp.read("to/mine") == "incoming");
     CHECK(temp.read("to/taken-2") == "incoming");
     CHECK(temp.read("to/c-2") == "incoming");
@@ -158,9 +158,9 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
     const auto disk = make_disk();
     const auto batch = std::make_shared<const Batch>(value(gather(*disk, sources)));
     const bool holds = rc::check("sequences of decisions", [&] {
-        Request request = copy(sources, temp.path("to"));
+        Asked asked = copy(sources, temp.path("to"));
         KnownContents known;
-        Outlook outlook = value(look_ahead(*disk, request, batch, known));
+        Outlook outlook = value(look_ahead(*disk, asked, batch, known));
         const auto turns = *rc::gen::inRange(1, 8);
         std::map<std::string, PairDecision> last;
         for (int turn = 0; turn < turns; ++turn) {
@@ -176,12 +176,12 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
                 stroke.insert_or_assign(outlook.plan->source_path(outlook.plan->items[id]), decision);
                 last.insert_or_assign(outlook.plan->source_path(outlook.plan->items[id]), decision);
             }
-            request.rules.single.add(std::move(stroke));
-            outlook = plan_again(request, outlook, known);
+            asked.decisions.add(std::move(stroke));
+            outlook = plan_again(asked, outlook, known);
             std::set<std::string> names;
             std::set<std::string> making_room;
             for (const Item& item : outlook.plan->items) {
-                if (item.makes_room) making_room.insert(outlook.plan->source_path(item));
+                if (item.role == Role::makes_room) making_room.insert(outlook.plan->source_path(item));
                 const bool takes_name = item.outcome == Outcome::created || item.outcome == Outcome::renamed;
                 if (takes_name) RC_ASSERT(names.insert(outlook.plan->final_path(item)).second);
                 // a name that is taken is held by nothing, or by what makes room

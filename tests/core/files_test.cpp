@@ -158,12 +158,12 @@ TEST_CASE("a move of what was chosen leaves the rest where it is, and only folde
     temp.write("box/sub/c.pdf", "3");
     temp.write("box/other/d.txt", "4");
     Jobs jobs(temp.path("state"));
-    const Request request = move({temp.path("box")}, temp.path("to"));
-    const Batch all = value(gather(*jobs.disk, request.sources));
+    const Job job = move({temp.path("box")}, temp.path("to"));
+    const Batch all = value(gather(*jobs.disk, job.what.sources));
     Criteria pdf;
     pdf.names = {"*.pdf"};
     const auto batch = std::make_shared<const Batch>(choose(all, value(Selector::make(pdf, Kinds())), false));
-    const Ran ran = jobs.carry_out(*value(prepare(*jobs.disk, request, batch)).plan);
+    const Ran ran = jobs.carry_out(*value(prepare(*jobs.disk, job, batch)).plan);
     CHECK(ran.of(Outcome::failed) == 0);
     CHECK(temp.read("to/box/sub/c.pdf") == "3");
     CHECK_FALSE(temp.has("box/sub"));

@@ -26,9 +26,7 @@ struct Meetings {
         temp.date("to/" + name, then);
     }
     Outlook outlook(const Decisions& decisions = {}) const {
-        Request request = copy(sources, temp.path("to"));
-        request.rules.single = decisions;
-        return value(prepare(*make_disk(), request));
+        return value(prepare(*make_disk(), Asked(copy(sources, temp.path("to")), decisions)));
     }
 };
 
@@ -36,8 +34,7 @@ Decisions decide(const Plan& plan, const std::vector<std::pair<std::string, Deci
     Decisions decisions;
     for (const auto& [name, decision] : wanted)
         for (const ItemId id : plan.colliding)
-            if (plan.name(plan.items[id]) == name)
-                decisions.add(plan.source_path(plan.items[id]), {plan.pair(plan.items[id]), decision});
+            if (plan.name(plan.items[id]) == name) decisions.add(plan.source_path(plan.items[id]), {plan.pair(plan.items[id]), decision});
     return decisions;
 }
 
@@ -86,14 +83,14 @@ TEST_CASE("the rule that decisions amount to: by finding, by size where that tel
     const auto at = [](auto& table, Finding finding) -> auto& { return table[static_cast<std::size_t>(finding)]; };
     const auto by_finding = rule_after({{"larger", Decision::overwrite}, {"smaller", Decision::overwrite}, {"older", Decision::skip}});
     REQUIRE(by_finding);
-    CHECK(at(by_finding->rules.when, Finding::newer) == Decision::overwrite);
-    CHECK(at(by_finding->rules.when, Finding::older) == Decision::skip);
-    CHECK_FALSE(at(by_finding->rules.when, Finding::same_date));
+    CHECK(at(by_finding->policy.when, Finding::newer) == Decision::overwrite);
+    CHECK(at(by_finding->policy.when, Finding::older) == Decision::skip);
+    CHECK_FALSE(at(by_finding->policy.when, Finding::same_date));
     CHECK(by_finding->covered == 3);
     const auto by_size = rule_after({{"larger", Decision::overwrite}, {"smaller", Decision::rename}});
     REQUIRE(by_size);
-    CHECK(at(by_size->rules.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
-    CHECK(at(by_size->rules.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::smaller)] == Decision::rename);
+    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
+    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::smaller)] == Decision::rename);
     CHECK_FALSE(rule_after({{"older", Decision::overwrite}, {"older too", Decision::skip}}));
 }
 
@@ -101,15 +98,15 @@ TEST_CASE("of twins, the one that was chosen gets the name, whatever their order
     TempFolder temp;
     std::vector<std::string> sources;
     for (const char* from : {"one", "two", "three"}) sources.push_back(temp.write(std::string(from) + "/roster.ods", from));
-    Request request = copy(sources, temp.path("to"));
+    Asked asked = copy(sources, temp.path("to"));
     const auto disk = make_disk();
-    const auto before = value(prepare(*disk, request)).plan;
+    const auto before = value(prepare(*disk, asked)).plan;
     const Plan& undecided = *before;
     CHECK(twins_of(undecided, undecided.colliding.at(1)) == undecided.colliding);
     const std::vector<Decision> decisions{Decision::skip, Decision::overwrite, Decision::rename};
     for (std::size_t at = 0; at < 3; ++at)
-        request.rules.single.add(sources[at], {undecided.pair(undecided.items[undecided.colliding[at]]), decisions[at]});
-    const auto after = value(prepare(*disk, request)).plan;
+        asked.decisions.add(sources[at], {undecided.pair(undecided.items[undecided.colliding[at]]), decisions[at]});
+    const auto after = value(prepare(*disk, asked)).plan;
     const Plan& plan = *after;
     CHECK(plan.items[0].outcome == Outcome::skipped);
     CHECK(plan.items[1].outcome == Outcome::created);

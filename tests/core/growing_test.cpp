@@ -1,4 +1,4 @@
-#include "run/growing.h"
+#include "job/growing.h"
 
 #include <catch2/catch.hpp>
 #include <chrono>
@@ -40,17 +40,17 @@ std::uint64_t count(const Tree& tree) { return tree.size(); }
 TEST_CASE("what begins while it is counted ends as if it had waited: the same tree, one receipt, one undo", "[disk][growing]") {
     TempFolder temp;
     make_tree(temp);
-    Request request = copy({temp.path("from/box")}, temp.path("to"));
-    request.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
-    request.rules.otherwise = Decision::rename;
+    Job job = copy({temp.path("from/box")}, temp.path("to"));
+    job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+    job.policy.otherwise = Decision::rename;
     std::filesystem::copy(temp.path("to"), temp.path("waited"), std::filesystem::copy_options::recursive);
     for (const char* held : {"/box/5/sub/f5", "/box/50/sub/f1", "/box/9"})
         for (const char* top : {"to", "waited"}) temp.date(std::string(top) + held, 1'800'000'000);
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     {
         Jobs jobs(temp.path("state of the other"));
-        Request waiting = request;
-        waiting.destination = temp.path("waited");
+        Job waiting = job;
+        waiting.into = temp.path("waited");
         jobs.run(waiting);
     }
     Jobs jobs(temp.path("state"));
@@ -59,7 +59,7 @@ TEST_CASE("what begins while it is counted ends as if it had waited: the same tr
     std::uint64_t done_when_counted = 0;
     RunEvents events;
     events.item = [&](ItemId, const ReceiptItem&) { ++items; };
-    const auto head = value(carry_out_growing(*jobs.disk, *jobs.store, request, {}, events, [&](const Counted& counted) {
+    const auto head = value(carry_out_growing(*jobs.disk, *jobs.store, job, {}, events, [&](const Counted& counted) {
         counts.push_back(counted);
         done_when_counted = items;
     }));
@@ -89,7 +89,7 @@ TEST_CASE("a run that ends while it is counted finishes what it had counted, and
     make_tree(temp);
     std::filesystem::permissions(temp.path("from/box/3"), std::filesystem::perms(0750));
     Jobs jobs(temp.path("state"));
-    const Request request = copy({temp.path("from/box")}, temp.path("to"));
+    const Job job = copy({temp.path("from/box")}, temp.path("to"));
     std::stop_source stop;
     RunOptions options;
     options.stop = stop.get_token();
@@ -103,14 +103,14 @@ TEST_CASE("a run that ends while it is counted finishes what it had counted, and
     if (killed) {  // as after a kill between two parts: the journal is there, the process is not
         struct Gone {};
         try {
-            (void)carry_out_growing(*jobs.disk, *jobs.store, request, {}, events, [&](const Counted& counted) {
+            (void)carry_out_growing(*jobs.disk, *jobs.store, job, {}, events, [&](const Counted& counted) {
                 if (counted.items > 2000) throw Gone();
             });
             FAIL("it was to be killed");
         } catch (const Gone&) {
         }
     } else {
-        const auto stopped = value(carry_out_growing(*jobs.disk, *jobs.store, request, options, events));
+        const auto stopped = value(carry_out_growing(*jobs.disk, *jobs.store, job, options, events));
         CHECK(stopped.state == RunState::stopped);
     }
     const auto recovered = value(recover(*jobs.disk, *jobs.store));
@@ -135,8 +135,8 @@ TEST_CASE("what cannot begin before it is counted is refused with its reason, an
     temp.write("from/box/a", "a");
     temp.write("from/other/box/a", "a");
     Jobs jobs(temp.path("state"));
-    const auto refused = [&](const Request& request) {
-        const auto head = carry_out_growing(*jobs.disk, *jobs.store, request);
+    const auto refused = [&](const Job& job) {
+        const auto head = carry_out_growing(*jobs.disk, *jobs.store, job);
         REQUIRE_FALSE(head);
         return describe(head.error());
     };

@@ -14,9 +14,9 @@ using namespace tavlo;
 
 namespace {
 
-Request clearing(Request request, Clearing how) {
-    request.rules.clearing = how;
-    return request;
+Job clearing(Job job, Clearing how) {
+    job.clearing = how;
+    return job;
 }
 
 void make_destination(const TempFolder& temp) {
@@ -78,9 +78,9 @@ TEST_CASE("what would leave and is a source, or holds one, is refused before any
     temp.write("from/c", "c");
     temp.link("shortcut", temp.path("to/box"));
     const auto disk = make_disk();
-    const auto refusals = [&](const Request& request) {
+    const auto refusals = [&](const Job& job) {
         std::string all;
-        for (const Error& refusal : value(prepare(*disk, request)).refusals) all += describe(refusal) + "\n";
+        for (const Error& refusal : value(prepare(*disk, job)).refusals) all += describe(refusal) + "\n";
         return all;
     };
     using Catch::Contains;
@@ -90,8 +90,8 @@ TEST_CASE("what would leave and is a source, or holds one, is refused before any
     CHECK_THAT(refusals(clearing(copy({temp.path("shortcut/inner/a")}, to), Clearing::extra)), Contains("comes out of it"));
     CHECK_THAT(refusals(clearing(move({temp.path("to/box")}, to), Clearing::all)), Contains("is of the batch itself"));
     CHECK_THAT(refusals(clearing(move({temp.path("to/b")}, to), Clearing::all)), Contains("is of the batch itself"));
-    Request contents = clearing(copy({temp.path("to/box")}, to), Clearing::extra);
-    contents.shape.contents = true;
+    Job contents = clearing(copy({temp.path("to/box")}, to), Clearing::extra);
+    contents.structure.contents = true;
     CHECK_THAT(refusals(contents), Contains("is of the batch itself"));
     CHECK_THAT(refusals(clearing(copy({temp.path("from/c")}, "/"), Clearing::extra)), Contains("root of the whole system"));
     CHECK_THAT(refusals(clearing(copy({}, to), Clearing::extra)), Contains("nothing of the batch"));
@@ -145,11 +145,10 @@ TEST_CASE("folders on the way are kept from a level on, and a move leaves them",
     temp.write("elsewhere/c", "c");
     std::filesystem::permissions(temp.path("office/2031"), std::filesystem::perms(0750));
     Jobs jobs(temp.path("state"));
-    Request request =
-        move({temp.path("office/2031/May/a"), temp.path("office/2030/June"), temp.path("office/top"), temp.path("elsewhere/c")},
-             temp.path("to"));
-    request.shape.kept_from = temp.path("office");
-    const Ran ran = jobs.run(request);
+    Job job = move({temp.path("office/2031/May/a"), temp.path("office/2030/June"), temp.path("office/top"), temp.path("elsewhere/c")},
+                   temp.path("to"));
+    job.structure.kept_from = temp.path("office");
+    const Ran ran = jobs.run(job);
     CHECK(ran.of(Outcome::created) == 8);  // 2031, May, a, 2030, June, b, top, c
     CHECK(temp.read("to/2031/May/a") == "a");
     CHECK(temp.read("to/2030/June/b") == "b");

@@ -24,7 +24,7 @@ struct Situation {
     std::map<std::string, std::string> to;    ///< contents by path below the destination
     bool moves = false;
     Decision decision = Decision::undecided;
-    Shape shape{};
+    Structure structure{};
     bool keeps_way = false;  ///< the folder `from` of the sources
     Clearing clearing = Clearing::none;
     std::vector<std::uint64_t> undone_first{};  ///< items that are undone before the others, counted round
@@ -34,8 +34,8 @@ struct Situation {
 };
 
 std::ostream& operator<<(std::ostream& out, const Situation& s) {
-    out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.shape.contents ? " contents" : "")
-        << (s.shape.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.shape.subfolders)
+    out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.structure.contents ? " contents" : "")
+        << (s.structure.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.structure.subfolders)
         << (s.keeps_way ? " keeping the way" : "") << " clearing " << static_cast<int>(s.clearing);
     out << (s.across ? " across" : "") << (s.comes_back ? ", comes back under another number" : "")
         << (s.mounted ? " with a mount in the destination" : "");
@@ -82,25 +82,25 @@ void check(const Situation& situation) {
     const Mount third = mountable ? Mount::memory(temp.path("to/a")) : Mount();
     write(temp, "to", situation.to);
     Jobs jobs(temp.path("state"));
-    Request request;
-    request.operation = situation.moves ? Operation::move : Operation::copy;
+    Job job;
+    job.operation = situation.moves ? Operation::move : Operation::copy;
     for (const char* top : {"one", "two"})
-        if (temp.has(std::string("from/") + top)) request.sources.push_back(temp.path(std::string("from/") + top));
-    RC_PRE(!request.sources.empty());
-    request.destination = temp.path("to");
-    request.shape = situation.shape;
-    if (situation.keeps_way) request.shape.kept_from = temp.path();
-    request.rules.otherwise = situation.decision;
-    request.rules.clearing = situation.clearing;
+        if (temp.has(std::string("from/") + top)) job.what.sources.push_back(temp.path(std::string("from/") + top));
+    RC_PRE(!job.what.sources.empty());
+    job.into = temp.path("to");
+    job.structure = situation.structure;
+    if (situation.keeps_way) job.structure.kept_from = temp.path();
+    job.policy.otherwise = situation.decision;
+    job.clearing = situation.clearing;
     const TreeOptions names_and_bytes{.folder_times = false, .hard_links = true};
     const Tree from = tree_of(temp.path("from"), names_and_bytes);
     const Tree to = tree_of(temp.path("to"), names_and_bytes);
 
     KnownContents known;
-    auto batch = std::make_shared<const Batch>(value(gather(*jobs.disk, request.sources)));
-    const Outlook seen = value(look_ahead(*jobs.disk, request, std::move(batch), known));
+    auto batch = std::make_shared<const Batch>(value(gather(*jobs.disk, job.what.sources)));
+    const Outlook seen = value(look_ahead(*jobs.disk, job, std::move(batch), known));
     RC_ASSERT(compare_pairs(*jobs.disk, *seen.plan, known, nullptr).has_value());
-    const Outlook outlook = plan_again(request, seen, known);
+    const Outlook outlook = plan_again(job, seen, known);
     if (outlook.plan->items.size() == outlook.plan->leaving.size() && situation.clearing != Clearing::none) {
         RC_ASSERT(!outlook.refusals.empty());  // nothing arrives: that would only empty the destination
         return;
@@ -108,9 +108,9 @@ void check(const Situation& situation) {
     RC_ASSERT(outlook.refusals.empty());
     // what other rules would come to is foretold as they then come
     for (const auto decision : {Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename}) {
-        Request other = request;
-        other.rules.otherwise = decision;
-        const auto foretold = outcomes_by(*outlook.plan, request.rules, other.rules);
+        Job other = job;
+        other.policy.otherwise = decision;
+        const auto foretold = outcomes_by(*outlook.plan, wishes_of(job), wishes_of(other));
         if (!foretold) continue;
         const Outlook then = plan_again(other, outlook, known);
         RC_ASSERT(then.plan->colliding == outlook.plan->colliding);
@@ -175,10 +175,10 @@ TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, an
         situation.across = *rc::gen::element(false, false, true);
         situation.comes_back = *rc::gen::element(false, true);
         situation.mounted = *rc::gen::element(false, false, false, true);
-        situation.shape.contents = *rc::gen::arbitrary<bool>();
-        situation.shape.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
-        situation.shape.flatten = *rc::gen::element(false, false, true);
-        if (situation.shape.flatten) situation.shape.subfolders = Subfolders::all;
+        situation.structure.contents = *rc::gen::arbitrary<bool>();
+        situation.structure.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
+        situation.structure.flatten = *rc::gen::element(false, false, true);
+        if (situation.structure.flatten) situation.structure.subfolders = Subfolders::all;
         RC_CLASSIFY(!situation.undone_first.empty(), "undone in two parts");
         RC_CLASSIFY(situation.across && situation.comes_back, "on a disk that comes back under another number");
         RC_LOG() << situation;

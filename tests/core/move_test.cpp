@@ -74,10 +74,10 @@ TEST_CASE("a flat move takes the folders that it emptied, contents leaves the fo
     temp.write("from/box/sub/b", "two");
     Jobs jobs(temp.path("state"));
     const Tree before = tree_of(temp.path("from"), {.folder_times = false});
-    Request request = move({temp.path("from/box")}, temp.path("to"));
+    Job job = move({temp.path("from/box")}, temp.path("to"));
     const bool flat = GENERATE(true, false);
-    request.shape = flat ? Shape{false, Subfolders::all, true} : Shape{true, Subfolders::all, false};
-    const Ran ran = jobs.run(request);
+    job.structure = flat ? Structure{false, Subfolders::all, true} : Structure{true, Subfolders::all, false};
+    const Ran ran = jobs.run(job);
     CHECK(temp.has("from/box") == !flat);
     CHECK(temp.read(flat ? "to/b" : "to/sub/b") == "two");
     jobs.undo(ran.head.id);

@@ -68,16 +68,16 @@ struct Scene {
             if (batch.source_path(entry) == source) known.learn(pair_of(entry.status, held->status), same);
     }
 
-    Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy, Shape shape = {}) {
-        rules.otherwise = otherwise;
+    Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy, Structure shape = {}) {
+        wishes.operation = operation;
+        wishes.policy.otherwise = otherwise;
         const auto shared = std::make_shared<const Batch>(batch);
-        return make_plan(operation, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), destination, rules,
-                         known);
+        return make_plan(wishes, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), destination, known);
     }
 
     Batch batch;
     Destination destination;
-    Rules rules;
+    Wishes wishes;
     KnownContents known;
     std::uint64_t source_device = 1;
     std::uint64_t inode = 100;
@@ -133,7 +133,7 @@ TEST_CASE("an unread pair is not decided by a rule, only by a person", "[plan]")
     scene.hold("a");
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::undecided);
     const Pair pair = pair_of(scene.batch.entries[id].status, scene.destination.folders.at("").find("a")->status);
-    scene.rules.single.add("/from/a", {pair, Decision::skip});
+    scene.wishes.decisions.add("/from/a", {pair, Decision::skip});
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::skipped);
     scene.batch.entries[id].status.id.modified_ns += 1;  // another pair now: the decision does not hold
     CHECK(scene.plan().items[0].outcome == Outcome::undecided);
@@ -292,7 +292,7 @@ TEST_CASE("what the destination cannot hold under its name can arrive under the 
     scene.add("/from/" + std::string(60, 'x') + ".pdf");
     const Plan refused = scene.plan(Decision::overwrite);
     CHECK(refused.totals.of(Outcome::failed) == 7);
-    scene.rules.adapt_names = true;
+    scene.wishes.policy.adapt_names = true;
     const Plan adapted = scene.plan(Decision::overwrite);
     CHECK(adapted.totals.of(Outcome::failed) == 0);
     std::vector<std::string> names;

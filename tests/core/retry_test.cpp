@@ -1,8 +1,10 @@
-#include "run/retry.h"
+
+#include "job/retry.h"
 
 #include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "job/document.h"
 #include "run/recover.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
@@ -40,9 +42,9 @@ struct Failed {
         temp.write("to/box/bad-over", "held");
         from = tree_of(temp.path("from"), {.folder_times = false});
         to = tree_of(temp.path("to"), {.folder_times = false});
-        const auto request = with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")),
-                                  Decision::overwrite);
-        const auto plan = value(prepare(*jobs.disk, request)).plan;
+        const auto job = with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")),
+                              Decision::overwrite);
+        const auto plan = value(prepare(*jobs.disk, job)).plan;
         Refusing refusing;
         head = value(carry_out(refusing, *jobs.store, *plan, {}));
     }
@@ -115,6 +117,27 @@ TEST_CASE("trying again takes no name that something else holds by now, and no d
     CHECK(failed.temp.read("to/box/bad-over") == "held, and a day's work");
 }
 
+TEST_CASE("trying again makes new names by the scheme that was chosen, and gives none of them to two", "[disk][retry]") {
+    TempFolder temp;
+    for (const char* name : {"bad.txt", "bad2.txt"}) {
+        temp.write(std::string("from/") + name, "incoming");
+        temp.write(std::string("to/") + name, "held");
+    }
+    temp.write("to/copy of bad2.txt", "somebody's");
+    Job job = with(copy({temp.path("from/bad.txt"), temp.path("from/bad2.txt")}, temp.path("to")), Decision::rename);
+    job.policy.new_names = {NewNames::Scheme::pattern, "copy of {name}{ext}"};
+    Jobs jobs(temp.path("state"));
+    Refusing refusing;
+    const auto plan = value(prepare(*jobs.disk, job)).plan;
+    const auto failed = value(carry_out(refusing, *jobs.store, *plan, {.job = to_json(job)}));
+    REQUIRE(failed.totals.of(Outcome::failed) == 2);
+    const Again again = value(failed_again(*jobs.disk, *jobs.store, failed.id, {}));
+    CHECK(value(carry_on_settled(*jobs.disk, *jobs.store, failed.id, again.settlement)).totals.of(Outcome::renamed) == 2);
+    CHECK(temp.read("to/copy of bad.txt") == "incoming");
+    CHECK(temp.read("to/copy of bad2.txt") == "somebody's");
+    CHECK(temp.read("to/copy of bad2-2.txt") == "incoming");
+}
+
 TEST_CASE("chosen items are taken back, what hangs on them too, and the rest later", "[disk][undo]") {
     const bool moves = GENERATE(false, true);
     TempFolder temp;
@@ -123,8 +146,8 @@ TEST_CASE("chosen items are taken back, what hangs on them too, and the rest lat
     Jobs jobs(temp.path("state"));
     const Tree from = tree_of(temp.path("from"), {.folder_times = false});
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const auto request = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
-    const Ran ran = jobs.run(with(request, Decision::overwrite));
+    const auto job = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
+    const Ran ran = jobs.run(with(job, Decision::overwrite));
     const auto number_of = [&](const std::string& name) {
         for (std::uint64_t number = 0; number < ran.items.size(); ++number)
             if (ran.items[number].source == temp.path("from/box/" + name)) return number;

@@ -23,25 +23,25 @@ struct Left {
         temp.write("to/box/beside", "held too");
         from = tree_of(temp.path("from"), {.folder_times = false});
         to = tree_of(temp.path("to"), {.folder_times = false});
-        request = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
-        first = jobs.run(request);
+        job = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
+        first = jobs.run(job);
         REQUIRE(first.of(Outcome::undecided) == 2);
     }
     /// Gathers again what is still there, with these decisions.
     std::shared_ptr<const Plan> planned(std::vector<std::pair<std::string, Decision>> decisions) {
-        const auto plan = value(prepare(*jobs.disk, request)).plan;
-        Request decided = request;
-        decided.rules.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        const auto plan = value(prepare(*jobs.disk, job)).plan;
+        Asked decided = job;
+        decided.job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
         for (const ItemId id : plan->colliding)
             for (const auto& [name, decision] : decisions)
                 if (plan->name(plan->items[id]) == name)
-                    decided.rules.single.add(plan->source_path(plan->items[id]), {plan->pair(plan->items[id]), decision});
+                    decided.decisions.add(plan->source_path(plan->items[id]), {plan->pair(plan->items[id]), decision});
         return value(prepare(*jobs.disk, decided)).plan;
     }
 
     TempFolder temp;
     Jobs jobs;
-    Request request;
+    Job job;
     Tree from;
     Tree to;
     Ran first;
@@ -75,13 +75,13 @@ TEST_CASE("a run goes on with what was left undecided, under its own receipt, an
 
 TEST_CASE("what a plan does besides, or for another destination, is not that run's; an undone run is not gone on with", "[disk][settle]") {
     Left left(false);
-    left.request.sources.push_back(left.temp.write("from/another", "x"));
+    left.job.what.sources.push_back(left.temp.write("from/another", "x"));
     const auto with_more = left.planned({{"over", Decision::overwrite}});
     CHECK_FALSE(value(settlement_of(*left.jobs.store, left.first.head.id, *with_more)).complete);
-    left.request.sources.pop_back();
-    left.request.destination = left.temp.path("elsewhere");
+    left.job.what.sources.pop_back();
+    left.job.into = left.temp.path("elsewhere");
     CHECK_FALSE(value(settlement_of(*left.jobs.store, left.first.head.id, *left.planned({}))).complete);
-    left.request.destination = left.temp.path("to");
+    left.job.into = left.temp.path("to");
     const auto plan = left.planned({{"over", Decision::overwrite}});
     left.jobs.undo(left.first.head.id);
     CHECK_FALSE(settlement_of(*left.jobs.store, left.first.head.id, *plan));

@@ -20,10 +20,10 @@ namespace {
 
 /// A run on a thread of its own, that can be watched.
 struct Going {
-    Going(const std::string& state, const Request& request, std::shared_ptr<Pace> with) : pace(std::move(with)) {
-        thread = std::jthread([this, state, request] {
+    Going(const std::string& state, const Job& job, std::shared_ptr<Pace> with) : pace(std::move(with)) {
+        thread = std::jthread([this, state, job] {
             Jobs jobs(state);
-            const auto plan = value(prepare(*jobs.disk, request)).plan;
+            const auto plan = value(prepare(*jobs.disk, job)).plan;
             RunOptions options;
             options.pace = pace.get();
             options.stop = stop.get_token();

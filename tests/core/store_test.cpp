@@ -331,9 +331,9 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
             going.emplace_back([&, program] {
                 const auto disk = make_disk();
                 const auto store = Store::open(temp.path("state"));
-                Request request = copy({temp.path("from/" + std::to_string(program))}, temp.path("to"));
-                request.shape.contents = true;
-                const auto outlook = store ? prepare(*disk, request) : Result<Outlook>(failure(store.error()));
+                Job job = copy({temp.path("from/" + std::to_string(program))}, temp.path("to"));
+                job.structure.contents = true;
+                const auto outlook = store ? prepare(*disk, job) : Result<Outlook>(failure(store.error()));
                 const auto head = outlook ? carry_out(*disk, **store, *outlook->plan, {}) : Result<ReceiptHead>(failure(outlook.error()));
                 if (!head) why[static_cast<std::size_t>(program)] = describe(head.error());
                 if (head && head->totals.of(Outcome::created) == files) ++good;

@@ -19,7 +19,7 @@ namespace {
 struct Way {
     const char* words;
     const char* options;
-    Shape shape;
+    Structure structure;
     bool picked = false;  ///< the two scans and the list instead, from three folders
     Clearing clearing = Clearing::none;
 };
@@ -68,15 +68,15 @@ std::string page() {
         Jobs jobs(temp.path("state"));
         const std::vector<std::string> sources = way.picked ? std::vector<std::string>{"Permits/May/permit-0412.pdf", "rates.csv"}
                                                             : std::vector<std::string>{"Permits", "rates.csv"};
-        Request request = copy({}, temp.path("Destination"));
+        Job job = copy({}, temp.path("Destination"));
         std::string words;
         for (const auto& source : sources) {
-            request.sources.push_back(temp.path(source));
+            job.what.sources.push_back(temp.path(source));
             words += " " + source;
         }
-        request.shape = way.shape;
-        if (std::string(way.options).starts_with("--keep-from")) request.shape.kept_from = temp.path();
-        request.rules.clearing = way.clearing;
+        job.structure = way.structure;
+        if (std::string(way.options).starts_with("--keep-from")) job.structure.kept_from = temp.path();
+        job.clearing = way.clearing;
         const bool clears = way.clearing != Clearing::none;
         if (clears) {
             temp.write("Destination/Permits/May/old.pdf", "old");
@@ -84,7 +84,7 @@ std::string page() {
             temp.write("Destination/Rosters/week-1.ods", "week");
         }
         const std::string before = clears ? "Before:\n\n```\n" + as_lines(temp, "Destination") + "```\n\nAfter:\n\n" : "";
-        const Ran ran = jobs.run(request);
+        const Ran ran = jobs.run(job);
         CHECK(ran.of(Outcome::failed) == 0);
         out << "\n## " << way.words << "\n\n`tavloctl copy" << words << " --into Destination`, options: `" << way.options << "`\n\n"
             << before << "```\n"

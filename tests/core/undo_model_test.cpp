@@ -106,9 +106,8 @@ void check(const Situation& situation) {
     if (elsewhere)
         for (const auto& path : situation.to) there.write("to/box/" + path, "held, and longer " + path);
     Jobs jobs(temp.path("state"));
-    const auto request =
-        situation.moves ? move({temp.path("from/box")}, there.path("to")) : copy({temp.path("from/box")}, there.path("to"));
-    const Ran ran = jobs.run(with(request, situation.decision));
+    const auto job = situation.moves ? move({temp.path("from/box")}, there.path("to")) : copy({temp.path("from/box")}, there.path("to"));
+    const Ran ran = jobs.run(with(job, situation.decision));
     std::set<std::string> theirs;
     if (!elsewhere)
         for (const auto& [what, which] : situation.meddled) theirs.merge(meddle(temp, ran, what, which));

@@ -61,12 +61,12 @@ TEST_CASE("an undo can be undone, again and again", "[disk][undo]") {
     temp.write("to/box/a", "old a");
     const auto operation = GENERATE(Operation::copy, Operation::move);
     const TreeOptions names_and_bytes{.folder_times = false, .hard_links = true};
-    Request request = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
-    request.operation = operation;
+    Job job = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
+    job.operation = operation;
     Jobs jobs(temp.path("state"));
     const Tree before_from = tree_of(temp.path("from"), names_and_bytes);
     const Tree before_to = tree_of(temp.path("to"), names_and_bytes);
-    Ran last = jobs.run(request);
+    Ran last = jobs.run(job);
     const Tree after_from = tree_of(temp.path("from"), names_and_bytes);
     const Tree after_to = tree_of(temp.path("to"), names_and_bytes);
     for (int turn = 0; turn < 4; ++turn) {
@@ -153,8 +153,8 @@ TEST_CASE("the Safe is private, in the highest folder that may be written, and n
     CHECK(entry.stored.starts_with(temp.path("disk/.tavlo-safe-")));
     const auto safe = std::filesystem::path(entry.stored).parent_path().parent_path().parent_path();
     CHECK(std::filesystem::status(safe).permissions() == std::filesystem::perms::owner_all);
-    Request everything = copy({temp.path("disk")}, temp.path("copy"));
-    everything.shape.contents = true;
+    Job everything = copy({temp.path("disk")}, temp.path("copy"));
+    everything.structure.contents = true;
     for (const ReceiptItem& item : jobs.run(everything).items) CHECK(item.source.find(".tavlo-safe-") == std::string::npos);
 }
 

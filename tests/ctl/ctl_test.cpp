@@ -41,9 +41,9 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     temp.date("to/box/older", 2'500'000'000, 5);
     const Tree from = tree_of(temp.path("from"));
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const std::vector<std::string> request{"copy",   temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite",
-                                           "--when", "older=rename",        "--when", "same=skip",     "--json"};
-    auto planned = request;
+    const std::vector<std::string> job{"copy",   temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite",
+                                       "--when", "older=rename",        "--when", "same=skip",     "--json"};
+    auto planned = job;
     planned.emplace_back("--plan");
     const Answer plan = tavloctl.run(planned);
     CHECK(plan.status == 0);
@@ -55,7 +55,7 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
     CHECK_FALSE(temp.has("xdg"));  // a plan changes nothing at all
 
-    const Answer ran = tavloctl.run(request);
+    const Answer ran = tavloctl.run(job);
     CHECK(ran.status == 0);
     const Json receipt = ran.json();
     CHECK(receipt["state"] == "done");
@@ -235,16 +235,16 @@ TEST_CASE("what else is in the destination leaves it when asked, is told of, and
     temp.write("to/box/extra", "22");
     temp.write("to/more/deep", "333");
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const std::vector<std::string> request{
-        "copy", temp.path("from/box"), "--into", temp.path("to"), "--when", "same=skip", "--clear", "extra", "--json"};
-    auto planned = request;
+    const std::vector<std::string> job{"copy",  temp.path("from/box"), "--into", temp.path("to"), "--when", "same=skip", "--clear", "extra",
+                                       "--json"};
+    auto planned = job;
     planned.emplace_back("--plan");
     const Json plan = tavloctl.run(planned).json();
     CHECK(plan["totals"]["removed"] == 2);
     CHECK(plan["totals"]["bytes"] == 0);  // nothing arrives
     CHECK(Json(item_for(plan, temp.path("to/more")))["type"] == "folder");
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
-    const Answer ran = tavloctl.run(request);
+    const Answer ran = tavloctl.run(job);
     CHECK(ran.status == 0);
     const Json receipt = ran.json();
     const Json left = item_for(receipt, temp.path("to/more"));

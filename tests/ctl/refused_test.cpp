@@ -89,11 +89,11 @@ TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl]
         {"safe", "empty", "--older-than", "soon"},
         {"run", temp.path("job.json")},
     };
-    for (const auto& request : requests) {
+    for (const auto& job : requests) {
         std::string line;
-        for (const auto& word : request) line += " '" + word + "'";
+        for (const auto& word : job) line += " '" + word + "'";
         CAPTURE(line);
-        const Answer answer = tavloctl.run(request);
+        const Answer answer = tavloctl.run(job);
         CHECK(answer.status == 2);
         CHECK(answer.out.empty());
         CHECK(answer.err.starts_with("tavloctl: "));

@@ -49,8 +49,8 @@ void make_state(const TempFolder& temp, const std::string& state) {
     for (int i = 0; i < 20; i += 2) temp.write("to/box/" + std::to_string(i), "held, longer " + std::to_string(i));
     const auto disk = make_disk();
     const auto store = value(Store::open(state));
-    const auto request = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
-    REQUIRE(carry_out(*disk, *store, *value(prepare(*disk, request)).plan, {}));
+    const auto job = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
+    REQUIRE(carry_out(*disk, *store, *value(prepare(*disk, job)).plan, {}));
     Dies dies;
     RunOptions options;
     options.threads = 1;
@@ -169,7 +169,7 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
 
 TEST_CASE("the state of an older version is taken over: receipts, the Safe, and from schema 3 on what it left interrupted",
           "[damage][older]") {
-    const int schema = GENERATE(2, 3, 4);
+    const int schema = GENERATE(2, 3, 4, 5);
     const bool interrupted = GENERATE(false, true);
     TempFolder temp;
     const std::string state = temp.path("state");
@@ -179,8 +179,16 @@ TEST_CASE("the state of an older version is taken over: receipts, the Safe, and 
     } else {
         temp.write("from/box/1", "incoming");
         temp.write("to/box/1", "held, longer");
-        const auto plan = value(prepare(*make_disk(), with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite))).plan;
+        temp.write("from/box/roster", "incoming");
+        temp.write("to/box/roster/of 2031", "a folder that makes room");
+        Asked asked = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
+        const auto first = value(prepare(*make_disk(), asked)).plan;
+        for (const ItemId id : first->colliding)
+            if (first->name(first->items[id]) == "roster")
+                asked.decisions.add(first->source_path(first->items[id]), {first->pair(first->items[id]), Decision::rename, {}, {}, true});
+        const auto plan = value(prepare(*make_disk(), asked)).plan;
         REQUIRE(carry_out(*make_disk(), *value(Store::open(state)), *plan, {}));
+        REQUIRE(temp.has("to/box/roster-2/of 2031"));
     }
     const auto before = [&] {
         const auto store = value(Store::open(state));
@@ -218,5 +226,6 @@ TEST_CASE("the state of an older version is taken over: receipts, the Safe, and 
     }
     for (int i = 0; i < 20 && interrupted; ++i) CHECK(temp.read("from/box/" + std::to_string(i)) == "incoming " + std::to_string(i));
     CHECK(temp.read(interrupted ? "to/box/2" : "to/box/1").starts_with("held, longer"));
+    if (!interrupted) CHECK(temp.read("to/box/roster/of 2031") == "a folder that makes room");
     (void)empty_safe(*disk, **store);
 }

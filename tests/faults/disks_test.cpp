@@ -202,8 +202,8 @@ TEST_CASE("a move keeps a source whose attributes its target cannot hold, unless
     REQUIRE(::setxattr(temp.path("from/box/noted").c_str(), "user.comment", "keep me", 7, 0) == 0);
     REQUIRE(::setxattr(temp.path("from/box/kept").c_str(), "user.comment", "and me", 6, 0) == 0);
     Jobs jobs(temp.path("state"));
-    Request request = move({temp.path("from/box")}, disk.path + "/to");
-    const Ran ran = jobs.run(request);
+    Job job = move({temp.path("from/box")}, disk.path + "/to");
+    const Ran ran = jobs.run(job);
     const ReceiptItem& noted = ran.item(disk.path + "/to/box/noted");
     CHECK(noted.result == Outcome::failed);
     CHECK(noted.error.find("user.comment") != std::string::npos);
@@ -212,8 +212,8 @@ TEST_CASE("a move keeps a source whose attributes its target cannot hold, unless
     CHECK(temp.read("from/box/noted") == "noted");
     CHECK(temp.read("from/box/kept/below") == "below");
     CHECK_FALSE(temp.has("disk/to/box/noted"));
-    request.rules.may_lose = true;
-    const Ran lossy = jobs.run(request);
+    job.may_lose = true;
+    const Ran lossy = jobs.run(job);
     CHECK(lossy.of(Outcome::failed) == 0);
     CHECK(lossy.item(disk.path + "/to/box/noted").not_kept.find("user.comment") != std::string::npos);
     CHECK_FALSE(temp.has("from/box"));

@@ -8,8 +8,8 @@
 #include <set>
 
 #include "files/path.h"
+#include "job/retry.h"
 #include "run/recover.h"
-#include "run/retry.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
@@ -55,7 +55,7 @@ void make_scene(const std::string& from, const std::string& to) {
     write(to + "/more/file", "nor this");
 }
 
-struct Kind {
+struct Work {
     const char* words;
     Operation operation;
     bool other_file_system;
@@ -63,18 +63,18 @@ struct Kind {
     bool makes_room = false;  ///< what holds a name gets another one
 };
 
-/// Two file systems in memory, and a request from one into itself or the other.
+/// Two file systems in memory, and a job from one into itself or the other.
 struct Scene {
-    explicit Scene(const Kind& kind)
+    explicit Scene(const Work& kind)
         : one(Mount::memory(temp.path("one"))),
           two(Mount::memory(temp.path("two"))),
           from(one.path + "/from"),
           to((kind.other_file_system ? two.path : one.path) + "/to") {
-        request.operation = kind.operation;
-        request.sources = {from + "/box"};
-        request.destination = to;
-        request.rules.otherwise = Decision::overwrite;
-        request.rules.clearing = kind.clearing;
+        job.operation = kind.operation;
+        job.what.sources = {from + "/box"};
+        job.into = to;
+        job.policy.otherwise = Decision::overwrite;
+        job.clearing = kind.clearing;
     }
     /// As if nothing had been run yet.
     void begin() const {
@@ -89,17 +89,17 @@ struct Scene {
     Mount two;
     std::string from;
     std::string to;
-    Request request{};
+    Job job{};
 };
 
 }  // namespace
 
 TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
     const auto kind =
-        GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"copy across", Operation::copy, true},
-                 Kind{"move across", Operation::move, true}, Kind{"copy, emptied first", Operation::copy, false, Clearing::all},
-                 Kind{"move, leaving nothing extra", Operation::move, false, Clearing::extra},
-                 Kind{"copy, making room", Operation::copy, false, Clearing::none, true});
+        GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false}, Work{"copy across", Operation::copy, true},
+                 Work{"move across", Operation::move, true}, Work{"copy, emptied first", Operation::copy, false, Clearing::all},
+                 Work{"move, leaving nothing extra", Operation::move, false, Clearing::extra},
+                 Work{"copy, making room", Operation::copy, false, Clearing::none, true});
     const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""},
                                 Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
@@ -107,19 +107,19 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
     Scene scene(kind);
     NEEDS(scene.one)
     NEEDS(scene.two)
-    const auto& [temp, one, two, from, to, request] = scene;
+    const auto& [temp, one, two, from, to, job] = scene;
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
         scene.begin();
         CAPTURE(kind.words, error.code, static_cast<int>(error.fault), undoing, nth);
         const auto store = value(Store::open(temp.path("state")));
         const auto disk = make_disk();
-        std::shared_ptr<const Plan> plan = value(prepare(*disk, request)).plan;
+        std::shared_ptr<const Plan> plan = value(prepare(*disk, job)).plan;
         if (kind.makes_room) {
-            Request making_room = request;
+            Asked making_room = job;
             for (const ItemId id : plan->colliding)
-                making_room.rules.single.add(plan->source_path(plan->items[id]),
-                                             {plan->pair(plan->items[id]), Decision::rename, {}, {}, true});
+                making_room.decisions.add(plan->source_path(plan->items[id]),
+                                          {plan->pair(plan->items[id]), Decision::rename, {}, {}, true});
             plan = value(prepare(*disk, making_room)).plan;
         }
         if (undoing) {
@@ -155,12 +155,12 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
 
 TEST_CASE("what any one call made fail is tried again, undone in part over another failure, and undone whole", "[fault][retry]") {
     const auto kind =
-        GENERATE(Kind{"copy", Operation::copy, false}, Kind{"move", Operation::move, false}, Kind{"move across", Operation::move, true});
+        GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false}, Work{"move across", Operation::move, true});
     const Error error{Fault::io, EIO, "test", ""};
     Scene scene(kind);
     NEEDS(scene.one)
     NEEDS(scene.two)
-    const auto& [temp, one, two, from, to, request] = scene;
+    const auto& [temp, one, two, from, to, job] = scene;
     // (of two names of one file, one may come back before the other where a call fails: then they are two)
     const TreeOptions but_for_times{.folder_times = false, .hard_links = !kind.other_file_system};
     bool reached = true;
@@ -171,7 +171,7 @@ TEST_CASE("what any one call made fail is tried again, undone in part over anoth
         const Tree to_before = tree_of(to, but_for_times);
         const auto store = value(Store::open(temp.path("state")));
         const auto disk = make_disk();
-        const auto plan = value(prepare(*disk, request)).plan;
+        const auto plan = value(prepare(*disk, job)).plan;
         FaultAt faulty(nth, error);
         auto head = value(carry_out(faulty, *store, *plan, {}));
         reached = faulty.was_reached();

@@ -114,9 +114,9 @@ void check(const std::string& volume, const Interference& what, bool moves, Deci
     temp.write("to/box/held", "held, and longer than the other");
     temp.write("to/box/sub/held", "held in sub, and longer");
     Jobs jobs(state.path());
-    const auto request =
+    const auto job =
         with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")), decision);
-    const Outlook outlook = value(prepare(*jobs.disk, request));
+    const Outlook outlook = value(prepare(*jobs.disk, job));
     std::set<std::string> before = contents_of(volume);
     Meddled meddled(what.before_call, [&] {
         for (const auto& content : act(temp, what)) before.erase(content);

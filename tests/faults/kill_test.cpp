@@ -43,14 +43,14 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         if (other_file_system)
             for (const auto& entry : std::filesystem::directory_iterator(temp.path("mounted"))) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> request{operation, temp.path("from/box"), "--into",  temp.path(to), "--when", "newer=overwrite",
-                                           "--when",  "older=rename",        "--clear", clearing};
+    const std::vector<std::string> job{operation, temp.path("from/box"), "--into",  temp.path(to), "--when", "newer=overwrite",
+                                       "--when",  "older=rename",        "--clear", clearing};
 
     make_kill_scene(temp, "from", to);
     const Tree from_before = tree_of(temp.path("from"), without_folder_times);
     const Tree to_before = tree_of(temp.path(to), without_folder_times);
     const auto began = std::chrono::steady_clock::now();
-    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), request, -1) == 0);
+    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), job, -1) == 0);
     const auto takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     const Tree from_after = tree_of(temp.path("from"));
     const Tree to_after = tree_of(temp.path(to), without_folder_times);
@@ -66,7 +66,7 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         make_kill_scene(temp, "from", to);
         const long instant = up_to(takes * 11 / 10 + 1);
         CAPTURE(turn, instant, takes);
-        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), request, instant);
+        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), job, instant);
         const bool begun = !value(value(Store::open(temp.path("state")))->receipts()).empty();
         if (status == -1) ++interrupted;
         while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
@@ -105,9 +105,9 @@ TEST_CASE("killed while it is still being counted, a run is finished as far as i
     TempFolder temp("/dev/shm");
     for (int i = 0; i < 2600; ++i)
         temp.write("from/box/" + std::to_string(i % 40) + "/f" + std::to_string(i), "bytes of " + std::to_string(i));
-    const std::vector<std::string> request{"copy", temp.path("from/box"), "--into", temp.path("to"), "--while-counting"};
+    const std::vector<std::string> job{"copy", temp.path("from/box"), "--into", temp.path("to"), "--while-counting"};
     const auto began = std::chrono::steady_clock::now();
-    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), request, -1) == 0);
+    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), job, -1) == 0);
     const auto takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     CHECK(differences(tree_of(temp.path("to/box")), tree_of(temp.path("from/box"))) == "");
     std::mt19937_64 random(std::random_device{}());
@@ -116,7 +116,7 @@ TEST_CASE("killed while it is still being counted, a run is finished as far as i
         for (const char* name : {"to", "state"}) std::filesystem::remove_all(temp.path(name));
         const long instant = static_cast<long>(random() % static_cast<unsigned long>(takes));
         CAPTURE(turn, instant, takes);
-        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), request, instant);
+        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), job, instant);
         while (status == -1)
             status = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"recover"},
                                       random() % 2 == 0 ? static_cast<long>(random() % static_cast<unsigned long>(takes)) : -1);

@@ -70,7 +70,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         for (const auto& place : {disk, temp.path("memory")})
             for (const auto& entry : std::filesystem::directory_iterator(place)) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> request{
+    const std::vector<std::string> job{
         operation,     temp.path(files + "/from/box"), "--into", temp.path(files + "/to"), "--when", "newer=overwrite", "--when",
         "older=rename"};
     const std::vector<std::string> recovery(1, "recover");
@@ -86,7 +86,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         from_before = tree_of(temp.path(files + "/from"), without_folder_times);
         to_before = tree_of(temp.path(files + "/to"), without_folder_times);
         const auto began = std::chrono::steady_clock::now();
-        REQUIRE(run_tavloctl_for(TAVLOCTL, state, request, -1) == 0);
+        REQUIRE(run_tavloctl_for(TAVLOCTL, state, job, -1) == 0);
         takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     }
     const Tree from_after = tree_of(temp.path(files + "/from"), without_folder_times);
@@ -104,7 +104,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         const pid_t child = ::fork();
         if (child == 0) {
             ::setpgid(0, 0);
-            ::_exit(run_tavloctl_for(TAVLOCTL, state, request, -1));
+            ::_exit(run_tavloctl_for(TAVLOCTL, state, job, -1));
         }
         ::setpgid(child, child);
         ::usleep(static_cast<useconds_t>(instant));

@@ -86,9 +86,9 @@ TEST_CASE("a call that is carried out and answers an error loses nothing, and th
         before.merge(contents_of(two.path));
         const auto store = value(Store::open(temp.path("state")));
         const auto disk = make_disk();
-        Request request = with(copy({one.path + "/from/box"}, to), Decision::overwrite);
-        if (moves) request.operation = Operation::move;
-        auto plan = value(prepare(*disk, request)).plan;
+        Job job = with(copy({one.path + "/from/box"}, to), Decision::overwrite);
+        if (moves) job.operation = Operation::move;
+        auto plan = value(prepare(*disk, job)).plan;
         if (undoing) plan = std::make_shared<const Plan>(value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
         LostReply losing(nth, error);
         const ReceiptHead head = value(carry_out(losing, *store, *plan, {}));

@@ -42,8 +42,8 @@ TEST_CASE("a disk that fills up pauses the run, which goes on when there is room
     const Tree from = tree_of(temp.path("from"));
     Jobs jobs(temp.path("state"));
     const std::string to = small.path + "/to";
-    const Request request = moves ? move({temp.path("from/box")}, to) : copy({temp.path("from/box")}, to);
-    const Outlook outlook = value(prepare(*jobs.disk, request));
+    const Job job = moves ? move({temp.path("from/box")}, to) : copy({temp.path("from/box")}, to);
+    const Outlook outlook = value(prepare(*jobs.disk, job));
     REQUIRE(outlook.refusals.empty());
     fill(small.path, 2'000'000);  // by somebody else, after the plan
 
@@ -94,9 +94,9 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
     const auto before = tree_of(temp.path("from")).size();
     const auto disk = make_disk();
     auto store = value(Store::open(state.path));
-    const Request request =
+    const Job job =
         with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
-    const Outlook outlook = value(prepare(*disk, request));
+    const Outlook outlook = value(prepare(*disk, job));
     RunEvents events;
     int settled = 0;
     events.item = [&](ItemId, const ReceiptItem&) {

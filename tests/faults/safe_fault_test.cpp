@@ -53,19 +53,19 @@ TEST_CASE("what is mounted inside something that leaves stays, and emptying the 
     temp.write("volume/to/plain/file", "plain");
     temp.write("from/new", "new");
     Jobs jobs(temp.path("state"));
-    Request request = copy({temp.path("from/new")}, volume.path + "/to");
-    request.rules.clearing = Clearing::all;
+    Job job = copy({temp.path("from/new")}, volume.path + "/to");
+    job.clearing = Clearing::all;
     SECTION("one that is there when it is planned") {
         const Mount inside = Mount::memory(volume.path + "/to/old/deep/mounted");
         NEEDS(inside)
         temp.write("volume/to/old/deep/mounted/theirs", "theirs");
-        const Ran ran = jobs.run(request);
+        const Ran ran = jobs.run(job);
         CHECK(ran.item(volume.path + "/to/old").result == Outcome::failed);
         CHECK(ran.item(volume.path + "/to/plain").result == Outcome::removed);
         CHECK(temp.read("volume/to/old/deep/mounted/theirs") == "theirs");
     }
     SECTION("one that comes between the plan and the run") {
-        const Outlook outlook = value(prepare(*jobs.disk, request));
+        const Outlook outlook = value(prepare(*jobs.disk, job));
         const Mount inside = Mount::memory(volume.path + "/to/old/deep/mounted");
         NEEDS(inside)
         temp.write("volume/to/old/deep/mounted/theirs", "theirs");
@@ -73,7 +73,7 @@ TEST_CASE("what is mounted inside something that leaves stays, and emptying the 
         CHECK(temp.read("volume/to/old/deep/mounted/theirs") == "theirs");
     }
     SECTION("one that comes once it lies in the Safe") {
-        const Ran ran = jobs.run(request);
+        const Ran ran = jobs.run(job);
         const SafeEntry kept = value(jobs.store->safe_entry(ran.item(volume.path + "/to/old").set_aside));
         const std::string at = kept.stored + "/deep/mounted";
         const bool another_device = GENERATE(false, true);
@@ -177,8 +177,8 @@ TEST_CASE("what lies in a slot is found again, whatever became of its item", "[f
         temp.write("volume/to/a", "held a, and longer");
         temp.write("volume/to/b", "held b, and longer");
         Jobs jobs(temp.path("state"));
-        Request request = with(move({source.path + "/a", source.path + "/b"}, volume.path + "/to"), Decision::overwrite);
-        const Outlook outlook = value(prepare(*jobs.disk, request));
+        Job job = with(move({source.path + "/a", source.path + "/b"}, volume.path + "/to"), Decision::overwrite);
+        const Outlook outlook = value(prepare(*jobs.disk, job));
         Dies dies(after);
         dies.in_two_steps = in_two_steps;
         died = false;

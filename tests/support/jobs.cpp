@@ -22,34 +22,34 @@ Ran Jobs::carry_out(const Plan& plan, const RunOptions& options) {
     return ran;
 }
 
-Ran Jobs::run(const Request& request, const RunOptions& options) {
-    const Outlook outlook = value(prepare(*disk, request));
+Ran Jobs::run(const Asked& asked, const RunOptions& options) {
+    const Outlook outlook = value(prepare(*disk, asked));
     for (const Error& refusal : outlook.refusals) FAIL(describe(refusal));
     return carry_out(*outlook.plan, options);
 }
 
-Ran Jobs::run_after(const Request& request, const std::function<void()>& meanwhile) {
-    const Outlook outlook = value(prepare(*disk, request));
+Ran Jobs::run_after(const Asked& asked, const std::function<void()>& meanwhile) {
+    const Outlook outlook = value(prepare(*disk, asked));
     meanwhile();
     return carry_out(*outlook.plan);
 }
 
 Ran Jobs::undo(const std::string& receipt) { return carry_out(value(prepare_undo(*disk, *store, receipt))); }
 
-Request copy(std::vector<std::string> sources, std::string destination) {
-    Request request;
-    request.sources = std::move(sources);
-    request.destination = std::move(destination);
-    return request;
+Job copy(std::vector<std::string> sources, std::string destination) {
+    Job job;
+    job.what.sources = std::move(sources);
+    job.into = std::move(destination);
+    return job;
 }
 
-Request move(std::vector<std::string> sources, std::string destination) {
-    Request request = copy(std::move(sources), std::move(destination));
-    request.operation = Operation::move;
-    return request;
+Job move(std::vector<std::string> sources, std::string destination) {
+    Job job = copy(std::move(sources), std::move(destination));
+    job.operation = Operation::move;
+    return job;
 }
 
-Request with(Request request, Decision otherwise) {
-    request.rules.otherwise = otherwise;
-    return request;
+Job with(Job job, Decision otherwise) {
+    job.policy.otherwise = otherwise;
+    return job;
 }

@@ -7,8 +7,8 @@
 #include <vector>
 
 #include "files/file_system.h"
+#include "job/prepare.h"
 #include "keep/store.h"
-#include "run/prepare.h"
 #include "run/run.h"
 #include "run/take_back.h"
 
@@ -104,9 +104,9 @@ public:
     Jobs(const Jobs&) = delete;
     Jobs& operator=(const Jobs&) = delete;
 
-    Ran run(const tavlo::Request& request, const tavlo::RunOptions& options = {});
+    Ran run(const tavlo::Asked& asked, const tavlo::RunOptions& options = {});
     /// Plans on the real disk, then lets `meanwhile` happen, then runs.
-    Ran run_after(const tavlo::Request& request, const std::function<void()>& meanwhile);
+    Ran run_after(const tavlo::Asked& asked, const std::function<void()>& meanwhile);
     Ran carry_out(const tavlo::Plan& plan, const tavlo::RunOptions& options = {});
     Ran undo(const std::string& receipt);
 
@@ -114,6 +114,6 @@ public:
     std::unique_ptr<tavlo::Store> store;
 };
 
-tavlo::Request copy(std::vector<std::string> sources, std::string destination);
-tavlo::Request move(std::vector<std::string> sources, std::string destination);
-tavlo::Request with(tavlo::Request request, tavlo::Decision otherwise);
+tavlo::Job copy(std::vector<std::string> sources, std::string destination);
+tavlo::Job move(std::vector<std::string> sources, std::string destination);
+tavlo::Job with(tavlo::Job job, tavlo::Decision otherwise);

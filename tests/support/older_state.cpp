@@ -1,18 +1,20 @@
 #include "support/older_state.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <zstd.h>
 
 #include <cereal/archives/portable_binary.hpp>
 #include <cereal/types/optional.hpp>
 #include <cereal/types/string.hpp>
 #include <cereal/types/utility.hpp>
 #include <cereal/types/vector.hpp>
+#include <map>
 #include <sstream>
 
 #include "files/hash.h"
 #include "support/jobs.h"
 
-// As schema 4 was written; kept here as it was, whatever the program writes now.
+// As schemas 4 and 5 were written; kept here as they were, whatever the program writes now.
 
 namespace tavlo {
 
@@ -34,6 +36,18 @@ void serialize(Archive& archive, PendingItem& item) {
 }
 
 template <class Archive>
+void serialize(Archive& archive, ReceiptCollision& one) {
+    archive(one.finding, one.size_bytes, one.modified_ns, one.decision);
+}
+
+template <class Archive>
+void serialize(Archive& archive, ReceiptItem& item) {
+    archive(item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns, item.collision, item.result,
+            item.set_aside, item.brought_back, item.hash, item.error, item.fault, item.action, item.moved_whole, item.not_kept,
+            item.linked_source, item.after, item.after_status_changed_ns, item.after_mode);
+}
+
+template <class Archive>
 void serialize(Archive& archive, Intent& intent) {
     archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
 }
@@ -43,6 +57,9 @@ void serialize(Archive& archive, Intent& intent) {
 using namespace tavlo;
 
 namespace {
+
+constexpr const char* from_6_to_5 =
+    "alter table receipts drop column job; delete from pending; delete from intents; pragma user_version = 5";
 
 constexpr const char* tables_of_version_4 = R"(
 drop table item_rows; drop table outcome_rows; drop table safe; drop table shared; drop table pending; drop table intents;
@@ -79,14 +96,22 @@ alter table items drop column fault;
 pragma user_version = 2;
 )";
 
+constexpr std::uint8_t plain = 2;
+constexpr std::uint8_t compressed = 3;
+
 template <class Value>
-std::string packed(const std::vector<Value>& values) {
+std::string packed(const std::vector<Value>& values, std::uint8_t version) {
     std::ostringstream out(std::ios::binary);
     {
         cereal::PortableBinaryOutputArchive archive(out);
-        archive(std::uint8_t{2}, values);
+        archive(version, values);
     }
-    const std::string bytes = out.str();
+    std::string bytes = out.str();
+    if (version == compressed) {
+        std::string small(ZSTD_compressBound(bytes.size()), '\0');
+        small.resize(ZSTD_compress(small.data(), small.size(), bytes.data(), bytes.size(), 1));
+        bytes = 'z' + small;
+    }
     Hasher hasher;
     hasher.add(std::as_bytes(std::span(bytes)));
     return hasher.text() + bytes;
@@ -136,6 +161,35 @@ struct Kept {
     std::vector<std::uint64_t> taken_back;
 };
 
+void put_journal(SQLite::Database& database, const Kept& kept, std::uint8_t version) {
+    if (!kept.pending.empty())
+        Row(database, "insert into pending values(?,?,?,?)")
+            .text(kept.receipt)
+            .number(kept.pending.front().number)
+            .number(kept.pending.size())
+            .blob(packed(kept.pending, version))
+            .insert();
+    if (!kept.intents.empty())
+        Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed(kept.intents, version)).insert();
+}
+
+/// The rows stay as they are; what is in their blobs was written otherwise.
+void make_version_5(SQLite::Database& database, const std::vector<Kept>& all) {
+    constexpr std::uint64_t in_a_row = 256;
+    database.exec(from_6_to_5);
+    for (const Kept& kept : all) {
+        std::map<std::uint64_t, std::vector<std::pair<std::uint64_t, ReceiptItem>>> rows;
+        for (const auto& item : kept.items) rows[item.first / in_a_row].push_back(item);
+        for (const auto& [row, items] : rows)
+            Row(database, "insert or replace into item_rows values(?,?,?)")
+                .text(kept.receipt)
+                .number(row)
+                .blob(packed(items, compressed))
+                .insert();
+        put_journal(database, kept, compressed);
+    }
+}
+
 }  // namespace
 
 void make_older(const std::string& state_folder, int schema) {
@@ -155,19 +209,14 @@ void make_older(const std::string& state_folder, int schema) {
         safe = value(store->safe_entries());
     }
     SQLite::Database database(state_folder + "/tavlo.sqlite", SQLite::OPEN_READWRITE);
+    if (schema == 5) return make_version_5(database, all);
+    database.exec("alter table receipts drop column job");
     database.exec(tables_of_version_4);
     for (const Kept& kept : all) {
         for (const auto& [number, item] : kept.items) put_item(database, kept.receipt, number, item);
         for (const auto number : kept.taken_back)
             Row(database, "insert into taken_back values(?,?)").text(kept.receipt).number(number).insert();
-        if (!kept.pending.empty())
-            Row(database, "insert into pending values(?,?,?,?)")
-                .text(kept.receipt)
-                .number(kept.pending.front().number)
-                .number(kept.pending.size())
-                .blob(packed(kept.pending))
-                .insert();
-        if (!kept.intents.empty()) Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed(kept.intents)).insert();
+        put_journal(database, kept, plain);
     }
     for (const SafeEntry& entry : safe)
         Row(database, "insert into safe values(?,?,?,?,?,?,?,?,?,?,?,?)")

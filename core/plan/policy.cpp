@@ -1,13 +1,8 @@
-#include "plan/rules.h"
+#include "plan/policy.h"
 
 namespace tavlo {
 
-Decision Rules::decide(const std::string& source_path, const Pair& pair, std::optional<Finding> finding) const {
-    if (const PairDecision* single_one = single.find(source_path, pair)) return *single_one->decision;
-    return decide(pair, finding);
-}
-
-Decision Rules::decide(const Pair& pair, std::optional<Finding> finding) const {
+Decision Policy::decide(const Pair& pair, std::optional<Finding> finding) const {
     if (!finding) return Decision::undecided;
     const auto which = static_cast<std::size_t>(*finding);
     if (pair.held.inode != 0 && *finding != Finding::type && *finding != Finding::twin) {

@@ -1,4 +1,4 @@
-#include "plan/layout.h"
+#include "layout/layout.h"
 
 #include <unordered_map>
 
@@ -20,12 +20,12 @@ std::vector<bool> filled_folders(const Batch& batch) {
 
 class Layouter {
 public:
-    Layouter(const Batch& batch, const std::string& destination, const Shape& shape, bool folds_case)
-        : batch_(batch), shape_(shape), folds_case_(folds_case), arrival_of_(batch.entries.size(), UINT32_MAX) {
+    Layouter(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case)
+        : batch_(batch), structure_(structure), folds_case_(folds_case), arrival_of_(batch.entries.size(), UINT32_MAX) {
         layout_.targets.add_root(destination);
         fed_by_.push_back(no_folder);
         layout_.several_feed.push_back(false);
-        if (shape.subfolders == Subfolders::filled) filled_ = filled_folders(batch);
+        if (structure.subfolders == Subfolders::filled) filled_ = filled_folders(batch);
     }
 
     Layout run() && {
@@ -38,18 +38,18 @@ private:
         const Entry& entry = batch_.entries[id];
         const bool named = batch_.is_named(entry);
         const bool is_folder = entry.status.type == FileType::folder;
-        const bool dissolved = shape_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
+        const bool dissolved = structure_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
         if (!named && !entry.way && !inside_wanted_folder(entry)) return leave_out(id);
-        if (is_folder && !entry.problem && (shape_.flatten || dissolved)) {
+        if (is_folder && !entry.problem && (structure_.flatten || dissolved)) {
             if (!dissolved && !entry.way) layout_.dissolved.push_back(id);
             if (entry.parent != no_entry) arrival_of_[id] = arrival_of_[entry.parent];  // what is in it comes in the folder on the way
             return;
         }
-        if (entry.way ? shape_.contents && shape_.subfolders == Subfolders::filled && !filled_[id]
+        if (entry.way ? structure_.contents && structure_.subfolders == Subfolders::filled && !filled_[id]
                       : is_folder && !entry.problem && !named && !wanted_subfolder(id))
             return leave_out(id);
         Arrival arrival{id, UINT32_MAX, 0, no_folder};
-        if (!shape_.flatten && entry.parent != no_entry) {
+        if (!structure_.flatten && entry.parent != no_entry) {
             arrival.parent = arrival_of_[entry.parent];
             if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;
         }
@@ -62,12 +62,12 @@ private:
     /// With subfolders left out, only what lies directly in a source folder comes along.
     bool inside_wanted_folder(const Entry& entry) const {
         if (left_out_[entry.parent]) return false;
-        return shape_.subfolders != Subfolders::none || batch_.is_named(batch_.entries[entry.parent]);
+        return structure_.subfolders != Subfolders::none || batch_.is_named(batch_.entries[entry.parent]);
     }
 
     bool wanted_subfolder(EntryId id) const {
-        if (shape_.subfolders == Subfolders::none) return false;
-        return shape_.subfolders == Subfolders::all || filled_[id];
+        if (structure_.subfolders == Subfolders::none) return false;
+        return structure_.subfolders == Subfolders::all || filled_[id];
     }
 
     void leave_out(EntryId id) {
@@ -92,7 +92,7 @@ private:
     }
 
     const Batch& batch_;
-    const Shape& shape_;
+    const Structure& structure_;
     bool folds_case_;
     Layout layout_;
     std::vector<std::uint32_t> arrival_of_;
@@ -104,8 +104,8 @@ private:
 
 }  // namespace
 
-Layout lay_out(const Batch& batch, const std::string& destination, const Shape& shape, bool folds_case) {
-    return Layouter(batch, destination, shape, folds_case).run();
+Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case) {
+    return Layouter(batch, destination, structure, folds_case).run();
 }
 
 }  // namespace tavlo

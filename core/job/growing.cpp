@@ -1,4 +1,4 @@
-#include "run/growing.h"
+#include "job/growing.h"
 
 #include <algorithm>
 #include <set>
@@ -17,13 +17,14 @@ constexpr std::size_t first_part = 1000;  // entries; the next parts are as larg
 /// One run while its batch grows.
 class Grower {
 public:
-    Grower(FileSystem& disk, Store& store, const Request& request, const RunOptions& options, const RunEvents& events)
+    Grower(FileSystem& disk, Store& store, const Asked& asked, const RunOptions& options, const RunEvents& events)
         : disk_(disk),
           store_(store),
-          request_(request),
+          asked_(asked),
+          job_(asked.job),
           options_(options),
           events_(events),
-          gathering_(disk, request.sources, {false, options.stop, {}}) {}
+          gathering_(disk, asked.job.what.sources, {false, options.stop, {}}) {}
 
     Result<ReceiptHead> run(const std::function<void(const Counted&)>& counted, std::shared_ptr<const Plan>* plan) {
         for (bool all = false; !all;) {
@@ -40,24 +41,24 @@ public:
             auto head = resume_held(disk_, store_, head_.id, part, events_);
             if (!head || all || options_.stop.stop_requested() || head->state == RunState::stopped) return head;
         }
-        return failure(Fault::refused, "nothing was asked for", request_.destination);
+        return failure(Fault::refused, "nothing was asked for", job_.into);
     }
 
 private:
     /// A plan of all that was counted so far, against the destination as it is by now.
     Result<void> plan_all(bool last) {
-        auto outlook = look_ahead(disk_, request_, std::make_shared<const Batch>(gathering_.batch()), known_, options_.stop);
+        auto outlook = look_ahead(disk_, asked_, std::make_shared<const Batch>(gathering_.batch()), known_, options_.stop);
         if (!outlook) return failure(outlook.error());
         outlook_ = std::move(*outlook);
         if (!began_ && !outlook_.refusals.empty()) return failure(outlook_.refusals.front());
         if (outlook_.destination->volume.folds_case)
-            return failure(Fault::refused, "folds case, so everything is counted first", request_.destination);
+            return failure(Fault::refused, "folds case, so everything is counted first", job_.into);
         if (!last || outlook_.plan->not_compared.empty()) return {};
         for (const ItemId id : outlook_.plan->not_compared)  // what this run has put there itself need not be read again
             if (id < numbers_.size() && numbers_[id] != nullopt_number) known_.learn(outlook_.plan->pair(outlook_.plan->items[id]), true);
-        outlook_ = plan_again(request_, outlook_, known_);
+        outlook_ = plan_again(asked_, outlook_, known_);
         if (auto compared = compare_pairs(disk_, *outlook_.plan, known_, &store_, options_.stop); !compared) return compared;
-        outlook_ = plan_again(request_, outlook_, known_);
+        outlook_ = plan_again(asked_, outlook_, known_);
         return {};
     }
 
@@ -88,11 +89,12 @@ private:
     Result<void> begin() {
         head_.started_ns = now_ns();
         head_.id = new_receipt_id(head_.started_ns);
-        head_.operation = request_.operation;
+        head_.operation = job_.operation;
         head_.sentence = options_.sentence;
-        head_.destination = request_.destination;
-        std::set<std::string> roots{request_.destination};
-        for (const auto& source : request_.sources) roots.emplace(parent_of(source));
+        head_.job = options_.job;
+        head_.destination = job_.into;
+        std::set<std::string> roots{job_.into};
+        for (const auto& source : job_.what.sources) roots.emplace(parent_of(source));
         head_.roots.assign(roots.begin(), roots.end());
         auto locked = store_.lock(head_.id);
         if (!locked) return failure(locked.error());
@@ -112,8 +114,8 @@ private:
     PendingItem rest() const {
         PendingItem rest;
         rest.number = rest_number;
-        rest.source = request_.sources.back();
-        rest.target = join(request_.destination, name_of(rest.source));
+        rest.source = job_.what.sources.back();
+        rest.target = join(job_.into, name_of(rest.source));
         rest.final_path = rest.target;
         rest.type = FileType::other;
         rest.outcome = Outcome::failed;
@@ -133,7 +135,8 @@ private:
 
     FileSystem& disk_;
     Store& store_;
-    const Request& request_;
+    const Asked& asked_;
+    const Job& job_;
     const RunOptions& options_;
     const RunEvents& events_;
     Gathering gathering_;
@@ -149,27 +152,27 @@ private:
 
 }  // namespace
 
-std::string reason_to_wait(const Request& request) {
-    if (request.operation != Operation::copy) return "a move is planned whole";
-    if (request.follow_links) return "links are followed";
-    if (request.rules.clearing != Clearing::none) return "something is to leave the destination";
-    if (request.shape.flatten || request.shape.contents) return "several could want one name";
-    if (request.shape.subfolders != Subfolders::all) return "subfolders are left out by what is in them";
-    if (!request.shape.kept_from.empty()) return "folders on the way are kept";
+std::string reason_to_wait(const Job& job) {
+    if (job.operation != Operation::copy) return "a move is planned whole";
+    if (job.what.follow_links) return "links are followed";
+    if (job.clearing != Clearing::none) return "something is to leave the destination";
+    if (job.structure.flatten || job.structure.contents) return "several could want one name";
+    if (job.structure.subfolders != Subfolders::all) return "subfolders are left out by what is in them";
+    if (!job.structure.kept_from.empty()) return "folders on the way are kept";
     std::set<std::string_view> names;
-    for (const auto& source : request.sources) {
+    for (const auto& source : job.what.sources) {
         if (source.ends_with('/')) return "a link is followed";
         if (!names.insert(name_of(source)).second) return "several could want one name";
     }
-    return request.sources.empty() ? "nothing is in hand" : std::string();
+    return job.what.sources.empty() ? "nothing is in hand" : std::string();
 }
 
-Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Request& request, const RunOptions& options,
+Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Asked& asked, const RunOptions& options,
                                       const RunEvents& events, const std::function<void(const Counted&)>& counted,
                                       std::shared_ptr<const Plan>* plan) {
-    if (const auto why = reason_to_wait(request); !why.empty())
-        return failure(Fault::refused, "is to be counted first: " + why, request.destination);
-    return Grower(disk, store, request, options, events).run(counted, plan);
+    if (const auto why = reason_to_wait(asked.job); !why.empty())
+        return failure(Fault::refused, "is to be counted first: " + why, asked.job.into);
+    return Grower(disk, store, asked, options, events).run(counted, plan);
 }
 
 }  // namespace tavlo

@@ -5,7 +5,7 @@
 #include <string_view>
 
 #include "files/types.h"
-#include "plan/rules.h"
+#include "names/new_names.h"
 
 namespace tavlo {
 

@@ -7,19 +7,10 @@
 
 #include "batch/gather.h"
 #include "files/file_system.h"
+#include "job/job.h"
 #include "plan/plan.h"
 
 namespace tavlo {
-
-/// What somebody asks for: a batch, where it goes, and how.
-struct Request {
-    Operation operation = Operation::copy;
-    std::vector<std::string> sources;  ///< absolute paths
-    std::string destination;           ///< absolute path
-    Shape shape{};
-    Rules rules{};
-    bool follow_links = false;
-};
 
 /// Computes the plan for a batch that has been gathered: looks at the destination, lays out, surveys, plans.
 /// Reads no file's bytes: pairs of one size that are not in `known` are left in Plan::not_compared.
@@ -32,12 +23,12 @@ struct Outlook {
     std::vector<Error>
         refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room, a source that would leave
 };
-Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
+Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop = {});
 
-/// The same without looking at the disk again: where only the rules have changed, or what is known of the pairs.
-/// request  as it was for `before`, but for the operation and the rules
-Outlook plan_again(const Request& request, const Outlook& before, const KnownContents& known);
+/// The same without looking at the disk again: where only the wishes have changed, or what is known of the pairs.
+/// asked  for the same places as it was for `before` (same_places())
+Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 
 /// Reads the pairs that a plan could not judge by size and date, and learns whether they are the same.
 /// memory    what was found out before, and where what is found out goes; may be null
@@ -48,11 +39,11 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
 
 /// Everything before a run of a batch: looks ahead, compares, plans again.
 /// compared  called now and then with the number of pairs that were compared, and of all
-Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory = nullptr,
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, ContentsMemory* memory = nullptr,
                         std::stop_token stop = {}, const std::function<void(std::size_t, std::size_t)>& compared = {});
 
 /// The same, gathering the batch first.
-Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory = nullptr, std::stop_token stop = {});
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, ContentsMemory* memory = nullptr, std::stop_token stop = {});
 
 /// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.
 struct Room {

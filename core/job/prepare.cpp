@@ -1,4 +1,4 @@
-#include "run/prepare.h"
+#include "job/prepare.h"
 
 #include <fmt/format.h>
 
@@ -25,7 +25,7 @@ bool holds_destination(const Entry& entry, const Destination& destination) {
     return false;
 }
 
-void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination& destination, std::vector<Error>& refusals) {
+void refuse_into_itself(const Plan& plan, const Structure& structure, const Destination& destination, std::vector<Error>& refusals) {
     const auto refuse = [&](const Entry& entry) {
         refusals.push_back(
             {Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
@@ -36,9 +36,9 @@ void refuse_into_itself(const Plan& plan, const Shape& shape, const Destination&
         const bool said_above = comes_in_folder && holds_destination(plan.entry(plan.items[item.parent]), destination);
         if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination)) refuse(plan.entry(item));
     }
-    const bool takes_subfolders = shape.subfolders != Subfolders::none;
+    const bool takes_subfolders = structure.subfolders != Subfolders::none;
     for (const Entry& entry : plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
-        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(shape.contents || shape.flatten)) continue;
+        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(structure.contents || structure.flatten)) continue;
         const bool is_destination = destination.exists && destination.ancestors.front().same_thing(entry.status.id);
         if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
     }
@@ -121,7 +121,7 @@ Room room_needed(const Plan& plan, const Destination& destination) {
     for (const Item& item : plan.items) {
         if (!arrives(item.outcome) || plan.leaves(item)) continue;
         const Status& status = plan.entry(item).status;
-        if (plan.operation == Operation::move && status.id.device == destination.volume.device) continue;
+        if (item.action == Action::move && status.id.device == destination.volume.device) continue;
         if (status.type == FileType::file && status.links > 1 && !linked.emplace(status.id.device, status.id.inode).second) continue;
         ++room.inodes;
         if (status.type == FileType::file) room.bytes += status.allocated_bytes;
@@ -129,36 +129,35 @@ Room room_needed(const Plan& plan, const Destination& destination) {
     return room;
 }
 
-Outlook plan_again(const Request& request, const Outlook& before, const KnownContents& known) {
+Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
     Outlook outlook = before;
-    auto plan =
-        std::make_shared<const Plan>(make_plan(request.operation, before.batch, *before.layout, *before.destination, request.rules, known));
+    auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.destination, known));
     outlook.refusals.clear();
-    refuse_into_itself(*plan, request.shape, *before.destination, outlook.refusals);
+    refuse_into_itself(*plan, asked.job.structure, *before.destination, outlook.refusals);
     keep_outermost(outlook.refusals);
     refuse_onto_itself(*plan, outlook.refusals);
-    refuse_leaving_sources(*plan, *before.destination, request.rules.clearing, outlook.refusals);
+    refuse_leaving_sources(*plan, *before.destination, asked.job.clearing, outlook.refusals);
     refuse_without_room(*plan, *before.destination, outlook.refusals);
     outlook.plan = std::move(plan);
     return outlook;
 }
 
-Result<Outlook> look_ahead(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, const KnownContents& known,
+Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop) {
-    auto looked = look_at_destination(disk, request.destination);
+    auto looked = look_at_destination(disk, asked.job.into);
     if (!looked) return failure(looked.error());
-    if (!request.shape.kept_from.empty() && !request.shape.flatten) {
-        auto kept = keep_way(disk, *batch, request.shape.kept_from);
+    if (!asked.job.structure.kept_from.empty() && !asked.job.structure.flatten) {
+        auto kept = keep_way(disk, *batch, asked.job.structure.kept_from);
         if (!kept) return failure(kept.error());
         batch = std::make_shared<const Batch>(std::move(*kept));
     }
     Outlook seen;
-    seen.layout = std::make_shared<const Layout>(lay_out(*batch, request.destination, request.shape, looked->volume.folds_case));
+    seen.layout = std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, looked->volume.folds_case));
     auto surveyed = survey(disk, std::move(*looked), seen.layout->targets, stop);
     if (!surveyed) return failure(surveyed.error());
     seen.batch = std::move(batch);
     seen.destination = std::make_shared<const Destination>(std::move(*surveyed));
-    return plan_again(request, seen, known);
+    return plan_again(asked, seen, known);
 }
 
 namespace {
@@ -239,23 +238,23 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     return {};
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Request& request, std::shared_ptr<const Batch> batch, ContentsMemory* memory,
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, ContentsMemory* memory,
                         std::stop_token stop, const std::function<void(std::size_t, std::size_t)>& compared) {
     KnownContents known;
-    auto outlook = look_ahead(disk, request, std::move(batch), known, stop);
+    auto outlook = look_ahead(disk, asked, std::move(batch), known, stop);
     if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
     const auto each = [&, of = outlook->plan->not_compared.size()](std::size_t done) {
         if (compared) compared(done, of);
     };
     if (auto all = compare_pairs(disk, *outlook->plan, known, memory, stop, each); !all) return failure(all.error());
     outlook->plan.reset();  // a plan of a million is not held twice
-    return plan_again(request, *outlook, known);
+    return plan_again(asked, *outlook, known);
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Request& request, ContentsMemory* memory, std::stop_token stop) {
-    auto gathered = gather(disk, request.sources, {request.follow_links, stop, {}});
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, ContentsMemory* memory, std::stop_token stop) {
+    auto gathered = gather(disk, asked.job.what.sources, {asked.job.what.follow_links, stop, {}});
     if (!gathered) return failure(gathered.error());
-    return prepare(disk, request, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);
+    return prepare(disk, asked, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);
 }
 
 }  // namespace tavlo

@@ -1,4 +1,4 @@
-#include "plan/names.h"
+#include "names/names.h"
 
 #include <ctime>
 

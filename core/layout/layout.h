@@ -4,7 +4,7 @@
 #include <vector>
 
 #include "batch/batch.h"
-#include "plan/rules.h"
+#include "layout/structure.h"
 
 namespace tavlo {
 
@@ -26,6 +26,6 @@ struct Layout {
 };
 
 /// folds_case  the destination holds names that differ in case alone for one
-Layout lay_out(const Batch& batch, const std::string& destination, const Shape& shape, bool folds_case);
+Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case);
 
 }  // namespace tavlo

@@ -1,4 +1,4 @@
-#include "run/retry.h"
+#include "job/retry.h"
 
 #include <algorithm>
 #include <map>
@@ -7,7 +7,8 @@
 
 #include "files/looker.h"
 #include "files/path.h"
-#include "plan/names.h"
+#include "job/document.h"
+#include "names/names.h"
 
 namespace tavlo {
 
@@ -16,7 +17,7 @@ namespace {
 Result<ReceiptHead> ended_transfer(Store& store, const std::string& receipt) {
     auto head = store.receipt(receipt);
     if (!head) return head;
-    if (head->operation != Operation::copy && head->operation != Operation::move)
+    if (!traits_of(head->operation).can_be_retried)
         return failure(Fault::refused, "takes something back, which is tried again by undoing it again", receipt);
     if (!head->undone_by.empty()) return failure(Fault::refused, "was undone by " + head->undone_by, receipt);
     if (head->state != RunState::done) return failure(Fault::refused, "has not ended", receipt);
@@ -29,7 +30,9 @@ bool is_as_it_was(const Status& now, std::uint64_t size_bytes, std::int64_t modi
 
 class Retrier {
 public:
-    Retrier(FileSystem& disk, const ReceiptHead& head) : look_(disk, head.roots) {}
+    Retrier(FileSystem& disk, const ReceiptHead& head) : look_(disk, head.roots) {
+        if (const auto job = head.job.empty() ? Result<Job>(Job{}) : job_from_json(head.job)) new_names_ = job->policy.new_names;
+    }
 
     Again run(Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, Result<void>& read) {
         std::set<std::uint64_t> wanted(only.begin(), only.end());
@@ -62,7 +65,7 @@ private:
         const auto now = look_.status(was.source);
         if (!now) return impossible(reason(now.error()));
         if (now->type != was.type) return impossible("is another type of thing by now");
-        if (was.action == Action::move && was.source == was.target) return impossible("makes room for another, and comes again with it");
+        if (was.role == Role::makes_room) return impossible("makes room for another, and comes again with it");
         PendingItem item;
         item.number = number;
         item.parent = parent_number(number);
@@ -77,6 +80,7 @@ private:
         item.mode = now->mode;
         item.links = now->links;
         item.action = was.action;
+        item.role = was.role;
         if (now->type == FileType::link) {
             auto points_at = look_.read_link(was.source);
             if (!points_at) return impossible(reason(points_at.error()));
@@ -111,14 +115,29 @@ private:
             case Decision::overwrite: item.outcome = Outcome::overwritten; break;
             case Decision::rename:
                 item.outcome = Outcome::renamed;
-                item.final_path = join(parent_of(item.final_path), numbered_name(std::string(name_of(item.target)), item.type, 2));
+                item.final_path = new_place(item, now);
                 break;
             case Decision::skip: item.outcome = Outcome::skipped; break;
             case Decision::undecided: item.outcome = Outcome::undecided; break;
         }
     }
 
+    /// Beside what holds the name, by the scheme that was chosen then.
+    std::string new_place(const PendingItem& item, const Status& now) {
+        const std::string folder(parent_of(item.final_path));
+        const auto taken = [&](const std::string& name) {
+            const std::string place = join(folder, name);
+            return given_.contains(place) || look_.status(place).has_value();
+        };
+        const NameSource source{now.id.modified_ns, std::string(name_of(parent_of(item.source)))};
+        const std::string place = join(folder, free_name(name_of(item.target), item.type, new_names_, source, taken));
+        given_.insert(place);
+        return place;
+    }
+
     Looker look_;
+    NewNames new_names_;
+    std::set<std::string> given_;  ///< new names
     std::map<std::uint64_t, ReceiptItem> failed_;
     std::unordered_map<std::string, std::uint64_t> folder_at_;  ///< folders of the batch, by their source
     std::unordered_map<std::uint64_t, std::string> place_of_;   ///< where they stand, or will

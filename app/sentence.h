@@ -1,0 +1,22 @@
+#pragma once
+
+#include <QString>
+
+#include "job/job.h"
+#include "tasks/collision_rule.h"
+
+// A job in words: the parts of the instruction line, and the whole as receipts keep it.
+
+QString structure_words(const tavlo::Structure& structure);
+QString clearing_words(tavlo::Clearing clearing);
+QString rule_words(CollisionRule rule);
+
+/// What is in hand, as far as the words for a job hang on it.
+struct InHand {
+    std::size_t items = 0;
+    std::vector<std::string> from{};  ///< the folders that the sources lie in
+    bool has_folders = false;
+};
+
+/// "Copy 12 items from Inbox into Archive / 2031, keeping subfolders; where a name is taken, ask me."
+QString job_sentence(const tavlo::Job& job, const InHand& batch);

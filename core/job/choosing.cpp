@@ -1,0 +1,54 @@
+#include "job/choosing.h"
+
+#include <fmt/format.h>
+#include <unistd.h>
+
+#include "batch/choose.h"
+#include "files/small_file.h"
+
+namespace tavlo {
+
+namespace {
+
+constexpr std::string_view from_standard_input = "-";
+
+Result<Selector> selector_for(const CriteriaText& files, std::int64_t now_ns) {
+    if (files.empty()) return Selector();
+    const auto criteria = criteria_from(files, now_ns);
+    if (!criteria) return failure(criteria.error());
+    const auto kinds = load_kinds();
+    if (!kinds) return failure(kinds.error());
+    return Selector::make(*criteria, *kinds);
+}
+
+std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::string& list) {
+    const std::string path = list == from_standard_input ? "standard input" : list;
+    std::vector<Error> misses;
+    if (listed.empty()) misses.push_back({Fault::not_found, 0, "the list names nothing", path});
+    for (const ListedName& one : listed)
+        if (one.fits.empty()) misses.push_back({Fault::not_found, 0, fmt::format("line {}: nothing fits '{}'", one.line, one.text), path});
+    return misses;
+}
+
+}  // namespace
+
+Result<Chosen> gather_chosen(FileSystem& disk, const Selection& what, std::int64_t now_ns, const GatherOptions& given) {
+    const auto selector = selector_for(what.files, now_ns);
+    if (!selector) return failure(selector.error());
+    std::string list;
+    if (what.list) {
+        auto read = *what.list == from_standard_input ? read_small(STDIN_FILENO, "standard input") : read_small_file(*what.list);
+        if (!read) return failure(read.error());
+        list = std::move(*read);
+    }
+    GatherOptions options = given;
+    options.follow_links = what.follow_links;
+    auto batch = gather(disk, what.sources, options);
+    if (!batch) return failure(batch.error());
+    if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
+    if (!what.list) return Chosen{std::move(*batch), {}};
+    auto chosen = choose(*batch, list, what.keeps_empty_folders);
+    return Chosen{std::move(chosen.batch), misses_of(chosen.listed, *what.list)};
+}
+
+}  // namespace tavlo

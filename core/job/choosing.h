@@ -1,0 +1,22 @@
+#pragma once
+
+#include <cstdint>
+#include <vector>
+
+#include "batch/gather.h"
+#include "job/job.h"
+
+namespace tavlo {
+
+/// What a selection takes in hand, and what of its list could not be met: lines that fit nothing, or that there are no lines.
+struct Chosen {
+    Batch batch;
+    std::vector<Error> misses;
+};
+
+/// Gathers the sources, and leaves what was not asked for.
+/// now_ns  that relative dates are counted from
+/// errors  as gather(); refused: criteria that cannot be read, a kind that is not there; the list cannot be read
+Result<Chosen> gather_chosen(FileSystem& disk, const Selection& what, std::int64_t now_ns, const GatherOptions& options = {});
+
+}  // namespace tavlo

@@ -1,0 +1,53 @@
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "layout/structure.h"
+#include "plan/policy.h"
+#include "run/run.h"
+#include "select/criteria_text.h"
+
+namespace tavlo {
+
+/// What is taken in hand.
+struct Selection {
+    std::vector<std::string> sources{};  ///< absolute paths, as gather() takes them
+    bool follow_links = false;
+    CriteriaText files{};               ///< which of the files in them
+    std::optional<std::string> list{};  ///< a file of names, absolute, or "-" for standard input; only what it names
+    /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all subfolders.
+    bool keeps_empty_folders = false;
+    bool operator==(const Selection&) const = default;
+};
+
+/// What somebody asks for: a value that looks nothing up on a disk, and resolves no date. The bench keeps one, every receipt holds the one
+/// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
+/// disk at the time.
+struct Job {
+    Operation operation = Operation::copy;  ///< copy or move
+    Selection what{};
+    std::string into{};  ///< the destination, an absolute path
+    Structure structure{};
+    Policy policy{};
+    Clearing clearing = Clearing::none;
+    bool may_lose = false;  ///< as in Wishes
+    Verify verify = Verify::automatic;
+    bool operator==(const Job&) const = default;
+};
+
+/// A job, and what was decided about pairs of it as they are now.
+struct Asked {
+    Asked(Job wanted = {}, Decisions decided = {}) : job(std::move(wanted)), decisions(std::move(decided)) {}
+    Job job;
+    Decisions decisions;
+};
+
+/// The part of it that a plan is made by.
+Wishes wishes_of(const Asked& asked);
+
+/// Both want the same things in the same places: they differ in what is done where a name is taken, if in anything.
+bool same_places(const Job& one, const Job& other);
+
+}  // namespace tavlo

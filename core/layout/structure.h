@@ -1,0 +1,21 @@
+#pragma once
+
+#include <cstdint>
+#include <string>
+
+namespace tavlo {
+
+/// Which subfolders come along: all; those in which a file ends up; none, so that only files directly inside do.
+enum class Subfolders : std::uint8_t { all, filled, none };
+
+/// How a batch is laid out in the destination.
+struct Structure {
+    bool contents = false;  ///< what is inside each source folder, not the folder itself
+    Subfolders subfolders = Subfolders::all;
+    bool flatten = false;  ///< every file directly into the destination
+    /// A folder that sources lie below, however deep: those on the way from it to them are kept too. Empty: none are.
+    std::string kept_from{};
+    bool operator==(const Structure&) const = default;
+};
+
+}  // namespace tavlo
