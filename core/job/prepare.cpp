@@ -131,7 +131,7 @@ Room room_needed(const Plan& plan, const Destination& destination) {
 
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
     Outlook outlook = before;
-    auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.destination, known));
+    auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.survey, known));
     outlook.refusals.clear();
     refuse_into_itself(*plan, asked.job.structure, *before.destination, outlook.refusals);
     keep_outermost(outlook.refusals);
@@ -153,11 +153,35 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     }
     Outlook seen;
     seen.layout = std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, looked->volume.folds_case));
-    auto surveyed = survey(disk, std::move(*looked), seen.layout->targets, stop);
+    std::vector<Destination> roots;
+    roots.push_back(std::move(*looked));
+    auto surveyed = survey(disk, std::move(roots), seen.layout->targets, stop);
     if (!surveyed) return failure(surveyed.error());
     seen.batch = std::move(batch);
-    seen.destination = std::make_shared<const Destination>(std::move(*surveyed));
+    seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
+    seen.destination = {seen.survey, &seen.survey->roots.front()};
     return plan_again(asked, seen, known);
+}
+
+Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
+                                    const KnownContents& known, std::stop_token stop) {
+    std::vector<Destination> roots;
+    const FolderTree& folders = batch->folders;
+    for (FolderId id = 0; id < folders.size(); ++id) {
+        if (folders.parent(id) != no_folder) continue;
+        auto looked = look_at_destination(disk, folders.name(id));
+        if (!looked) return failure(looked.error());
+        roots.push_back(std::move(*looked));
+    }
+    Outlook seen;
+    seen.layout = std::make_shared<const Layout>(lay_out_in_place(*batch, wanted));
+    auto surveyed = survey(disk, std::move(roots), seen.layout->as_it_stands(), stop);
+    if (!surveyed) return failure(surveyed.error());
+    seen.batch = std::move(batch);
+    seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
+    seen.destination = {seen.survey, &seen.survey->roots.front()};
+    seen.plan = std::make_shared<const Plan>(make_plan(wishes, seen.batch, *seen.layout, *seen.survey, known));
+    return seen;
 }
 
 namespace {
@@ -166,7 +190,11 @@ namespace {
 class PairReader {
 public:
     PairReader(FileSystem& disk, const Plan& plan, std::stop_token stop)
-        : disk_(disk), plan_(plan), stop_(std::move(stop)), sources_(disk, plan.batch->folders), targets_(disk, plan.targets) {}
+        : disk_(disk),
+          plan_(plan),
+          stop_(std::move(stop)),
+          sources_(disk, plan.batch->folders),
+          targets_(disk, plan.standing ? *plan.standing : plan.targets) {}
 
     Result<bool> same(const Item& item) {
         const Place place = plan_.batch->place_of(plan_.entry(item));

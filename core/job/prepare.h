@@ -19,12 +19,19 @@ struct Outlook {
     std::shared_ptr<const Plan> plan;
     std::shared_ptr<const Batch> batch;
     std::shared_ptr<const Layout> layout;
-    std::shared_ptr<const Destination> destination;
+    std::shared_ptr<const Survey> survey;
+    std::shared_ptr<const Destination> destination;  ///< the first of its roots
     std::vector<Error>
         refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room, a source that would leave
 };
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop = {});
+
+/// The same where things get other names where they lie.
+/// wishes  of Operation::rename
+/// wanted  as lay_out_in_place() takes it
+Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
+                                    const KnownContents& known, std::stop_token stop = {});
 
 /// The same without looking at the disk again: where only the wishes have changed, or what is known of the pairs.
 /// asked  for the same places as it was for `before` (same_places())

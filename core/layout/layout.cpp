@@ -48,7 +48,9 @@ private:
         if (entry.way ? structure_.contents && structure_.subfolders == Subfolders::filled && !filled_[id]
                       : is_folder && !entry.problem && !named && !wanted_subfolder(id))
             return leave_out(id);
-        Arrival arrival{id, UINT32_MAX, 0, no_folder};
+        Arrival arrival;
+        arrival.entry = id;
+        arrival.folder = 0;
         if (!structure_.flatten && entry.parent != no_entry) {
             arrival.parent = arrival_of_[entry.parent];
             if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;

@@ -1,6 +1,8 @@
 #pragma once
 
-#include <memory>
+#include <functional>
+#include <optional>
+#include <string>
 #include <vector>
 
 #include "batch/batch.h"
@@ -8,9 +10,12 @@
 
 namespace tavlo {
 
-/// One entry of a batch and the name it wants.
+inline constexpr std::uint32_t own_name = UINT32_MAX;
+
+/// One entry of a batch and the place it wants.
 struct Arrival {
     EntryId entry = no_entry;
+    std::uint32_t name = own_name;      ///< in Layout::names; the entry's own where it wants no other
     std::uint32_t parent = UINT32_MAX;  ///< the arrival of the folder that it comes in; none at the top
     FolderId folder = no_folder;        ///< in Layout::targets
     FolderId inside = no_folder;        ///< a folder's own node in Layout::targets
@@ -18,14 +23,28 @@ struct Arrival {
 
 /// Where each entry of a batch is to arrive. Pure.
 struct Layout {
-    FolderTree targets;              ///< 0 is the destination itself
-    std::vector<Arrival> arrivals;   ///< in the batch's order, parents before children
-    std::vector<bool> several_feed;  ///< by folder of targets: entries from more than one source folder want names in it
-    std::vector<EntryId> dissolved;  ///< folders that do not arrive themselves, and go when a move empties them
-    bool whole_folders = true;       ///< no entry below an arriving folder was left out
+    FolderTree targets;                    ///< by the names wanted; 0 is the destination itself, where everything goes to one
+    std::optional<FolderTree> standing{};  ///< the same folders by the names they have until they are renamed; none: they are not
+    std::vector<std::string> names{};      ///< wanted where it is not the entry's own
+    std::vector<Arrival> arrivals;         ///< in the batch's order, parents before children
+    std::vector<bool> several_feed;        ///< by folder of targets: entries from more than one source folder want names in it
+    std::vector<EntryId> dissolved;        ///< folders that do not arrive themselves, and go when a move empties them
+    bool whole_folders = true;             ///< no entry below an arriving folder was left out
+
+    /// What is to be surveyed: the folders as they are now.
+    const FolderTree& as_it_stands() const { return standing ? *standing : targets; }
+    const std::string& name(const Batch& batch, const Arrival& arrival) const {
+        return arrival.name == own_name ? batch.entries[arrival.entry].name : names[arrival.name];
+    }
 };
 
 /// folds_case  the destination holds names that differ in case alone for one
 Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case);
+
+/// Each thing stays in its folder, and wants another name there: what has one to want is an arrival, in the batch's order; Layout::targets
+/// and Layout::standing have the batch's own folders, by the same numbers.
+/// wanted  the name that an entry is to have, its own too; nullopt: it is not to be renamed, and is no arrival
+using WantedName = std::function<std::optional<std::string>(EntryId)>;
+Layout lay_out_in_place(const Batch& batch, const WantedName& wanted);
 
 }  // namespace tavlo

@@ -8,6 +8,7 @@
 
 #include "batch/batch.h"
 #include "layout/layout.h"
+#include "plan/order.h"
 #include "plan/policy.h"
 #include "plan/traits.h"
 #include "survey/contents.h"
@@ -48,9 +49,10 @@ enum class Role : std::uint8_t {
     leaves,      ///< goes out of its folder, to the Safe or, an empty folder, for good
     makes_room,  ///< holds a name, and gets another where it is, so that one that arrives can have it; or gets its old one back
     on_the_way,  ///< a folder that is not in hand itself, and comes along so that its name is kept
+    renamed,     ///< gets another name where it is, a folder with all that is in it
     made,        ///< a folder that no source stands for: an undo makes it again
 };
-inline constexpr int role_count = 5;
+inline constexpr int role_count = 6;
 
 /// What few items have, and a million can do without.
 struct ItemExtras {
@@ -71,6 +73,7 @@ public:
     Action action = Action::copy;
     Role role = Role::arrives;
     Outcome outcome = Outcome::created;
+    bool parks = false;  ///< waits under a hidden name for the one that it wants; Plan::steps says when
     bool whole = false;  ///< a folder that moves with all that is in it by one rename
     bool along = false;  ///< comes along inside such a folder
     std::unique_ptr<Collision> collision{};
@@ -118,7 +121,11 @@ struct Plan {
     bool folds_case = false;       ///< the destination holds names that differ in case alone for one
     FolderTree targets;            ///< by the names asked for; 0 is the destination
     FolderTree finals;             ///< the same folders, by the names they will have
+    /// The same folders as they lie before the run, where it renames them; none: it does not.
+    std::optional<FolderTree> standing{};
     std::vector<Item> items;
+    /// The order to carry them out in, where it is not their own; an item that parks is in it twice.
+    std::vector<Ordered::Step> steps{};
     std::vector<EntryId> dissolved{};  ///< source folders that are no items, and go when a move empties them
     Totals totals;
     std::vector<ItemId> colliding;     ///< items with a collision, in their order
@@ -154,7 +161,7 @@ Totals total(const Plan& plan);
 /// Computes a plan. Pure: no disk, no clock; the same input gives the same plan.
 /// As many items come out as arrivals went in, in their order; before them what makes room for them, after them what leaves the
 /// destination, or before them where it is emptied first.
-Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Destination& destination,
+Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Survey& survey,
                const KnownContents& known);
 
 /// The finding for a pair that are not two folders; nullopt: both must be read first.

@@ -21,6 +21,7 @@ constexpr Traits traits_of(Operation operation) noexcept {
         case Operation::move:
             return {.comes_from_batch = true, .makes_destination = true, .removes_emptied_folders = true, .can_be_retried = true};
         case Operation::undo: return {.in_order = true, .puts_back = true, .lends_write = true};
+        case Operation::rename: return {.comes_from_batch = true, .in_order = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};
     }
     return {};

@@ -25,6 +25,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
     out.points_at = entry.points_at;
     out.action = item.action;
     out.role = item.role;
+    out.parks = item.parks;
     out.outcome = item.outcome;
     out.whole = item.whole;
     out.along = item.along;
@@ -95,9 +96,9 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (!item.entry_of_safe.empty()) roots.emplace_back(parent_of(item.source));
     FolderPaths sources(batch->folders, roots);
     TargetFolders targets(plan, roots);
-    targets.at(head.destination, head.destination);
+    if (!head.destination.empty()) targets.at(head.destination, head.destination);
 
-    std::unordered_map<std::uint64_t, std::string> place_of_folder;  // where a settled folder is, whatever was planned
+    std::unordered_map<std::uint64_t, WhereItLies> place_of_folder;  // of a settled one, whatever was planned
     for (const auto& [number, item] : settled) {
         if (item.type == FileType::file && arrives(item.result) && item.linked_source.inode != 0) {
             const FolderId folder = targets.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
@@ -105,10 +106,10 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         }
         if (item.type != FileType::folder) continue;
         const bool stands = arrives(item.result) || item.result == Outcome::merged;
-        if (stands) place_of_folder[number] = item.place();
+        if (stands || item.role == Role::renamed) place_of_folder[number] = {item.source, item.place()};
         // a folder that an undo made again is its own model: it has its attributes, but for the date
         const bool fills = item.action == Action::copy || item.action == Action::move || item.action == Action::make_folder;
-        if (!stands || !fills || item.moved_whole || !item.brought_back.empty()) continue;
+        if (!stands || !fills || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) continue;
         Entry entry;
         entry.folder = sources.at(std::string(parent_of(item.source)));
         entry.inside = sources.at(item.source);
@@ -124,6 +125,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
     }
 
     std::unordered_map<std::uint64_t, ItemId> item_of;
+    const bool renames_some = std::any_of(pending.begin(), pending.end(), [](const auto& item) { return item.role == Role::renamed; });
+    std::vector<Rename> renames;
     for (const PendingItem& was : pending) {
         Entry entry;
         entry.folder = sources.at(std::string(parent_of(was.source)));
@@ -135,7 +138,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.points_at = was.points_at;
         if (!was.real.empty())
             entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool is_entered = was.action == Action::copy || (was.action == Action::move && was.role != Role::makes_room);
+        const bool is_entered = was.action == Action::copy || (was.action == Action::move && was.role == Role::arrives);
         if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
         batch->entries.push_back(std::move(entry));
 
@@ -144,10 +147,11 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         rest.resumption.numbers.push_back(was.number);
         Item& item = plan.items.emplace_back();
         item.entry = static_cast<EntryId>(batch->entries.size() - 1);
-        std::string folder(parent_of(was.final_path));
+        std::string folder(parent_of(was.role == Role::renamed ? was.source : was.final_path));  // where that lies by now
         if (was.parent) {
             if (const auto parent = item_of.find(*was.parent); parent != item_of.end()) item.parent = parent->second;
-            if (const auto place = place_of_folder.find(*was.parent); place != place_of_folder.end()) folder = place->second;
+            if (const auto place = place_of_folder.find(*was.parent); place != place_of_folder.end())
+                folder = was.role == Role::renamed ? place->second.of(folder) : place->second.place;
         }
         item.folder = targets.at(std::string(parent_of(was.target)), folder);
         const std::string name(name_of(was.target));
@@ -155,10 +159,18 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (name_of(was.final_path) != name) item.add_extras().final_name = std::string(name_of(was.final_path));
         if (batch->entries.back().inside != no_folder || was.action == Action::make_folder)
             item.inside = targets.at(was.target, join(folder, name_of(was.final_path)));
+        if (renames_some) {
+            const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
+            const std::string place = join(folder, name_of(was.source));
+            renames.push_back(takes_name ? Rename{place, join(folder, name_of(was.final_path))} : stays_in_nobodys_way(id));
+            if (was.role == Role::renamed) place_of_folder[was.number] = {was.source, place};
+            if (was.role == Role::renamed && was.type == FileType::folder) item.inside = targets.at(was.target, place);
+        }
         item.action = was.action;
         item.outcome = was.outcome;
         item.whole = was.whole;
         item.role = was.role;
+        item.parks = was.parks;
         item.along = was.along && item.parent != no_item;
         if (was.collides) {
             item.collision = std::make_unique<Collision>();
@@ -175,6 +187,10 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (was.takes_back) item.takes_back = static_cast<ItemId>(*was.takes_back);
     }
     plan.batch = std::move(batch);
+    if (renames_some) {
+        plan.standing = plan.finals;
+        plan.steps = order(renames).steps;
+    }
     plan.totals = total(plan);
     return rest;
 }

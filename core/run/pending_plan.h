@@ -9,6 +9,14 @@
 
 namespace tavlo {
 
+/// A folder that an item came in: where it was, and where it is by now.
+struct WhereItLies {
+    std::string source;
+    std::string place;
+    /// Where something that lay in it, at any depth, lies by now.
+    std::string of(const std::string& path) const { return place + path.substr(source.size()); }
+};
+
 /// An item of a plan as the journal keeps it.
 PendingItem pending_item(const Plan& plan, ItemId id);
 

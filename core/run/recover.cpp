@@ -28,17 +28,29 @@ constexpr unsigned most_numbers_tried = 10'000;  // of names counted up, when lo
 class Settler {
 public:
     Settler(FileSystem& disk, const ReceiptHead& head, std::map<std::uint64_t, PendingItem> pending, std::vector<Intent> intents,
-            const std::map<std::uint64_t, std::string>& folders)
-        : disk_(disk), head_(head), pending_(std::move(pending)), folders_(folders), paths_(tree_, head_.roots), handles_(disk, tree_, 64) {
+            std::map<std::uint64_t, WhereItLies> folders)
+        : disk_(disk),
+          head_(head),
+          pending_(std::move(pending)),
+          folders_(std::move(folders)),
+          paths_(tree_, head_.roots),
+          handles_(disk, tree_, 64) {
         for (Intent& intent : intents) intents_.emplace(intent.number, std::move(intent));
     }
 
     /// returns  the records of what was found done, all of it durable by then
     Result<RunRecords> run() {
         for (const auto& [number, intent] : intents_)
-            if (pending_.contains(number)) settle(number, intent);
-        for (const auto& [number, item] : pending_)  // plain renames have no note: the thing itself tells
-            if (!intents_.contains(number) && item.action == Action::move && arrives(item.outcome)) settle_rename(number, item);
+            if (const auto item = pending_.find(number); item != pending_.end() && item->second.role != Role::renamed)
+                settle(number, intent);
+        for (const auto& [number, item] : pending_) {
+            const auto intent = intents_.find(number);
+            if (item.role == Role::renamed && intent != intents_.end()) settle(number, intent->second);
+            const bool moves = item.action == Action::move && arrives(item.outcome);
+            if (intent == intents_.end() && moves) settle_rename(number, item);  // plain renames have no note: the thing itself tells
+            // what lies in it is where it is, whether it has its new name by now or not
+            if (item.role == Role::renamed) folders_.try_emplace(number, WhereItLies{item.source, source_of(item)});
+        }
         // a source goes only once its copy, and its name, are durable: whatever was so before, was on the way when the run ended
         if (auto settled = durable_.settle(); !settled) return failure(settled.error());
         for (const auto& [number, placed] : with_source_) {
@@ -72,8 +84,15 @@ private:
     /// Where the item was to go: below the folder that it comes in, wherever that is by now.
     std::string folder_of(const PendingItem& item) const {
         if (item.parent)
-            if (const auto folder = folders_.find(*item.parent); folder != folders_.end()) return folder->second;
-        return std::string(parent_of(item.final_path));
+            if (const auto folder = folders_.find(*item.parent); folder != folders_.end())
+                return item.role == Role::renamed ? folder->second.of(std::string(parent_of(item.source))) : folder->second.place;
+        return std::string(parent_of(item.role == Role::renamed ? item.source : item.final_path));
+    }
+
+    /// Where it was: what is renamed where it lies is in the folder that it comes in, wherever that is by now.
+    std::string source_of(const PendingItem& item) const {
+        if (item.role == Role::renamed) return join(folder_of(item), name_of(item.source));
+        return item.real.empty() ? item.source : item.real;
     }
 
     void settle(std::uint64_t number, const Intent& intent) {
@@ -219,7 +238,7 @@ private:
     void withdraw(const PendingItem& item, const Intent& intent, const Handle& slot, const std::string& name) {
         switch (intent.kind) {
             case Intent::Kind::rename:
-                if (const auto source = open(std::string(parent_of(item.source))))
+                if (const auto source = open(std::string(parent_of(source_of(item)))))
                     (void)disk_.move_to_free_name(slot, name, **source, std::string(name_of(item.source)));
                 break;
             case Intent::Kind::folder: (void)disk_.remove_empty_folder(slot, name); break;
@@ -265,7 +284,7 @@ private:
         intent.fresh = item.identity;
         const std::string name(name_of(item.final_path));
         // a source that still stands where it was, was not moved: its other name is another hard link
-        const std::string path = item.real.empty() ? item.source : item.real;
+        const std::string path = source_of(item);
         if (const auto source = open(std::string(parent_of(path))))
             if (const auto here = disk_.status(**source, std::string(name_of(path))); here && is_still_it(*here, item.identity)) return;
         if (const auto placed = find_placed(item, intent, **folder, name)) {
@@ -309,6 +328,7 @@ private:
             records_.used_up.push_back(item.entry_of_safe);
         }
         if (item.takes_back && item.action != Action::make_folder) records_.taken_back.push_back(*item.takes_back);
+        if (item.role == Role::renamed) folders_[number] = {item.source, out.place()};
         records_.items.emplace_back(number, std::move(out));
     }
 
@@ -321,7 +341,7 @@ private:
     const ReceiptHead& head_;
     std::map<std::uint64_t, PendingItem> pending_;
     std::map<std::uint64_t, Intent> intents_;
-    const std::map<std::uint64_t, std::string>& folders_;
+    std::map<std::uint64_t, WhereItLies> folders_;  ///< where they are, by number
     FolderTree tree_;
     FolderPaths paths_;
     FolderHandles handles_;
@@ -397,14 +417,15 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
     if (!intents) return failure(intents.error());
     for (Intent& intent : *intents) volumes.bring_up_to_date(intent);
     std::vector<std::pair<std::uint64_t, ReceiptItem>> settled;
-    std::map<std::uint64_t, std::string> folders;
+    std::map<std::uint64_t, WhereItLies> folders;
     std::set<std::string> written_to;  // where hidden files may be left
     const auto read_settled = [&]() -> Result<void> {
         settled.clear();
         std::uint64_t number = 0;
         return store.each_item(id, [&](ReceiptItem&& item) {
             const bool stands = arrives(item.result) || item.result == Outcome::merged;
-            if (item.type == FileType::folder && stands) folders[number] = item.place();
+            const bool stays = item.role == Role::renamed && item.result != Outcome::planned;
+            if (item.type == FileType::folder && (stands || stays)) folders[number] = {item.source, item.place()};
             written_to.emplace(parent_of(item.place()));
             if (item.type == FileType::folder && stands) written_to.insert(item.place());
             const bool matters = item.type == FileType::folder || item.linked_source.inode != 0;

@@ -50,7 +50,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       options_(options),
       threads_(options.threads != 0 ? options.threads : useful_threads()),
       events_(events),
-      finals_(plan.finals),
+      finals_(plan.standing ? *plan.standing : plan.finals),
       sources_(disk, plan.batch->folders),
       targets_(disk, finals_),
       durable_(disk),
@@ -67,16 +67,11 @@ Result<ReceiptHead> Runner::run() {
     wait_while_held();  // one that waits for its turn is in the journal, and has touched nothing
     const bool goes_elsewhere = traits_.makes_destination && !should_stop();
     const auto destination = goes_elsewhere ? make_destination() : Result<void>{};
-    for (ItemId id = 0; id < plan_.items.size(); ++id) {
-        wait_while_held();
-        if (should_stop()) break;
-        if (!destination) {
-            fail(id, destination.error());
-            continue;
-        }
-        if (auto stepped = step(id); !stepped) return failure(stepped.error());
+    if (destination) {
+        if (auto gone = go_through_items(); !gone) return failure(gone.error());
+    } else {
+        for (ItemId id = 0; id < plan_.items.size(); ++id) fail(id, destination.error());
     }
-    if (auto flushed = flush(); !flushed) return failure(flushed.error());
     if (options_.more_follows && !should_stop()) {
         if (auto written = write_records(); !written) return failure(written.error());
         return head_;
@@ -105,7 +100,8 @@ Result<void> Runner::begin() {
         head_.undoes_some = plan_.undoes_some;
         head_.may_lose = plan_.may_lose;
         head_.verify = static_cast<std::uint8_t>(options_.verify);
-        std::set<std::string> roots{plan_.destination};
+        std::set<std::string> roots;
+        if (!plan_.destination.empty()) roots.insert(plan_.destination);
         for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})
             for (FolderId id = 0; id < tree->size(); ++id)
                 if (tree->parent(id) == no_folder) roots.insert(tree->name(id));
@@ -193,12 +189,33 @@ Result<void> Runner::make_destination() {
     return {};
 }
 
+/// In their order, or in the plan's own where names are given up for others. A ring of those that was begun is brought to its end.
+Result<void> Runner::go_through_items() {
+    const std::size_t steps = plan_.steps.empty() ? plan_.items.size() : plan_.steps.size();
+    for (std::size_t at = 0; at < steps; ++at) {
+        wait_while_held();
+        if (should_stop() && !parked_.empty())
+            if (auto flushed = flush(); !flushed) return flushed;
+        if (should_stop() && parked_.empty()) break;
+        const auto next = plan_.steps.empty() ? Ordered::Step{static_cast<ItemId>(at)} : plan_.steps[at];
+        if (auto done = next.parks ? park(next.which) : step(next.which); !done) return done;
+    }
+    if (auto flushed = flush(); !flushed) return flushed;
+    while (!parked_.empty()) fail(parked_.begin()->first, {Fault::io, 0, "the name that it was to have did not come free", ""});
+    return {};
+}
+
 Result<void> Runner::step(ItemId id) {
+    if (results_[id] != Outcome::planned) return {};
     const Item& it = item(id);
     receipt_item(id);
+    if (it.parks) (void)is_parked(id);  // before the run was interrupted
     switch (it.outcome) {
         case Outcome::skipped:
-        case Outcome::undecided: settle(id, it.outcome); return {};
+        case Outcome::undecided:
+            if (it.problem) receipt_item(id).error = reason(*it.problem);
+            settle(id, it.outcome);
+            return {};
         case Outcome::failed: fail(id, *it.problem); return {};
         default: break;
     }
@@ -281,7 +298,7 @@ Result<void> Runner::may_leave(ItemId id, const Handle& folder, const std::strin
 
 /// What comes in a folder that did not arrive after all does not arrive either.
 bool Runner::follows_its_folder(ItemId id) {
-    if (item(id).parent == no_item) return false;
+    if (item(id).parent == no_item || is_renamed(id)) return false;
     switch (results_[item(id).parent]) {
         case Outcome::failed:
             fail(id, {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))});

@@ -63,6 +63,7 @@ private:
     // runner.cpp: the run as a whole; runner_journal.cpp, runner_end.cpp: what it notes, and how it ends
     Result<void> begin();
     Result<void> make_destination();
+    Result<void> go_through_items();
     Result<void> step(ItemId id);
     bool follows_its_folder(ItemId id);
     bool holds_a_safe(ItemId id);
@@ -114,6 +115,11 @@ private:
     bool holds_mounts(ItemId id);
     Result<void> may_leave(ItemId id, const Handle& folder, const std::string& name);
 
+    // runner_renames.cpp: names given up and taken where things are
+    Result<void> park(ItemId id);
+    bool is_parked(ItemId id);
+    std::optional<Outcome> unpark(ItemId id);
+
     // runner_files.cpp
     void step_file(ItemId id, const std::shared_ptr<const Handle>& into);
     void stage_waiting();
@@ -123,7 +129,7 @@ private:
     Ready renaming(ItemId id);
     /// Where an item is read, or moved, or taken away from.
     Result<std::shared_ptr<const Handle>> source_folder(ItemId id);
-    const std::string& source_name(ItemId id) const;
+    std::string source_name(ItemId id) const;
     void note_taken_from(ItemId id);
     void take_away(Work& work);
     void remove_source(Work& work);
@@ -153,6 +159,8 @@ private:
     std::optional<Finding> fresh_finding(ItemId id, const Held& held);
 
     const Item& item(ItemId id) const { return plan_.items[id]; }
+    /// It keeps the folder that it lies in, wherever that is by now, and whatever becomes of it.
+    bool is_renamed(ItemId id) const { return item(id).role == Role::renamed; }
     const Entry& entry(ItemId id) const { return plan_.entry(plan_.items[id]); }
     /// For the threads of the run.
     Meter meter();
@@ -200,9 +208,10 @@ private:
     static std::size_t most_in_a_group();
     const std::size_t group_files_ = most_in_a_group();  ///< each holds a handle or two until it has its name
     std::chrono::steady_clock::time_point group_began_{};
-    std::set<std::uint64_t> not_made_again_;  ///< in an undo: numbers of folders, in the receipt that is undone
-    std::vector<ItemId> again_;               ///< renames that met another file system: to be copied instead
-    std::vector<bool> copy_instead_;          ///< by item
+    std::set<std::uint64_t> not_made_again_;          ///< in an undo: numbers of folders, in the receipt that is undone
+    std::unordered_map<ItemId, std::string> parked_;  ///< the hidden names of those that wait for theirs
+    std::vector<ItemId> again_;                       ///< renames that met another file system: to be copied instead
+    std::vector<bool> copy_instead_;                  ///< by item
     std::vector<FolderToFinish> to_finish_;
     std::vector<std::pair<std::string, std::int64_t>> dates_;  ///< in an undo: of source folders that stayed, as the move found them
     std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>> lent_;  ///< folders made writable for a while, and what they were

@@ -22,14 +22,17 @@ constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 std::string Runner::link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
 
 Result<std::shared_ptr<const Handle>> Runner::source_folder(ItemId id) {
-    if (plan_.leaves(item(id))) return targets_.open(item(id).folder);
+    if (plan_.leaves(item(id)) || is_renamed(id)) return targets_.open(item(id).folder);
     return sources_.open(entry(id).real ? entry(id).real->folder : entry(id).folder);
 }
 
-const std::string& Runner::source_name(ItemId id) const { return entry(id).real ? entry(id).real->name : entry(id).name; }
+std::string Runner::source_name(ItemId id) const {
+    if (const auto hidden = parked_.find(id); hidden != parked_.end()) return hidden->second;
+    return entry(id).real ? entry(id).real->name : entry(id).name;
+}
 
 void Runner::note_taken_from(ItemId id) {
-    if (!plan_.leaves(item(id))) took_from_[plan_.batch->place_of(entry(id)).folder] = true;
+    if (!plan_.leaves(item(id)) && !is_renamed(id)) took_from_[plan_.batch->place_of(entry(id)).folder] = true;
 }
 
 /// The next twin that wants this name is decided about against what is there by then.
@@ -74,12 +77,14 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     if (!from) return fail(id, from.error());
     const bool moves = it.action == Action::move;
     const FileType type = entry(id).status.type;
+    const bool is_named_only = traits_.puts_back || is_renamed(id);  // and not read
     const Error special{Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)};
-    if (type == FileType::other && !traits_.puts_back) return fail(id, special);
+    if (type == FileType::other && !is_named_only) return fail(id, special);
     if (finals_.identity(it.folder).device == 0)
         if (const auto status = disk_.status(*into)) finals_.set_identity(it.folder, status->id);
     if (auto touched = durable_.touch(finals_.identity(it.folder).device, *into); !touched) return fail(id, touched.error());
-    const bool renames = moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device;
+    const bool renames =
+        is_renamed(id) || (moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device);
     const bool links = type == FileType::file && entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id));
     const bool is_read = type == FileType::file && !renames && !links;  // then it is looked at as it is opened
     if (!is_read && !still_the_agreed_source(id, **from)) return;
@@ -318,7 +323,7 @@ void Runner::place(Work& work) {
         note_left_in(work.slot, id);
         switch (placed.error().fault) {
             case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
-                if (copy_instead_[id]) return fail(id, placed.error());
+                if (copy_instead_[id] || is_renamed(id)) return fail(id, placed.error());
                 copy_instead_[id] = true;
                 first_of_links_.erase(link_key(entry(id).status.id));
                 work.remove_source = false;

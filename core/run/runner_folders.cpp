@@ -15,7 +15,7 @@ void Runner::step_folder(ItemId id) {
     if (!into) return fail(id, into.error());
     if (it.whole && move_whole_folder(id, **into)) return;
     if (results_[id] != Outcome::planned) return;
-    if (it.action == Action::move) remember_source_folder(it.entry);
+    if (it.action == Action::move && !is_renamed(id)) remember_source_folder(it.entry);
     if (it.outcome == Outcome::merged)
         merge_folder(id, **into);
     else
@@ -133,7 +133,7 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
         fail(id, from.error());
         return true;
     }
-    const auto now = disk_.status(**from, entry(id).name);
+    const auto now = disk_.status(**from, source_name(id));
     if (!now || !now->id.could_be(entry(id).status.id)) {
         fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)}
                      : now.error());
@@ -143,15 +143,14 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
         fail(id, touched.error());
         return true;
     }
-    const bool by_items = it.inside != no_folder;
-    if (by_items && !plan_.leaves(it) && holds_mounts(id)) return false;  // mounted since it was looked at: that stays
+    const bool can_go_by_items = it.inside != no_folder && it.role == Role::arrives;
+    if (can_go_by_items && holds_mounts(id)) return false;  // mounted since it was looked at: that stays
     const Ready ready = renaming(id);
     const auto try_it = [&] { return place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready); };
     auto placed = try_it();
     if (!placed && placed.error().fault == Fault::no_permission)
         if (const auto around = targets_.open(it.folder); around && lend_write(*around)) placed = try_it();
     // item by item then: to another file system, or merged with a folder that stands there now
-    const bool can_go_by_items = it.inside != no_folder;
     if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;
     if (!placed && can_go_by_items && placed.error().fault == Fault::name_taken) return false;
     if (!placed && (placed.error().fault == Fault::changed_meanwhile || placed.error().fault == Fault::name_taken)) {
@@ -169,6 +168,7 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     if (const auto around = targets_.open(it.folder)) changed_in(placed->status.id.device, *around);
     sources_.forget(entry(id).inside);
     if (it.inside != no_folder) {
+        targets_.forget(it.inside);
         finals_.rename(it.inside, placed->name);
         finals_.set_identity(it.inside, placed->status.id);
     }

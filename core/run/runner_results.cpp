@@ -56,6 +56,12 @@ Outcome Runner::wording(ItemId id, Outcome result) const {
 }
 
 void Runner::settle(ItemId id, Outcome result) {
+    if (parked_.contains(id) && !arrives(result)) result = unpark(id).value_or(result);
+    if (is_renamed(id) && !arrives(result)) {
+        // with a folder that has another name by now it lies there
+        const std::string place = join(finals_.path(item(id).folder), entry(id).name);
+        if (place != receipt_item(id).target) receipt_item(id).final_path = place;
+    }
     ReceiptItem out = std::move(receipt_item(id));
     open_.erase(id);
     results_[id] = wording(id, result);
@@ -89,6 +95,7 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
         out.brought_back = it.extras().entry_of_safe;
         records_.used_up.push_back(it.extras().entry_of_safe);
     }
+    parked_.erase(id);
     Outcome result = placed.name == plan_.name(it) ? Outcome::created : Outcome::renamed;
     if (placed.set_aside) result = Outcome::overwritten;
     settle(id, result);

@@ -8,6 +8,7 @@
 #include "run/past_run.h"
 #include "run/recover.h"
 #include "run/safe_folder.h"
+#include "run/undo_renames.h"
 
 namespace tavlo {
 
@@ -34,7 +35,7 @@ Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& rec
     if (!run) return failure(run.error());
     if (auto chosen = (*run)->choose(only); !chosen) return failure(chosen.error());
     (*run)->on_progress(looked_at);
-    Plan plan = plan_undo(**run);
+    auto plan = renamed_in_place(**run) ? plan_undo_renames(disk, **run) : Result<Plan>(plan_undo(**run));
     if (!(*run)->trouble()) return failure((*run)->trouble().error());
     return plan;
 }
@@ -71,9 +72,11 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     if (!destination) return failure(destination.error());
     const auto batch = std::make_shared<const Batch>(std::move(*gathered));
     const Layout layout = lay_out(*batch, destination->path, Structure{}, destination->volume.folds_case);
-    auto surveyed = survey(disk, std::move(*destination), layout.targets);
+    std::vector<Destination> roots;
+    roots.push_back(std::move(*destination));
+    const auto surveyed = survey(disk, std::move(roots), layout.targets);
     if (!surveyed) return failure(surveyed.error());
-    const HeldFolder* folder = surveyed->folder("");
+    const HeldFolder* folder = surveyed->folder(layout.targets, 0);
     const Held* held = folder == nullptr ? nullptr : folder->find(name_of(target));
     const bool would_merge =
         held != nullptr && held->status.type == FileType::folder && batch->entries.front().status.type == FileType::folder;

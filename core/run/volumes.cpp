@@ -34,7 +34,7 @@ std::vector<VolumeRecord> volumes_of(FileSystem& disk, const Plan& plan) {
     const auto note = [&](const std::string& path) {
         if (auto volume = volume_at(disk, path); volume && known.insert(volume->device).second) found.push_back(std::move(*volume));
     };
-    note(plan.destination);
+    if (!plan.destination.empty()) note(plan.destination);
     for (const FolderTree* tree : {&plan.batch->folders, &plan.targets})
         for (FolderId id = 0; id < tree->size(); ++id) {
             const Identity& identity = tree->identity(id);

@@ -95,25 +95,29 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     return destination;
 }
 
-Result<Destination> survey(FileSystem& disk, Destination destination, const FolderTree& targets, std::stop_token stop) {
-    destination.folders.clear();
-    if (!destination.exists) return destination;
-    FolderHandles handles(disk, targets);
-    for (FolderId id = 0; id < targets.size(); ++id) {
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop) {
+    Survey seen{std::move(roots)};
+    seen.root_of.resize(tree.size());
+    FolderHandles handles(disk, tree);
+    std::uint32_t roots_met = 0;
+    for (FolderId id = 0; id < tree.size(); ++id) {
         if (stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
-        const FolderId above = targets.parent(id);
+        const FolderId above = tree.parent(id);
+        seen.root_of[id] = above == no_folder ? roots_met++ : seen.root_of[above];
+        Destination& root = seen.roots[seen.root_of[id]];
+        if (!root.exists) continue;
         if (above != no_folder) {
-            const HeldFolder* holder = destination.folder(targets.path_in_root(above));
-            const Held* held = holder == nullptr ? nullptr : holder->find(targets.name(id));
+            const HeldFolder* holder = root.folder(tree.path_in_root(above));
+            const Held* held = holder == nullptr ? nullptr : holder->find(tree.name(id));
             if (held == nullptr || held->status.type != FileType::folder) continue;
         }
         const auto handle = handles.open(id);
         if (!handle) return failure(handle.error());
         auto listed = list_held(disk, **handle);
         if (!listed) return failure(listed.error());
-        destination.folders.emplace(targets.path_in_root(id), std::move(*listed));
+        root.folders.emplace(tree.path_in_root(id), std::move(*listed));
     }
-    return destination;
+    return seen;
 }
 
 }  // namespace tavlo

@@ -38,7 +38,7 @@ private:
     std::unordered_map<std::string, std::size_t> folded_;  ///< where it folds case: places in things_, by key
 };
 
-/// The destination as far as a batch touches it: an immutable snapshot, read by survey().
+/// One named folder as far as a batch touches it: an immutable snapshot, read by survey().
 struct Destination {
     std::string path;
     bool exists = false;
@@ -55,8 +55,19 @@ struct Destination {
 /// errors   not_a_folder, no_permission (it may not be written or made), not_found
 Result<Destination> look_at_destination(FileSystem& disk, const std::string& path);
 
-/// Lists those folders of `targets` that exist below the destination; no link is followed.
-Result<Destination> survey(FileSystem& disk, Destination destination, const FolderTree& targets, std::stop_token stop = {});
+/// The places that a batch touches, as they were read: a root for each folder that somebody named.
+struct Survey {
+    std::vector<Destination> roots;        ///< one at least
+    std::vector<std::uint32_t> root_of{};  ///< by folder of the tree that was surveyed, place in `roots`; empty: all of them have the first
+
+    const Destination& root(FolderId folder) const { return roots[root_of.empty() ? 0 : root_of[folder]]; }
+    /// What a folder of that tree holds; null where it is not there.
+    const HeldFolder* folder(const FolderTree& tree, FolderId id) const { return root(id).folder(tree.path_in_root(id)); }
+};
+
+/// Lists those folders of a tree that exist; no link is followed.
+/// roots  one for each root of the tree, in their order
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop = {});
 
 /// Everything that one folder holds, as survey() reads it.
 Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder);

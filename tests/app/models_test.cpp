@@ -138,7 +138,7 @@ TEST_CASE("what the destination cannot hold under its name is shown with the nam
         Wishes wishes;
         wishes.policy.adapt_names = adapt;
         const Layout layout = lay_out(*batch, "/to", {}, false);
-        return std::make_shared<const Plan>(make_plan(wishes, batch, layout, *destination, {}));
+        return std::make_shared<const Plan>(make_plan(wishes, batch, layout, Survey{{*destination}}, {}));
     };
     OutcomeModel model;
     model.setTree(OutcomeTree::make(plan_by(false), destination));

@@ -72,7 +72,8 @@ struct Scene {
         wishes.operation = operation;
         wishes.policy.otherwise = otherwise;
         const auto shared = std::make_shared<const Batch>(batch);
-        return make_plan(wishes, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), destination, known);
+        return make_plan(wishes, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), Survey{{destination}},
+                         known);
     }
 
     Batch batch;

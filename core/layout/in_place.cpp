@@ -1,0 +1,34 @@
+#include "layout/layout.h"
+
+namespace tavlo {
+
+Layout lay_out_in_place(const Batch& batch, const WantedName& wanted) {
+    Layout layout;
+    layout.targets = batch.folders;
+    layout.standing = batch.folders;
+    layout.several_feed.assign(batch.folders.size(), true);
+    std::vector<std::uint32_t> arrival_of(batch.entries.size(), UINT32_MAX);
+    for (EntryId id = 0; id < batch.entries.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        // in a folder that is no arrival one still comes below the nearest that is
+        const std::uint32_t above = entry.parent == no_entry ? UINT32_MAX : arrival_of[entry.parent];
+        arrival_of[id] = above;
+        auto name = wanted(id);
+        if (!name) continue;
+        Arrival arrival;
+        arrival.entry = id;
+        arrival.parent = above;
+        arrival.folder = entry.folder;
+        if (entry.status.type == FileType::folder && !entry.problem) arrival.inside = entry.inside;
+        if (*name != entry.name) {
+            if (arrival.inside != no_folder) layout.targets.rename(arrival.inside, *name);
+            arrival.name = static_cast<std::uint32_t>(layout.names.size());
+            layout.names.push_back(std::move(*name));
+        }
+        arrival_of[id] = static_cast<std::uint32_t>(layout.arrivals.size());
+        layout.arrivals.push_back(arrival);
+    }
+    return layout;
+}
+
+}  // namespace tavlo

@@ -1,0 +1,34 @@
+#pragma once
+
+#include <cstdint>
+#include <span>
+#include <string>
+#include <vector>
+
+namespace tavlo {
+
+/// One that gives a name up and takes another. Each name stands for a place, in whatever words, as long as they are the same for the same
+/// place. No two give up, or take, the same one.
+struct Rename {
+    std::string leaves;
+    std::string takes;
+};
+
+/// For what gives nothing up and takes nothing: two names that nobody has.
+Rename stays_in_nobodys_way(std::uint32_t which);
+
+/// In which order they can be done one by one, so that each finds the name free that it takes.
+struct Ordered {
+    struct Step {
+        std::uint32_t which = 0;  ///< in what was asked for
+        /// It only gives its name up, and waits under a hidden one: its other step comes once the name that it takes is free.
+        bool parks = false;
+        bool operator==(const Step&) const = default;
+    };
+    std::vector<Step> steps;
+};
+
+/// As they were given, but for those that wait for one that comes later: that one goes first. Of a cycle the one that comes first parks.
+Ordered order(std::span<const Rename> wanted);
+
+}  // namespace tavlo

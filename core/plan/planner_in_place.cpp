@@ -1,0 +1,110 @@
+#include <algorithm>
+
+#include "names/names.h"
+#include "plan/planner.h"
+
+namespace tavlo {
+
+// New names where things are: a name that one of the batch gives up is free for another one.
+
+namespace {
+
+/// Why nothing can have this name, in words; empty where it can.
+std::string impossible(const std::string& name, const Volume& volume) {
+    if (name.empty()) return "would have no name";
+    if (name == "." || name == ".." || name.find('/') != std::string::npos || name.find('\0') != std::string::npos)
+        return "would have a name that none can have";
+    return name_problem(name, volume);
+}
+
+}  // namespace
+
+bool Planner::keeps_name(std::uint32_t at) const {
+    if (!layout_.standing) return false;
+    return layout_.arrivals[at].name == own_name || plan_.batch->entries[layout_.arrivals[at].entry].problem != nullptr;
+}
+
+/// Each after the one that holds the name it wants, so that it is known by then whether that one gives it up.
+void Planner::decide_in_place() {
+    const auto count = static_cast<std::uint32_t>(layout_.arrivals.size());
+    plan_.items.resize(count);
+    decided_.resize(count);
+    std::vector<Rename> wanted_names;
+    std::vector<std::uint32_t> wanting;
+    for (std::uint32_t at = 0; at < count; ++at) {
+        const Arrival& arrival = layout_.arrivals[at];
+        Item& item = plan_.items[at];
+        item.entry = arrival.entry;
+        item.parent = arrival.parent == UINT32_MAX ? no_item : arrival.parent;
+        item.folder = arrival.folder;
+        item.inside = arrival.inside;
+        item.action = Action::move;
+        item.role = Role::renamed;
+        item.whole = plan_.entry(item).status.type == FileType::folder;
+        if (held_[item.folder] == nullptr) held_[item.folder] = folder_there(item.folder);
+        if (arrival.name != own_name) item.add_extras().name = wanted(arrival);
+        if (keeps_name(at)) continue;
+        const std::string own = key(item.folder, plan_.entry(item).name);
+        giving_.emplace(own, at);
+        wanting.push_back(at);
+        wanted_names.push_back({own, key(item.folder, wanted(arrival))});
+    }
+    for (std::uint32_t at = 0; at < count; ++at)
+        if (keeps_name(at)) decide_in_place(at);
+    for (const Ordered::Step& step : order(wanted_names).steps)
+        if (!step.parks) decide_in_place(wanting[step.which]);
+    std::sort(plan_.not_compared.begin(), plan_.not_compared.end());
+}
+
+void Planner::decide_in_place(std::uint32_t at) {
+    const Arrival& arrival = layout_.arrivals[at];
+    Item& item = plan_.items[at];
+    const Entry& entry = plan_.entry(item);
+    const auto fail = [&](std::shared_ptr<const Error> why) {
+        item.outcome = Outcome::failed;
+        item.problem = std::move(why);
+    };
+    decided_[at] = true;
+    if (entry.problem) return fail(entry.problem);
+    if (arrival.name == own_name) {
+        item.outcome = Outcome::skipped;
+        return;
+    }
+    if (auto why = impossible(wanted(arrival), volume(item.folder)); !why.empty())
+        return fail(std::make_shared<const Error>(Error{Fault::name_not_possible, 0, std::move(why), plan_.source_path(item)}));
+    const HeldFolder* folder = held_[item.folder];
+    const Held* held = folder == nullptr ? nullptr : folder->find(plan_.name(item));
+    if (held != nullptr && gives_up(item.folder, *held)) held = nullptr;
+    if (Claim* claim = twin_claim(arrival))
+        settle_twin(item, at, *claim, held);
+    else if (held != nullptr)
+        meet_held(item, at, *held);
+    if (item.inside != no_folder && arrives(item.outcome)) made_by_[item.inside] = at;
+}
+
+/// What holds a name is of the batch, and will have another one.
+bool Planner::gives_up(FolderId folder, const Held& held) {
+    const auto found = giving_.find(key(folder, held.name));
+    if (found == giving_.end() || keeping_[found->second]) return false;
+    if (decided_[found->second]) return arrives(plan_.items[found->second].outcome);
+    misjudged_.push_back(found->second);  // they want each other's names, in a ring; whether it does is known in the end
+    return true;
+}
+
+/// What was decided is put in an order in which it can be done.
+void Planner::settle_steps() {
+    std::erase_if(misjudged_, [&](std::uint32_t at) { return arrives(plan_.items[first_arrival_ + at].outcome); });
+    std::vector<Rename> renames;
+    renames.reserve(plan_.items.size());
+    for (ItemId id = 0; id < plan_.items.size(); ++id) {
+        const Item& item = plan_.items[id];
+        const bool takes_name = arrives(item.outcome);
+        renames.push_back(takes_name ? Rename{key(item.folder, plan_.entry(item).name), key(item.folder, plan_.final_name(item))}
+                                     : stays_in_nobodys_way(id));
+    }
+    plan_.steps = order(renames).steps;
+    for (const Ordered::Step& step : plan_.steps)
+        if (step.parks) plan_.items[step.which].parks = true;
+}
+
+}  // namespace tavlo
