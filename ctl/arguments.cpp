@@ -8,6 +8,7 @@
 #include "files/path.h"
 #include "help.h"
 #include "job/growing.h"
+#include "name_steps.h"
 #include "paths.h"
 #include "selection_options.h"
 
@@ -81,16 +82,46 @@ private:
     std::optional<std::string> progress_;
 };
 
+/// What happens where a name is taken.
+struct CollisionOptions {
+    std::vector<std::string> when;
+    std::optional<std::string> otherwise;
+
+    explicit CollisionOptions(CommandLine& line) {
+        line.group("Where a name is taken");
+        line.value("--on-collision", otherwise, "undecided|skip|overwrite|rename", "what happens where no --when says otherwise",
+                   "undecided");
+        line.list("--when", when, "FINDING=DECISION",
+                  "the decision for one finding, said of the incoming file: same, newer, older, same-date, type, twin");
+    }
+
+    void read(tavlo::Policy& policy) const {
+        policy.otherwise = decision(otherwise.value_or("undecided"), true);
+        read_when(when, policy);
+    }
+};
+
+void read_sources(const std::vector<std::string>& sources, tavlo::Job& job) {
+    if (sources.empty()) refuse("SOURCE is required");
+    if (std::find(sources.begin(), sources.end(), "") != sources.end()) refuse("a SOURCE is empty");
+    for (const auto& source : sources) job.what.sources.push_back(source_path(source));
+}
+
+void read_subfolders(const std::optional<std::string>& subfolders, tavlo::Job& job) {
+    using tavlo::Subfolders;
+    job.structure.subfolders = one_of<Subfolders>("--subfolders", subfolders, job.structure.subfolders,
+                                                  {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
+    job.what.keeps_empty_folders = subfolders == "all";
+}
+
 /// The options of a copy or a move, but for those that choose files.
 struct TransferOptions {
     std::vector<std::string> sources;
-    std::vector<std::string> when;
     std::optional<std::string> into;
     std::optional<std::string> subfolders;
     std::optional<std::string> links;
     std::optional<std::string> keep_from;
     std::optional<std::string> clear;
-    std::optional<std::string> otherwise;
     std::optional<std::string> verify;
 
     TransferOptions(CommandLine& line, Arguments& out) {
@@ -105,46 +136,37 @@ struct TransferOptions {
         line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
         line.value("--clear", clear, "none|extra|all",
                    "extra: what is there and not in the batch goes to the Safe; all: everything there does, first", "none");
-        line.group("Where a name is taken");
-        line.value("--on-collision", otherwise, "undecided|skip|overwrite|rename", "what happens where no --when says otherwise",
-                   "undecided");
-        line.list("--when", when, "FINDING=DECISION",
-                  "the decision for one finding, said of the incoming file: same, newer, older, same-date, type, twin");
     }
 
     void read_places(Arguments& out) const {
         if (sources.empty()) refuse("SOURCE is required");
-        if (std::find(sources.begin(), sources.end(), "") != sources.end()) refuse("a SOURCE is empty");
         if (!into) refuse("--into is required");
         if (into->empty()) refuse("--into wants a folder, and got nothing");
-        for (const auto& source : sources) out.job.what.sources.push_back(source_path(source));
+        read_sources(sources, out.job);
         out.job.into = absolute(*into);
     }
 
     void read_structure(Arguments& out) const {
         tavlo::Structure& structure = out.job.structure;
-        using tavlo::Subfolders;
         if (subfolders && structure.flatten) refuse("--flatten and --subfolders exclude each other");
-        structure.subfolders = one_of<Subfolders>("--subfolders", subfolders, structure.subfolders,
-                                                  {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
-        out.job.what.keeps_empty_folders = subfolders == "all";
+        read_subfolders(subfolders, out.job);
         if (!keep_from) return;
         structure.kept_from = folder_that_is_there("--keep-from", *keep_from);
         if (structure.flatten) refuse("--flatten and --keep-from exclude each other");
     }
 
-    void read_policy(Arguments& out) const {
+    void read_clearing(Arguments& out) const {
         using tavlo::Clearing;
         out.job.clearing = one_of<Clearing>("--clear", clear, Clearing::none,
                                             {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
-        out.job.policy.otherwise = decision(otherwise.value_or("undecided"), true);
-        read_when(when, out.job.policy);
     }
 };
 
 void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     TransferOptions options(line, out);
+    const CollisionOptions collisions(line);
     const SelectionOptions selection(line);
+    NameStepOptions names(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.value("--verify", options.verify, "read-back|none", "read again from the disk what was written, and compare",
@@ -153,12 +175,14 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
               "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
     line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
-    line.parse(words);
+    line.parse(names.take(words));
     common.read(out);
     out.job.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
     options.read_places(out);
     options.read_structure(out);
-    options.read_policy(out);
+    options.read_clearing(out);
+    collisions.read(out.job.policy);
+    out.job.naming = names.read();
     selection.read(out.job.what);
     out.job.what.follow_links = one_of<bool>("--links", options.links, false, {{"keep", false}, {"follow", true}});
     using tavlo::Verify;
@@ -168,6 +192,31 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     const bool chooses = out.job.what.list || !out.job.what.files.empty();
     if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
     if (const auto why = tavlo::reason_to_wait(out.job); !why.empty()) refuse("--while-counting is not possible: " + why);
+}
+
+void read_rename(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    std::vector<std::string> sources;
+    std::optional<std::string> subfolders;
+    line.rest("SOURCE", sources);
+    NameStepOptions names(line);
+    line.group("What gets them");
+    line.flag("--contents", out.job.structure.contents, "the files in each source folder, instead of what is named");
+    line.value("--subfolders", subfolders, "all|filled|none", "with --contents: in all of them, or only directly inside", "all");
+    line.flag("--folders", out.job.structure.folders_too, "with --contents: folders as well as files");
+    const CollisionOptions collisions(line);
+    const SelectionOptions selection(line);
+    line.group("How");
+    line.flag("--plan", out.plan_only, "print the plan and change nothing");
+    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    line.parse(names.take(words));
+    common.read(out);
+    out.job.operation = tavlo::Operation::rename;
+    read_sources(sources, out.job);
+    read_subfolders(subfolders, out.job);
+    collisions.read(out.job.policy);
+    selection.read(out.job.what);
+    out.job.naming = names.read();
+    if (out.job.naming.empty()) refuse("a new name wants a step; tavloctl rename --help lists them");
 }
 
 void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
@@ -231,6 +280,7 @@ using Command = Arguments::Command;
 constexpr Known commands[] = {
     {"copy", Command::copy, read_transfer},
     {"move", Command::move, read_transfer},
+    {"rename", Command::rename, read_rename},
     {"receipts", Command::receipts, read_list},
     {"receipt", Command::receipt, read_by_id},
     {"check", Command::check, read_by_id},

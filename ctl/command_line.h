@@ -39,6 +39,8 @@ public:
     void list(const std::string& name, std::vector<std::string>& values, const std::string& type, const std::string& help);
     /// A word that belongs to no option, and has to be there.
     void argument(const std::string& name, std::string& value, const std::string& help);
+    /// Lists an option in the help that whoever asks takes out of the words before they are read here.
+    void describe(const std::string& left, const std::string& help);
     /// Words that belong to no option, as many as there are; after "--" every word is one.
     void rest(const std::string& name, std::vector<std::string>& words);
 
@@ -52,7 +54,6 @@ private:
         std::string help;
     };
     struct Reader;  // keeps the library out of this header
-    void describe(const std::string& left, const std::string& help);
     std::string type_of(const std::string& name) const;
     std::string text() const;
 

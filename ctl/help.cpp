@@ -18,6 +18,13 @@ constexpr CommandHelp commands[] = {
      "Moves files and folders into a folder. Between file systems a source goes only once its copy is durable and was read back.",
      {"tavloctl move ~/Inbox/2031 --into /mnt/archive", "tavloctl move ~/Inbox --contents --into ~/Cases --on-collision rename",
       "tavloctl move ~/Scans --into /mnt/archive --list wanted.txt"}},
+    {"rename",
+     "rename SOURCE... NAME-STEPS [options]",
+     "Gives new names to files and folders where they are. A name that is given up in the same run is free for another, in chains and "
+     "rings "
+     "too; where something else holds it, the item stays undecided until you say what happens.",
+     {"tavloctl rename scan-*.pdf --prefix permit- --case lower", "tavloctl rename ~/Scans --contents --add-to-numbers 1 --plan",
+      "tavloctl rename ~/Scans --contents --name-as '{n:3} {name}{ext}' --count-from 10"}},
     {"receipts",
      "receipts [--json]",
      "Lists past runs, newest first, each with the id that the other commands take.",

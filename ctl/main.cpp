@@ -15,8 +15,7 @@ using Command = Arguments::Command;
 int run(const Arguments& arguments) {
     const auto disk = tavlo::make_disk();
     // a plan changes nothing, not even the state folder; everything else needs it before it touches a file
-    const bool transfers = arguments.command == Command::copy || arguments.command == Command::move;
-    if (transfers && arguments.plan_only) return transfer(*disk, nullptr, arguments);
+    if (arguments.makes_job() && arguments.plan_only) return transfer(*disk, nullptr, arguments);
     const auto store = tavlo::Store::open(arguments.state_folder);
     if (!store) {
         say("the state cannot be kept there: " + describe(store.error()));
@@ -24,7 +23,8 @@ int run(const Arguments& arguments) {
     }
     switch (arguments.command) {
         case Command::copy:
-        case Command::move: return transfer(*disk, store->get(), arguments);
+        case Command::move:
+        case Command::rename: return transfer(*disk, store->get(), arguments);
         case Command::receipts: return list_receipts(**store, arguments);
         case Command::receipt: return show_receipt(**store, arguments);
         case Command::check: return check(*disk, **store, arguments);

@@ -16,10 +16,10 @@ using namespace tavlo;
 namespace {
 
 std::string sentence_for(const Job& job) {
-    return fmt::format(
-        "{} {} into {}", job.operation == Operation::move ? "Move" : "Copy",
-        job.what.sources.size() == 1 ? printable(job.what.sources.front()) : fmt::format("{} sources", job.what.sources.size()),
-        printable(job.into));
+    const std::string what =
+        job.what.sources.size() == 1 ? printable(job.what.sources.front()) : fmt::format("{} sources", job.what.sources.size());
+    if (job.operation == Operation::rename) return fmt::format("New names {} {}", job.structure.contents ? "in" : "for", what);
+    return fmt::format("{} {} into {}", job.operation == Operation::move ? "Move" : "Copy", what, printable(job.into));
 }
 
 RunOptions options_for(const Job& job) { return {.sentence = sentence_for(job), .job = to_json(job), .verify = job.verify}; }
@@ -37,20 +37,22 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     if (arguments.while_counting) return transfer_while_counting(disk, *store, arguments);
     ProgressLine progress(shows_progress(arguments));
     const auto counted = [&](std::uint64_t entries) { progress.counted("counting", entries, "entries"); };
-    auto chosen = gather_chosen(disk, arguments.job.what, now_ns(), {false, {}, counted});
+    auto chosen = gather_chosen(disk, arguments.job, now_ns(), {.on_progress = counted});
     if (!chosen) {
         progress.clear();
         return refuse_for(chosen.error());
     }
-    progress.say_now("looking at the destination");
+    progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination");
     const auto compared = [&](std::size_t done, std::size_t of) { progress.counted("comparing", done, of, "pairs"); };
     const auto outlook = prepare(disk, arguments.job, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, compared);
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());
     for (const Error& refusal : outlook->refusals) refuse_for(refusal);
     if (!outlook->refusals.empty()) return refused;
-    for (const Error& miss : chosen->misses) say(describe(miss));
+    std::vector<Error> misses = std::move(chosen->misses);
+    misses.insert(misses.end(), outlook->misses.begin(), outlook->misses.end());
+    for (const Error& miss : misses) say(describe(miss));
     const int status = arguments.plan_only ? print_plan(*outlook->plan, arguments.json)
                                            : carry_out_plan(disk, *store, *outlook->plan, arguments, progress, options_for(arguments.job));
-    return chosen->misses.empty() || status == stopped ? status : some_failed;
+    return misses.empty() || status == stopped ? status : some_failed;
 }

@@ -8,6 +8,7 @@
 #include <utility>
 
 #include "files/path.h"
+#include "job/choosing.h"
 #include "job/growing.h"
 #include "keep/store.h"
 #include "tasks/batch_file.h"
@@ -400,7 +401,7 @@ void Bench::changed(bool gather_again) {
         };
         BenchView view;
         if (gather_wanted || !known->batch) {
-            auto gathered = gather(*known->disk, job.what.sources, {job.what.follow_links, stop, {}});
+            auto gathered = gather(*known->disk, job.what.sources, gathering_of(job, {.stop = stop}));
             if (!gathered) return sorry(view, gathered.error());
             known->batch = std::make_shared<const Batch>(std::move(*gathered));
             known->rows = picked_rows(*known->batch);

@@ -29,13 +29,14 @@ public:
             through_link = true;
         }
         if (path == "/") return failure(Fault::refused, "a whole file system cannot be taken", path);
-        const FolderId folder = root(std::string(parent_of(path)));
+        const EntryId parent = named_above(path);
+        const FolderId folder = parent == no_entry ? root(std::string(parent_of(path))) : node_at(std::string(parent_of(path)), parent);
         const auto handle = handles_.open(folder);
         if (!handle) return failure(handle.error());
         const std::string name(name_of(path));
         const auto status = disk_.status(**handle, name);
         if (!status) return failure(status.error());
-        const EntryId entry = add(folder, no_entry, name, **handle, *status, through_link, true);
+        const EntryId entry = add(folder, parent, name, **handle, *status, through_link, true);
         if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
         return check_readable(batch_.entries[entry]);
     }
@@ -58,6 +59,24 @@ private:
         std::size_t next = 0;
     };
 
+    /// The named folder that a source lies in, where sources alone are taken.
+    EntryId named_above(const std::string& path) const {
+        if (named_folders_.empty()) return no_entry;
+        for (std::string at(parent_of(path)); at != "/"; at = std::string(parent_of(at)))
+            if (const auto found = named_folders_.find(at); found != named_folders_.end()) return found->second;
+        return no_entry;
+    }
+
+    /// A folder in a named one, or that itself, by its path.
+    FolderId node_at(const std::string& path, EntryId named) {
+        if (path == batch_.source_path(batch_.entries[named])) return batch_.entries[named].inside;
+        const auto known = roots_.find(path);
+        if (known != roots_.end()) return known->second;
+        const FolderId node = batch_.folders.add(node_at(std::string(parent_of(path)), named), std::string(name_of(path)));
+        roots_.emplace(path, node);
+        return node;
+    }
+
     FolderId root(std::string path) {
         if (const auto found = roots_.find(path); found != roots_.end()) return found->second;
         const FolderId id = batch_.folders.add_root(path);
@@ -75,7 +94,7 @@ private:
 
     /// A source that may not be read is refused before anything is touched; special files are never opened.
     Result<void> check_readable(const Entry& entry) {
-        if (entry.status.type != FileType::file) return {};
+        if (entry.status.type != FileType::file || options_.named_only) return {};
         const Place place = batch_.place_of(entry);
         const auto folder = handles_.open(place.folder);
         if (!folder) return failure(folder.error());
@@ -142,6 +161,10 @@ private:
                     return;
                 }
         if (entry.inside == no_folder) entry.inside = batch_.folders.add(entry.folder, name, entry.status.id);
+        if (options_.named_only) {
+            named_folders_.emplace(batch_.source_path(entry), id);
+            return;
+        }
         const auto handle = handles_.open(entry.inside);
         auto names = handle ? disk_.list(**handle) : Result<std::vector<Name>>(failure(handle.error()));
         if (!names) {
@@ -197,13 +220,29 @@ private:
     std::unordered_map<std::string, FolderId> roots_;
     std::set<std::pair<std::uint64_t, std::uint64_t>> above_;
     std::vector<Level> levels_;
+    std::unordered_map<std::string, EntryId> named_folders_;  ///< where sources alone are taken: one may lie in another
 };
 
 }  // namespace
 
 struct Gathering::Parts {
     Parts(FileSystem& disk, std::vector<std::string> wanted, const GatherOptions& options)
-        : gatherer(disk, options), sources(std::move(wanted)) {}
+        : gatherer(disk, options), sources(std::move(wanted)) {
+        if (options.named_only) put_outer_ones_first();
+    }
+
+    /// Of sources in one another; else they keep their order.
+    void put_outer_ones_first() {
+        const std::set<std::string> all(sources.begin(), sources.end());
+        const bool some_lie_in_others = std::any_of(sources.begin(), sources.end(), [&](const std::string& source) {
+            for (std::string at(parent_of(source)); at != "/"; at = std::string(parent_of(at)))
+                if (all.contains(at)) return true;
+            return false;
+        });
+        if (some_lie_in_others)
+            std::stable_sort(sources.begin(), sources.end(), [](const auto& a, const auto& b) { return a.size() < b.size(); });
+    }
+
     Gatherer gatherer;
     std::vector<std::string> sources;
     std::size_t next = 0;

@@ -13,6 +13,7 @@ namespace tavlo {
 
 struct GatherOptions {
     bool follow_links = false;  ///< take what a link points at in the link's place
+    bool named_only = false;    ///< the sources themselves, not what is in them, nor whether they can be read
     std::stop_token stop{};
     std::function<void(std::uint64_t entries)> on_progress{};  ///< now and then, with the number so far
 };

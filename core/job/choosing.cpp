@@ -32,7 +32,14 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
 
 }  // namespace
 
-Result<Chosen> gather_chosen(FileSystem& disk, const Selection& what, std::int64_t now_ns, const GatherOptions& given) {
+GatherOptions gathering_of(const Job& job, GatherOptions options) {
+    options.follow_links = job.what.follow_links;
+    options.named_only = job.operation == Operation::rename && !job.structure.contents;
+    return options;
+}
+
+Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options) {
+    const Selection& what = job.what;
     const auto selector = selector_for(what.files, now_ns);
     if (!selector) return failure(selector.error());
     std::string list;
@@ -41,9 +48,7 @@ Result<Chosen> gather_chosen(FileSystem& disk, const Selection& what, std::int64
         if (!read) return failure(read.error());
         list = std::move(*read);
     }
-    GatherOptions options = given;
-    options.follow_links = what.follow_links;
-    auto batch = gather(disk, what.sources, options);
+    auto batch = gather(disk, what.sources, gathering_of(job, options));
     if (!batch) return failure(batch.error());
     if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
     if (!what.list) return Chosen{std::move(*batch), {}};

@@ -8,7 +8,7 @@
 
 namespace tavlo {
 
-/// What a selection takes in hand, and what of its list could not be met: lines that fit nothing, or that there are no lines.
+/// What a job takes in hand, and what of its list could not be met: lines that fit nothing, or that there are no lines.
 struct Chosen {
     Batch batch;
     std::vector<Error> misses;
@@ -17,6 +17,9 @@ struct Chosen {
 /// Gathers the sources, and leaves what was not asked for.
 /// now_ns  that relative dates are counted from
 /// errors  as gather(); refused: criteria that cannot be read, a kind that is not there; the list cannot be read
-Result<Chosen> gather_chosen(FileSystem& disk, const Selection& what, std::int64_t now_ns, const GatherOptions& options = {});
+Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options = {});
+
+/// How a job's sources are gathered: through links or not, with what is in them or without.
+GatherOptions gathering_of(const Job& job, GatherOptions options = {});
 
 }  // namespace tavlo

@@ -3,6 +3,7 @@
 #include <charconv>
 
 #include "job/members.h"
+#include "job/naming_document.h"
 
 namespace tavlo {
 
@@ -21,22 +22,6 @@ constexpr std::pair<NewNames::Scheme, const char*> scheme_words[] = {
 constexpr std::pair<SizeRelation, const char*> size_words[] = {
     {SizeRelation::smaller, "smaller"}, {SizeRelation::same_size, "same-size"}, {SizeRelation::larger, "larger"}};
 constexpr std::pair<bool, const char*> link_words[] = {{false, "keep"}, {true, "follow"}};
-
-template <class Word, std::size_t count>
-const char* word_of(const std::pair<Word, const char*> (&words)[count], Word word) {
-    for (const auto& [one, text] : words)
-        if (one == word) return text;
-    return "";
-}
-
-template <class Word, std::size_t count>
-auto from_words(const std::pair<Word, const char*> (&words)[count]) {
-    return [&words](const std::string& text) -> std::optional<Word> {
-        for (const auto& [one, word] : words)
-            if (text == word) return one;
-        return std::nullopt;
-    };
-}
 
 template <class Word, std::size_t count>
 void put_word(Json& json, const char* member, const std::pair<Word, const char*> (&words)[count], Word word, Word usual) {
@@ -153,9 +138,10 @@ Selection read_selection(Members& members) {
     return what;
 }
 
-std::optional<Operation> transfer_from_text(const std::string& text) {
+std::optional<Operation> operation_of_job(const std::string& text) {
     const auto operation = operation_from_text(text);
-    return operation == Operation::copy || operation == Operation::move ? operation : std::nullopt;
+    const bool is_of_job = operation == Operation::copy || operation == Operation::move || operation == Operation::rename;
+    return is_of_job ? operation : std::nullopt;
 }
 
 std::string text_of(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
@@ -211,8 +197,10 @@ std::string to_json(const Job& job) {
     if (job.structure.subfolders != Subfolders::all || job.what.keeps_empty_folders)
         json["subfolders"] = word_of(subfolder_words, job.structure.subfolders);
     put_flag(json, "flatten", job.structure.flatten);
+    put_flag(json, "folders", job.structure.folders_too);
+    put_naming(json, job.naming);
     if (!job.structure.kept_from.empty()) put_bytes(json, "keep_from", job.structure.kept_from);
-    put_bytes(json, "into", job.into);
+    if (!job.into.empty()) put_bytes(json, "into", job.into);
     put_policy(json, job.policy);
     put_word(json, "clear", clearing_words, job.clearing, Clearing::none);
     put_flag(json, "lose_attributes", job.may_lose);
@@ -226,12 +214,14 @@ Result<Job> job_from_json(std::string_view text) {
         Members members(json);
         Job job;
         if (members.find("operation") == nullptr) unreadable("is missing", "operation");
-        members.word("operation", job.operation, transfer_from_text);
+        members.word("operation", job.operation, operation_of_job);
         job.what = read_selection(members);
         members.flag("contents", job.structure.contents);
         members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
         job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
         members.flag("flatten", job.structure.flatten);
+        members.flag("folders", job.structure.folders_too);
+        job.naming = read_naming(members);
         members.text("keep_from", job.structure.kept_from);
         members.text("into", job.into);
         job.policy = read_policy(members);

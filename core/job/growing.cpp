@@ -24,7 +24,7 @@ public:
           job_(asked.job),
           options_(options),
           events_(events),
-          gathering_(disk, asked.job.what.sources, {false, options.stop, {}}) {}
+          gathering_(disk, asked.job.what.sources, {.stop = options.stop}) {}
 
     Result<ReceiptHead> run(const std::function<void(const Counted&)>& counted, std::shared_ptr<const Plan>* plan) {
         for (bool all = false; !all;) {
@@ -156,6 +156,7 @@ std::string reason_to_wait(const Job& job) {
     if (job.operation != Operation::copy) return "a move is planned whole";
     if (job.what.follow_links) return "links are followed";
     if (job.clearing != Clearing::none) return "something is to leave the destination";
+    if (!job.naming.empty()) return "new names are given";
     if (job.structure.flatten || job.structure.contents) return "several could want one name";
     if (job.structure.subfolders != Subfolders::all) return "subfolders are left out by what is in them";
     if (!job.structure.kept_from.empty()) return "folders on the way are kept";

@@ -8,7 +8,8 @@ Wishes wishes_of(const Asked& asked) {
 }
 
 bool same_places(const Job& one, const Job& other) {
-    return one.what == other.what && one.into == other.into && one.structure == other.structure;
+    return one.what == other.what && one.into == other.into && one.structure == other.structure && one.naming == other.naming &&
+           (one.operation == Operation::rename) == (other.operation == Operation::rename);
 }
 
 }  // namespace tavlo

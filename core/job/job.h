@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "layout/structure.h"
+#include "names/steps.h"
 #include "plan/policy.h"
 #include "run/run.h"
 #include "select/criteria_text.h"
@@ -26,10 +27,11 @@ struct Selection {
 /// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
 /// disk at the time.
 struct Job {
-    Operation operation = Operation::copy;  ///< copy or move
+    Operation operation = Operation::copy;  ///< copy, move or rename
     Selection what{};
-    std::string into{};  ///< the destination, an absolute path
+    std::string into{};  ///< the destination, an absolute path; empty in a rename
     Structure structure{};
+    Naming naming{};
     Policy policy{};
     Clearing clearing = Clearing::none;
     bool may_lose = false;  ///< as in Wishes

@@ -56,6 +56,23 @@ private:
     std::set<std::string> taken_;
 };
 
+/// The word for one of an enumeration, and back.
+template <class Word, std::size_t count>
+const char* word_of(const std::pair<Word, const char*> (&words)[count], Word word) {
+    for (const auto& [one, text] : words)
+        if (one == word) return text;
+    return "";
+}
+
+template <class Word, std::size_t count>
+auto from_words(const std::pair<Word, const char*> (&words)[count]) {
+    return [&words](const std::string& text) -> std::optional<Word> {
+        for (const auto& [one, word] : words)
+            if (text == word) return one;
+        return std::nullopt;
+    };
+}
+
 /// Runs a reader, and turns what it throws into an error.
 template <class Value, class Read>
 Result<Value> read_document(Read read) {

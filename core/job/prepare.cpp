@@ -9,6 +9,9 @@
 #include "batch/keep_way.h"
 #include "files/contents.h"
 #include "files/path.h"
+#include "job/choosing.h"
+#include "job/naming.h"
+#include "keep/store.h"
 
 namespace tavlo {
 
@@ -133,17 +136,25 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
     Outlook outlook = before;
     auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.survey, known));
     outlook.refusals.clear();
+    outlook.plan = plan;
+    if (before.layout->standing) return outlook;
     refuse_into_itself(*plan, asked.job.structure, *before.destination, outlook.refusals);
     keep_outermost(outlook.refusals);
     refuse_onto_itself(*plan, outlook.refusals);
     refuse_leaving_sources(*plan, *before.destination, asked.job.clearing, outlook.refusals);
     refuse_without_room(*plan, *before.destination, outlook.refusals);
-    outlook.plan = std::move(plan);
     return outlook;
 }
 
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop) {
+    if (asked.job.operation == Operation::rename) {
+        auto given = give_names(asked.job, *batch, now_ns());
+        if (!given) return failure(given.error());
+        auto seen = look_ahead_in_place(disk, wishes_of(asked), std::move(batch), given->wanted, known, stop);
+        if (seen) seen->misses = std::move(given->misses);
+        return seen;
+    }
     auto looked = look_at_destination(disk, asked.job.into);
     if (!looked) return failure(looked.error());
     if (!asked.job.structure.kept_from.empty() && !asked.job.structure.flatten) {
@@ -152,7 +163,11 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         batch = std::make_shared<const Batch>(std::move(*kept));
     }
     Outlook seen;
-    seen.layout = std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, looked->volume.folds_case));
+    auto given = asked.job.naming.empty() ? Result<NamesGiven>(NamesGiven{}) : give_names(asked.job, *batch, now_ns());
+    if (!given) return failure(given.error());
+    seen.misses = std::move(given->misses);
+    seen.layout =
+        std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, looked->volume.folds_case, given->wanted));
     std::vector<Destination> roots;
     roots.push_back(std::move(*looked));
     auto surveyed = survey(disk, std::move(roots), seen.layout->targets, stop);
@@ -280,7 +295,7 @@ Result<Outlook> prepare(FileSystem& disk, const Asked& asked, std::shared_ptr<co
 }
 
 Result<Outlook> prepare(FileSystem& disk, const Asked& asked, ContentsMemory* memory, std::stop_token stop) {
-    auto gathered = gather(disk, asked.job.what.sources, {asked.job.what.follow_links, stop, {}});
+    auto gathered = gather(disk, asked.job.what.sources, gathering_of(asked.job, {.stop = stop}));
     if (!gathered) return failure(gathered.error());
     return prepare(disk, asked, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);
 }

@@ -23,6 +23,7 @@ struct Outlook {
     std::shared_ptr<const Destination> destination;  ///< the first of its roots
     std::vector<Error>
         refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room, a source that would leave
+    std::vector<Error> misses{};  ///< lines of tables of names that fit nothing
 };
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop = {});

@@ -59,11 +59,22 @@ Json item_json(const ReceiptItem& item) {
     return json;
 }
 
+bool has_destination(Operation operation) {
+    switch (operation) {
+        case Operation::copy:
+        case Operation::move:
+        case Operation::restore: return true;
+        case Operation::undo:
+        case Operation::rename: return false;
+    }
+    return false;
+}
+
 Json head_json(const ReceiptHead& head) {
     Json json;
     json["id"] = head.id;
     json["operation"] = to_text(head.operation);
-    put_bytes(json, "destination", head.destination);
+    if (has_destination(head.operation)) put_bytes(json, "destination", head.destination);
     if (!head.sentence.empty()) json["sentence"] = to_utf8(head.sentence);
     json["started"] = utc_text(head.started_ns);
     json["finished"] = nullptr;
@@ -126,7 +137,7 @@ ReceiptItem planned_item(const Plan& plan, const Item& item) {
 void write_plan(std::ostream& out, const Plan& plan) {
     Json first;
     first["operation"] = to_text(plan.operation);
-    put_bytes(first, "destination", plan.destination);
+    if (has_destination(plan.operation)) put_bytes(first, "destination", plan.destination);
     if (!plan.undoes.empty()) first["undoes"] = plan.undoes;
     DocumentWriter document(out, "plan", first, "items");
     for (const Item& item : plan.items) document.add(item_json(planned_item(plan, item)));

@@ -20,12 +20,14 @@ Layout lay_out_in_place(const Batch& batch, const WantedName& wanted) {
         arrival.parent = above;
         arrival.folder = entry.folder;
         if (entry.status.type == FileType::folder && !entry.problem) arrival.inside = entry.inside;
-        if (*name != entry.name) {
-            if (arrival.inside != no_folder) layout.targets.rename(arrival.inside, *name);
+        const auto at = static_cast<std::uint32_t>(layout.arrivals.size());
+        if (name->problem) layout.problems.emplace(at, name->problem);
+        if (name->name != entry.name) {
+            if (arrival.inside != no_folder) layout.targets.rename(arrival.inside, name->name);
             arrival.name = static_cast<std::uint32_t>(layout.names.size());
-            layout.names.push_back(std::move(*name));
+            layout.names.push_back(std::move(name->name));
         }
-        arrival_of[id] = static_cast<std::uint32_t>(layout.arrivals.size());
+        arrival_of[id] = at;
         layout.arrivals.push_back(arrival);
     }
     return layout;

@@ -20,8 +20,8 @@ std::vector<bool> filled_folders(const Batch& batch) {
 
 class Layouter {
 public:
-    Layouter(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case)
-        : batch_(batch), structure_(structure), folds_case_(folds_case), arrival_of_(batch.entries.size(), UINT32_MAX) {
+    Layouter(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case, const WantedName& wanted)
+        : batch_(batch), structure_(structure), folds_case_(folds_case), wanted_(wanted), arrival_of_(batch.entries.size(), UINT32_MAX) {
         layout_.targets.add_root(destination);
         fed_by_.push_back(no_folder);
         layout_.several_feed.push_back(false);
@@ -57,8 +57,20 @@ private:
         }
         if (is_folder && !entry.problem) arrival.inside = node_for(arrival.folder, entry.name);
         feed(arrival.folder, entry.folder);
+        if (wanted_ && !is_folder) name_on_the_way(arrival, id);
         arrival_of_[id] = static_cast<std::uint32_t>(layout_.arrivals.size());
         layout_.arrivals.push_back(arrival);
+    }
+
+    /// Names that come from anywhere: two files of one folder may want the same.
+    void name_on_the_way(Arrival& arrival, EntryId id) {
+        auto name = wanted_(id);
+        if (!name) return;
+        if (name->problem) layout_.problems.emplace(static_cast<std::uint32_t>(layout_.arrivals.size()), name->problem);
+        layout_.several_feed[arrival.folder] = true;
+        if (name->name == batch_.entries[id].name) return;
+        arrival.name = static_cast<std::uint32_t>(layout_.names.size());
+        layout_.names.push_back(std::move(name->name));
     }
 
     /// With subfolders left out, only what lies directly in a source folder comes along.
@@ -96,6 +108,7 @@ private:
     const Batch& batch_;
     const Structure& structure_;
     bool folds_case_;
+    const WantedName& wanted_;
     Layout layout_;
     std::vector<std::uint32_t> arrival_of_;
     std::vector<FolderId> fed_by_;
@@ -106,8 +119,8 @@ private:
 
 }  // namespace
 
-Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case) {
-    return Layouter(batch, destination, structure, folds_case).run();
+Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case, const WantedName& wanted) {
+    return Layouter(batch, destination, structure, folds_case, wanted).run();
 }
 
 }  // namespace tavlo

@@ -1,8 +1,10 @@
 #pragma once
 
 #include <functional>
+#include <memory>
 #include <optional>
 #include <string>
+#include <unordered_map>
 #include <vector>
 
 #include "batch/batch.h"
@@ -26,10 +28,11 @@ struct Layout {
     FolderTree targets;                    ///< by the names wanted; 0 is the destination itself, where everything goes to one
     std::optional<FolderTree> standing{};  ///< the same folders by the names they have until they are renamed; none: they are not
     std::vector<std::string> names{};      ///< wanted where it is not the entry's own
-    std::vector<Arrival> arrivals;         ///< in the batch's order, parents before children
-    std::vector<bool> several_feed;        ///< by folder of targets: entries from more than one source folder want names in it
-    std::vector<EntryId> dissolved;        ///< folders that do not arrive themselves, and go when a move empties them
-    bool whole_folders = true;             ///< no entry below an arriving folder was left out
+    std::unordered_map<std::uint32_t, std::shared_ptr<const Error>> problems{};  ///< by arrival: no name could be made for it
+    std::vector<Arrival> arrivals;                                               ///< in the batch's order, parents before children
+    std::vector<bool> several_feed;  ///< by folder of targets: entries from more than one source folder want names in it
+    std::vector<EntryId> dissolved;  ///< folders that do not arrive themselves, and go when a move empties them
+    bool whole_folders = true;       ///< no entry below an arriving folder was left out
 
     /// What is to be surveyed: the folders as they are now.
     const FolderTree& as_it_stands() const { return standing ? *standing : targets; }
@@ -38,13 +41,22 @@ struct Layout {
     }
 };
 
+/// The name that something is to have.
+struct Wanted {
+    std::string name;
+    std::shared_ptr<const Error> problem{};  ///< why none can be made for it
+};
+/// nullopt: it is not meant
+using WantedName = std::function<std::optional<Wanted>(EntryId)>;
+
 /// folds_case  the destination holds names that differ in case alone for one
-Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case);
+/// wanted      the names of files and links on the way; null: their own. Folders keep theirs
+Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case,
+               const WantedName& wanted = {});
 
 /// Each thing stays in its folder, and wants another name there: what has one to want is an arrival, in the batch's order; Layout::targets
 /// and Layout::standing have the batch's own folders, by the same numbers.
-/// wanted  the name that an entry is to have, its own too; nullopt: it is not to be renamed, and is no arrival
-using WantedName = std::function<std::optional<std::string>(EntryId)>;
+/// wanted  the name that an entry is to have, its own too; what is not meant is no arrival
 Layout lay_out_in_place(const Batch& batch, const WantedName& wanted);
 
 }  // namespace tavlo

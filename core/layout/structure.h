@@ -15,6 +15,7 @@ struct Structure {
     bool flatten = false;  ///< every file directly into the destination
     /// A folder that sources lie below, however deep: those on the way from it to them are kept too. Empty: none are.
     std::string kept_from{};
+    bool folders_too = false;  ///< in a rename of contents: folders get new names as well as files
     bool operator==(const Structure&) const = default;
 };
 

@@ -6,9 +6,6 @@
 
 namespace tavlo {
 
-namespace {
-
-/// Where the extension begins; name.size() where there is none.
 std::size_t extension_start(std::string_view name, FileType type) {
     if (type == FileType::folder) return name.size();
     const auto dot = name.rfind('.');
@@ -19,6 +16,8 @@ std::size_t extension_start(std::string_view name, FileType type) {
     if (stem.ends_with(tar) && stem.size() > tar.size()) return dot - tar.size();
     return dot;
 }
+
+namespace {
 
 std::string_view cut_to(std::string_view stem, std::size_t most) {
     if (stem.size() <= most) return stem;
@@ -117,6 +116,14 @@ std::string counted_from(const std::string& asked, const std::string& planned, F
     for (unsigned number = 2; number < most_tried; ++number)
         if (numbered_name(asked, type, number) == planned) return asked;
     return planned;
+}
+
+std::string impossible_name(std::string_view name) {
+    if (name.empty()) return "would have no name";
+    if (name == "." || name == "..") return "would have a name that every folder has";
+    if (name.find('/') != std::string_view::npos) return "would have a name with '/', which parts folders";
+    if (name.find('\0') != std::string_view::npos) return "would have a name with a NUL, which ends it";
+    return {};
 }
 
 std::string name_problem(std::string_view name, const Volume& volume) {

@@ -9,6 +9,9 @@
 
 namespace tavlo {
 
+/// Where the extension of a name begins, with its dot; name.size() where it has none, as a folder never has.
+std::size_t extension_start(std::string_view name, FileType type);
+
 /// A new name beside one that is taken: "report.pdf" -> "report-2.pdf", "archive.tar.gz" -> "archive-2.tar.gz",
 /// "README" -> "README-2", ".profile" -> ".profile-2", a folder "Permits 2031.old" -> "Permits 2031.old-2".
 /// number   from 2
@@ -31,6 +34,9 @@ std::string pattern_problem(std::string_view pattern);
 /// The name that is counted up from when a planned name is taken at the last instant: the one asked for, where the planned
 /// one was counted up from it, else the planned one.
 std::string counted_from(const std::string& asked, const std::string& planned, FileType type);
+
+/// Why nothing can have this name anywhere, in words; empty where something can.
+std::string impossible_name(std::string_view name);
 
 /// Why a volume cannot hold this name, in words; empty where it can.
 std::string name_problem(std::string_view name, const Volume& volume);

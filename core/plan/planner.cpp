@@ -87,7 +87,7 @@ void Planner::decide(std::uint32_t at) {
     const bool is_way = plan_.entry(item).way;
     item.action = wishes_.operation == Operation::move && !is_way ? Action::move : Action::copy;
     item.role = is_way ? Role::on_the_way : Role::arrives;
-    if (shares_folder_decision(item) || cannot_be_done(item)) return;
+    if (shares_folder_decision(item) || cannot_be_done(item, at)) return;
     if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold
         if (is_folder(arrival)) enter_folder(item, id, nullptr);
         return;
@@ -127,7 +127,7 @@ bool Planner::shares_folder_decision(Item& item) {
     }
 }
 
-bool Planner::cannot_be_done(Item& item) {
+bool Planner::cannot_be_done(Item& item, std::uint32_t at) {
     const Entry& entry = plan_.entry(item);
     const auto fail = [&](std::shared_ptr<const Error> problem) {
         item.outcome = Outcome::failed;
@@ -138,10 +138,13 @@ bool Planner::cannot_be_done(Item& item) {
         return fail(std::make_shared<const Error>(Error{fault, 0, std::move(why), plan_.source_path(item)}));
     };
     if (entry.problem) return fail(entry.problem);
+    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end()) return fail(problem->second);
     if (entry.status.type == FileType::other) return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
     if (entry.status.type == FileType::link && !volume(item.folder).holds_links)
         return because(Fault::unsupported, "is a link, which the destination cannot hold");
-    if (auto problem = name_problem(plan_.name(item), volume(item.folder)); !problem.empty()) {
+    if (auto problem = impossible_name(wanted(layout_.arrivals[at])); !problem.empty())
+        return because(Fault::name_not_possible, std::move(problem));
+    if (auto problem = name_problem(wanted(layout_.arrivals[at]), volume(item.folder)); !problem.empty()) {
         if (!wishes_.policy.adapt_names) return because(Fault::name_not_possible, std::move(problem));
         item.outcome = Outcome::renamed;
         item.add_extras().final_name =
@@ -264,7 +267,8 @@ void Planner::mark_whole_folders() {
                          entry.status.id.device == volume(item.folder).device;
         whole[id] = can;
         if (item.parent == no_item) continue;
-        const bool plain = special || (item.outcome == Outcome::created && (!item.collision || item.collision->shared));
+        const bool plain =
+            special || (item.outcome == Outcome::created && item.extras().name.empty() && (!item.collision || item.collision->shared));
         if (!can || !plain) whole[item.parent] = false;
     }
     for (ItemId id = 0; id < plan_.items.size(); ++id) {

@@ -35,7 +35,7 @@ private:
     Claim* twin_claim(const Arrival& arrival);
     void decide(std::uint32_t at);
     bool shares_folder_decision(Item& item);
-    bool cannot_be_done(Item& item);
+    bool cannot_be_done(Item& item, std::uint32_t at);
     void meet_held(Item& item, ItemId id, const Held& held);
     void meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch);
     void apply_decision(Item& item);

@@ -7,21 +7,10 @@ namespace tavlo {
 
 // New names where things are: a name that one of the batch gives up is free for another one.
 
-namespace {
-
-/// Why nothing can have this name, in words; empty where it can.
-std::string impossible(const std::string& name, const Volume& volume) {
-    if (name.empty()) return "would have no name";
-    if (name == "." || name == ".." || name.find('/') != std::string::npos || name.find('\0') != std::string::npos)
-        return "would have a name that none can have";
-    return name_problem(name, volume);
-}
-
-}  // namespace
-
 bool Planner::keeps_name(std::uint32_t at) const {
     if (!layout_.standing) return false;
-    return layout_.arrivals[at].name == own_name || plan_.batch->entries[layout_.arrivals[at].entry].problem != nullptr;
+    return layout_.arrivals[at].name == own_name || layout_.problems.contains(at) ||
+           plan_.batch->entries[layout_.arrivals[at].entry].problem != nullptr;
 }
 
 /// Each after the one that holds the name it wants, so that it is known by then whether that one gives it up.
@@ -66,11 +55,14 @@ void Planner::decide_in_place(std::uint32_t at) {
     };
     decided_[at] = true;
     if (entry.problem) return fail(entry.problem);
+    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end()) return fail(problem->second);
     if (arrival.name == own_name) {
         item.outcome = Outcome::skipped;
         return;
     }
-    if (auto why = impossible(wanted(arrival), volume(item.folder)); !why.empty())
+    auto why = impossible_name(wanted(arrival));
+    if (why.empty()) why = name_problem(wanted(arrival), volume(item.folder));
+    if (!why.empty())
         return fail(std::make_shared<const Error>(Error{Fault::name_not_possible, 0, std::move(why), plan_.source_path(item)}));
     const HeldFolder* folder = held_[item.folder];
     const Held* held = folder == nullptr ? nullptr : folder->find(plan_.name(item));

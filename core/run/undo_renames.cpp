@@ -27,7 +27,7 @@ public:
             if (!looked) return failure(looked.error());
             roots.push_back(std::move(*looked));
         }
-        const Layout layout = lay_out_in_place(*batch_, [&](EntryId id) { return std::optional(old_names_[id]); });
+        const Layout layout = lay_out_in_place(*batch_, [&](EntryId id) { return std::optional(Wanted{old_names_[id]}); });
         const auto surveyed = survey(disk, std::move(roots), layout.as_it_stands());
         if (!surveyed) return failure(surveyed.error());
         Wishes wishes;

@@ -3,9 +3,9 @@
 #include <algorithm>
 #include <unordered_map>
 
+#include "files/encodings.h"
 #include "files/path.h"
 #include "select/amounts.h"
-#include "select/encodings.h"
 #include "select/numbers.h"
 
 namespace tavlo {

@@ -1,7 +1,7 @@
 #include <catch2/catch.hpp>
 #include <set>
 
-#include "select/encodings.h"
+#include "files/encodings.h"
 #include "select/name_list.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"

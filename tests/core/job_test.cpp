@@ -48,17 +48,31 @@ Policy some_policy() {
     return policy;
 }
 
+Naming some_naming() {
+    Naming naming;
+    const auto count = *rc::gen::inRange(0, 5);
+    for (int at = 0; at < count; ++at)
+        naming.steps.push_back(*rc::gen::element<NameStep>(Affix{"\xff-"}, Affix{"", true}, Replace{"a", ""}, ReplaceRegex{"(a)", R"(\1")"},
+                                                           LetterCase{LetterCase::To::title}, AddToNumbers{-3, AddToNumbers::Which::last},
+                                                           AddToNumbers{INT64_MIN}, Extension{""}, NameAs{"{n:3}"}, NamesFrom{"/t/\xfe"}));
+    naming.whole_names = *rc::gen::arbitrary<bool>();
+    naming.count_from = *rc::gen::element<std::uint64_t>(0, 1, UINT64_MAX);
+    naming.count_by = *rc::gen::element<std::uint64_t>(1, 10);
+    return naming;
+}
+
 Job some_job() {
     Job job;
-    job.operation = *rc::gen::element(Operation::copy, Operation::move);
+    job.operation = *rc::gen::element(Operation::copy, Operation::move, Operation::rename);
     job.what = {some_list(), *rc::gen::arbitrary<bool>(), {}, perhaps(some_bytes()), false};
     job.what.files = {some_list(),           some_list(),           some_list(),           perhaps(some_bytes()), perhaps(some_bytes()),
                       perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes())};
     job.into = some_bytes();
     job.structure = {*rc::gen::arbitrary<bool>(), *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none),
-                     *rc::gen::arbitrary<bool>(), some_bytes()};
+                     *rc::gen::arbitrary<bool>(), some_bytes(), *rc::gen::arbitrary<bool>()};
     job.what.keeps_empty_folders = job.structure.subfolders == Subfolders::all && *rc::gen::arbitrary<bool>();
     job.policy = some_policy();
+    job.naming = some_naming();
     job.clearing = *rc::gen::element(Clearing::none, Clearing::extra, Clearing::all);
     job.may_lose = *rc::gen::arbitrary<bool>();
     job.verify = *rc::gen::element(Verify::automatic, Verify::read_back, Verify::none);
@@ -110,6 +124,12 @@ TEST_CASE("what is no job is refused, and the refusal names the member", "[job]"
         {R"({"operation":"copy","when_sized":{"newer":{"huge":"skip"}}})", "when_sized.newer.huge"},
         {R"({"operation":"copy","new_names":{"scheme":"random"}})", "new_names.scheme"},
         {R"([1])", ""},
+        {R"({"operation":"copy","names":[{"prefix":"a","suffix":"b"}]})", "names"},
+        {R"({"operation":"copy","names":[{}]})", "names"},
+        {R"({"operation":"copy","names":[{"replace":["a"]}]})", "names.replace"},
+        {R"({"operation":"copy","names":[{"add_to_numbers":1.5}]})", "names.add_to_numbers"},
+        {R"({"operation":"copy","names":[{"prefix":"a"},{"which_numbers":"all"}]})", "names.which_numbers"},
+        {R"({"operation":"copy","names":[{"case":"random"}]})", "names.case"},
     }));
     CAPTURE(text);
     const auto job = job_from_json(text);
@@ -146,12 +166,13 @@ TEST_CASE("relative dates are counted from when the job is run, and what cannot 
     temp.write("from/new", "n");
     temp.date("from/old", then - 40 * 86'400);
     temp.date("from/new", then - 10 * 86'400);
-    Selection what;
+    Job job;
+    Selection& what = job.what;
     what.sources = {temp.path("from")};
     what.files.changed_after = "30d";
     const auto names_at = [&](std::int64_t now_ns) {
         std::vector<std::string> names;
-        for (const Entry& entry : value(gather_chosen(*make_disk(), what, now_ns)).batch.entries)
+        for (const Entry& entry : value(gather_chosen(*make_disk(), job, now_ns)).batch.entries)
             if (entry.status.type == FileType::file) names.push_back(entry.name);
         return names;
     };
@@ -159,7 +180,7 @@ TEST_CASE("relative dates are counted from when the job is run, and what cannot 
     CHECK(names_at(then * 1'000'000'000 - 15 * day_ns) == std::vector<std::string>{"new", "old"});
     CHECK(names_at(then * 1'000'000'000 + 25 * day_ns).empty());
     what.files.larger = "many";
-    const auto refused = gather_chosen(*make_disk(), what, 0);
+    const auto refused = gather_chosen(*make_disk(), job, 0);
     REQUIRE_FALSE(refused);
     CHECK(refused.error().path == "larger");
 }

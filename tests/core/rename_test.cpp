@@ -224,3 +224,19 @@ TEST_CASE("chosen names are taken back, and the rest later", "[disk][rename][und
     CHECK(take_back({}).of(Outcome::restored) == 2);
     CHECK(yard.names() == std::vector<std::string>{"a", "b", "c"});
 }
+
+TEST_CASE("sources in one another get their names, and what is in them stays unread", "[disk][rename]") {
+    Yard yard({"box/sub/x", "box/sub/y", "box/z", "other"});
+    Job job;
+    job.operation = Operation::rename;
+    for (const char* source : {"box/sub/x", "box", "box/sub", "other"}) job.what.sources.push_back(yard.temp.path("in/") + source);
+    job.naming.steps = {Affix{"n-"}};
+    const Ran ran = yard.jobs.run(job);
+    CHECK(ran.items.size() == 4);
+    CHECK(ran.of(Outcome::created) == 4);
+    CHECK(yard.read("n-box/n-sub/n-x") == "box/sub/x");
+    CHECK(yard.read("n-box/n-sub/y") == "box/sub/y");
+    CHECK(yard.read("n-box/z") == "box/z");
+    CHECK(yard.jobs.undo(ran.head.id).of(Outcome::restored) == 4);
+    CHECK(yard.read("box/sub/x") == "box/sub/x");
+}

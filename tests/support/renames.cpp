@@ -5,9 +5,9 @@ using namespace tavlo;
 std::shared_ptr<const Plan> plan_renames(const std::vector<std::string>& sources, const NewNamesByPath& names, Policy policy) {
     const auto disk = make_disk();
     const auto batch = std::make_shared<const Batch>(value(gather(*disk, sources)));
-    const auto wanted = [&](EntryId id) -> std::optional<std::string> {
+    const auto wanted = [&](EntryId id) -> std::optional<Wanted> {
         const auto found = names.find(batch->source_path(batch->entries[id]));
-        return found == names.end() ? std::nullopt : std::optional(found->second);
+        return found == names.end() ? std::nullopt : std::optional(Wanted{found->second});
     };
     Wishes wishes;
     wishes.operation = Operation::rename;

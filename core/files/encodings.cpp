@@ -1,4 +1,4 @@
-#include "select/encodings.h"
+#include "files/encodings.h"
 
 #include <iconv.h>
 

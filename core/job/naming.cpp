@@ -1,0 +1,74 @@
+#include "job/naming.h"
+
+#include <memory>
+
+#include "batch/entry_facts.h"
+#include "files/small_file.h"
+
+namespace tavlo {
+
+namespace {
+
+/// Which entries of a batch are to have names by the steps.
+class Meant {
+public:
+    Meant(const Job& job, const Batch& batch) : job_(job), batch_(batch) {}
+
+    bool operator()(EntryId id) const {
+        const Entry& entry = batch_.entries[id];
+        const bool is_folder = entry.status.type == FileType::folder;
+        if (job_.operation != Operation::rename) return !is_folder;
+        const bool is_named = batch_.is_named(entry);
+        if (!job_.structure.contents) return true;  // nothing else was gathered
+        if (is_named) return false;
+        const bool direct = batch_.is_named(batch_.entries[entry.parent]);
+        if (job_.structure.subfolders == Subfolders::none && !direct) return false;
+        return !is_folder || job_.structure.folders_too;
+    }
+
+private:
+    const Job& job_;
+    const Batch& batch_;
+};
+
+struct Given {
+    std::vector<Wanted> names;  ///< by entry
+    std::vector<bool> meant;
+};
+
+}  // namespace
+
+Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t now_ns) {
+    auto namer = Namer::make(job.naming, [](const std::string& path) { return read_small_file(path); });
+    if (!namer) return failure(namer.error());
+    auto kinds = load_kinds();
+    if (!kinds) return failure(kinds.error());
+    const EntryFacts facts(batch, std::move(*kinds), now_ns);
+    const auto given = std::make_shared<Given>();
+    given->names.resize(batch.entries.size());
+    given->meant.resize(batch.entries.size());
+    const Meant is_meant(job, batch);
+    std::uint64_t n = job.naming.count_from;
+    for (EntryId id = 0; id < batch.entries.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        if (!is_meant(id)) continue;
+        given->meant[id] = true;
+        auto name = namer->name(entry.name, entry.status.type,
+                                [&](std::string_view fact, std::string_view now) { return facts.find(id, now, n, fact); });
+        n += job.naming.count_by;
+        if (name) {
+            given->names[id].name = std::move(*name);
+        } else {
+            given->names[id].name = entry.name;
+            Error why = name.error();
+            why.path = batch.source_path(entry);
+            given->names[id].problem = std::make_shared<const Error>(std::move(why));
+        }
+    }
+    NamesGiven out;
+    out.misses = namer->misses();
+    out.wanted = [given](EntryId id) { return given->meant[id] ? std::optional(given->names[id]) : std::nullopt; };
+    return out;
+}
+
+}  // namespace tavlo
