@@ -219,6 +219,25 @@ void read_rename(CommandLine& line, const std::vector<std::string>& words, Argum
     if (out.job.naming.empty()) refuse("a new name wants a step; tavloctl rename --help lists them");
 }
 
+void read_remove(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    std::vector<std::string> sources;
+    std::optional<std::string> to;
+    line.rest("SOURCE", sources);
+    line.group("What goes, and where to");
+    line.flag("--contents", out.job.structure.contents, "what is in each source folder, not the folder itself");
+    line.value("--to", to, "safe", "where it can be brought back from", "safe");
+    const SelectionOptions selection(line);
+    line.group("How");
+    line.flag("--plan", out.plan_only, "print the plan and change nothing");
+    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    line.parse(words);
+    common.read(out);
+    out.job.operation = tavlo::Operation::remove;
+    read_sources(sources, out.job);
+    (void)one_of<bool>("--to", to, true, {{"safe", true}});
+    selection.read(out.job.what);
+}
+
 void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     line.group("Which");
     line.argument("ID", out.id, "the receipt, as `tavloctl receipts` lists it");
@@ -281,6 +300,7 @@ constexpr Known commands[] = {
     {"copy", Command::copy, read_transfer},
     {"move", Command::move, read_transfer},
     {"rename", Command::rename, read_rename},
+    {"remove", Command::remove, read_remove},
     {"receipts", Command::receipts, read_list},
     {"receipt", Command::receipt, read_by_id},
     {"check", Command::check, read_by_id},

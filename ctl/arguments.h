@@ -9,7 +9,20 @@
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
 struct Arguments {
-    enum class Command : std::uint8_t { copy, move, rename, receipts, receipt, check, undo, recover, safe_list, safe_restore, safe_empty };
+    enum class Command : std::uint8_t {
+        copy,
+        move,
+        rename,
+        remove,
+        receipts,
+        receipt,
+        check,
+        undo,
+        recover,
+        safe_list,
+        safe_restore,
+        safe_empty
+    };
 
     Command command = Command::copy;
     tavlo::Job job{};
@@ -26,7 +39,7 @@ struct Arguments {
     bool verbose = false;
 
     /// What it asks for is `job`.
-    bool makes_job() const { return command == Command::copy || command == Command::move || command == Command::rename; }
+    bool makes_job() const { return command <= Command::remove; }
     /// It changes something; else it only answers.
     bool carries_out() const {
         const bool does = makes_job() || command == Command::undo || command == Command::recover || command == Command::safe_restore ||

@@ -25,6 +25,13 @@ constexpr CommandHelp commands[] = {
      "too; where something else holds it, the item stays undecided until you say what happens.",
      {"tavloctl rename scan-*.pdf --prefix permit- --case lower", "tavloctl rename ~/Scans --contents --add-to-numbers 1 --plan",
       "tavloctl rename ~/Scans --contents --name-as '{n:3} {name}{ext}' --count-from 10"}},
+    {"remove",
+     "remove SOURCE... [options]",
+     "Takes files and folders away, to the Safe: they come back with the undo, for as long as they lie there. A folder goes with all that "
+     "is "
+     "in it, unless files in it are chosen; then folders stay.",
+     {"tavloctl remove ~/Scans/2029", "tavloctl remove ~/Scanner --contents --changed-before 90d --plan",
+      "tavloctl remove ~/Inbox --name '*.tmp'"}},
     {"receipts",
      "receipts [--json]",
      "Lists past runs, newest first, each with the id that the other commands take.",

@@ -24,7 +24,8 @@ int run(const Arguments& arguments) {
     switch (arguments.command) {
         case Command::copy:
         case Command::move:
-        case Command::rename: return transfer(*disk, store->get(), arguments);
+        case Command::rename:
+        case Command::remove: return transfer(*disk, store->get(), arguments);
         case Command::receipts: return list_receipts(**store, arguments);
         case Command::receipt: return show_receipt(**store, arguments);
         case Command::check: return check(*disk, **store, arguments);

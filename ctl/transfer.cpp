@@ -8,6 +8,7 @@
 #include "job/document.h"
 #include "job/growing.h"
 #include "job/prepare.h"
+#include "paths.h"
 #include "report.h"
 #include "streams.h"
 
@@ -18,6 +19,7 @@ namespace {
 std::string sentence_for(const Job& job) {
     const std::string what =
         job.what.sources.size() == 1 ? printable(job.what.sources.front()) : fmt::format("{} sources", job.what.sources.size());
+    if (job.operation == Operation::remove) return fmt::format("Remove {}{}", job.structure.contents ? "what is in " : "", what);
     if (job.operation == Operation::rename) return fmt::format("New names {} {}", job.structure.contents ? "in" : "for", what);
     return fmt::format("{} {} into {}", job.operation == Operation::move ? "Move" : "Copy", what, printable(job.into));
 }
@@ -44,7 +46,9 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     }
     progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination");
     const auto compared = [&](std::size_t done, std::size_t of) { progress.counted("comparing", done, of, "pairs"); };
-    const auto outlook = prepare(disk, arguments.job, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, compared);
+    Asked asked = arguments.job;
+    asked.kept = {arguments.state_folder, home_folder()};
+    const auto outlook = prepare(disk, asked, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, compared);
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());
     for (const Error& refusal : outlook->refusals) refuse_for(refusal);

@@ -94,7 +94,7 @@ private:
 
     /// A source that may not be read is refused before anything is touched; special files are never opened.
     Result<void> check_readable(const Entry& entry) {
-        if (entry.status.type != FileType::file || options_.named_only) return {};
+        if (entry.status.type != FileType::file || options_.depth == 0U) return {};
         const Place place = batch_.place_of(entry);
         const auto folder = handles_.open(place.folder);
         if (!folder) return failure(folder.error());
@@ -161,10 +161,8 @@ private:
                     return;
                 }
         if (entry.inside == no_folder) entry.inside = batch_.folders.add(entry.folder, name, entry.status.id);
-        if (options_.named_only) {
-            named_folders_.emplace(batch_.source_path(entry), id);
-            return;
-        }
+        if (options_.depth == 0U) named_folders_.emplace(batch_.source_path(entry), id);
+        if (options_.depth && levels_.size() >= *options_.depth) return;
         const auto handle = handles_.open(entry.inside);
         auto names = handle ? disk_.list(**handle) : Result<std::vector<Name>>(failure(handle.error()));
         if (!names) {
@@ -228,7 +226,7 @@ private:
 struct Gathering::Parts {
     Parts(FileSystem& disk, std::vector<std::string> wanted, const GatherOptions& options)
         : gatherer(disk, options), sources(std::move(wanted)) {
-        if (options.named_only) put_outer_ones_first();
+        if (options.depth == 0U) put_outer_ones_first();
     }
 
     /// Of sources in one another; else they keep their order.

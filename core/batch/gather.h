@@ -2,6 +2,7 @@
 
 #include <functional>
 #include <memory>
+#include <optional>
 #include <stop_token>
 #include <string>
 #include <vector>
@@ -13,7 +14,8 @@ namespace tavlo {
 
 struct GatherOptions {
     bool follow_links = false;  ///< take what a link points at in the link's place
-    bool named_only = false;    ///< the sources themselves, not what is in them, nor whether they can be read
+    /// How deep it is read: 0, the sources themselves, not whether they can be read; 1, what lies directly in them too. nullopt: all
+    std::optional<unsigned> depth{};
     std::stop_token stop{};
     std::function<void(std::uint64_t entries)> on_progress{};  ///< now and then, with the number so far
 };

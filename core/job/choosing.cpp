@@ -34,7 +34,9 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.follow_links = job.what.follow_links;
-    options.named_only = job.operation == Operation::rename && !job.structure.contents;
+    const bool chooses_files = !job.what.files.empty() || job.what.list;
+    if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
+    if (job.operation == Operation::remove && !chooses_files) options.depth = job.structure.contents ? 1 : 0;
     return options;
 }
 

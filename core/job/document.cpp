@@ -140,7 +140,8 @@ Selection read_selection(Members& members) {
 
 std::optional<Operation> operation_of_job(const std::string& text) {
     const auto operation = operation_from_text(text);
-    const bool is_of_job = operation == Operation::copy || operation == Operation::move || operation == Operation::rename;
+    const bool is_of_job =
+        operation == Operation::copy || operation == Operation::move || operation == Operation::rename || operation == Operation::remove;
     return is_of_job ? operation : std::nullopt;
 }
 

@@ -7,9 +7,11 @@ Wishes wishes_of(const Asked& asked) {
     return {job.operation, job.policy, asked.decisions, job.clearing, job.may_lose};
 }
 
+bool goes_elsewhere(const Job& job) { return job.operation == Operation::copy || job.operation == Operation::move; }
+
 bool same_places(const Job& one, const Job& other) {
     return one.what == other.what && one.into == other.into && one.structure == other.structure && one.naming == other.naming &&
-           (one.operation == Operation::rename) == (other.operation == Operation::rename);
+           goes_elsewhere(one) == goes_elsewhere(other) && (goes_elsewhere(one) || one.operation == other.operation);
 }
 
 }  // namespace tavlo

@@ -27,9 +27,9 @@ struct Selection {
 /// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
 /// disk at the time.
 struct Job {
-    Operation operation = Operation::copy;  ///< copy, move or rename
+    Operation operation = Operation::copy;  ///< copy, move, rename or remove
     Selection what{};
-    std::string into{};  ///< the destination, an absolute path; empty in a rename
+    std::string into{};  ///< the destination, an absolute path; empty where nothing goes to one
     Structure structure{};
     Naming naming{};
     Policy policy{};
@@ -44,10 +44,14 @@ struct Asked {
     Asked(Job wanted = {}, Decisions decided = {}) : job(std::move(wanted)), decisions(std::move(decided)) {}
     Job job;
     Decisions decisions;
+    std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home folder, where the state is kept
 };
 
 /// The part of it that a plan is made by.
 Wishes wishes_of(const Asked& asked);
+
+/// It has a destination.
+bool goes_elsewhere(const Job& job);
 
 /// Both want the same things in the same places: they differ in what is done where a name is taken, if in anything.
 bool same_places(const Job& one, const Job& other);

@@ -11,6 +11,7 @@
 #include "files/path.h"
 #include "job/choosing.h"
 #include "job/naming.h"
+#include "job/removal.h"
 #include "keep/store.h"
 
 namespace tavlo {
@@ -137,7 +138,10 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
     auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.survey, known));
     outlook.refusals.clear();
     outlook.plan = plan;
-    if (before.layout->standing) return outlook;
+    if (before.layout->standing) {
+        outlook.refusals = before.refusals;  // they hang on the places alone
+        return outlook;
+    }
     refuse_into_itself(*plan, asked.job.structure, *before.destination, outlook.refusals);
     keep_outermost(outlook.refusals);
     refuse_onto_itself(*plan, outlook.refusals);
@@ -155,6 +159,7 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         if (seen) seen->misses = std::move(given->misses);
         return seen;
     }
+    if (asked.job.operation == Operation::remove) return look_at_removal(disk, asked, std::move(batch), known);
     auto looked = look_at_destination(disk, asked.job.into);
     if (!looked) return failure(looked.error());
     if (!asked.job.structure.kept_from.empty() && !asked.job.structure.flatten) {

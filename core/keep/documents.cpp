@@ -65,7 +65,8 @@ bool has_destination(Operation operation) {
         case Operation::move:
         case Operation::restore: return true;
         case Operation::undo:
-        case Operation::rename: return false;
+        case Operation::rename:
+        case Operation::remove: return false;
     }
     return false;
 }

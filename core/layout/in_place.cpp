@@ -33,4 +33,17 @@ Layout lay_out_in_place(const Batch& batch, const WantedName& wanted) {
     return layout;
 }
 
+Layout lay_out_leaving(const Batch& batch, const std::function<bool(EntryId)>& meant) {
+    std::vector<bool> goes(batch.entries.size());  // itself, or with a folder
+    Layout layout = lay_out_in_place(batch, [&](EntryId id) -> std::optional<Wanted> {
+        const Entry& entry = batch.entries[id];
+        const bool goes_along = entry.parent != no_entry && goes[entry.parent];
+        const bool is_meant = !goes_along && meant(id);
+        goes[id] = goes_along || is_meant;
+        return is_meant ? std::optional(Wanted{entry.name}) : std::nullopt;
+    });
+    layout.leaves = true;
+    return layout;
+}
+
 }  // namespace tavlo

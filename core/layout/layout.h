@@ -32,6 +32,7 @@ struct Layout {
     std::vector<Arrival> arrivals;                                               ///< in the batch's order, parents before children
     std::vector<bool> several_feed;  ///< by folder of targets: entries from more than one source folder want names in it
     std::vector<EntryId> dissolved;  ///< folders that do not arrive themselves, and go when a move empties them
+    bool leaves = false;             ///< what arrives nowhere: it goes to the Safe, each folder whole
     bool whole_folders = true;       ///< no entry below an arriving folder was left out
 
     /// What is to be surveyed: the folders as they are now.
@@ -58,5 +59,8 @@ Layout lay_out(const Batch& batch, const std::string& destination, const Structu
 /// and Layout::standing have the batch's own folders, by the same numbers.
 /// wanted  the name that an entry is to have, its own too; what is not meant is no arrival
 Layout lay_out_in_place(const Batch& batch, const WantedName& wanted);
+
+/// Each thing that is meant leaves its folder; what lies in one that is meant goes with it, and is no arrival.
+Layout lay_out_leaving(const Batch& batch, const std::function<bool(EntryId)>& meant);
 
 }  // namespace tavlo

@@ -28,7 +28,9 @@ Plan Planner::run() && {
     made_by_.resize(plan_.targets.size(), no_item);
     new_names_.resize(plan_.targets.size());
     plan_.items.reserve(layout_.arrivals.size());
-    if (layout_.standing) {
+    if (layout_.leaves) {
+        decide_leaving();
+    } else if (layout_.standing) {
         decide_in_place();
     } else {
         if (wishes_.clearing == Clearing::all)
@@ -41,7 +43,7 @@ Plan Planner::run() && {
     put_rooms_first();
     if (wishes_.clearing == Clearing::extra) leave_nothing_extra();
     settle_finals();
-    if (layout_.standing) settle_steps();
+    if (layout_.standing && !layout_.leaves) settle_steps();
     for (ItemId id = 0; id < plan_.items.size(); ++id)
         if (plan_.items[id].collision) plan_.colliding.push_back(id);
     if (plan_.traits().removes_emptied_folders && layout_.whole_folders) mark_whole_folders();

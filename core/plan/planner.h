@@ -55,6 +55,7 @@ private:
     void put_rooms_first();
     void leave(FolderId folder, const HeldFolder* held, const std::unordered_set<std::string>& wanted);
     void leave_nothing_extra();
+    void decide_leaving();
     bool holds_mount(FolderId folder, const std::string& name) const;
     bool is_of_the_volume(std::string_view name) const;
 

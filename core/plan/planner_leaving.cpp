@@ -62,6 +62,22 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
     }
 }
 
+/// What is in hand goes, and nothing of it arrives.
+void Planner::decide_leaving() {
+    for (const Arrival& arrival : layout_.arrivals) {
+        Item& item = plan_.items.emplace_back();
+        item.entry = arrival.entry;
+        item.folder = arrival.folder;
+        item.action = Action::take_away;
+        item.role = Role::leaves;
+        item.outcome = Outcome::removed;
+        const Entry& entry = plan_.entry(item);
+        if (!entry.problem) continue;
+        item.outcome = Outcome::failed;
+        item.problem = entry.problem;
+    }
+}
+
 /// Something is mounted below it, at any depth.
 bool Planner::holds_mount(FolderId folder, const std::string& name) const {
     const auto& mounts = survey_.root(folder).mounts;

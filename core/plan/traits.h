@@ -7,6 +7,7 @@ namespace tavlo {
 /// What a run, a recovery or a retry may rely on, said of a whole plan; they ask for this, not for what the operation is called.
 struct Traits {
     bool comes_from_batch = false;         ///< its sources are files that somebody took in hand, not what an earlier run has left
+    bool reads_sources = false;            ///< folders of them hold no Safe, which it would read too
     bool makes_destination = false;        ///< with the folders above it, where it is missing
     bool removes_emptied_folders = false;  ///< source folders that are empty once it is through go
     bool in_order = false;                 ///< an item may want a name that the one before it gives up: none overtakes another
@@ -17,10 +18,15 @@ struct Traits {
 
 constexpr Traits traits_of(Operation operation) noexcept {
     switch (operation) {
-        case Operation::copy: return {.comes_from_batch = true, .makes_destination = true, .can_be_retried = true};
+        case Operation::copy: return {.comes_from_batch = true, .reads_sources = true, .makes_destination = true, .can_be_retried = true};
         case Operation::move:
-            return {.comes_from_batch = true, .makes_destination = true, .removes_emptied_folders = true, .can_be_retried = true};
+            return {.comes_from_batch = true,
+                    .reads_sources = true,
+                    .makes_destination = true,
+                    .removes_emptied_folders = true,
+                    .can_be_retried = true};
         case Operation::undo: return {.in_order = true, .puts_back = true, .lends_write = true};
+        case Operation::remove: return {.comes_from_batch = true};
         case Operation::rename: return {.comes_from_batch = true, .in_order = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};
     }

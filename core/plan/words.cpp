@@ -9,6 +9,7 @@ std::string_view to_text(Operation operation) noexcept {
         case Operation::undo: return "undo";
         case Operation::restore: return "restore";
         case Operation::rename: return "rename";
+        case Operation::remove: return "remove";
     }
     return {};
 }
@@ -62,7 +63,7 @@ std::optional<Word> word_from_text(std::string_view text, Word last) noexcept {
 
 }  // namespace
 
-std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::rename); }
+std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::remove); }
 std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::twin); }
 std::optional<Decision> decision_from_text(std::string_view text) noexcept { return word_from_text(text, Decision::rename); }
 std::optional<Outcome> outcome_from_text(std::string_view text) noexcept { return word_from_text(text, Outcome::restored); }

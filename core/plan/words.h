@@ -6,7 +6,7 @@
 
 namespace tavlo {
 
-enum class Operation : std::uint8_t { copy, move, undo, restore, rename };
+enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove };
 
 /// How the incoming thing compares with the one that holds the name.
 enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin };

@@ -305,7 +305,7 @@ private:
         out.action = item.action;
         out.role = item.role;
         out.hash = hash;
-        out.moved_whole = item.whole || item.along;
+        out.moved_whole = item.action == Action::move && (item.whole || item.along);
         if (item.type == FileType::file && item.links > 1) out.linked_source = item.identity;
         if (item.collides) out.collision = ReceiptCollision{item.finding, item.held.size_bytes, item.held.modified_ns, item.decision};
         out.after = placed.status.id;

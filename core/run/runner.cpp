@@ -122,8 +122,7 @@ Result<void> Runner::begin() {
         planned.totals = plan_.totals;
         events_.begun(planned);
     }
-    safe_ =
-        std::make_unique<SafeFolder>(disk_, head_.id, traits_.comes_from_batch ? source_folders(*plan_.batch) : std::vector<Identity>{});
+    safe_ = std::make_unique<SafeFolder>(disk_, head_.id, traits_.reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
     if (traits_.removes_emptied_folders)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {

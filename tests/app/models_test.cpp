@@ -1,3 +1,5 @@
+#include <fmt/format.h>
+
 #include <QAbstractItemModelTester>
 #include <QLabel>
 #include <QListWidget>
@@ -154,7 +156,7 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
     TempFolder temp;
     std::vector<std::string> sources;
     for (int i = 0; i < 9; ++i) {
-        const std::string name = "f" + std::to_string(i);
+        const std::string name = fmt::format("f{}", i);
         sources.push_back(temp.write("from/" + name, std::string(static_cast<std::size_t>(i), 'x')));
         if (i % 3 != 0) temp.write("to/" + name, "held, and longer");
         if (i % 3 != 0) temp.date("to/" + name, i % 2 == 0 ? 1'000'000'000 : 2'500'000'000);

@@ -1,8 +1,11 @@
 #include "job/naming.h"
 
+#include <fmt/format.h>
 #include <rapidcheck.h>
 
 #include <catch2/catch.hpp>
+#include <fstream>
+#include <sstream>
 
 #include "batch/entry_facts.h"
 #include "job/choosing.h"
@@ -206,4 +209,13 @@ TEST_CASE("new names on the way: files get them, folders keep theirs, two that w
     CHECK(temp.read("to2/x-a-2.txt") == "box/a.txt");
     CHECK(jobs.undo(second.head.id).of(moves ? Outcome::restored : Outcome::removed) >= 2);
     CHECK(temp.read("box/A.TXT") == "box/A.TXT");
+}
+
+TEST_CASE("the manual has every fact that patterns know, in the same words", "[names]") {
+    std::ifstream in(std::string(DOCS) + "/names.md");
+    std::ostringstream manual;
+    manual << in.rdbuf();
+    std::string facts = "| fact | what it says |\n|---|---|\n";
+    for (const KnownFact& fact : known_facts()) facts += fmt::format("| `{}` | {} |\n", fact.name, fact.about);
+    CHECK(manual.str().find(facts + "\n") != std::string::npos);
 }

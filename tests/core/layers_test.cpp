@@ -1,0 +1,72 @@
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <fstream>
+#include <map>
+#include <regex>
+#include <set>
+#include <sstream>
+
+// What may rest on what (ARCHITECTURE.md), read off the includes.
+
+namespace {
+
+std::map<std::string, std::set<std::string>> includes_of(const std::filesystem::path& folder) {
+    const std::regex include("#include \"([^\"]+)\"");
+    std::map<std::string, std::set<std::string>> found;
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(folder)) {
+        const auto kind = entry.path().extension();
+        if (kind != ".h" && kind != ".cpp") continue;
+        std::ifstream in(entry.path());
+        std::ostringstream text;
+        text << in.rdbuf();
+        const std::string all = text.str();
+        for (std::sregex_iterator at(all.begin(), all.end(), include), end; at != end; ++at)
+            found[entry.path().lexically_relative(folder).string()].insert((*at)[1].str());
+    }
+    return found;
+}
+
+std::string folder_of(const std::string& path) { return path.substr(0, path.find('/')); }
+
+}  // namespace
+
+TEST_CASE("each folder of the core rests on those before it alone", "[layers]") {
+    const std::vector<std::string> order{"files", "names", "select", "batch", "layout", "survey", "plan", "keep", "run", "job"};
+    const auto place = [&](const std::string& folder) { return std::find(order.begin(), order.end(), folder) - order.begin(); };
+    const auto all = includes_of(std::string(SOURCE) + "/core");
+    CHECK(all.size() > 100);
+    for (const auto& [file, includes] : all) {
+        REQUIRE(place(folder_of(file)) < static_cast<std::ptrdiff_t>(order.size()));
+        for (const auto& include : includes) {
+            CAPTURE(file, include);
+            CHECK(place(folder_of(include)) <= place(folder_of(file)));
+        }
+    }
+}
+
+TEST_CASE("the core includes nothing of Qt, and no public header of it SQLite or JSON", "[layers]") {
+    const std::regex of_qt("#include <Q[A-Z]");
+    const std::regex of_a_library("#include <(SQLiteCpp|nlohmann|sqlite3)");
+    const std::set<std::string> inside{"sqlite_rows.h", "members.h", "naming_document.h"};
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/core")) {
+        if (!entry.is_regular_file()) continue;
+        std::ifstream in(entry.path());
+        std::ostringstream text;
+        text << in.rdbuf();
+        const std::string name = entry.path().filename();
+        CAPTURE(entry.path().string());
+        CHECK_FALSE(std::regex_search(text.str(), of_qt));
+        const bool is_public = name.ends_with(".h") && !name.ends_with("_rows.h") && name != "schema.h" && !inside.contains(name);
+        if (is_public) CHECK_FALSE(std::regex_search(text.str(), of_a_library));
+    }
+}
+
+TEST_CASE("views and models make no call to a disk: tasks do", "[layers]") {
+    for (const char* folder : {"/app/views", "/app/models"})
+        for (const auto& [file, includes] : includes_of(std::string(SOURCE) + folder))
+            for (const auto& include : includes) {
+                CAPTURE(folder, file, include);
+                CHECK(include != "files/file_system.h");
+                CHECK(folder_of(include) != "run");
+            }
+}

@@ -1,0 +1,94 @@
+#include <catch2/catch.hpp>
+#include <filesystem>
+
+#include "script.h"
+#include "support/mounts.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// tavloctl remove, as a script uses it.
+
+TEST_CASE("what is removed lies in the Safe, a folder whole, and comes back with the undo", "[remove]") {
+    TempFolder temp;
+    const Script script(temp);
+    for (const char* file : {"in/box/a", "in/box/sub/b", "in/c", "in/stays"}) temp.write(file, file);
+    std::filesystem::create_symlink("nowhere", temp.path("in/link"));
+    const Tree before = tree_of(temp.path("in"), {.folder_times = false});
+    const std::vector<std::string> sources{temp.path("in/box"), temp.path("in/c"), temp.path("in/link")};
+    std::vector<std::string> words{"remove", "--json"};
+    words.insert(words.end(), sources.begin(), sources.end());
+    words.push_back("--plan");
+    const auto plan = script.run(words);
+    CHECK(plan.status == 0);
+    CHECK(plan.json()["items"].size() == 3);
+    CHECK(plan.json()["totals"]["removed"] == 3);
+    CHECK_FALSE(plan.json().contains("destination"));
+    CHECK(tree_of(temp.path("in"), {.folder_times = false}) == before);
+    words.pop_back();
+    const auto ran = script.run(words);
+    CHECK(ran.status == 0);
+    for (const auto& item : ran.json()["items"]) {
+        CHECK(item["result"] == "removed");
+        CHECK(item.contains("set_aside"));
+    }
+    CHECK(tree_of(temp.path("in")).size() == 1);
+    CHECK(script.run({"undo", ran.json()["id"].get<std::string>()}).status == 0);
+    CHECK(tree_of(temp.path("in"), {.folder_times = false}) == before);
+}
+
+TEST_CASE("the contents of a folder go, or the files in it that are chosen, and then folders stay", "[remove]") {
+    TempFolder temp;
+    const Script script(temp);
+    for (const char* file : {"in/a.tmp", "in/b.txt", "in/sub/c.tmp", "in/sub/deep/d.tmp"}) temp.write(file, file);
+    CHECK(script.run({"remove", temp.path("in"), "--name", "*.tmp"}).status == 0);
+    CHECK(temp.has("in/b.txt"));
+    CHECK_FALSE(temp.has("in/a.tmp"));
+    CHECK(std::filesystem::is_directory(temp.path("in/sub/deep")));
+    CHECK(std::filesystem::is_empty(temp.path("in/sub/deep")));
+    const auto ran = script.run({"remove", temp.path("in"), "--contents", "--json"});
+    CHECK(ran.json()["totals"]["items"] == 2);
+    CHECK(std::filesystem::is_empty(temp.path("in")));
+    CHECK(script.run({"undo", ran.json()["id"].get<std::string>()}).status == 0);
+    CHECK(temp.has("in/b.txt"));
+    CHECK(std::filesystem::is_directory(temp.path("in/sub/deep")));
+}
+
+TEST_CASE("what must stay is refused by name: the home folder, Tavlo's records, the root, what they lie in", "[remove]") {
+    TempFolder temp;
+    const Script script(temp);
+    temp.write("xdg/tavlo/x", "x");
+    temp.write("in/a", "a");
+    for (const auto& what : {temp.path("xdg/tavlo"), temp.path("xdg"), temp.path(), std::string("/"), std::string(std::getenv("HOME"))}) {
+        const auto refused = script.run({"remove", what});
+        CAPTURE(what, refused.err);
+        CHECK(refused.status == 2);
+        CHECK(refused.err.find(what) != std::string::npos);
+    }
+    CHECK(temp.has("in/a"));
+    CHECK(script.run({"remove", temp.path("in/nothing")}).status == 2);
+    CHECK(script.run({"remove", temp.path("in/a"), "--to", "nowhere"}).status == 2);
+}
+
+TEST_CASE("a mount stays, and so does what holds one", "[remove]") {
+    TempFolder temp;
+    const Script script(temp);
+    std::filesystem::create_directories(temp.path("in/box/mounted"));
+    const Mount mount = Mount::memory(temp.path("in/box/mounted"));
+    NEEDS(mount)
+    temp.write("in/box/mounted/a", "a");
+    for (const char* what : {"in/box/mounted", "in/box", "in"}) CHECK(script.run({"remove", temp.path(what)}).status == 2);
+    CHECK(temp.has("in/box/mounted/a"));
+    CHECK(script.run({"remove", temp.path("in/box/mounted"), "--contents"}).status == 0);
+    CHECK_FALSE(temp.has("in/box/mounted/a"));
+}
+
+TEST_CASE("an outer folder takes what lies in it along, and that is no item of its own", "[remove]") {
+    TempFolder temp;
+    const Script script(temp);
+    temp.write("in/box/a", "a");
+    const auto ran = script.run({"remove", temp.path("in/box/a"), temp.path("in/box"), "--json"});
+    CHECK(ran.status == 0);
+    CHECK(ran.json()["items"].size() == 1);
+    CHECK(script.run({"undo", ran.json()["id"].get<std::string>()}).status == 0);
+    CHECK(temp.read("in/box/a") == "a");
+}

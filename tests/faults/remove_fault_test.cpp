@@ -1,0 +1,103 @@
+#include <catch2/catch.hpp>
+#include <cerrno>
+#include <filesystem>
+#include <functional>
+#include <thread>
+
+#include "run/recover.h"
+#include "support/contents.h"
+#include "support/every_call.h"
+#include "support/kill_scene.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+// Removing, where any call fails, and where the program ends before any call: what was in hand is in its place, or in the Safe's index.
+
+using namespace tavlo;
+
+namespace {
+
+class AtCall final : public EveryCall {
+public:
+    AtCall(int nth, std::function<std::optional<Error>()> then) : nth_(nth), then_(std::move(then)) {}
+    bool was_reached() const { return calls_ > nth_; }
+
+private:
+    std::optional<Error> before_call() override {
+        if (std::this_thread::get_id() != began_) return std::nullopt;
+        return calls_++ == nth_ ? then_() : std::nullopt;
+    }
+    const int nth_;
+    const std::function<std::optional<Error>()> then_;
+    int calls_ = 0;
+    const std::thread::id began_ = std::this_thread::get_id();
+};
+
+struct Scene {
+    Scene() {
+        for (const char* file : {"in/a", "in/b", "in/box/c", "in/box/deep/d", "in/stays"}) temp.write(file, file);
+        std::filesystem::create_symlink("nowhere", temp.path("in/link"));
+        before = tree_of(temp.path("in"), {.folder_times = false});
+        Job job;
+        job.operation = Operation::remove;
+        for (const char* source : {"in/a", "in/b", "in/box", "in/link"}) job.what.sources.push_back(temp.path(source));
+        plan = value(prepare(*make_disk(), job)).plan;
+    }
+    TempFolder temp{"/dev/shm"};
+    Tree before;
+    std::shared_ptr<const Plan> plan;
+};
+
+/// Everything is somewhere that somebody is told of, and the undo brings back what went.
+void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt) {
+    std::size_t gone = 0;
+    REQUIRE(jobs.store->each_item(receipt, [&](ReceiptItem&& item) {
+        CAPTURE(item.source, to_text(item.result), item.error);
+        const bool is_there = std::filesystem::exists(std::filesystem::symlink_status(item.source));
+        CHECK(is_there == item.set_aside.empty());
+        if (item.result == Outcome::removed) CHECK_FALSE(is_there);
+        if (!is_there) ++gone;
+        if (!item.set_aside.empty()) CHECK(jobs.store->safe_entry(item.set_aside));
+    }));
+    if (gone == 0) return;
+    (void)jobs.undo(receipt);
+    for (const SafeEntry& left : value(jobs.store->safe_entries()))
+        (void)carry_out(*jobs.disk, *jobs.store, value(prepare_restore(*jobs.disk, *jobs.store, left.id, "", std::nullopt)), {});
+    CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
+}
+
+}  // namespace
+
+TEST_CASE("a removal that ends before any call is recovered to its end, and undone", "[fault][remove]") {
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        Scene scene;
+        CAPTURE(nth);
+        Jobs jobs(scene.temp.path("state"));
+        AtCall dying(nth, []() -> std::optional<Error> { throw std::runtime_error("the process ends here"); });
+        try {
+            (void)carry_out(dying, *jobs.store, *scene.plan, {});
+        } catch (const std::runtime_error&) {
+        }
+        reached = dying.was_reached();
+        CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
+        const auto heads = value(jobs.store->receipts());
+        if (heads.empty()) continue;  // it ended before anything was noted
+        CHECK(heads[0].totals.of(Outcome::removed) == 4);
+        check_nothing_is_lost(scene, jobs, heads[0].id);
+    }
+}
+
+TEST_CASE("where any call of a removal fails, nothing is lost, and the receipt says where it is", "[fault][remove]") {
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        Scene scene;
+        CAPTURE(nth);
+        Jobs jobs(scene.temp.path("state"));
+        AtCall failing(nth, []() -> std::optional<Error> { return Error{Fault::io, EIO, "test", ""}; });
+        const auto head = value(carry_out(failing, *jobs.store, *scene.plan, {}));
+        reached = failing.was_reached();
+        if (!reached) CHECK(head.totals.of(Outcome::removed) == 4);
+        check_nothing_is_lost(scene, jobs, head.id);
+    }
+}
