@@ -1,5 +1,6 @@
 #include <dirent.h>
 #include <fcntl.h>
+#include <fmt/format.h>
 #include <linux/fs.h>
 #include <sys/ioctl.h>
 #include <sys/stat.h>
@@ -20,6 +21,7 @@
 #include <thread>
 #include <vector>
 
+#include "job/choosing.h"
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "run/run.h"
@@ -277,6 +279,58 @@ public:
         row("move " + std::to_string(files) + " files on one file system", median(bare), median(ours));
     }
 
+    /// Every number one up, so that each takes the name of the next; the bare loop goes from the last to the first. And a removal, to
+    /// another folder.
+    void names(int files) {
+        const auto name = [&](int number) { return place_ / "in" / fmt::format("img-{:07}", number); };
+        std::vector<double> bare;
+        std::vector<double> ours;
+        std::vector<double> removed;
+        std::vector<double> moved;
+        for (int round = 0; round < rounds; ++round) {
+            fs::create_directories(place_ / "in");
+            fs::create_directories(place_ / "out");
+            for (int at = 0; at < files; ++at) std::ofstream(name(at)).put('x');
+            bare.push_back(seconds([&] {
+                for (int at = files; at-- > 0;)
+                    check(::renameat2(AT_FDCWD, name(at).c_str(), AT_FDCWD, name(at + 1).c_str(), RENAME_NOREPLACE) == 0, "rename");
+            }));
+            Job job;
+            job.what.sources = {place_ / "in"};
+            job.structure.contents = true;
+            job.operation = Operation::rename;
+            job.naming.steps = {AddToNumbers{1}};
+            ours.push_back(seconds([&] { carried_out(job); }));
+            moved.push_back(seconds([&] {
+                for (int at = 0; at < files; ++at)
+                    check(::renameat2(AT_FDCWD, name(at + 2).c_str(), AT_FDCWD, (place_ / "out" / name(at).filename()).c_str(),
+                                      RENAME_NOREPLACE) == 0,
+                          "rename");
+            }));
+            fs::rename(place_ / "out", place_ / "again");
+            fs::remove_all(place_ / "in");
+            fs::rename(place_ / "again", place_ / "in");
+            job.operation = Operation::remove;
+            job.naming = {};
+            removed.push_back(seconds([&] { carried_out(job); }));
+            for (const char* folder : {"in", "out", "state"}) fs::remove_all(place_ / folder);
+        }
+        row(fmt::format("rename {} files, each to the next one's name", files), median(bare), median(ours));
+        row(fmt::format("remove {} files, to the Safe", files), median(moved), median(removed));
+    }
+
+    void carried_out(const Job& job) {
+        const auto disk = make_disk();
+        const auto store = Store::open(place_ / "state");
+        check(store.has_value(), "state");
+        const auto batch = gather_chosen(*disk, job, now_ns());
+        check(batch.has_value(), "gather");
+        const auto outlook = prepare(*disk, job, std::make_shared<const Batch>(batch->batch), store->get());
+        check(outlook && outlook->refusals.empty(), "prepare");
+        const auto head = carry_out(*disk, **store, *outlook->plan, {});
+        check(head && head->totals.of(Outcome::failed) + head->totals.of(Outcome::undecided) == 0, "run");
+    }
+
     void large_copy(std::uint64_t bytes) {
         fs::create_directories(place_ / "from");
         write_large(place_ / "from" / "large", bytes);
@@ -429,6 +483,7 @@ int main(int count, char** words) {
         bench.small_copies(20'000);
         bench.told(20'000);
         bench.moves(20'000);
+        bench.names(100'000);
         bench.large_copy(std::uint64_t{1} << 30);
         bench.pauses(std::uint64_t{1} << 30);
         bench.same(10'000, 16 * 1024);

@@ -189,7 +189,7 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     out.job.verify =
         one_of<Verify>("--verify", options.verify, Verify::automatic, {{"read-back", Verify::read_back}, {"none", Verify::none}});
     if (!out.while_counting) return;
-    const bool chooses = out.job.what.list || !out.job.what.files.empty();
+    const bool chooses = out.job.what.chooses_files();
     if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
     if (const auto why = tavlo::reason_to_wait(out.job); !why.empty()) refuse("--while-counting is not possible: " + why);
 }

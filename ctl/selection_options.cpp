@@ -29,7 +29,9 @@ SelectionOptions::SelectionOptions(CommandLine& line) {
                "only files changed after: 2031-05-02, 2031-05-02T09:00 (local time), 30d for 30 days ago");
     line.value("--changed-before", files_.changed_before, "WHEN", "only files changed before");
     line.value("--regex", files_.regex, "RE", "only files with this RE2 expression anywhere in the name");
-    line.value("--number", files_.number, "FROM-TO", "only files with a number in the name that lies in the range: 120-135");
+    line.value("--number", files_.number, "FROM-TO|even|odd",
+               "only files with a number in the name that lies in the range: 120-135; even, odd: of the last one");
+    line.list("--not-below", not_below_, "GLOB", "no folder inside a SOURCE whose whole name fits, nor what is in it");
     line.value("--list", list_, "FILE",
                "only files named in FILE, a name a line, in UTF-8, UTF-16 or Latin-1; - reads standard input. Lines that fit nothing are "
                "reported and make the status 1");
@@ -43,5 +45,6 @@ void SelectionOptions::read(tavlo::Selection& out) const {
         refuse(option + " " + meant.error().step);
     }
     out.files = files_;
+    out.not_below = not_below_;
     if (list_) out.list = *list_ == "-" ? *list_ : absolute(*list_);
 }

@@ -12,5 +12,6 @@ public:
 
 private:
     tavlo::CriteriaText files_;
+    std::vector<std::string> not_below_;
     std::optional<std::string> list_;
 };

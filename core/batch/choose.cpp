@@ -1,20 +1,21 @@
 #include "batch/choose.h"
 
+#include <algorithm>
+
+#include "select/name_filter.h"
+
 namespace tavlo {
 
 namespace {
 
 bool is_folder(const Entry& entry) { return entry.status.type == FileType::folder; }
 
-/// keep     by entry; what it says of folders is worked out here
-Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) {
-    std::vector<bool> thinned(batch.entries.size());  // folders that something below was left out of
+/// Those that are kept, folders before what is in them. A folder below which something was left out is not complete any more.
+Batch kept(const Batch& batch, const std::vector<bool>& keep) {
+    std::vector<bool> thinned(batch.entries.size());
     for (auto id = batch.entries.size(); id-- > 0;) {
-        const Entry& entry = batch.entries[id];
-        if (is_folder(entry) && (keep_empty_folders || entry.problem)) keep[id] = true;
-        if (entry.parent == no_entry) continue;
-        if (keep[id]) keep[entry.parent] = true;
-        if (!keep[id] || thinned[id]) thinned[entry.parent] = true;
+        const EntryId parent = batch.entries[id].parent;
+        if (parent != no_entry && (!keep[id] || thinned[id])) thinned[parent] = true;
     }
     Batch chosen;
     chosen.folders = batch.folders;
@@ -31,6 +32,17 @@ Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) 
     return chosen;
 }
 
+/// keep     by entry; what it says of folders is worked out here
+Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) {
+    for (auto id = batch.entries.size(); id-- > 0;) {
+        const Entry& entry = batch.entries[id];
+        if (is_folder(entry) && (keep_empty_folders || entry.problem)) keep[id] = true;
+        if (entry.parent == no_entry) continue;
+        if (keep[id]) keep[entry.parent] = true;
+    }
+    return kept(batch, keep);
+}
+
 }  // namespace
 
 Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders) {
@@ -40,6 +52,18 @@ Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folde
         keep[id] = !is_folder(entry) && selector.fits(entry.name, entry.status);
     }
     return only(batch, std::move(keep), keep_empty_folders);
+}
+
+Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns) {
+    std::vector<bool> keep(batch.entries.size());
+    for (std::size_t id = 0; id < keep.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        const bool is_left_out =
+            is_folder(entry) && !batch.is_named(entry) &&
+            std::any_of(patterns.begin(), patterns.end(), [&](const auto& one) { return glob_matches(one, entry.name); });
+        keep[id] = !is_left_out && (entry.parent == no_entry || keep[entry.parent]);
+    }
+    return kept(batch, keep);
 }
 
 ChosenByList choose(const Batch& batch, std::string_view list, bool keep_empty_folders) {

@@ -14,6 +14,9 @@ namespace tavlo {
 /// What could not be read and might have fitted stays, with its problem.
 Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders);
 
+/// Leaves out folders inside the sources whose whole name fits one of these patterns (glob(7)), with all that is in them.
+Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns);
+
 struct ChosenByList {
     Batch batch;
     std::vector<ListedName> listed;  ///< what the list asked for, with the numbers of the entries that were chosen from

@@ -34,9 +34,8 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.follow_links = job.what.follow_links;
-    const bool chooses_files = !job.what.files.empty() || job.what.list;
     if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
-    if (job.operation == Operation::remove && !chooses_files) options.depth = job.structure.contents ? 1 : 0;
+    if (job.operation == Operation::remove && !job.what.chooses_files()) options.depth = job.structure.contents ? 1 : 0;
     return options;
 }
 
@@ -52,6 +51,7 @@ Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_
     }
     auto batch = gather(disk, what.sources, gathering_of(job, options));
     if (!batch) return failure(batch.error());
+    if (!what.not_below.empty()) batch = leave_out_folders(*batch, what.not_below);
     if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
     if (!what.list) return Chosen{std::move(*batch), {}};
     auto chosen = choose(*batch, list, what.keeps_empty_folders);

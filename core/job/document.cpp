@@ -118,6 +118,7 @@ void put_selection(Json& json, const Selection& what) {
     put_text(json, "changed_before", what.files.changed_before);
     put_text(json, "regex", what.files.regex);
     put_text(json, "number", what.files.number);
+    put_list(json, "not_below", what.not_below);
     put_text(json, "list", what.list);
 }
 
@@ -134,6 +135,7 @@ Selection read_selection(Members& members) {
     members.text("changed_before", what.files.changed_before);
     members.text("regex", what.files.regex);
     members.text("number", what.files.number);
+    members.list("not_below", what.not_below);
     members.text("list", what.list);
     return what;
 }

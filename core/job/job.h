@@ -16,11 +16,14 @@ namespace tavlo {
 struct Selection {
     std::vector<std::string> sources{};  ///< absolute paths, as gather() takes them
     bool follow_links = false;
-    CriteriaText files{};               ///< which of the files in them
-    std::optional<std::string> list{};  ///< a file of names, absolute, or "-" for standard input; only what it names
+    CriteriaText files{};                  ///< which of the files in them
+    std::vector<std::string> not_below{};  ///< folders of these names, inside the sources, are left out with all that is in them
+    std::optional<std::string> list{};     ///< a file of names, absolute, or "-" for standard input; only what it names
     /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all subfolders.
     bool keeps_empty_folders = false;
     bool operator==(const Selection&) const = default;
+    /// It takes some of the files in its sources, not the sources whole.
+    bool chooses_files() const { return !files.empty() || !not_below.empty() || list.has_value(); }
 };
 
 /// What somebody asks for: a value that looks nothing up on a disk, and resolves no date. The bench keeps one, every receipt holds the one

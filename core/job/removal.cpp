@@ -55,10 +55,9 @@ private:
 
 Result<Outlook> look_at_removal(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known) {
     const Job& job = asked.job;
-    const bool chooses_files = !job.what.files.empty() || job.what.list;
     const auto meant = [&](EntryId id) {
         const Entry& entry = batch->entries[id];
-        if (chooses_files) return entry.status.type != FileType::folder;
+        if (job.what.chooses_files()) return entry.status.type != FileType::folder;
         return job.structure.contents ? !batch->is_named(entry) : true;
     };
     Outlook seen;

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 
+#include "names/names.h"
 #include "select/name_filter.h"
 #include "select/numbers.h"
 
@@ -70,11 +71,13 @@ bool Selector::fits(std::string_view name, const Status& status) const {
     const auto of_kind = [&](const Kind& kind) { return Kinds::has(kind, name); };
     if (!ready_->kinds.empty() && std::none_of(ready_->kinds.begin(), ready_->kinds.end(), of_kind)) return false;
     if (wanted.number || wanted.parity != Parity::any) {
-        const auto numbers = numbers_in(name);
+        const auto stem = name.substr(0, extension_start(name, FileType::file));  // "5 x.mp3" has 5, not 3
+        const auto numbers = numbers_in(stem);
         if (numbers.empty()) return false;
         const auto in_range = [&](const NumberInName& n) { return wanted.number->first <= n.value && n.value <= wanted.number->second; };
         if (wanted.number && std::none_of(numbers.begin(), numbers.end(), in_range)) return false;
-        const bool odd = numbers.back().value % 2 == 1;
+        const char last_digit = stem[numbers.back().at + numbers.back().length - 1];
+        const bool odd = (last_digit - '0') % 2 == 1;
         if (wanted.parity != Parity::any && odd != (wanted.parity == Parity::odd)) return false;
     }
     if (!ready_->words.fits(name)) return false;

@@ -28,8 +28,9 @@ struct Criteria {
     std::optional<std::uint64_t> smaller_than{};      ///< bytes, itself not
     std::optional<std::int64_t> changed_from_ns{};    ///< itself too
     std::optional<std::int64_t> changed_before_ns{};  ///< itself not
-    std::optional<std::pair<std::uint64_t, std::uint64_t>> number{};  ///< a number in the name lies between, both ends in it
-    Parity parity = Parity::any;                                      ///< of the last number in the name
+    std::optional<std::pair<std::uint64_t, std::uint64_t>>
+        number{};                 ///< a number in the name, its extension left out, lies between, both ends in it
+    Parity parity = Parity::any;  ///< of the last number in the name, its extension left out
     std::optional<std::uint32_t> owner{};
     bool only_empty = false;  ///< files of no bytes
 

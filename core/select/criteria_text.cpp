@@ -9,7 +9,7 @@ namespace {
 
 constexpr const char* a_size = "a SIZE as 500, 20K, 1.5M";
 constexpr const char* a_date = "a date as 2031-05-02 or 2031-05-02T09:00, or 30d";
-constexpr const char* a_range = "a range as 120-135";
+constexpr const char* a_range = "a range as 120-135, or even, or odd";
 
 /// Puts into `out` what a text says, where there is one.
 template <class Value, class Parse>
@@ -30,11 +30,15 @@ Result<Criteria> criteria_from(const CriteriaText& text, std::int64_t now_ns) {
     wanted.kinds = text.kind;
     wanted.regex = text.regex.value_or("");
     if (text.regex && text.regex->empty()) return failure(Fault::refused, "wants an expression", "regex");
-    for (auto read_one : {read("larger", text.larger, wanted.larger_than, size_from_text, a_size),
-                          read("smaller", text.smaller, wanted.smaller_than, size_from_text, a_size),
-                          read("changed_after", text.changed_after, wanted.changed_from_ns, time, a_date),
-                          read("changed_before", text.changed_before, wanted.changed_before_ns, time, a_date),
-                          read("number", text.number, wanted.number, range_from_text, a_range)})
+    if (text.number == "even") wanted.parity = Parity::even;
+    if (text.number == "odd") wanted.parity = Parity::odd;
+    for (auto read_one :
+         {read("larger", text.larger, wanted.larger_than, size_from_text, a_size),
+          read("smaller", text.smaller, wanted.smaller_than, size_from_text, a_size),
+          read("changed_after", text.changed_after, wanted.changed_from_ns, time, a_date),
+          read("changed_before", text.changed_before, wanted.changed_before_ns, time, a_date),
+          text.number == "even" || text.number == "odd" ? Result<void>{}
+                                                        : read("number", text.number, wanted.number, range_from_text, a_range)})
         if (!read_one) return failure(read_one.error());
     return wanted;
 }

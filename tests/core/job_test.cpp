@@ -64,7 +64,7 @@ Naming some_naming() {
 Job some_job() {
     Job job;
     job.operation = *rc::gen::element(Operation::copy, Operation::move, Operation::rename);
-    job.what = {some_list(), *rc::gen::arbitrary<bool>(), {}, perhaps(some_bytes()), false};
+    job.what = {some_list(), *rc::gen::arbitrary<bool>(), {}, some_list(), perhaps(some_bytes()), false};
     job.what.files = {some_list(),           some_list(),           some_list(),           perhaps(some_bytes()), perhaps(some_bytes()),
                       perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes())};
     job.into = some_bytes();

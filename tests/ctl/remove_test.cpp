@@ -92,3 +92,40 @@ TEST_CASE("an outer folder takes what lies in it along, and that is no item of i
     CHECK(script.run({"undo", ran.json()["id"].get<std::string>()}).status == 0);
     CHECK(temp.read("in/box/a") == "a");
 }
+
+TEST_CASE("folders left out by name stay with all that is in them, whatever is done with the rest", "[remove][select]") {
+    TempFolder temp;
+    const Script script(temp);
+    for (const char* file : {"in/a", "in/Drafts/b", "in/sub/Drafts/c", "in/sub/d", "in/empty/x", "Drafts/e"}) temp.write(file, file);
+    std::filesystem::remove(temp.path("in/empty/x"));
+    CHECK(script.run({"copy", temp.path("in"), temp.path("Drafts"), "--into", temp.path("to"), "--not-below", "Dra*"}).status == 0);
+    CHECK(temp.has("to/in/a"));
+    CHECK(temp.has("to/in/sub/d"));
+    CHECK(temp.has("to/in/empty"));
+    CHECK(temp.has("to/Drafts/e"));  // a source itself is none inside one
+    CHECK_FALSE(temp.has("to/in/Drafts"));
+    CHECK_FALSE(temp.has("to/in/sub/Drafts"));
+    CHECK(script.run({"move", temp.path("in"), "--into", temp.path("moved"), "--not-below", "Drafts"}).status == 0);
+    CHECK(temp.read("in/Drafts/b") == "in/Drafts/b");
+    CHECK(temp.read("moved/in/sub/d") == "in/sub/d");
+    CHECK(script.run({"remove", temp.path("to"), "--not-below", "sub"}).status == 0);
+    CHECK(temp.has("to/in/sub/d"));
+    CHECK_FALSE(temp.has("to/in/a"));
+    CHECK(std::filesystem::is_directory(temp.path("to/Drafts")));
+}
+
+TEST_CASE("even and odd are asked of the last number in a name, without its extension", "[remove][select]") {
+    TempFolder temp;
+    const Script script(temp);
+    for (const char* file : {"in/5 x.mp3", "in/page 2 of 10.mp3", "in/none.mp4", "in/99999999999999999999998.txt"}) temp.write(file, file);
+    const auto even =
+        script.run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number", "even", "--plan", "--json"}).json();
+    CHECK(even["totals"]["items"] == 2);
+    const auto odd =
+        script.run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number", "odd", "--plan", "--json"}).json();
+    REQUIRE(odd["items"].size() == 1);
+    CHECK(odd["items"][0]["source"] == temp.path("in/5 x.mp3"));
+    CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "3-3", "--plan"}).out.find("mp3") ==
+          std::string::npos);
+    CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "prime"}).status == 2);
+}
