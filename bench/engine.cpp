@@ -24,6 +24,7 @@
 #include "job/choosing.h"
 #include "job/prepare.h"
 #include "keep/store.h"
+#include "run/empty_safe.h"
 #include "run/run.h"
 
 // engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
@@ -313,6 +314,7 @@ public:
             job.operation = Operation::remove;
             job.naming = {};
             removed.push_back(seconds([&] { carried_out(job); }));
+            if (const auto store = Store::open(place_ / "state")) check(empty_safe(*make_disk(), **store).has_value(), "empty the Safe");
             for (const char* folder : {"in", "out", "state"}) fs::remove_all(place_ / folder);
         }
         row(fmt::format("rename {} files, each to the next one's name", files), median(bare), median(ours));
