@@ -1,3 +1,5 @@
+#include <fmt/format.h>
+
 #include <catch2/catch.hpp>
 #include <chrono>
 #include <cstdlib>
@@ -143,4 +145,58 @@ TEST_CASE("killed while it is still being counted, a run is finished as far as i
         CHECK((!temp.has("to") || std::filesystem::is_empty(temp.path("to"))));
     }
     WARN("interrupted before all was counted: " << incomplete << " of " << kills() << " times, a run takes " << takes << " us");
+}
+
+TEST_CASE("killed at any instant and recovered, names that are exchanged come out as if nobody had interfered", "[kill][rename]") {
+    constexpr int files = 300;
+    TempFolder temp("/dev/shm");
+    const auto name = [](int number) { return fmt::format("f{}", number); };
+    std::string table = "x\ty\ny\tx\na\tb\nb\ta\n";
+    for (int at = 0; at < files; ++at) table += name(at) + '\t' + name((at + 1) % files) + '\n';
+    temp.write("table", table);
+    const auto make_scene = [&] {
+        for (const char* folder : {"in", "state"}) std::filesystem::remove_all(temp.path(folder));
+        for (int at = 0; at < files; ++at) temp.write("in/x/" + name(at), name(at));
+        for (const char* file : {"in/y/a", "in/y/b"}) temp.write(file, file);
+    };
+    const std::vector<std::string> job{"rename", temp.path("in"), "--contents", "--folders", "--names-from", temp.path("table")};
+    const std::vector<std::string> recovery(1, "recover");
+    make_scene();
+    const Tree before = tree_of(temp.path("in"), without_folder_times);
+    const auto began = std::chrono::steady_clock::now();
+    REQUIRE(run_tavloctl_for(TAVLOCTL, temp.path("state"), job, -1) == 0);
+    const auto takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
+    const Tree after = tree_of(temp.path("in"), without_folder_times);
+    REQUIRE(temp.read("in/y/" + name(1)) == name(0));
+    std::mt19937_64 random(std::random_device{}());
+    const auto up_to = [&](long most) { return static_cast<long>(random() % static_cast<unsigned long>(most)); };
+    const auto names_and_bytes = [&] {
+        std::map<std::string, std::string> all;
+        for (const auto& [path, what] : tree_of(temp.path("in"), without_folder_times))
+            all[path] = std::filesystem::is_directory(temp.path("in/" + path)) ? "" : temp.read("in/" + path);
+        return all;
+    };
+    const auto meant = names_and_bytes();
+    for (int turn = 0; turn < kills(); ++turn) {
+        make_scene();
+        const auto old = names_and_bytes();
+        const long instant = up_to(takes * 11 / 10 + 1);
+        CAPTURE(turn, instant, takes);
+        int status = run_tavloctl_for(TAVLOCTL, temp.path("state"), job, instant);
+        while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
+        CHECK(status == 0);
+        check_no_litter(temp.path());
+        const auto heads = value(value(Store::open(temp.path("state")))->receipts());
+        if (heads.empty()) {
+            CHECK(names_and_bytes() == old);
+            continue;
+        }
+        CHECK(names_and_bytes() == meant);
+        status = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"undo", heads[0].id}, up_to(2) == 0 ? up_to(takes) : -1);
+        while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
+        check_no_litter(temp.path());
+        const bool is_undone = value(value(Store::open(temp.path("state")))->receipts()).size() > 1;
+        CHECK(names_and_bytes() == (is_undone ? old : meant));
+    }
+    CHECK(before != after);
 }
