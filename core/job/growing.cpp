@@ -5,6 +5,7 @@
 
 #include "batch/gather.h"
 #include "files/path.h"
+#include "run/new_head.h"
 #include "run/pending_plan.h"
 #include "run/recover.h"
 
@@ -87,12 +88,7 @@ private:
     }
 
     Result<void> begin() {
-        head_.started_ns = now_ns();
-        head_.id = new_receipt_id(head_.started_ns);
-        head_.operation = job_.operation;
-        head_.sentence = options_.sentence;
-        head_.job = options_.job;
-        head_.destination = job_.into;
+        head_ = new_head(job_.operation, job_.into, job_.may_lose, options_);
         std::set<std::string> roots{job_.into};
         for (const auto& source : job_.what.sources) roots.emplace(parent_of(source));
         head_.roots.assign(roots.begin(), roots.end());

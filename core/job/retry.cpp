@@ -30,9 +30,7 @@ bool is_as_it_was(const Status& now, std::uint64_t size_bytes, std::int64_t modi
 
 class Retrier {
 public:
-    Retrier(FileSystem& disk, const ReceiptHead& head) : look_(disk, head.roots) {
-        if (const auto job = head.job.empty() ? Result<Job>(Job{}) : job_from_json(head.job)) new_names_ = job->policy.new_names;
-    }
+    Retrier(FileSystem& disk, const ReceiptHead& head, NewNames new_names) : look_(disk, head.roots), new_names_(std::move(new_names)) {}
 
     Again run(Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, Result<void>& read) {
         std::set<std::uint64_t> wanted(only.begin(), only.end());
@@ -150,7 +148,9 @@ Result<Again> failed_again(FileSystem& disk, Store& store, const std::string& re
     const auto head = ended_transfer(store, receipt);
     if (!head) return failure(head.error());
     Result<void> read;
-    Again again = Retrier(disk, *head).run(store, receipt, only, read);
+    const auto job = head->job.empty() ? Result<Job>(Job{}) : job_from_json(head->job);  // older receipts hold none
+    if (!job) return failure(Fault::corrupt, "holds a job that cannot be read: " + describe(job.error()), receipt);
+    Again again = Retrier(disk, *head, job->policy.new_names).run(store, receipt, only, read);
     if (!read) return failure(read.error());
     return again;
 }

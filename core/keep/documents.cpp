@@ -59,17 +59,8 @@ Json item_json(const ReceiptItem& item) {
     return json;
 }
 
-bool has_destination(Operation operation) {
-    switch (operation) {
-        case Operation::copy:
-        case Operation::move:
-        case Operation::restore: return true;
-        case Operation::undo:
-        case Operation::rename:
-        case Operation::remove: return false;
-    }
-    return false;
-}
+/// What goes nowhere else has none: an undo, new names, a removal.
+bool has_destination(Operation operation) { return traits_of(operation).makes_destination; }
 
 Json head_json(const ReceiptHead& head) {
     Json json;

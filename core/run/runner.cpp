@@ -8,6 +8,7 @@
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
+#include "run/new_head.h"
 #include "run/parallel.h"
 #include "run/pending_plan.h"
 
@@ -90,16 +91,9 @@ Result<void> Runner::begin() {
     if (resumption_ != nullptr) {
         head_ = resumption_->head;
     } else {
-        head_.started_ns = now_ns();
-        head_.id = new_receipt_id(head_.started_ns);
-        head_.operation = plan_.operation;
-        head_.sentence = options_.sentence;
-        head_.job = options_.job;
-        head_.destination = plan_.destination;
+        head_ = new_head(plan_.operation, plan_.destination, plan_.may_lose, options_);
         head_.undoes = plan_.undoes;
         head_.undoes_some = plan_.undoes_some;
-        head_.may_lose = plan_.may_lose;
-        head_.verify = static_cast<std::uint8_t>(options_.verify);
         std::set<std::string> roots;
         if (!plan_.destination.empty()) roots.insert(plan_.destination);
         for (const FolderTree* tree : {&plan_.batch->folders, &plan_.targets})

@@ -45,7 +45,10 @@ std::optional<Outcome> Runner::unpark(ItemId id) {
     const std::string hidden = parked_.at(id);
     parked_.erase(id);
     const auto folder = source_folder(id);
-    if (!folder) return std::nullopt;
+    if (!folder) {
+        receipt_item(id).error += "; it stands at " + join(finals_.path(item(id).folder), hidden);
+        return std::nullopt;
+    }
     std::string name = entry(id).name;
     auto back = move_seen(disk_, **folder, hidden, **folder, name, entry(id).status.id);
     for (unsigned count = 2; !back && back.error().fault == Fault::name_taken && count < most_names_tried; ++count) {

@@ -1,5 +1,7 @@
 #include "job/growing.h"
 
+#include <fmt/format.h>
+
 #include <catch2/catch.hpp>
 #include <chrono>
 #include <filesystem>
@@ -147,4 +149,21 @@ TEST_CASE("what cannot begin before it is counted is refused with its reason, an
     CHECK_THAT(refused(copy({temp.path("from/none")}, temp.path("to"))), Contains("none"));
     CHECK(value(jobs.store->receipts()).empty());
     CHECK_FALSE(temp.has("to"));
+}
+
+TEST_CASE("a copy that begins while it is counted is verified as it was asked to be, in every part", "[disk][growing]") {
+    TempFolder temp;
+    for (int i = 0; i < 1500; ++i) temp.write(fmt::format("from/box/{}", i), "x");
+    Jobs jobs(temp.path("state"));
+    class Counting final : public ForwardingFileSystem {
+    public:
+        int read_back = 0;
+        Result<void> forget_cached(const Handle& file) override {
+            ++read_back;
+            return disk->forget_cached(file);
+        }
+    } counting;
+    const auto verify = GENERATE(Verify::automatic, Verify::read_back);
+    REQUIRE(carry_out_growing(counting, *jobs.store, copy({temp.path("from/box")}, temp.path("to")), {.verify = verify}));
+    CHECK(counting.read_back == (verify == Verify::read_back ? 1500 : 0));
 }
