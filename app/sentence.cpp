@@ -1,7 +1,9 @@
 #include "sentence.h"
 
 #include <QCoreApplication>
+#include <QStringList>
 
+#include "files/path.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -48,17 +50,96 @@ QString rule_words(CollisionRule rule) {
     return {};
 }
 
-QString job_sentence(const Job& job, const InHand& batch) {
-    const auto& folders = batch.from;
+namespace {
+
+struct StepWords {
+    QString operator()(const Affix& affix) const {
+        return (affix.behind ? Sentence::tr("%1 behind") : Sentence::tr("%1 in front")).arg(shown(affix.text));
+    }
+    QString operator()(const Replace& replace) const {
+        return replace.with.empty() ? Sentence::tr("without \u201c%1\u201d").arg(shown(replace.what))
+                                    : Sentence::tr("\u201c%1\u201d for \u201c%2\u201d").arg(shown(replace.with), shown(replace.what));
+    }
+    QString operator()(const ReplaceRegex& replace) const {
+        return Sentence::tr("\u201c%1\u201d for what fits %2").arg(shown(replace.with), shown(replace.expression));
+    }
+    QString operator()(const LetterCase& letters) const {
+        switch (letters.to) {
+            case LetterCase::To::lower: return Sentence::tr("lower case");
+            case LetterCase::To::upper: return Sentence::tr("capitals");
+            case LetterCase::To::title: return Sentence::tr("words with capitals");
+        }
+        return {};
+    }
+    QString operator()(const AddToNumbers& add) const {
+        const QString by = add.by < 0 ? QStringLiteral("\u2212 %1").arg(-add.by) : QStringLiteral("+ %1").arg(add.by);
+        switch (add.which) {
+            case AddToNumbers::Which::all: return Sentence::tr("numbers %1").arg(by);
+            case AddToNumbers::Which::first: return Sentence::tr("first number %1").arg(by);
+            case AddToNumbers::Which::last: return Sentence::tr("last number %1").arg(by);
+        }
+        return {};
+    }
+    QString operator()(const Extension& extension) const {
+        if (extension.text.empty()) return Sentence::tr("without extension");
+        if (extension.text == "lower") return Sentence::tr("extension in lower case");
+        if (extension.text == "upper") return Sentence::tr("extension in capitals");
+        return Sentence::tr("extension %1").arg(shown(extension.text));
+    }
+    QString operator()(const NameAs& as) const { return Sentence::tr("named %1").arg(shown(as.pattern)); }
+    QString operator()(const NamesFrom& table) const { return Sentence::tr("names from %1").arg(shown(name_of(table.file))); }
+};
+
+/// "12 items from Inbox"
+QString batch_words(const InHand& batch) {
+    QString text = Sentence::tr("%Ln items", nullptr, static_cast<int>(batch.items));
+    if (batch.from.size() == 1) text += Sentence::tr(" from %1").arg(short_path(batch.from.front(), 1));
+    if (batch.from.size() > 1) text += Sentence::tr(" from %Ln folders", nullptr, static_cast<int>(batch.from.size()));
+    return text;
+}
+
+QString transfer_sentence(const Job& job, const InHand& batch) {
     const bool copies = job.operation == Operation::copy;
-    const int items = static_cast<int>(batch.items);
-    QString text = copies ? Sentence::tr("Copy %Ln items", nullptr, items) : Sentence::tr("Move %Ln items", nullptr, items);
-    if (folders.size() == 1) text += Sentence::tr(" from %1").arg(short_path(folders.front(), 1));
-    if (folders.size() > 1) text += Sentence::tr(" from %Ln folders", nullptr, static_cast<int>(folders.size()));
+    QString text = (copies ? Sentence::tr("Copy %1") : Sentence::tr("Move %1")).arg(batch_words(batch));
     text += Sentence::tr(" into %1").arg(short_path(job.into));
-    if (batch.has_folders || folders.size() > 1 || job.structure != Structure{})
+    if (batch.has_folders || batch.from.size() > 1 || job.structure != Structure{})
         text += Sentence::tr(", %1").arg(structure_words(job.structure));
+    if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
     if (!copies && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
     return text + Sentence::tr("; where a name is taken, %1.").arg(rule_words(rule_of(job.policy)));
+}
+
+}  // namespace
+
+QString name_step_words(const NameStep& step) { return std::visit(StepWords{}, step); }
+
+QString naming_words(const Naming& naming) {
+    QStringList words;
+    for (const NameStep& step : naming.steps) words << name_step_words(step);
+    return words.join(Sentence::tr(", then "));
+}
+
+QString shelf_words(Shelf shelf) {
+    switch (shelf) {
+        case Shelf::safe: return Sentence::tr("to the Safe");
+        case Shelf::trash: return Sentence::tr("to the trash");
+    }
+    return {};
+}
+
+QString job_sentence(const Job& job, const InHand& batch) {
+    switch (job.operation) {
+        case Operation::rename:
+            return Sentence::tr("Give %1 new names: %2; where a name is taken, %3.")
+                .arg(batch_words(batch), naming_words(job.naming), rule_words(rule_of(job.policy)));
+        case Operation::remove: return Sentence::tr("Remove %1, %2.").arg(batch_words(batch), shelf_words(job.shelf));
+        case Operation::make:
+            return Sentence::tr("Make the folder %1 in %2.").arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));
+        case Operation::copy:
+        case Operation::move:
+        case Operation::undo:
+        case Operation::restore: break;
+    }
+    return transfer_sentence(job, batch);
 }

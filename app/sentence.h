@@ -9,6 +9,11 @@
 
 QString structure_words(const tavlo::Structure& structure);
 QString clearing_words(tavlo::Clearing clearing);
+/// One step: "numbers + 1"
+QString name_step_words(const tavlo::NameStep& step);
+/// All of them: "lower case, then numbers + 1"; empty where there is none
+QString naming_words(const tavlo::Naming& naming);
+QString shelf_words(tavlo::Shelf shelf);
 QString rule_words(CollisionRule rule);
 
 /// What is in hand, as far as the words for a job hang on it.

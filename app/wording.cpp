@@ -2,6 +2,7 @@
 
 #include <QCoreApplication>
 
+#include "sentence.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -46,7 +47,7 @@ QString outcome_words(const Item& item) {
         case Outcome::renamed: return Wording::tr("rename");
         case Outcome::merged: return Wording::tr("merge");
         case Outcome::failed: return Wording::tr("cannot be done");
-        case Outcome::removed: return item.action == Action::remove_folder ? Wording::tr("goes") : Wording::tr("to the Safe");
+        case Outcome::removed: return item.action == Action::remove_folder ? Wording::tr("goes") : shelf_words(item.shelf);
         case Outcome::restored: return Wording::tr("comes back");
         case Outcome::skipped:
         case Outcome::undecided: break;
@@ -55,10 +56,20 @@ QString outcome_words(const Item& item) {
     return item.collision->finding ? finding_words(*item.collision->finding) : Wording::tr("comparing…");
 }
 
-QString result_words(Outcome outcome, Action action) {
+QString result_words(Outcome outcome, Operation operation) {
     switch (outcome) {
         case Outcome::planned: return Wording::tr("not reached");
-        case Outcome::created: return action == Action::move ? Wording::tr("moved") : Wording::tr("copied");
+        case Outcome::created:
+            switch (operation) {
+                case Operation::move: return Wording::tr("moved");
+                case Operation::rename: return Wording::tr("renamed");
+                case Operation::make: return Wording::tr("made");
+                case Operation::copy:
+                case Operation::undo:
+                case Operation::restore:
+                case Operation::remove: break;
+            }
+            return Wording::tr("copied");
         case Outcome::overwritten: return Wording::tr("overwritten");
         case Outcome::renamed: return Wording::tr("renamed");
         case Outcome::skipped: return Wording::tr("skipped");
@@ -69,6 +80,14 @@ QString result_words(Outcome outcome, Action action) {
         case Outcome::restored: return Wording::tr("put back");
     }
     return {};
+}
+
+QString result_words(const ReceiptItem& item) {
+    const Operation what = item.role == Role::renamed    ? Operation::rename
+                           : item.role == Role::made     ? Operation::make
+                           : item.action == Action::move ? Operation::move
+                                                         : Operation::copy;
+    return result_words(item.result, what);
 }
 
 QString receipt_title(const ReceiptHead& head) {

@@ -19,5 +19,6 @@ QString outcome_words(const tavlo::Item& item);
 /// What a receipt's head says, for people.
 QString receipt_title(const tavlo::ReceiptHead& head);
 QString receipt_state(const tavlo::ReceiptHead& head);
-/// A result in words: "copied", "overwritten", …
-QString result_words(tavlo::Outcome outcome, tavlo::Action action);
+/// A result in words: "copied", "overwritten", … for one item, and for all of a run that came out so.
+QString result_words(const tavlo::ReceiptItem& item);
+QString result_words(tavlo::Outcome outcome, tavlo::Operation operation);

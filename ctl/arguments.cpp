@@ -225,7 +225,7 @@ void read_remove(CommandLine& line, const std::vector<std::string>& words, Argum
     line.rest("SOURCE", sources);
     line.group("What goes, and where to");
     line.flag("--contents", out.job.structure.contents, "what is in each source folder, not the folder itself");
-    line.value("--to", to, "safe", "where it can be brought back from", "safe");
+    line.value("--to", to, "safe|trash", "where it can be brought back from: the Safe, or the trash of the desktop", "safe");
     const SelectionOptions selection(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
@@ -234,7 +234,7 @@ void read_remove(CommandLine& line, const std::vector<std::string>& words, Argum
     common.read(out);
     out.job.operation = tavlo::Operation::remove;
     read_sources(sources, out.job);
-    (void)one_of<bool>("--to", to, true, {{"safe", true}});
+    out.job.shelf = one_of<tavlo::Shelf>("--to", to, tavlo::Shelf::safe, {{"safe", tavlo::Shelf::safe}, {"trash", tavlo::Shelf::trash}});
     selection.read(out.job.what);
 }
 

@@ -1,6 +1,5 @@
 #include "paths.h"
 
-#include <pwd.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -9,6 +8,7 @@
 #include <string_view>
 
 #include "command_line.h"
+#include "files/home.h"
 #include "files/path.h"
 
 namespace {
@@ -58,18 +58,10 @@ std::string folder_that_is_there(const std::string& option, const std::string& p
     return whole;
 }
 
-std::string home_folder() {
-    const char* given = std::getenv("HOME");
-    std::string home = given != nullptr && given[0] == '/' ? given : "";
-    if (home.empty())
-        if (const passwd* user = ::getpwuid(::geteuid()); user != nullptr && user->pw_dir != nullptr) home = user->pw_dir;
-    return home;
-}
-
 std::string usual_state_folder() {
     const char* state = std::getenv("XDG_STATE_HOME");
     if (state != nullptr && state[0] == '/') return tavlo::join(state, "tavlo");
-    const std::string home = home_folder();
+    const std::string home = tavlo::home_folder();
     if (home.size() <= 1 || !is_folder(home))
         refuse("there is no home folder to keep the state in (HOME" +
                (home.empty() ? std::string(" is not set") : ": " + tavlo::printable(home)) +

@@ -13,8 +13,5 @@ std::string source_path(const std::string& path);
 /// A folder that is there, absolute. `option` is who asks for it.
 std::string folder_that_is_there(const std::string& option, const std::string& path);
 
-/// By HOME, else by the user database; empty where neither says.
-std::string home_folder();
-
 /// Where the state is kept when nobody says: never below a home that is not there, nor below the root for want of one.
 std::string usual_state_folder();

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "job/choosing.h"
 #include "keep/store.h"
 #include "paths.h"
 #include "select/kinds.h"
@@ -32,6 +33,9 @@ SelectionOptions::SelectionOptions(CommandLine& line) {
     line.value("--number", files_.number, "FROM-TO|even|odd",
                "only files with a number in the name that lies in the range: 120-135; even, odd: of the last one");
     line.list("--not-below", not_below_, "GLOB", "no folder inside a SOURCE whose whole name fits, nor what is in it");
+    line.value("--folders-larger", folders_larger_, "SIZE",
+               "not files but folders, each whole: the outermost whose files add up to more than SIZE");
+    line.flag("--empty-folders", empty_folders_, "not files but folders, each whole: the outermost below which there is no file");
     line.value("--list", list_, "FILE",
                "only files named in FILE, a name a line, in UTF-8, UTF-16 or Latin-1; - reads standard input. Lines that fit nothing are "
                "reported and make the status 1");
@@ -44,6 +48,13 @@ void SelectionOptions::read(tavlo::Selection& out) const {
         std::replace(option.begin(), option.end(), '_', '-');
         refuse(option + " " + meant.error().step);
     }
+    const bool chooses_folders = folders_larger_ || empty_folders_;
+    if (folders_larger_ && empty_folders_) refuse("--folders-larger and --empty-folders exclude each other");
+    if (chooses_folders && (!files_.empty() || list_))
+        refuse(std::string(empty_folders_ ? "--empty-folders" : "--folders-larger") + " goes with no option that chooses files");
+    out.folders_larger = folders_larger_;
+    out.empty_folders = empty_folders_;
+    if (const auto size = folder_size_from(out); !size) refuse("--folders-larger " + size.error().step);
     out.files = files_;
     out.not_below = not_below_;
     if (list_) out.list = *list_ == "-" ? *list_ : absolute(*list_);

@@ -13,5 +13,7 @@ public:
 private:
     tavlo::CriteriaText files_;
     std::vector<std::string> not_below_;
+    std::optional<std::string> folders_larger_;
+    bool empty_folders_ = false;
     std::optional<std::string> list_;
 };

@@ -19,7 +19,9 @@ namespace {
 std::string sentence_for(const Job& job) {
     const std::string what =
         job.what.sources.size() == 1 ? printable(job.what.sources.front()) : fmt::format("{} sources", job.what.sources.size());
-    if (job.operation == Operation::remove) return fmt::format("Remove {}{}", job.structure.contents ? "what is in " : "", what);
+    if (job.operation == Operation::remove)
+        return fmt::format("Remove {}{}, to the {}", job.structure.contents ? "what is in " : "", what,
+                           job.shelf == Shelf::trash ? "trash" : "Safe");
     if (job.operation == Operation::rename) return fmt::format("New names {} {}", job.structure.contents ? "in" : "for", what);
     return fmt::format("{} {} into {}", job.operation == Operation::move ? "Move" : "Copy", what, printable(job.into));
 }
@@ -47,7 +49,7 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination");
     const auto compared = [&](std::size_t done, std::size_t of) { progress.counted("comparing", done, of, "pairs"); };
     Asked asked = arguments.job;
-    asked.kept = {arguments.state_folder, home_folder()};
+    asked.kept = folders_to_keep(arguments.state_folder);
     const auto outlook = prepare(disk, asked, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, compared);
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());

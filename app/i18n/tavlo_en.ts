@@ -520,7 +520,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="177" />
+        <location filename="../views/main_window.cpp" line="178" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -676,7 +676,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="337" />
+        <location filename="../views/receipts_page.cpp" line="336" />
         <source> · left %Ln versions in the Safe, %1</source>
         <translation>
             <numerusform> · left %Ln version in the Safe, %1</numerusform>
@@ -684,7 +684,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="388" />
+        <location filename="../views/receipts_page.cpp" line="387" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -692,7 +692,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="396" />
+        <location filename="../views/receipts_page.cpp" line="395" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -700,7 +700,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="443" />
+        <location filename="../views/receipts_page.cpp" line="442" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -708,7 +708,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="444" />
+        <location filename="../views/receipts_page.cpp" line="443" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -716,7 +716,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="446" />
+        <location filename="../views/receipts_page.cpp" line="445" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -724,7 +724,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="448" />
+        <location filename="../views/receipts_page.cpp" line="447" />
         <source>%Ln folders stay, as they hold something</source>
         <translation>
             <numerusform>%Ln folder stays, as it holds something</numerusform>
@@ -732,7 +732,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="449" />
+        <location filename="../views/receipts_page.cpp" line="448" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -740,7 +740,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="453" />
+        <location filename="../views/receipts_page.cpp" line="452" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -748,7 +748,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="468" />
+        <location filename="../views/receipts_page.cpp" line="467" />
         <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
         <translation>
             <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
@@ -1040,23 +1040,15 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="55" />
-        <source>Copy %Ln items</source>
+        <location filename="../sentence.cpp" line="95" />
+        <source>%Ln items</source>
         <translation>
-            <numerusform>Copy %Ln item</numerusform>
-            <numerusform>Copy %Ln items</numerusform>
+            <numerusform>%Ln item</numerusform>
+            <numerusform>%Ln items</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="55" />
-        <source>Move %Ln items</source>
-        <translation>
-            <numerusform>Move %Ln item</numerusform>
-            <numerusform>Move %Ln items</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <location filename="../sentence.cpp" line="57" />
+        <location filename="../sentence.cpp" line="97" />
         <source> from %Ln folders</source>
         <translation>
             <numerusform> from %Ln folder</numerusform>
@@ -1065,13 +1057,13 @@
     </message>
 </context>
 <context>
-    <name>SmallChanges</name>
+    <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_changes.cpp" line="79" />
-        <source>%Ln to the trash</source>
+        <location filename="../tasks/small_jobs.cpp" line="119" />
+        <source>%Ln of it; the receipt says why</source>
         <translation>
-            <numerusform>%Ln to the trash</numerusform>
-            <numerusform>%Ln to the trash</numerusform>
+            <numerusform>%Ln of it; the receipt says why</numerusform>
+            <numerusform>%Ln of it; the receipt says why</numerusform>
         </translation>
     </message>
 </context>

@@ -3,6 +3,7 @@
 #include <QCoreApplication>
 
 #include "files/path.h"
+#include "sentence.h"
 #include "text.h"
 #include "wording.h"
 
@@ -37,11 +38,12 @@ QVariant receipt_cell(const ReceiptItem& item, int column, int role, const std::
             return item.type == FileType::folder ? name + QLatin1Char('/') : name;
         }
         case ReceiptColumns::Size: return item.type == FileType::file ? size_text(item.size_bytes) : QString();
-        case ReceiptColumns::Result: return result_words(item.result, item.action);
+        case ReceiptColumns::Result: return result_words(item);
         case ReceiptColumns::Where: {
             if (!item.error.empty()) return shown(item.error);
             if (!item.not_kept.empty()) return Receipts::tr("without: %1").arg(shown(item.not_kept));
             if (item.result == Outcome::overwritten) return Receipts::tr("old one in the Safe");
+            if (item.result == Outcome::removed && item.shelf == Shelf::trash) return shelf_words(item.shelf);
             if (item.result == Outcome::removed)
                 return item.set_aside.empty() ? Receipts::tr("the folder was empty") : Receipts::tr("to the Safe");
             if (item.result == Outcome::skipped) {
@@ -50,7 +52,8 @@ QVariant receipt_cell(const ReceiptItem& item, int column, int role, const std::
             }
             if (item.result == Outcome::undecided) return Receipts::tr("left as they were, both");
             if (item.result == Outcome::planned) return Receipts::tr("the run was stopped before it");
-            if (item.result == Outcome::renamed) return Receipts::tr("as %1").arg(shown(name_of(item.place())));
+            if (item.result == Outcome::renamed || item.role == Role::renamed)
+                return Receipts::tr("as %1").arg(shown(name_of(item.place())));
             const std::string folder(parent_of(item.place()));
             return is_within(folder, destination) && folder != destination ? shown(folder.substr(destination.size() + 1))
                                                                            : short_path(folder);

@@ -21,8 +21,8 @@ QString counts(const ReceiptHead& head) {
     QStringList parts;
     for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::restored, Outcome::removed,
                                Outcome::merged, Outcome::skipped, Outcome::undecided, Outcome::failed}) {
-        const auto action = head.operation == Operation::move ? Action::move : Action::copy;
-        if (head.totals.of(outcome) > 0) parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') + result_words(outcome, action);
+        if (head.totals.of(outcome) > 0)
+            parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') + result_words(outcome, head.operation);
     }
     return parts.isEmpty() ? Receipts::tr("nothing was done") : parts.join(QStringLiteral(" · "));
 }

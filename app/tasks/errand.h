@@ -40,6 +40,7 @@ struct Errand {
     std::variant<errands::CarryOut, errands::CarryOutCounting, errands::GoOn, errands::TakeBack, errands::TryAgain, errands::LeaveFailed>
         what{};
     std::shared_ptr<const tavlo::Job> job{};  ///< that it came of; null where it came of none
+    bool at_once = false;                     ///< it is small, and waits for no other run
 
     template <class One>
     const One* as() const {

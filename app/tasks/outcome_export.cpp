@@ -88,8 +88,7 @@ QString receipt_as_html(const ReceiptHead& head, const std::vector<ReceiptItem>&
         if (++lines > most) break;
         page += QStringLiteral("<tr><td>%1</td><td align=\"right\">%2</td><td>%3</td><td>%4</td></tr>")
                     .arg(shown(item.source).toHtmlEscaped(), item.type == FileType::file ? size_text(item.size_bytes) : QString(),
-                         result_words(item.result, item.action).toHtmlEscaped(),
-                         shown(item.error.empty() ? item.place() : item.error).toHtmlEscaped());
+                         result_words(item).toHtmlEscaped(), shown(item.error.empty() ? item.place() : item.error).toHtmlEscaped());
     }
     page += QStringLiteral("</table>");
     if (const auto all = std::max<std::uint64_t>(items.size(), head.totals.items); all > most)

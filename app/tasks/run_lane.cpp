@@ -27,6 +27,8 @@ RunLogItem::RunLogItem(const ReceiptItem& item)
       type(item.type),
       result(item.result),
       action(item.action),
+      role(item.role),
+      shelf(item.shelf),
       same_bytes(item.collision && item.collision->finding == Finding::same),
       set_aside(!item.set_aside.empty()) {}
 
@@ -39,6 +41,8 @@ ReceiptItem RunLogItem::shown_as() const {
     item.type = type;
     item.result = result;
     item.action = action;
+    item.role = role;
+    item.shelf = shelf;
     if (same_bytes) item.collision = ReceiptCollision{Finding::same};
     if (set_aside) item.set_aside = "Safe";
     return item;

@@ -62,6 +62,8 @@ struct RunLogItem {
     tavlo::FileType type = tavlo::FileType::file;
     tavlo::Outcome result = tavlo::Outcome::planned;
     tavlo::Action action = tavlo::Action::copy;
+    tavlo::Role role = tavlo::Role::arrives;
+    tavlo::Shelf shelf = tavlo::Shelf::safe;
     bool same_bytes = false;
     bool set_aside = false;
 };
@@ -109,6 +111,7 @@ public:
     /// What failed is tried again, or left: at once where the run is through, else when it is. empty: all
     void wish(RunFault::Wish wish, const std::vector<std::size_t>& faults);
 
+    bool isAtOnce() const { return errand_.at_once; }
     bool isLive() const { return live_run_; }
     bool isAllowed() const { return allowed_; }
     bool isPaused() const { return paused_; }

@@ -51,7 +51,19 @@ void Runs::begin(RunLane& lane, Errand errand) {
     emit progressed();
 }
 
-void Runs::beginInNewLane(const Errand& errand) { begin(add(std::make_unique<RunLane>(state_folder_, errand, all_)), errand); }
+RunLane& Runs::beginInNewLane(const Errand& errand) {
+    RunLane& lane = add(std::make_unique<RunLane>(state_folder_, errand, all_));
+    begin(lane, errand);
+    return lane;
+}
+
+void Runs::startAtOnce(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job, Then then) {
+    to_tell_[&beginInNewLane({sentence, errands::CarryOut{std::move(plan)}, std::move(job), true})] = std::move(then);
+}
+
+void Runs::undoAtOnce(const std::string& receipt, const QString& sentence, Then then) {
+    to_tell_[&beginInNewLane({sentence, errands::TakeBack{receipt}, {}, true})] = std::move(then);
+}
 
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job) {
     const std::string continues = plan->traits().comes_from_batch ? unsettled_ : std::string();
@@ -99,6 +111,10 @@ void Runs::arrange() {
     std::set<std::uint64_t> taken;
     for (const auto& lane : lanes_) {
         if (!lane->isLive() || (lane->isPaused() && lane->status().state != LaneState::stopping)) continue;
+        if (lane->isAtOnce()) {
+            lane->allow(true);
+            continue;
+        }
         const auto& drives = lane->drives();
         const bool free = drives && std::none_of(drives->begin(), drives->end(), [&](const auto drive) { return taken.contains(drive); });
         lane->allow(free);
@@ -190,7 +206,22 @@ void Runs::tick() {
     emit progressed();
 }
 
+/// Of a small run: it has nothing more to show, but for what did not work.
+void Runs::tellOf(RunLane& lane, const RunEnd& end) {
+    const Then then = std::move(to_tell_.extract(&lane).mapped());
+    const bool is_through = !end.head || end.head->totals.of(Outcome::failed) == 0;
+    if (is_through)
+        QTimer::singleShot(0, this, [this, gone = QPointer<RunLane>(&lane)] {
+            if (gone) dismiss(gone);
+        });
+    arrange();
+    emit lanesChanged();
+    emit progressed();
+    then(end);
+}
+
 void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
+    if (to_tell_.contains(&lane)) return tellOf(lane, end);
     if (has_ended(lane.status().state)) {
         const auto first_ended = std::find_if(lanes_.begin(), lanes_.end(),
                                               [&](const auto& one) { return one.get() != &lane && has_ended(one->status().state); });

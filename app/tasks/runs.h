@@ -3,6 +3,8 @@
 #include <QObject>
 #include <QString>
 #include <QTimer>
+#include <functional>
+#include <map>
 #include <memory>
 #include <vector>
 
@@ -23,6 +25,10 @@ public:
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job = {});
     /// Copies while the batch is still being counted (carry_out_growing()).
     void startCounting(tavlo::Asked asked, const QString& sentence);
+    /// Small ones, which wait for no other run; their lanes go once they are through, and `then` is told, not finished() or failed().
+    using Then = std::function<void(const RunEnd&)>;
+    void startAtOnce(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job, Then then);
+    void undoAtOnce(const std::string& receipt, const QString& sentence, Then then);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted or paused, and for those that another program carries out; found() tells of the first.
@@ -79,9 +85,10 @@ private:
     }
     RunLane& add(std::unique_ptr<RunLane> lane);
     void begin(RunLane& lane, Errand errand);
-    void beginInNewLane(const Errand& errand);
+    RunLane& beginInNewLane(const Errand& errand);
     void arrange();
     void takeEnd(RunLane& lane, const RunEnd& end);
+    void tellOf(RunLane& lane, const RunEnd& end);
     void takeOthers(const std::vector<Other>& others);
     void tick();
     std::size_t place(const RunLane& lane) const;
@@ -90,6 +97,7 @@ private:
 
     std::string state_folder_;
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
+    std::map<RunLane*, Then> to_tell_;             ///< of small ones
     std::string unsettled_;                        ///< the receipt of the last run, where it left something undecided
     std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;

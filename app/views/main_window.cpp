@@ -24,7 +24,7 @@
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
 #include "tasks/safe_versions.h"
-#include "tasks/small_changes.h"
+#include "tasks/small_jobs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/balance_bar.h"
@@ -48,7 +48,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     runs_ = new Runs(state_folder, this);
     past_ = new PastRuns(state_folder, this);
     notes_ = new DesktopNotes(DesktopNotes::sessionBus(), QDBusConnection::systemBus(), this);
-    small_changes_ = new SmallChanges(bench_->history(), this);
+    small_jobs_ = new SmallJobs(state_folder, *runs_, bench_->history(), this);
 
     auto* middle = new QWidget;
     auto* across = new QHBoxLayout;
@@ -152,7 +152,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(gathering_, &GatheringSide::pasteRequested, this, [this](bool move) { paste(move); });
     connect(gathering_, &GatheringSide::newFolderRequested, this, &MainWindow::askNewFolder);
     connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
-    connect(gathering_, &GatheringSide::trashRequested, small_changes_, &SmallChanges::trash);
+    connect(gathering_, &GatheringSide::trashRequested, small_jobs_, &SmallJobs::trash);
     connect(gathering_, &GatheringSide::otherWindowRequested, this, &MainWindow::openOther);
     connect(gathering_, &GatheringSide::factsRequested, this, [this](const std::string& path) {
         auto* facts = new FactsDialog(path, this);
@@ -164,12 +164,13 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         });
         facts->show();
     });
-    connect(small_changes_, &SmallChanges::changed, this, [this](const QString& words) {
+    connect(small_jobs_, &SmallJobs::changed, this, [this](const QString& words) {
         run_line_->say(words);
         gathering_->model().refresh();
+        receipts_->refresh();
         bench_->lookAgain();
     });
-    connect(small_changes_, &SmallChanges::problem, this, [this](const QString& why) {
+    connect(small_jobs_, &SmallJobs::problem, this, [this](const QString& why) {
         run_line_->say(tr("Not done: %1").arg(why));
         gathering_->model().refresh();
     });
@@ -310,7 +311,7 @@ void MainWindow::buildMenus() {
     on_bench(edit, tr("Move to the &trash"), QKeySequence::Delete,
              unless_typing(
                  [this] {
-                     if (gathering_->listHasFocus()) small_changes_->trash(gathering_->selectedPaths());
+                     if (gathering_->listHasFocus()) small_jobs_->trash(gathering_->selectedPaths());
                  },
                  &QLineEdit::del));
     buildBatchMenu();
@@ -407,7 +408,7 @@ void MainWindow::buildViewMenu() {
 
 void MainWindow::askNewFolder() {
     const QString name = QInputDialog::getText(this, tr("New folder"), tr("Name; a/b/c makes one in the other:")).trimmed();
-    if (!name.isEmpty()) small_changes_->newFolder(gathering_->folder(), to_bytes(name));
+    if (!name.isEmpty()) small_jobs_->newFolder(gathering_->folder(), to_bytes(name));
 }
 
 /// The extension is left unselected: it is seldom what is meant.
@@ -420,7 +421,7 @@ void MainWindow::askRename(const std::string& folder, const std::string& name) {
     const auto dot = shown(name).lastIndexOf(QLatin1Char('.'));
     if (line != nullptr && dot > 0) QTimer::singleShot(0, line, [line, dot] { line->setSelection(0, static_cast<int>(dot)); });
     if (dialog.exec() != QDialog::Accepted || dialog.textValue() == shown(name)) return;
-    small_changes_->rename(folder, name, to_bytes(dialog.textValue()));
+    small_jobs_->rename(folder, name, to_bytes(dialog.textValue()));
 }
 
 void MainWindow::openOther(const std::string& folder) {

@@ -23,7 +23,7 @@ class ReceiptsPage;
 class RunLine;
 class RunsPage;
 class Runs;
-class SmallChanges;
+class SmallJobs;
 
 /// The window: layout and wiring of its parts, no decisions of its own.
 class MainWindow final : public QMainWindow {
@@ -63,7 +63,7 @@ private:
     Bench* bench_;
     Runs* runs_;
     PastRuns* past_;
-    SmallChanges* small_changes_;
+    SmallJobs* small_jobs_;
     std::string state_folder_;
     bool without_waiting_ = false;  ///< copies may begin while they are counted
     PlaceStrip* strip_;

@@ -333,8 +333,7 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
         note += tr(" · %Ln taken back since", nullptr, static_cast<int>(opened.taken_back.size()));
     in_safe_ = opened.in_safe;
     if (in_safe_.versions > 0)
-        note +=
-            tr(" · left %Ln versions in the Safe, %1", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
+        note += tr(" · left %Ln versions in the Safe, %1", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
     note_->setText(note);
     set_tone(*note_, "muted");
     free_->setText(tr("Free %1…").arg(size_text(in_safe_.bytes)));
@@ -364,11 +363,11 @@ void ReceiptsPage::showChosen() {
 void ReceiptsPage::showResults() {
     results_->clear();
     results_->addItem(tr("All results"), -1);
-    const auto action = head_.operation == Operation::move ? Action::move : Action::copy;
     for (std::size_t at = 0; at < outcome_count; ++at) {
         const auto result = static_cast<Outcome>(at);
         if (head_.totals.of(result) > 0)
-            results_->addItem(tr("%1: %2").arg(result_words(result, action), count_text(head_.totals.of(result))), static_cast<int>(at));
+            results_->addItem(tr("%1: %2").arg(result_words(result, head_.operation), count_text(head_.totals.of(result))),
+                              static_cast<int>(at));
     }
     results_->setVisible(results_->count() > 2);
 }

@@ -33,7 +33,9 @@ struct Entry {
     std::shared_ptr<const Error> problem{};  ///< why it can't be taken: unreadable, a mount, …
     /// A folder: everything below it is in the batch. Only then may it move by one rename.
     bool complete = true;
-    bool way = false;  ///< a folder that is not in hand itself, and comes along so that its name is kept (keep_way())
+    bool way = false;     ///< a folder that is not in hand itself, and comes along so that its name is kept (keep_way())
+    bool made = false;    ///< a folder that is not there: the run makes it
+    bool picked = false;  ///< a folder that was asked for as such, whole (choose_folders())
 };
 
 /// What is in hand: an immutable snapshot, parents before children, names in byte order.

@@ -66,6 +66,36 @@ Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patt
     return kept(batch, keep);
 }
 
+Batch choose_folders(const Batch& batch, const WantedFolders& wanted) {
+    const auto count = batch.entries.size();
+    std::vector<std::uint64_t> bytes(count);
+    std::vector<bool> holds_things(count);  // that are no folders, or that nobody could look at
+    for (auto id = count; id-- > 0;) {
+        const Entry& entry = batch.entries[id];
+        if (entry.status.type == FileType::file) bytes[id] = entry.status.id.size_bytes;
+        if (!is_folder(entry) || entry.problem || !entry.complete) holds_things[id] = true;
+        if (entry.parent == no_entry) continue;
+        bytes[entry.parent] += bytes[id];
+        if (holds_things[id]) holds_things[entry.parent] = true;
+    }
+    std::vector<bool> keep(count);
+    std::vector<bool> picked(count);
+    for (std::size_t id = 0; id < count; ++id) {
+        const Entry& entry = batch.entries[id];
+        const bool is_inside = entry.parent != no_entry && keep[entry.parent];
+        const bool is_large = wanted.larger_than_bytes && entry.complete && bytes[id] > *wanted.larger_than_bytes;
+        const bool may_be = is_folder(entry) && !entry.problem && !(wanted.inside_only && batch.is_named(entry));
+        picked[id] = !is_inside && may_be && (is_large || (wanted.empty && !holds_things[id]));
+        keep[id] = is_inside || picked[id];
+    }
+    for (auto id = count; id-- > 0;)
+        if (keep[id] && batch.entries[id].parent != no_entry) keep[batch.entries[id].parent] = true;
+    Batch chosen = kept(batch, keep);
+    for (std::size_t id = 0, now = 0; id < count; ++id)
+        if (keep[id]) chosen.entries[now++].picked = picked[id];
+    return chosen;
+}
+
 ChosenByList choose(const Batch& batch, std::string_view list, bool keep_empty_folders) {
     std::vector<std::string> names;
     std::vector<std::size_t> entries;

@@ -1,5 +1,7 @@
 #pragma once
 
+#include <cstdint>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -16,6 +18,16 @@ Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folde
 
 /// Leaves out folders inside the sources whose whole name fits one of these patterns (glob(7)), with all that is in them.
 Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns);
+
+/// Which folders are asked for, each whole, the outermost of those that fit.
+struct WantedFolders {
+    std::optional<std::uint64_t> larger_than_bytes{};  ///< those whose files, at any depth, say that they add up to more
+    bool empty = false;                                ///< those below which there is nothing that is no folder
+    bool inside_only = false;                          ///< a source itself is none
+};
+/// Leaves those, with all that is in them; the folders that they lie in come along. One of which a part was left out, or could not be read,
+/// is not whole, and not empty.
+Batch choose_folders(const Batch& batch, const WantedFolders& wanted);
 
 struct ChosenByList {
     Batch batch;

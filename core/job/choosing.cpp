@@ -4,7 +4,9 @@
 #include <unistd.h>
 
 #include "batch/choose.h"
+#include "files/path.h"
 #include "files/small_file.h"
+#include "select/amounts.h"
 
 namespace tavlo {
 
@@ -34,9 +36,17 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.follow_links = job.what.follow_links;
+    if (job.what.chooses_folders()) return options;
     if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
     if (job.operation == Operation::remove && !job.what.chooses_files()) options.depth = job.structure.contents ? 1 : 0;
     return options;
+}
+
+Result<std::optional<std::uint64_t>> folder_size_from(const Selection& what) {
+    if (!what.folders_larger) return std::optional<std::uint64_t>{};
+    if (const auto size = size_from_text(*what.folders_larger)) return size;
+    return failure(Fault::refused, "wants a size such as 500, 20K, 1.5M or 2G, not '" + printable(*what.folders_larger) + "'",
+                   "folders_larger");
 }
 
 Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options) {
@@ -52,6 +62,11 @@ Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_
     auto batch = gather(disk, what.sources, gathering_of(job, options));
     if (!batch) return failure(batch.error());
     if (!what.not_below.empty()) batch = leave_out_folders(*batch, what.not_below);
+    if (what.chooses_folders()) {
+        const auto larger = folder_size_from(what);
+        if (!larger) return failure(larger.error());
+        batch = choose_folders(*batch, {*larger, what.empty_folders, job.structure.contents});
+    }
     if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
     if (!what.list) return Chosen{std::move(*batch), {}};
     auto chosen = choose(*batch, list, what.keeps_empty_folders);

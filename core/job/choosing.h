@@ -1,6 +1,7 @@
 #pragma once
 
 #include <cstdint>
+#include <optional>
 #include <vector>
 
 #include "batch/gather.h"
@@ -18,6 +19,9 @@ struct Chosen {
 /// now_ns  that relative dates are counted from
 /// errors  as gather(); refused: criteria that cannot be read, a kind that is not there; the list cannot be read
 Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options = {});
+
+/// From which size on folders are chosen; nullopt: they are not, by size. errors: refused: it is no size
+Result<std::optional<std::uint64_t>> folder_size_from(const Selection& what);
 
 /// How a job's sources are gathered: through links or not, with what is in them or without.
 GatherOptions gathering_of(const Job& job, GatherOptions options = {});

@@ -4,6 +4,7 @@
 
 #include "job/members.h"
 #include "job/naming_document.h"
+#include "plan/traits.h"
 
 namespace tavlo {
 
@@ -119,6 +120,8 @@ void put_selection(Json& json, const Selection& what) {
     put_text(json, "regex", what.files.regex);
     put_text(json, "number", what.files.number);
     put_list(json, "not_below", what.not_below);
+    put_text(json, "folders_larger", what.folders_larger);
+    put_flag(json, "empty_folders", what.empty_folders);
     put_text(json, "list", what.list);
 }
 
@@ -136,15 +139,15 @@ Selection read_selection(Members& members) {
     members.text("regex", what.files.regex);
     members.text("number", what.files.number);
     members.list("not_below", what.not_below);
+    members.text("folders_larger", what.folders_larger);
+    members.flag("empty_folders", what.empty_folders);
     members.text("list", what.list);
     return what;
 }
 
 std::optional<Operation> operation_of_job(const std::string& text) {
     const auto operation = operation_from_text(text);
-    const bool is_of_job =
-        operation == Operation::copy || operation == Operation::move || operation == Operation::rename || operation == Operation::remove;
-    return is_of_job ? operation : std::nullopt;
+    return operation && traits_of(*operation).comes_from_batch ? operation : std::nullopt;
 }
 
 std::string text_of(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
@@ -196,6 +199,7 @@ std::string to_json(const Job& job) {
     Json json;
     json["operation"] = to_text(job.operation);
     put_selection(json, job.what);
+    put_list(json, "make", job.make);
     put_flag(json, "contents", job.structure.contents);
     if (job.structure.subfolders != Subfolders::all || job.what.keeps_empty_folders)
         json["subfolders"] = word_of(subfolder_words, job.structure.subfolders);
@@ -206,6 +210,7 @@ std::string to_json(const Job& job) {
     if (!job.into.empty()) put_bytes(json, "into", job.into);
     put_policy(json, job.policy);
     put_word(json, "clear", clearing_words, job.clearing, Clearing::none);
+    if (job.shelf != Shelf::safe) json["to"] = to_text(job.shelf);
     put_flag(json, "lose_attributes", job.may_lose);
     put_word(json, "verify", verify_words, job.verify, Verify::automatic);
     return text_of(json);
@@ -219,6 +224,7 @@ Result<Job> job_from_json(std::string_view text) {
         if (members.find("operation") == nullptr) unreadable("is missing", "operation");
         members.word("operation", job.operation, operation_of_job);
         job.what = read_selection(members);
+        members.list("make", job.make);
         members.flag("contents", job.structure.contents);
         members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
         job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
@@ -229,6 +235,7 @@ Result<Job> job_from_json(std::string_view text) {
         members.text("into", job.into);
         job.policy = read_policy(members);
         members.word("clear", job.clearing, from_words(clearing_words));
+        members.word("to", job.shelf, shelf_from_text);
         members.flag("lose_attributes", job.may_lose);
         members.word("verify", job.verify, from_words(verify_words));
         members.end();

@@ -150,6 +150,7 @@ private:
 
 std::string reason_to_wait(const Job& job) {
     if (job.operation != Operation::copy) return "a move is planned whole";
+    if (job.what.chooses_folders()) return "folders are chosen by what is in them";
     if (job.what.follow_links) return "links are followed";
     if (job.clearing != Clearing::none) return "something is to leave the destination";
     if (!job.naming.empty()) return "new names are given";

@@ -1,17 +1,22 @@
 #include "job/job.h"
 
+#include "files/home.h"
+
 namespace tavlo {
+
+std::vector<std::string> folders_to_keep(const std::string& state_folder) { return {state_folder, home_folder()}; }
 
 Wishes wishes_of(const Asked& asked) {
     const Job& job = asked.job;
-    return {job.operation, job.policy, asked.decisions, job.clearing, job.may_lose};
+    return {job.operation, job.policy, asked.decisions, job.clearing, job.shelf, job.may_lose};
 }
 
 bool goes_elsewhere(const Job& job) { return job.operation == Operation::copy || job.operation == Operation::move; }
 
 bool same_places(const Job& one, const Job& other) {
-    return one.what == other.what && one.into == other.into && one.structure == other.structure && one.naming == other.naming &&
-           goes_elsewhere(one) == goes_elsewhere(other) && (goes_elsewhere(one) || one.operation == other.operation);
+    return one.shelf == other.shelf && one.what == other.what && one.into == other.into && one.structure == other.structure &&
+           one.naming == other.naming && goes_elsewhere(one) == goes_elsewhere(other) &&
+           (goes_elsewhere(one) || one.operation == other.operation);
 }
 
 }  // namespace tavlo

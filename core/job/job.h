@@ -16,28 +16,33 @@ namespace tavlo {
 struct Selection {
     std::vector<std::string> sources{};  ///< absolute paths, as gather() takes them
     bool follow_links = false;
-    CriteriaText files{};                  ///< which of the files in them
-    std::vector<std::string> not_below{};  ///< folders of these names, inside the sources, are left out with all that is in them
-    std::optional<std::string> list{};     ///< a file of names, absolute, or "-" for standard input; only what it names
+    CriteriaText files{};                         ///< which of the files in them
+    std::vector<std::string> not_below{};         ///< folders of these names, inside the sources, are left out with all that is in them
+    std::optional<std::string> folders_larger{};  ///< not files but folders are chosen, each whole: those larger than a size, as text
+    bool empty_folders = false;                   ///< or those below which there is no file
+    std::optional<std::string> list{};            ///< a file of names, absolute, or "-" for standard input; only what it names
     /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all subfolders.
     bool keeps_empty_folders = false;
     bool operator==(const Selection&) const = default;
     /// It takes some of the files in its sources, not the sources whole.
     bool chooses_files() const { return !files.empty() || !not_below.empty() || list.has_value(); }
+    bool chooses_folders() const { return folders_larger.has_value() || empty_folders; }
 };
 
 /// What somebody asks for: a value that looks nothing up on a disk, and resolves no date. The bench keeps one, every receipt holds the one
 /// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
 /// disk at the time.
 struct Job {
-    Operation operation = Operation::copy;  ///< copy, move, rename or remove
+    Operation operation = Operation::copy;  ///< copy, move, rename, remove or make
     Selection what{};
-    std::string into{};  ///< the destination, an absolute path; empty where nothing goes to one
+    std::vector<std::string> make{};  ///< new folders in `into`: "a", "a/b"
+    std::string into{};               ///< the destination, an absolute path; empty where nothing goes to one
     Structure structure{};
     Naming naming{};
     Policy policy{};
     Clearing clearing = Clearing::none;
-    bool may_lose = false;  ///< as in Wishes
+    Shelf shelf = Shelf::safe;  ///< where what is removed goes
+    bool may_lose = false;      ///< as in Wishes
     Verify verify = Verify::automatic;
     bool operator==(const Job&) const = default;
 };
@@ -49,6 +54,9 @@ struct Asked {
     Decisions decisions;
     std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home folder, where the state is kept
 };
+
+/// Folders that no removal may take with it: where the state is kept, and the user's home.
+std::vector<std::string> folders_to_keep(const std::string& state_folder);
 
 /// The part of it that a plan is made by.
 Wishes wishes_of(const Asked& asked);

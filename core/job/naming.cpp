@@ -19,6 +19,7 @@ public:
         const bool is_folder = entry.status.type == FileType::folder;
         if (job_.operation != Operation::rename) return !is_folder;
         const bool is_named = batch_.is_named(entry);
+        if (job_.what.chooses_folders()) return entry.picked && !(job_.structure.contents && is_named);
         if (!job_.structure.contents) return true;  // nothing else was gathered
         if (is_named) return false;
         const bool direct = batch_.is_named(batch_.entries[entry.parent]);

@@ -10,6 +10,7 @@
 #include "files/contents.h"
 #include "files/path.h"
 #include "job/choosing.h"
+#include "job/making.h"
 #include "job/naming.h"
 #include "job/removal.h"
 #include "keep/store.h"
@@ -160,6 +161,7 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         return seen;
     }
     if (asked.job.operation == Operation::remove) return look_at_removal(disk, asked, std::move(batch), known);
+    if (asked.job.operation == Operation::make) batch = std::make_shared<const Batch>(folders_to_make(asked.job));
     auto looked = look_at_destination(disk, asked.job.into);
     if (!looked) return failure(looked.error());
     if (!asked.job.structure.kept_from.empty() && !asked.job.structure.flatten) {

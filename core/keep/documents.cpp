@@ -33,9 +33,13 @@ Json totals_json(const Totals& totals) {
     return json;
 }
 
-Json item_json(const ReceiptItem& item) {
+/// operation  of its run: what that makes new has no source
+Json item_json(const ReceiptItem& item, Operation operation) {
     Json json;
-    put_bytes(json, "source", item.source);
+    if (item.role == Role::made && traits_of(operation).comes_from_batch)
+        json["source"] = nullptr;
+    else
+        put_bytes(json, "source", item.source);
     put_bytes(json, "target", item.target);
     json["type"] = to_text(item.type);
     json["size"] = item.type == FileType::folder ? 0 : item.size_bytes;
@@ -116,6 +120,7 @@ ReceiptItem planned_item(const Plan& plan, const Item& item) {
     out.target = plan.target_path(item);
     const bool comes = arrives(item.outcome) || item.outcome == Outcome::merged;
     if (auto place = plan.final_path(item); comes && place != out.target) out.final_path = std::move(place);
+    out.role = item.role;
     out.type = entry.status.type;
     out.size_bytes = entry.status.id.size_bytes;
     out.modified_ns = entry.status.id.modified_ns;
@@ -132,14 +137,14 @@ void write_plan(std::ostream& out, const Plan& plan) {
     if (has_destination(plan.operation)) put_bytes(first, "destination", plan.destination);
     if (!plan.undoes.empty()) first["undoes"] = plan.undoes;
     DocumentWriter document(out, "plan", first, "items");
-    for (const Item& item : plan.items) document.add(item_json(planned_item(plan, item)));
+    for (const Item& item : plan.items) document.add(item_json(planned_item(plan, item), plan.operation));
     document.end({{"totals", totals_json(plan.totals)}});
 }
 
 Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store, const std::function<void()>& written) {
     DocumentWriter document(out, "receipt", head_json(head), "items");
     auto read = store.each_item(head.id, [&](ReceiptItem&& item) {
-        document.add(item_json(item));
+        document.add(item_json(item, head.operation));
         if (written) written();
     });
     document.end({{"totals", totals_json(head.totals)}});

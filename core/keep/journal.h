@@ -27,6 +27,7 @@ struct PendingItem {
     std::string points_at{};
     Action action = Action::copy;
     Role role = Role::arrives;
+    Shelf shelf = Shelf::safe;
     bool parks = false;  ///< it waits under a hidden name for the one that it wants (parked_name())
     Outcome outcome = Outcome::created;
     bool whole = false;
@@ -50,12 +51,13 @@ struct Intent {
     enum class Kind : std::uint8_t { copy, link, rename, folder, take_away };
     std::uint64_t number = 0;
     Kind kind = Kind::copy;
-    Identity fresh{};             ///< of what takes the name; inode 0 where it is not known before (links, folders)
-    Identity expected{};          ///< of what is to be replaced
-    std::string slot{};           ///< the Safe's slot for what is replaced or taken away; empty: a free name is taken
-    std::string entry{};          ///< its Safe entry
+    Identity fresh{};     ///< of what takes the name; inode 0 where it is not known before (links, folders)
+    Identity expected{};  ///< of what is to be replaced
+    std::string slot{};   ///< for what is replaced or taken away: a folder of the Safe, or of the trash; empty: a free name is taken
+    std::string entry{};  ///< its Safe entry
     bool removes_source = false;  ///< a move between file systems: the source goes once the copy has its name
     std::string hash{};
+    std::string name{};  ///< of what is taken away, in its slot; in those of older versions empty: its own
 };
 
 }  // namespace tavlo

@@ -32,9 +32,11 @@ void serialize(Archive& archive, ReceiptCollision& collision) {
 
 namespace {
 
-// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan
-constexpr std::uint8_t version_now = 4;
+// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan; 5: with where what is
+// removed goes
+constexpr std::uint8_t version_now = 5;
 constexpr std::uint8_t with_roles = 4;
+constexpr std::uint8_t with_shelves = 5;
 constexpr std::uint8_t oldest_version = 2;
 
 constexpr char is_compressed = 'z';  // an archive that is not begins with 0 or 1, the order of its bytes
@@ -60,11 +62,13 @@ void fields(Archive& archive, PendingItem& item, std::uint8_t version) {
         archive(item.role, item.parks);
     else
         item.role = role_by_action(item.action, item.source == item.target && item.final_path != item.target);
+    if (version >= with_shelves) archive(item.shelf);
 }
 
 template <class Archive>
-void fields(Archive& archive, Intent& intent, [[maybe_unused]] std::uint8_t version) {
+void fields(Archive& archive, Intent& intent, std::uint8_t version) {
     archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
+    if (version >= with_shelves) archive(intent.name);
 }
 
 template <class Archive>
@@ -77,6 +81,7 @@ void fields(Archive& archive, NumberedItem& numbered, std::uint8_t version) {
         archive(item.role);
     else
         item.role = role_before_roles(item);
+    if (version >= with_shelves) archive(item.shelf);
 }
 
 std::string hash_of(std::string_view bytes) {

@@ -63,9 +63,10 @@ struct ReceiptItem {
     std::optional<Fault> fault{};  ///< of a failed one: what the error means, where that is known
     Action action = Action::copy;
     Role role = Role::arrives;
-    bool moved_whole = false;  ///< a folder that went by one rename, itself or inside one
-    std::string not_kept{};    ///< attributes that the target could not keep, comma-separated
-    Identity linked_source{};  ///< of a source with several hard links; inode 0 otherwise
+    Shelf shelf = Shelf::safe;  ///< as of the plan's item; what went to the trash lies at final_path
+    bool moved_whole = false;   ///< a folder that went by one rename, itself or inside one
+    std::string not_kept{};     ///< attributes that the target could not keep, comma-separated
+    Identity linked_source{};   ///< of a source with several hard links; inode 0 otherwise
     /// What the file system said of the thing once it was in place: what "changed since" is measured against.
     Identity after{};
     std::int64_t after_status_changed_ns = 0;

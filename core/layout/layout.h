@@ -28,7 +28,7 @@ struct Layout {
     FolderTree targets;                    ///< by the names wanted; 0 is the destination itself, where everything goes to one
     std::optional<FolderTree> standing{};  ///< the same folders by the names they have until they are renamed; none: they are not
     std::vector<std::string> names{};      ///< wanted where it is not the entry's own
-    std::unordered_map<std::uint32_t, std::shared_ptr<const Error>> problems{};  ///< by arrival: no name could be made for it
+    std::unordered_map<std::uint32_t, std::shared_ptr<const Error>> problems{};  ///< by arrival: why it cannot get there
     std::vector<Arrival> arrivals;                                               ///< in the batch's order, parents before children
     std::vector<bool> several_feed;  ///< by folder of targets: entries from more than one source folder want names in it
     std::vector<EntryId> dissolved;  ///< folders that do not arrive themselves, and go when a move empties them

@@ -38,19 +38,19 @@ struct Collision {
 enum class Action : std::uint8_t {
     copy,           ///< the target gets the same; the source stays
     move,           ///< the source becomes the target
-    take_away,      ///< the source goes to the Safe (undo of a copy, and what leaves the destination)
+    take_away,      ///< the source goes to the Safe, or the trash (undo of a copy, what leaves the destination, what is removed)
     remove_folder,  ///< the source, a folder, goes if it is empty (undo of a made folder)
-    make_folder,    ///< a folder that a run removed, with the attributes it had (undo of a move)
+    make_folder,    ///< a new folder; or one that a run removed, with the attributes it had (undo of a move)
 };
 
 /// What an item is to its plan.
 enum class Role : std::uint8_t {
     arrives,     ///< a thing of the batch, or a version, that gets a place
-    leaves,      ///< goes out of its folder, to the Safe or, an empty folder, for good
+    leaves,      ///< goes out of its folder, to the Safe, the trash or, an empty folder, for good
     makes_room,  ///< holds a name, and gets another where it is, so that one that arrives can have it; or gets its old one back
     on_the_way,  ///< a folder that is not in hand itself, and comes along so that its name is kept
     renamed,     ///< gets another name where it is, a folder with all that is in it
-    made,        ///< a folder that no source stands for: an undo makes it again
+    made,        ///< a folder that no source stands for: a new one, or one that an undo makes again
 };
 inline constexpr int role_count = 6;
 
@@ -73,9 +73,10 @@ public:
     Action action = Action::copy;
     Role role = Role::arrives;
     Outcome outcome = Outcome::created;
-    bool parks = false;  ///< waits under a hidden name for the one that it wants; Plan::steps says when
-    bool whole = false;  ///< a folder that moves with all that is in it by one rename
-    bool along = false;  ///< comes along inside such a folder
+    Shelf shelf = Shelf::safe;  ///< where it goes to, of what is taken away; where it lies, of what comes back from there
+    bool parks = false;         ///< waits under a hidden name for the one that it wants; Plan::steps says when
+    bool whole = false;         ///< a folder that moves with all that is in it by one rename
+    bool along = false;         ///< comes along inside such a folder
     std::unique_ptr<Collision> collision{};
     std::shared_ptr<const Error> problem{};
 

@@ -87,8 +87,9 @@ void Planner::decide(std::uint32_t at) {
     item.inside = arrival.inside;
     if (arrival.name != own_name) item.add_extras().name = wanted(arrival);
     const bool is_way = plan_.entry(item).way;
-    item.action = wishes_.operation == Operation::move && !is_way ? Action::move : Action::copy;
-    item.role = is_way ? Role::on_the_way : Role::arrives;
+    const bool is_made = plan_.entry(item).made;
+    item.action = is_made ? Action::make_folder : wishes_.operation == Operation::move && !is_way ? Action::move : Action::copy;
+    item.role = is_made ? Role::made : is_way ? Role::on_the_way : Role::arrives;
     if (shares_folder_decision(item) || cannot_be_done(item, at)) return;
     if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold
         if (is_folder(arrival)) enter_folder(item, id, nullptr);

@@ -64,17 +64,18 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
 
 /// What is in hand goes, and nothing of it arrives.
 void Planner::decide_leaving() {
-    for (const Arrival& arrival : layout_.arrivals) {
+    for (std::uint32_t at = 0; at < layout_.arrivals.size(); ++at) {
+        const Arrival& arrival = layout_.arrivals[at];
         Item& item = plan_.items.emplace_back();
         item.entry = arrival.entry;
         item.folder = arrival.folder;
         item.action = Action::take_away;
         item.role = Role::leaves;
+        item.shelf = wishes_.shelf;
         item.outcome = Outcome::removed;
-        const Entry& entry = plan_.entry(item);
-        if (!entry.problem) continue;
-        item.outcome = Outcome::failed;
-        item.problem = entry.problem;
+        const auto no_place = layout_.problems.find(at);
+        item.problem = no_place == layout_.problems.end() ? plan_.entry(item).problem : no_place->second;
+        if (item.problem) item.outcome = Outcome::failed;
     }
 }
 

@@ -38,6 +38,7 @@ struct Wishes {
     Policy policy{};
     Decisions decisions{};  ///< about single pairs, ahead of the policy
     Clearing clearing = Clearing::none;
+    Shelf shelf = Shelf::safe;  ///< of what is removed
     /// A move goes on where the target cannot keep what people put into extended attributes, or into an access control list.
     bool may_lose = false;
 };

@@ -28,6 +28,7 @@ constexpr Traits traits_of(Operation operation) noexcept {
         case Operation::undo: return {.in_order = true, .puts_back = true, .lends_write = true};
         case Operation::remove: return {.comes_from_batch = true};
         case Operation::rename: return {.comes_from_batch = true, .in_order = true};
+        case Operation::make: return {.comes_from_batch = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};
     }
     return {};

@@ -10,6 +10,7 @@ std::string_view to_text(Operation operation) noexcept {
         case Operation::restore: return "restore";
         case Operation::rename: return "rename";
         case Operation::remove: return "remove";
+        case Operation::make: return "make";
     }
     return {};
 }
@@ -52,6 +53,14 @@ std::string_view to_text(Outcome outcome) noexcept {
     return {};
 }
 
+std::string_view to_text(Shelf shelf) noexcept {
+    switch (shelf) {
+        case Shelf::safe: return "safe";
+        case Shelf::trash: return "trash";
+    }
+    return {};
+}
+
 namespace {
 
 template <class Word>
@@ -63,9 +72,10 @@ std::optional<Word> word_from_text(std::string_view text, Word last) noexcept {
 
 }  // namespace
 
-std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::remove); }
+std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::make); }
 std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::twin); }
 std::optional<Decision> decision_from_text(std::string_view text) noexcept { return word_from_text(text, Decision::rename); }
 std::optional<Outcome> outcome_from_text(std::string_view text) noexcept { return word_from_text(text, Outcome::restored); }
+std::optional<Shelf> shelf_from_text(std::string_view text) noexcept { return word_from_text(text, Shelf::trash); }
 
 }  // namespace tavlo

@@ -6,7 +6,7 @@
 
 namespace tavlo {
 
-enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove };
+enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove, make };
 
 /// How the incoming thing compares with the one that holds the name.
 enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin };
@@ -23,14 +23,22 @@ enum class Decision : std::uint8_t { undecided, skip, overwrite, rename };
 enum class Outcome : std::uint8_t { planned, created, overwritten, renamed, skipped, merged, undecided, failed, removed, restored };
 inline constexpr int outcome_count = 10;
 
+/// Where what is removed is kept, to be brought back from.
+enum class Shelf : std::uint8_t {
+    safe,
+    trash,  ///< of the desktop (freedesktop.org Trash specification 1.0)
+};
+
 // The text forms are part of the contract and of what is stored; unknown text is an error (nullopt), never a default.
 std::string_view to_text(Operation operation) noexcept;
 std::string_view to_text(Finding finding) noexcept;
 std::string_view to_text(Decision decision) noexcept;
 std::string_view to_text(Outcome outcome) noexcept;
+std::string_view to_text(Shelf shelf) noexcept;
 std::optional<Operation> operation_from_text(std::string_view text) noexcept;
 std::optional<Finding> finding_from_text(std::string_view text) noexcept;
 std::optional<Decision> decision_from_text(std::string_view text) noexcept;
 std::optional<Outcome> outcome_from_text(std::string_view text) noexcept;
+std::optional<Shelf> shelf_from_text(std::string_view text) noexcept;
 
 }  // namespace tavlo

@@ -104,7 +104,24 @@ bool PastRun::is_changed(const ReceiptItem& item, const Status& now) {
     if (now.status_changed_ns == item.after_status_changed_ns && (now.id.inodes_last() || item.hash.empty())) return false;
     if (const auto same = holds_the_same(item)) return !*same;
     // another name of the same file changes its status too, and that is no change of the file
-    return now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0;
+    return now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0 && !was_left_so_by_later_run(now);
+}
+
+/// A later run has had it in hand, and this is how that left it: as after two renames of which the second was undone.
+bool PastRun::was_left_so_by_later_run(const Status& now) {
+    if (!left_later_) {
+        left_later_.emplace();
+        const auto heads = store_.receipts();  // newest first
+        for (const ReceiptHead& later : heads.value_or(std::vector<ReceiptHead>{})) {
+            if (later.id == head.id) break;
+            const auto take = [&](std::uint64_t, ReceiptItem&& item) {
+                if (arrives(item.result) && item.type == FileType::file)
+                    left_later_->emplace(item.after.inode, item.after_status_changed_ns);
+            };
+            if (auto read = store_.each_settled(later.id, Store::Order::forwards, take); !read && trouble_) trouble_ = std::move(read);
+        }
+    }
+    return left_later_->contains({now.id.inode, now.status_changed_ns});
 }
 
 std::optional<Attributes> PastRun::attributes(const std::string& path) {

@@ -1,5 +1,9 @@
 #pragma once
 
+#include <optional>
+#include <set>
+#include <utility>
+
 #include "files/looker.h"
 #include "keep/store.h"
 #include "run/safe_slots.h"
@@ -33,6 +37,7 @@ public:
 
 private:
     PastRun(FileSystem& disk, Store& store, ReceiptHead of, const std::vector<VolumeRecord>& volumes, std::vector<std::string> shelves);
+    bool was_left_so_by_later_run(const Status& now);
     std::optional<bool> holds_the_same(const ReceiptItem& item);
 
     FileSystem& disk_;
@@ -43,6 +48,7 @@ private:
     SafeSlots slots_;
     std::function<void(std::uint64_t, std::uint64_t)> looked_at_{};
     std::uint64_t looked_ = 0;
+    std::optional<std::set<std::pair<std::uint64_t, std::int64_t>>> left_later_{};  ///< files by inode and time of status change
     Result<void> trouble_{};
 };
 

@@ -25,6 +25,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
     out.points_at = entry.points_at;
     out.action = item.action;
     out.role = item.role;
+    out.shelf = item.shelf;
     out.parks = item.parks;
     out.outcome = item.outcome;
     out.whole = item.whole;
@@ -109,7 +110,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (stands || item.role == Role::renamed) place_of_folder[number] = {item.source, item.place()};
         // a folder that an undo made again is its own model: it has its attributes, but for the date
         const bool fills = item.action == Action::copy || item.action == Action::move || item.action == Action::make_folder;
-        if (!stands || !fills || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) continue;
+        const bool is_new = item.role == Role::made && traits_of(head.operation).comes_from_batch;
+        if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) continue;
         Entry entry;
         entry.folder = sources.at(std::string(parent_of(item.source)));
         entry.inside = sources.at(item.source);
@@ -170,6 +172,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         item.outcome = was.outcome;
         item.whole = was.whole;
         item.role = was.role;
+        item.shelf = was.shelf;
         item.parks = was.parks;
         item.along = was.along && item.parent != no_item;
         if (was.collides) {

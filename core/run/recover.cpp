@@ -16,6 +16,7 @@
 #include "run/pending_plan.h"
 #include "run/placing.h"
 #include "run/safe_folder.h"
+#include "run/trash.h"
 #include "run/volumes.h"
 
 namespace tavlo {
@@ -34,7 +35,8 @@ public:
           pending_(std::move(pending)),
           folders_(std::move(folders)),
           paths_(tree_, head_.roots),
-          handles_(disk, tree_, 64) {
+          handles_(disk, tree_, 64),
+          trash_(disk, head.id, head.started_ns) {
         for (Intent& intent : intents) intents_.emplace(intent.number, std::move(intent));
     }
 
@@ -58,6 +60,7 @@ public:
             if (!settle_source(item, true)) continue;
             done(number, item, parent_of(placed.path), placed.placed, intents_.at(number).hash);
         }
+        trash_.tidy();
         if (auto settled = durable_.settle(); !settled) return failure(settled.error());
         return std::move(records_);
     }
@@ -146,6 +149,7 @@ private:
 
     /// The slot alone tells: the folder that the thing lay in may be gone by now too.
     void settle_taken_away(std::uint64_t number, const PendingItem& item, const Intent& intent) {
+        if (item.shelf == Shelf::trash) return settle_trashed(number, item, intent);
         const std::string name(name_of(item.source));
         const auto slot = disk_.open_folder(intent.slot);
         const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
@@ -154,6 +158,15 @@ private:
             done(number, item, parent_of(item.source), {name, *there, entry_for(intent.entry, intent.slot, item.source, *there)}, {});
         else
             drop(intent.slot);
+    }
+
+    void settle_trashed(std::uint64_t number, const PendingItem& item, const Intent& intent) {
+        const std::string kept = trash_.settle(intent.slot, intent.name, item.source, intent.expected);
+        touch_path(intent.slot);
+        touch_path(join(parent_of(intent.slot), "info"));
+        const auto files = kept.empty() ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(intent.slot);
+        if (const auto there = files ? disk_.status(*files, kept) : Result<Status>(failure(files.error())))
+            done(number, item, intent.slot, {kept, *there}, {});
     }
 
     bool is_fresh(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& name, const Status& status) {
@@ -288,6 +301,8 @@ private:
         if (const auto source = open(std::string(parent_of(path))))
             if (const auto here = disk_.status(**source, std::string(name_of(path))); here && is_still_it(*here, item.identity)) return;
         if (const auto placed = find_placed(item, intent, **folder, name)) {
+            if (item.shelf == Shelf::trash)
+                if (const auto from = open(std::string(parent_of(path)))) trash_.gave_back(**from, std::string(name_of(path)));
             touch(*folder);
             done(number, item, (*folder)->path(), *placed, {});
         }
@@ -297,13 +312,15 @@ private:
         ReceiptItem out;
         out.source = item.source;
         out.target = item.target;
-        const bool stays = item.action == Action::take_away;
-        if (const auto place = join(folder, placed.name); !stays && place != item.target) out.final_path = place;
+        const bool goes = item.action == Action::take_away;
+        const bool has_place = !goes || item.shelf == Shelf::trash;
+        if (const auto place = join(folder, placed.name); has_place && place != item.target) out.final_path = place;
         out.type = item.type;
         out.size_bytes = item.identity.size_bytes;
         out.modified_ns = item.identity.modified_ns;
         out.action = item.action;
         out.role = item.role;
+        out.shelf = item.shelf;
         out.hash = hash;
         out.moved_whole = item.action == Action::move && (item.whole || item.along);
         if (item.type == FileType::file && item.links > 1) out.linked_source = item.identity;
@@ -311,7 +328,7 @@ private:
         out.after = placed.status.id;
         out.after_mode = placed.status.mode;
         out.after_status_changed_ns = placed.status.status_changed_ns;
-        if (stays)
+        if (goes)
             out.result = Outcome::removed;
         else if (traits_of(head_.operation).puts_back)
             out.result = Outcome::restored;
@@ -345,6 +362,7 @@ private:
     FolderTree tree_;
     FolderPaths paths_;
     FolderHandles handles_;
+    Trash trash_;
     Durable durable_{disk_};
     RunRecords records_;
     struct InPlace {
@@ -394,6 +412,12 @@ Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head
     return intents ? store.record(head.id, records, *intents) : Result<void>(failure(intents.error()));
 }
 
+/// Notes of the trash are written in folders of their own, beside the one of the files.
+void note_trash(std::set<std::string>& folders, std::string_view files) {
+    folders.emplace(parent_of(files));
+    folders.insert(join(parent_of(files), "info"));
+}
+
 Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::string& id, const RunOptions& given, const RunEvents& events) {
     auto head = store.receipt(id);
     if (!head) return head;
@@ -428,6 +452,8 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
             if (item.type == FileType::folder && (stands || stays)) folders[number] = {item.source, item.place()};
             written_to.emplace(parent_of(item.place()));
             if (item.type == FileType::folder && stands) written_to.insert(item.place());
+            if (item.shelf == Shelf::trash && stands) note_trash(written_to, parent_of(item.source));
+            if (item.shelf == Shelf::trash && item.result == Outcome::removed) note_trash(written_to, parent_of(item.place()));
             const bool matters = item.type == FileType::folder || item.linked_source.inode != 0;
             volumes.bring_up_to_date(item);
             if (matters && item.result != Outcome::planned) settled.emplace_back(number, std::move(item));
@@ -435,6 +461,8 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
         });
     };
     if (auto read = read_settled(); !read) return failure(read.error());
+    for (const Intent& intent : *intents)
+        if (intent.kind == Intent::Kind::take_away && intent.entry.empty()) note_trash(written_to, intent.slot);
     if (!options.more_follows) remove_parts(disk, id, written_to);
     if (!pending->empty()) {
         std::map<std::uint64_t, PendingItem> open;

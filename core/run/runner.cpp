@@ -117,6 +117,7 @@ Result<void> Runner::begin() {
         events_.begun(planned);
     }
     safe_ = std::make_unique<SafeFolder>(disk_, head_.id, traits_.reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
+    trash_ = std::make_unique<Trash>(disk_, head_.id, head_.started_ns);
     if (traits_.removes_emptied_folders)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {
@@ -146,9 +147,9 @@ void Runner::take_up(const FolderRest& rest) {
     if (rest.made != no_folder) to_finish_.push_back({rest.made, std::move(*attributes), rest.number});
 }
 
-/// Made by this run before it was interrupted: still as private as a folder is while it is filled.
-bool Runner::is_left_from_before(const Status& folder) const {
-    return resumption_ != nullptr && folder.type == FileType::folder && folder.mode == 0700 && folder.owner == ::geteuid() &&
+/// Made by this run before it was interrupted: still as private as a folder is while it is filled, but for one that is like nothing else.
+bool Runner::is_left_from_before(const Status& folder, bool is_new) const {
+    return resumption_ != nullptr && folder.type == FileType::folder && (is_new || folder.mode == 0700) && folder.owner == ::geteuid() &&
            folder.status_changed_ns >= head_.started_ns - kernel_tick_ns;
 }
 

@@ -12,6 +12,7 @@
 #include "run/run.h"
 #include "run/safe_folder.h"
 #include "run/staging.h"
+#include "run/trash.h"
 #include "run/volumes.h"
 
 namespace tavlo {
@@ -87,7 +88,7 @@ private:
     Result<Slot> journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh);
     Identity expected_at(ItemId id, const std::string& place) const;
     void take_up(const FolderRest& rest);
-    bool is_left_from_before(const Status& folder) const;
+    bool is_left_from_before(const Status& folder, bool is_new = false) const;
     Result<void> write_records();
     void finish_folders();
     bool lend_write(const std::shared_ptr<const Handle>& folder);
@@ -103,6 +104,7 @@ private:
     // runner_folders.cpp
     void step_folder(ItemId id);
     void make_folder(ItemId id, const Handle& into);
+    void note_made(ItemId id, const Placed& placed);
     void finish_making(ItemId id, Placed placed, const Attributes& attributes);
     Result<Placed> place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready);
     Result<void> would_lose(ItemId id, const Placed& placed, const Handle& into, const Attributes& attributes);
@@ -162,6 +164,10 @@ private:
     /// It keeps the folder that it lies in, wherever that is by now, and whatever becomes of it.
     bool is_renamed(ItemId id) const { return item(id).role == Role::renamed; }
     const Entry& entry(ItemId id) const { return plan_.entry(plan_.items[id]); }
+    Keeper& keeper(ItemId id) {
+        if (item(id).shelf == Shelf::trash) return *trash_;
+        return *safe_;
+    }
     /// For the threads of the run.
     Meter meter();
     bool should_stop() const { return stuck_ || options_.stop.stop_requested(); }
@@ -192,6 +198,7 @@ private:
     FolderHandles targets_;
     Durable durable_;
     std::unique_ptr<SafeFolder> safe_;
+    std::unique_ptr<Trash> trash_;
 
     std::vector<Outcome> results_;                  ///< by item; planned: not settled yet
     std::vector<bool> carried_;                     ///< by item: came by a folder's rename

@@ -90,6 +90,7 @@ Result<void> Runner::end() {
     // what was not reached stays in the journal, and can be gone on with
     const bool complete = std::none_of(results_.begin(), results_.end(), [](Outcome result) { return result == Outcome::planned; });
     safe_->tidy();
+    trash_->tidy();
     tidy_used_slots();
     // what was done is durable before the receipt says so: names taken, and names that went
     if (auto settled = durable_.settle(); !settled) {

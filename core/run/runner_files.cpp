@@ -367,7 +367,7 @@ void Runner::note_changed(const Work& work, const Placed& placed) {
 
 /// Whatever lies in a slot is found again in the Safe, whatever became of its item (promise 14).
 void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
-    if (!slot) return;
+    if (!slot || slot->entry.empty()) return;  // in the trash it lies where anybody sees it
     const Item& it = item(id);
     const auto names = slot->shared ? std::vector<Name>{{entry(id).name}} : disk_.list(*slot->folder).value_or(std::vector<Name>{});
     for (const Name& name : names) {
@@ -398,23 +398,29 @@ void Runner::take_away(Work& work) {
     const Entry& source = entry(work.item);
     const auto folder = source_folder(work.item);
     if (!folder) return fail(work.item, folder.error());
-    const auto put = [&] { return set_aside(disk_, *work.slot, **folder, source.name, source.status.id); };
-    auto entry = put();
-    if (!entry && entry.error().fault == Fault::no_permission && lend_write(*folder)) {
+    Keeper& keeper = this->keeper(work.item);
+    const auto put = [&] { return keeper.keep(*work.slot, **folder, source.name, source.status.id); };
+    auto kept = put();
+    if (!kept && kept.error().fault == Fault::no_permission && lend_write(*folder)) {
         if (!work.slot->shared) {  // the first was dropped
-            auto again = safe_->slot(**folder);
+            auto again = keeper.slot_for(**folder, source.name, source.status.type);
             if (!again) return fail(work.item, again.error());
             work.slot = std::move(*again);
         }
-        entry = put();
+        kept = put();
     }
-    if (!entry) note_left_in(work.slot, work.item);
-    if (!entry && (entry.error().fault == Fault::changed_meanwhile || entry.error().fault == Fault::not_found))
+    if (!kept) note_left_in(work.slot, work.item);
+    if (!kept && (kept.error().fault == Fault::changed_meanwhile || kept.error().fault == Fault::not_found))
         return leave_undecided(work.item, "was changed since");
-    if (!entry) return fail(work.item, entry.error());
+    if (!kept) return fail(work.item, kept.error());
     for (const auto& changed : {*folder, work.slot->folder, work.slot->shelf}) changed_in(source.status.id.device, changed);
-    receipt_item(work.item).set_aside = entry->id;
-    records_.set_aside.push_back(*entry);
+    if (kept->version) {
+        receipt_item(work.item).set_aside = kept->version->id;
+        records_.set_aside.push_back(std::move(*kept->version));
+    } else {
+        receipt_item(work.item).final_path = kept->place;
+        receipt_item(work.item).after = kept->id;
+    }
     settle(work.item, Outcome::created);
 }
 

@@ -7,7 +7,8 @@ namespace tavlo {
 
 namespace {
 constexpr std::uint32_t while_filling = 0700;  // ours alone until its own attributes come, last
-}
+constexpr std::uint32_t usual_mode = 0777;     // as far as the process's mask lets it
+}  // namespace
 
 void Runner::step_folder(ItemId id) {
     const Item& it = item(id);
@@ -42,10 +43,11 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
 
 void Runner::make_folder(ItemId id, const Handle& into) {
     const Item& it = item(id);
+    const bool is_new = it.role == Role::made && !it.extras().attributes;  // like nothing that was there before
     Attributes attributes;
     if (const auto& wanted = it.extras().attributes) {
         attributes = *wanted;
-    } else {
+    } else if (!is_new) {
         const auto source = sources_.open(entry(id).inside);
         if (!source) return fail(id, source.error());
         auto read = disk_.attributes(**source);
@@ -53,12 +55,14 @@ void Runner::make_folder(ItemId id, const Handle& into) {
         attributes = std::move(*read);
     }
     if (auto touched = durable_.touch(finals_.identity(it.folder).device, into); !touched) return fail(id, touched.error());
-    const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, while_filling); },
+    const std::uint32_t mode = is_new ? usual_mode : while_filling;
+    const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, mode); },
                       [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); },
                       [&, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
-                          const bool is_new = there.type == FileType::folder && there.owner == ::geteuid() &&
-                                              there.status_changed_ns >= began - kernel_tick_ns && there.mode == while_filling;
-                          const auto opened = is_new ? disk_.open_folder_in(folder, name) : Result<Handle>(failure(Fault::io, "", ""));
+                          const bool looks_fresh = there.type == FileType::folder && there.owner == ::geteuid() &&
+                                                   there.status_changed_ns >= began - kernel_tick_ns &&
+                                                   (is_new || there.mode == while_filling);
+                          const auto opened = looks_fresh ? disk_.open_folder_in(folder, name) : Result<Handle>(failure(Fault::io, "", ""));
                           const auto names = opened ? disk_.list(*opened) : Result<std::vector<Name>>(failure(Fault::io, "", ""));
                           return names && names->empty();
                       }};
@@ -66,12 +70,14 @@ void Runner::make_folder(ItemId id, const Handle& into) {
     auto placed = place_folder(id, into, Intent::Kind::folder, {}, ready);
     if (!placed && placed.error().fault == Fault::name_taken) {
         const auto now = disk_.status(into, name);
-        if (now && is_left_from_before(*now)) return finish_making(id, {name, *now}, attributes);
+        if (now && is_left_from_before(*now, is_new))
+            return is_new ? note_made(id, {name, *now}) : finish_making(id, {name, *now}, attributes);
         if (now && now->type == FileType::folder) return merge_folder(id, into);  // two folders never collide
         return leave_undecided(id, "the name was taken meanwhile");
     }
     if (!placed && placed.error().fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
     if (!placed) return fail(id, placed.error());
+    if (is_new) return note_made(id, *placed);
     if (auto lost = would_lose(id, *placed, into, attributes); !lost) {
         (void)disk_.remove_empty_folder(into, placed->name);
         return fail(id, lost.error());
@@ -91,13 +97,25 @@ Result<void> Runner::would_lose(ItemId id, const Placed& placed, const Handle& i
                    plan_.source_path(item(id)));
 }
 
-void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
+/// It stands, and what goes into it finds it.
+void Runner::note_made(ItemId id, const Placed& placed) {
     const FolderId inside = item(id).inside;
     note_twin(id, placed);
     if (inside != no_folder) {
         finals_.rename(inside, placed.name);
         finals_.set_identity(inside, placed.status.id);
         targets_.forget(inside);
+    }
+    if (const auto around = targets_.open(item(id).folder)) changed_in(placed.status.id.device, *around);
+    settle_placed(id, placed);
+}
+
+/// The same of one that has its attributes once it is filled.
+void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
+    const FolderId inside = item(id).inside;
+    placed.status.mode = attributes.mode;
+    note_made(id, placed);
+    if (inside != no_folder) {
         to_finish_.push_back({inside, attributes, number(id)});
         // nothing else knows what a folder that is made again was like: so it has it from the start
         if (item(id).extras().attributes)
@@ -107,9 +125,6 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
                 (void)disk_.set_attributes(**made, while_it_fills);
             }
     }
-    if (const auto around = targets_.open(item(id).folder)) changed_in(placed.status.id.device, *around);
-    placed.status.mode = attributes.mode;
-    settle_placed(id, placed);
 }
 
 Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready) {

@@ -59,7 +59,7 @@ Result<void> Runner::journal_group(RunRecords records) {
         if (work.dropped || results_[work.item] != Outcome::planned) continue;
         if (work.kind == Work::Kind::remove_folder) continue;
         const Item& it = item(work.item);
-        Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}};
+        Intent intent{number(work.item), Intent::Kind::copy, entry(work.item).status.id, {}, {}, {}, work.remove_source, {}, {}};
         const bool needs_slot = replaces(it) || work.kind == Work::Kind::take_away;
         const auto around = work.kind == Work::Kind::take_away ? source_folder(work.item) : targets_.open(it.folder);
         if (!around) {
@@ -90,14 +90,16 @@ Result<void> Runner::journal_group(RunRecords records) {
         if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
         if (it.collision && it.collision->finding == Finding::twin) twins[place] = intent.fresh;
         if (needs_slot) {
-            const bool is_taken_away = work.kind == Work::Kind::take_away && entry(work.item).status.type != FileType::folder;
-            auto slot = is_taken_away ? safe_->shared_slot(**around, entry(work.item).name) : safe_->slot(**around);
+            const Entry& thing = entry(work.item);
+            auto slot = work.kind == Work::Kind::take_away ? keeper(work.item).slot_for(**around, thing.name, thing.status.type)
+                                                           : safe_->slot(**around);
             if (!slot) {
                 fail(work.item, slot.error());
                 continue;
             }
             intent.slot = slot->path;
             intent.entry = slot->entry;
+            intent.name = slot->name;
             work.slot = std::move(*slot);
         }
         if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
@@ -137,7 +139,7 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
     auto slot = safe_->slot(into);
     if (!slot) return slot;
     const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
-    const Intent intent{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}};
+    const Intent intent{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry, false, {}, {}};
     if (auto noted = persist([&] { return store_.intend(head_.id, intent); }); !noted) return failure(noted.error());
     noted_.push_back(intent);
     return slot;

@@ -40,6 +40,7 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     out.modified_ns = source.status.id.modified_ns;
     out.action = it.action;
     out.role = it.role;
+    out.shelf = it.shelf;
     if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
     if (it.collision)
         out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
@@ -95,6 +96,8 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
         out.brought_back = it.extras().entry_of_safe;
         records_.used_up.push_back(it.extras().entry_of_safe);
     }
+    if (it.shelf == Shelf::trash)
+        if (const auto from = source_folder(id)) trash_->gave_back(**from, source_name(id));
     parked_.erase(id);
     Outcome result = placed.name == plan_.name(it) ? Outcome::created : Outcome::renamed;
     if (placed.set_aside) result = Outcome::overwritten;

@@ -186,6 +186,18 @@ Result<Slot> SafeFolder::shared_slot(const Handle& near, const std::string& name
     return given;
 }
 
+Result<Slot> SafeFolder::slot_for(const Handle& folder, const std::string& name, FileType type) {
+    auto given = type == FileType::folder ? slot(folder) : shared_slot(folder, name);
+    if (given) given->name = name;
+    return given;
+}
+
+Result<Kept> SafeFolder::keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
+    auto version = set_aside(disk_, slot, folder, name, expected);
+    if (!version) return failure(version.error());
+    return Kept{version->stored, version->identity, *version};
+}
+
 void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
     // it fails where the slot holds something, and then it must stay; others may be about to use one that is shared
     if (!slot.shared) (void)disk.remove_empty_folder(*slot.shelf, slot.number);

@@ -9,24 +9,14 @@
 #include "files/file_system.h"
 #include "files/own.h"
 #include "keep/receipt.h"
+#include "run/keeper.h"
 
 namespace tavlo {
-
-/// A private folder in the Safe for a version, which lies in it under its own name; or, shared, for several of different names.
-struct Slot {
-    std::shared_ptr<const Handle> shelf;  ///< the run's folder in the Safe
-    std::shared_ptr<const Handle> folder;
-    std::string number;  ///< the slot's name on the shelf: random, never used twice
-    std::string path;    ///< absolute, links resolved
-    std::string entry;   ///< the Safe entry's id: "RECEIPT.NUMBER", shared "RECEIPT.NUMBER-WHICH"
-    std::uint64_t device = 0;
-    bool shared = false;  ///< it goes with the run's end, if it holds nothing, and not before
-};
 
 /// The Safe of one run: on each mount of a file system a folder of the user's own, private where the file system knows what that is, in
 /// the highest folder that the user may write, so that setting aside is a rename; never inside a folder that the run reads as a source.
 /// Layout: FOLDER/.tavlo-safe-UID/RECEIPT/NUMBER/NAME
-class SafeFolder {
+class SafeFolder final : public Keeper {
 public:
     /// sources  folders that the run reads
     SafeFolder(FileSystem& disk, std::string receipt, std::vector<Identity> sources);
@@ -38,8 +28,13 @@ public:
     Result<Slot> shared_slot(const Handle& near, const std::string& name);
     /// Removes a slot, if it holds nothing.
     static void drop(FileSystem& disk, const Slot& slot);
+    /// A shared one, but for folders.
+    Result<Slot> slot_for(const Handle& folder, const std::string& name, FileType type) override;
+    /// set_aside()
+    Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) override;
+    void gave_back(const Handle&, const std::string&) override {}  // slots that were used are tidied at the end
     /// Removes the run's shared slots and shelves that hold nothing.
-    void tidy();
+    void tidy() override;
 
     /// Takes in what the run has on the mount of a folder from before it was interrupted, if anything.
     void find_again(const Handle& near);

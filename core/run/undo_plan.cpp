@@ -78,7 +78,7 @@ public:
         if (moved_whole_)
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
                 if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
-                    (counts(number, item) || (basis_.some && something_goes_back_into(item.source))))
+                    !came_out_of_trash(item) && (counts(number, item) || (basis_.some && something_goes_back_into(item.source))))
                     make_moved_folder_again(item);
             });
         make_missing_folders_again();
@@ -118,11 +118,13 @@ private:
         std::vector<std::string> folder_places;
         basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
             if (!took_effect(item)) return;
-            if (item.action == Action::move) {
+            const bool was_removed = item.result == Outcome::removed && traits_of(basis_.head.operation).comes_from_batch;
+            if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed) {
                 const std::string parent(parent_of(item.source));
                 sources_of_moves_.insert(parent);
                 if (counts(number, item) && item.brought_back.empty()) goes_back_into_.insert(parent);
             }
+            if (lies_in_trash(item)) trashes_.emplace(parent_of(item.place()));
             if (item.type == FileType::folder && item.moved_whole) moved_whole_ = true;
             if (!counts(number, item)) return;
             named_.add(item.place());
@@ -153,6 +155,7 @@ private:
         }
         std::vector<std::string> roots(all.begin(), all.end());
         for (auto& shelf : basis_.shelves()) roots.push_back(std::move(shelf));
+        roots.insert(roots.end(), trashes_.begin(), trashes_.end());
         return roots;
     }
 
@@ -169,6 +172,7 @@ private:
     /// It got another name where it lies, with all that is in it, which is no item. Before there were roles, that was in an undo any folder
     /// that moved whole.
     bool made_room(const ReceiptItem& item) const {
+        if (came_out_of_trash(item)) return false;
         const bool was_put_back_whole = traits_of(basis_.head.operation).puts_back && item.type == FileType::folder && item.moved_whole;
         return item.role == Role::makes_room || (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
     }
@@ -266,6 +270,26 @@ private:
         expect(place, *stored);
     }
 
+    static bool lies_in_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.result == Outcome::removed; }
+    /// It came out of the trash, and goes there again.
+    static bool came_out_of_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.action == Action::move; }
+
+    void bring_out_of_trash(const ReceiptItem& was) {
+        const std::string& lies = was.place();
+        const auto now = at(lies);
+        if (!now || now->status.type != was.type || !is_unchanged(now->status.id, was.after, was.type)) {
+            leave(was, lies, was.source, std::nullopt, now ? "was changed in the trash" : "is no longer in the trash");
+            plan_.items.back().outcome = Outcome::failed;
+            return;
+        }
+        Item& item = add(lies, was.source, *now, Action::move, Outcome::restored);
+        item.shelf = Shelf::trash;
+        item.whole = was.type == FileType::folder;
+        name_comes(was.source);
+        expect(lies, std::nullopt);
+        expect(was.source, *now);
+    }
+
     /// With a folder comes what the run had put into it before it was set aside.
     void expect_inside(std::uint64_t before, const std::string& folder) {
         basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
@@ -281,11 +305,12 @@ private:
         now_taking_back_ = static_cast<ItemId>(number);
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, was.source, std::nullopt);
         }
         const std::string& place = was.place();
         const auto now = at(place);
-        const bool goes_back = was.action == Action::move && was.brought_back.empty();
+        const bool goes_back = was.action == Action::move && was.brought_back.empty() && !came_out_of_trash(was);
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
         const bool is_expected = expected_.contains(place);
@@ -293,7 +318,7 @@ private:
             return leave(was, place, back_to, now, "was changed since");
         if (!goes_back) {
             if (!was.set_aside.empty()) return bring_back(number, was, was.set_aside, place, now);
-            add(place, place, *now, Action::take_away, Outcome::removed);
+            add(place, place, *now, Action::take_away, Outcome::removed).shelf = was.shelf;
             name_goes(place);
             return expect(place, std::nullopt);
         }
@@ -335,13 +360,15 @@ private:
                     if (trace->path == place && !at(place)) make_again(trace->path, trace->attributes);
                 return;
             }
-            if (const auto held = at(place)) return leave(was, place, place, held, "something else is there now");
+            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, place, std::nullopt);
         }
-        if (was.action == Action::move && !was.brought_back.empty()) {  // a folder brought back from the Safe goes there again
+        // a folder brought back from the Safe, or the trash, goes there again
+        if (came_out_of_trash(was) || (was.action == Action::move && !was.brought_back.empty())) {
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");
-            add(place, place, *now, Action::take_away, Outcome::removed);
+            add(place, place, *now, Action::take_away, Outcome::removed).shelf = was.shelf;
             name_goes(place);
             expect(place, std::nullopt);
         } else {
@@ -470,6 +497,7 @@ private:
     PlacesNamedTwice wanted_;                 ///< the places that such items got
     std::set<std::string> sources_of_moves_;  ///< folders
     std::set<std::string> goes_back_into_;    ///< those of them that something goes back into
+    std::set<std::string> trashes_;           ///< folders that something lies in since
     bool moved_whole_ = false;                ///< a folder went by one rename
     bool has_folders_ = false;
     bool in_order_ = false;  ///< everything goes in reverse, folders too

@@ -16,13 +16,15 @@
 #include <set>
 
 #include "models/folder_model.h"
+#include "support/environment.h"
 #include "support/temp_folder.h"
 #include "tasks/batch_file.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/looker_process.h"
 #include "tasks/outcome_export.h"
-#include "tasks/small_changes.h"
+#include "tasks/runs.h"
+#include "tasks/small_jobs.h"
 #include "views/filter_bar.h"
 #include "views/gathering_side.h"
 #include "window_driver.h"
@@ -242,28 +244,58 @@ TEST_CASE("last month is last month", "[filter]") {
     CHECK(state.mistakes() == QStringList{QStringLiteral("changed_until")});
 }
 
-TEST_CASE("renamed, trashed, made new: each is undone by one key", "[window][in_place]") {
+TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone and done again by one key", "[window][small]") {
     Desk desk(3);
-    qputenv("XDG_DATA_HOME", desk.temp.path("data").c_str());
+    const Environment home("XDG_DATA_HOME", desk.temp.path("data"));
     QUndoStack& history = desk.window->bench().history();
-    SmallChanges changes(history);
+    SmallJobs jobs(desk.temp.path("state"), desk.window->runs(), history);
     QString problem;
-    QObject::connect(&changes, &SmallChanges::problem, [&](const QString& why) { problem = why; });
-    changes.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "renamed.pdf");
-    REQUIRE(WindowDriver::wait([&] { return history.count() == 1; }));
-    changes.trash({desk.temp.path("desk/renamed.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});
-    REQUIRE(WindowDriver::wait([&] { return history.count() == 2; }));
-    changes.newFolder(desk.temp.path("desk"), "a/b");
-    REQUIRE(WindowDriver::wait([&] { return desk.temp.has("desk/a/b") && history.count() == 3; }));
-    CHECK_FALSE(desk.temp.has("desk/renamed.pdf"));
+    QStringList done;
+    QObject::connect(&jobs, &SmallJobs::problem, [&](const QString& why) { problem = why; });
+    QObject::connect(&jobs, &SmallJobs::changed, [&](const QString& words) { done << words; });
+    jobs.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "a {b}.pdf");
+    jobs.trash({desk.temp.path("desk/a {b}.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});  // once the first is through
+    jobs.newFolder(desk.temp.path("desk"), "a/b");
+    REQUIRE(WindowDriver::wait([&] { return done.size() == 3; }));
+    CHECK(done[0] == QStringLiteral("Rename permit-0200-quay.pdf to a {b}.pdf in desk."));
+    CHECK(done[1] == QStringLiteral("Remove 2 items from desk, to the trash."));
+    CHECK(done[2] == QStringLiteral("Make the folder a/b in desk."));
+    CHECK(history.count() == 3);
+    CHECK(desk.temp.has("desk/a/b"));
+    CHECK(desk.temp.has("data/Trash/files/a {b}.pdf"));
+    CHECK_FALSE(desk.temp.has("desk/permit-0201-quay.pdf"));
+    CHECK((*Store::open(desk.temp.path("state")))->receipts()->size() == 3);
+    REQUIRE(WindowDriver::wait([&] { return desk.window->runs().lanes().empty(); }));  // nothing of them stays in the way
     for (int i = 0; i < 3; ++i) history.undo();
-    REQUIRE(WindowDriver::wait([&] { return desk.temp.has("desk/permit-0200-quay.pdf"); }));
+    REQUIRE(WindowDriver::wait([&] { return done.size() == 6; }));
+    CHECK(problem.toStdString() == "");
+    CHECK(desk.temp.has("desk/permit-0200-quay.pdf"));
     CHECK(desk.temp.has("desk/permit-0201-quay.pdf"));
     CHECK_FALSE(desk.temp.has("desk/a"));
-    changes.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "permit-0201-quay.pdf");
-    REQUIRE(WindowDriver::wait([&] { return !problem.isEmpty(); }));
+    CHECK_FALSE(desk.temp.has("data/Trash/info/a {b}.pdf.trashinfo"));
+    history.redo();
+    history.redo();
+    REQUIRE(WindowDriver::wait([&] { return done.size() == 8; }));
+    CHECK(desk.temp.has("data/Trash/files/permit-0201-quay.pdf"));
+    CHECK_FALSE(desk.temp.has("desk/permit-0200-quay.pdf"));
+    history.undo();
+    history.undo();
+    REQUIRE(WindowDriver::wait([&] { return done.size() == 10; }));
+    CHECK(problem.toStdString() == "");
+    // what is not possible changes nothing, and leaves nothing to undo
+    const auto refused = [&](auto ask) {
+        problem.clear();
+        ask();
+        REQUIRE(WindowDriver::wait([&] { return !problem.isEmpty(); }));
+        CHECK(done.size() == 10);
+    };
+    refused([&] { jobs.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "permit-0201-quay.pdf"); });
+    refused([&] { jobs.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "x/y"); });
+    for (const char* wrong : {"", "..", "a/../b", "/a", "a//b", ".", "permit-0200-quay.pdf"})
+        refused([&] { jobs.newFolder(desk.temp.path("desk"), wrong); });
+    refused([&] { jobs.trash({desk.temp.path("data/Trash")}); });
+    CHECK_FALSE(desk.temp.has("desk/a"));
     CHECK(desk.temp.read("desk/permit-0201-quay.pdf") == "permit");
-    qunsetenv("XDG_DATA_HOME");
 }
 
 TEST_CASE("a look at a file, and hostile files harm nothing but their own look", "[look]") {

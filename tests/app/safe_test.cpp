@@ -19,8 +19,8 @@ using namespace tavlo;
 namespace {
 
 /// A window after a run that has set two versions aside.
-struct Shelf {
-    Shelf() {
+struct SafeScene {
+    SafeScene() {
         for (const char* name : {"a.txt", "b.txt"}) {
             temp.write(std::string("from/") + name, std::string("new ") + name);
             temp.write(std::string("to/") + name, std::string("old, and longer ") + name);
@@ -39,7 +39,7 @@ struct Shelf {
         driver->click("placeSafe");
         REQUIRE(WindowDriver::wait([this] { return rows() == 2; }));
     }
-    ~Shelf() {
+    ~SafeScene() {
         window.reset();
         if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store);
     }
@@ -54,7 +54,7 @@ struct Shelf {
 }  // namespace
 
 TEST_CASE("a version is looked at, and comes back: over what is there, which goes to the Safe, or to a free place", "[window][safe]") {
-    Shelf shelf;
+    SafeScene shelf;
     CHECK(shelf.driver->find<QLabel>("safeTitle")->text().startsWith("2 versions in the Safe"));
     shelf.driver->clickRow("safeList", shelf.driver->rowNamed("safeList", QStringLiteral("a.txt")));
     REQUIRE(WindowDriver::wait([&] {
@@ -76,7 +76,7 @@ TEST_CASE("a version is looked at, and comes back: over what is there, which goe
 }
 
 TEST_CASE("versions are removed for good only after what that means was said", "[window][safe]") {
-    Shelf shelf;
+    SafeScene shelf;
     shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
     shelf.driver->click("safeRemove");
     REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
@@ -94,7 +94,7 @@ TEST_CASE("versions are removed for good only after what that means was said", "
 }
 
 TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its menu names", "[window][safe]") {
-    Shelf shelf;
+    SafeScene shelf;
     auto* list = shelf.driver->find<RowView>("safeList");
     shelf.driver->type("safeFilter", QStringLiteral("b.txt"));
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 1; }));
@@ -119,7 +119,7 @@ TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its me
 }
 
 TEST_CASE("versions leave the Safe by themselves only at the age that was set; a Safe that is too large is said once", "[safe]") {
-    Shelf shelf;
+    SafeScene shelf;
     const auto store = Store::open(shelf.temp.path("state"));
     const auto entries = (*store)->safe_entries();
     SafeEntry old = entries->front();

@@ -1,6 +1,7 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "support/environment.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
@@ -225,4 +226,49 @@ TEST_CASE("a version on a volume that is not mounted is not forgotten when the S
     NEEDS(*volume);
     CHECK(jobs.undo(ran.head.id).of(Outcome::restored) == 1);
     CHECK(temp.read("volume/to/a") == "held");
+}
+
+TEST_CASE("runs that had one file in hand after another are undone one after another", "[undo]") {
+    TempFolder temp("/dev/shm");
+    const Environment home("XDG_DATA_HOME", temp.path("data"));
+    Jobs jobs(temp.path("state"));
+    temp.write("a/file", "bytes");
+    temp.folder("b");
+    temp.folder("c");
+    std::vector<std::string> runs;
+    const auto run = [&](const Job& job) { runs.push_back(jobs.run(job).head.id); };
+    const auto rename_to = [&](const std::string& path, const std::string& name) {
+        Job job;
+        job.operation = Operation::rename;
+        job.what.sources = {temp.path(path)};
+        job.naming.steps = {NameAs{name}};
+        run(job);
+    };
+    run(move({temp.path("a/file")}, temp.path("b")));
+    rename_to("b/file", "other");
+    run(move({temp.path("b/other")}, temp.path("c")));
+    temp.write("a/other", "comes over it");
+    run(with(move({temp.path("a/other")}, temp.path("c")), Decision::overwrite));
+    CHECK(temp.read("c/other") == "comes over it");
+    jobs.undo(runs.back());
+    std::filesystem::remove(temp.path("a/other"));
+    runs.pop_back();
+    Job job;
+    job.operation = Operation::remove;
+    job.what.sources = {temp.path("c/other")};
+    job.shelf = GENERATE(Shelf::safe, Shelf::trash);
+    run(job);
+    for (; !runs.empty(); runs.pop_back()) {
+        const Ran undone = jobs.undo(runs.back());
+        CAPTURE(runs.size(), undone.items[0].error);
+        CHECK(undone.of(Outcome::restored) == 1);
+    }
+    CHECK(temp.read("a/file") == "bytes");
+    // but what somebody has written since, and dated back, stays
+    const std::string moved = jobs.run(move({temp.path("a/file")}, temp.path("b"))).head.id;
+    const auto date = std::filesystem::last_write_time(temp.path("b/file"));
+    temp.write("b/file", "BYTES");
+    std::filesystem::last_write_time(temp.path("b/file"), date);
+    CHECK(jobs.undo(moved).of(Outcome::undecided) == 1);
+    CHECK(temp.read("b/file") == "BYTES");
 }

@@ -1,7 +1,9 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
+#include <set>
 
 #include "script.h"
+#include "support/environment.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -27,7 +29,7 @@ TEST_CASE("what is removed lies in the Safe, a folder whole, and comes back with
     words.pop_back();
     const auto ran = script.run(words);
     CHECK(ran.status == 0);
-    for (const auto& item : ran.json()["items"]) {
+    for (const auto& item : ran.items()) {
         CHECK(item["result"] == "removed");
         CHECK(item.contains("set_aside"));
     }
@@ -128,4 +130,66 @@ TEST_CASE("even and odd are asked of the last number in a name, without its exte
     CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "3-3", "--plan"}).out.find("mp3") ==
           std::string::npos);
     CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "prime"}).status == 2);
+}
+
+TEST_CASE("folders are chosen by what is in them: the large ones, the empty ones, each whole, the outermost", "[remove][choose]") {
+    TempFolder temp;
+    const Script script(temp);
+    temp.write("in/large/a", std::string(3000, 'a'));
+    temp.write("in/large/deep/b", std::string(3000, 'b'));
+    temp.write("in/exact/c", std::string(4096, 'c'));
+    temp.write("in/small/d", "d");
+    temp.folder("in/empty/inner");
+    temp.folder("in/small/nothing");
+    temp.folder("in/with-link");
+    std::filesystem::create_symlink("nowhere", temp.path("in/with-link/link"));
+    const auto sources = [](const Answer& ran) {
+        std::set<std::string> names;
+        for (const auto& item : ran.items()) names.insert(item["source"].get<std::string>());
+        return names;
+    };
+    CHECK(sources(script.run({"remove", temp.path("in"), "--contents", "--folders-larger", "4K", "--plan", "--json"})) ==
+          std::set<std::string>{temp.path("in/large")});
+    CHECK(sources(script.run({"remove", temp.path("in"), "--folders-larger", "4K", "--plan", "--json"})) ==
+          std::set<std::string>{temp.path("in")});  // a source can be one
+    CHECK(sources(script.run({"remove", temp.path("in"), "--empty-folders", "--plan", "--json"})) ==
+          std::set<std::string>{temp.path("in/empty"), temp.path("in/small/nothing")});
+    // of a folder that is left out nothing is known, so what holds it is not empty
+    temp.write("in/empty/Drafts/x", "x");
+    CHECK(sources(script.run({"remove", temp.path("in/empty"), "--empty-folders", "--not-below", "Drafts", "--plan", "--json"})) ==
+          std::set<std::string>{temp.path("in/empty/inner")});
+    CHECK(script.run({"copy", temp.path("in"), "--folders-larger", "4K", "--contents", "--into", temp.path("to")}).status == 0);
+    CHECK(temp.read("to/large/deep/b") == std::string(3000, 'b'));
+    CHECK_FALSE(temp.has("to/exact"));
+    for (const std::vector<std::string>& wrong : {std::vector<std::string>{"--folders-larger", "4K", "--name", "*"},
+                                                  {"--empty-folders", "--list", "x"},
+                                                  {"--folders-larger", "big"},
+                                                  {"--empty-folders", "--folders-larger", "1"}}) {
+        std::vector<std::string> words{"remove", temp.path("in")};
+        words.insert(words.end(), wrong.begin(), wrong.end());
+        CHECK(script.run(words).status == 2);
+    }
+    CHECK(temp.has("in/large"));
+}
+
+TEST_CASE("to the trash, as a script sees it", "[remove][trash]") {
+    TempFolder temp;
+    const Script script(temp);
+    const Environment home("XDG_DATA_HOME", temp.path("data"));
+    temp.write("in/a", "a");
+    temp.write("in/box/b", "b");
+    const auto ran = script.run({"remove", temp.path("in"), "--contents", "--to", "trash", "--json"});
+    CHECK(ran.status == 0);
+    for (const auto& item : ran.items()) {
+        CHECK(item["result"] == "removed");
+        CHECK_FALSE(item.contains("set_aside"));
+        CHECK(std::filesystem::exists(item["final"].get<std::string>()));
+    }
+    CHECK(script.run({"safe", "--json"}).json()["entries"].empty());
+    std::filesystem::remove_all(temp.path("data/Trash/files/box"));
+    std::filesystem::remove(temp.path("data/Trash/info/box.trashinfo"));
+    const auto undone = script.run({"undo", ran.json()["id"].get<std::string>(), "--json"});
+    CHECK(undone.status == 1);
+    CHECK(temp.read("in/a") == "a");
+    CHECK(undone.json()["totals"]["failed"] == 1);
 }

@@ -12,6 +12,7 @@ struct Answer {
     std::string out;
     std::string err;
     nlohmann::json json() const { return nlohmann::json::parse(out); }
+    nlohmann::json items() const { return json().at("items"); }
 };
 
 /// tavloctl as a script runs it: with arguments as they are, and a state folder of the test's own.

@@ -169,7 +169,7 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
 
 TEST_CASE("the state of an older version is taken over: receipts, the Safe, and from schema 3 on what it left interrupted",
           "[damage][older]") {
-    const int schema = GENERATE(2, 3, 4, 5);
+    const int schema = GENERATE(2, 3, 4, 5, 6);
     const bool interrupted = GENERATE(false, true);
     TempFolder temp;
     const std::string state = temp.path("state");

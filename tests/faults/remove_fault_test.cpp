@@ -1,11 +1,10 @@
 #include <catch2/catch.hpp>
-#include <cerrno>
 #include <filesystem>
-#include <functional>
-#include <thread>
+#include <set>
 
 #include "run/recover.h"
 #include "support/contents.h"
+#include "support/environment.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/temp_folder.h"
@@ -17,36 +16,40 @@ using namespace tavlo;
 
 namespace {
 
-class AtCall final : public EveryCall {
-public:
-    AtCall(int nth, std::function<std::optional<Error>()> then) : nth_(nth), then_(std::move(then)) {}
-    bool was_reached() const { return calls_ > nth_; }
-
-private:
-    std::optional<Error> before_call() override {
-        if (std::this_thread::get_id() != began_) return std::nullopt;
-        return calls_++ == nth_ ? then_() : std::nullopt;
-    }
-    const int nth_;
-    const std::function<std::optional<Error>()> then_;
-    int calls_ = 0;
-    const std::thread::id began_ = std::this_thread::get_id();
-};
-
+/// To the Safe, or to the trash.
 struct Scene {
-    Scene() {
+    explicit Scene(Shelf shelf) : trash("XDG_DATA_HOME", temp.path("data")) {
         for (const char* file : {"in/a", "in/b", "in/box/c", "in/box/deep/d", "in/stays"}) temp.write(file, file);
         std::filesystem::create_symlink("nowhere", temp.path("in/link"));
         before = tree_of(temp.path("in"), {.folder_times = false});
         Job job;
         job.operation = Operation::remove;
+        job.shelf = shelf;
         for (const char* source : {"in/a", "in/b", "in/box", "in/link"}) job.what.sources.push_back(temp.path(source));
         plan = value(prepare(*make_disk(), job)).plan;
     }
     TempFolder temp{"/dev/shm"};
+    Environment trash;
     Tree before;
     std::shared_ptr<const Plan> plan;
 };
+
+/// Every note in the trash is of a thing that lies there, and the other way round; nothing hidden is left.
+void check_trash_is_whole(const Scene& scene) {
+    if (!scene.temp.has("data/Trash/files")) return;
+    std::set<std::string> files;
+    std::set<std::string> notes;
+    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash/files"))) files.insert(one.path().filename());
+    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash/info"))) {
+        CHECK(one.path().extension() == ".trashinfo");
+        notes.insert(one.path().stem());
+        CHECK(scene.temp.read("data/Trash/info/" + one.path().filename().string()).find("\nPath=" + scene.temp.path("in/")) !=
+              std::string::npos);
+    }
+    CHECK(files == notes);
+    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash")))
+        CHECK(one.path().filename().string().front() != '.');
+}
 
 /// Everything is somewhere that somebody is told of, and the undo brings back what went.
 void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt) {
@@ -54,7 +57,8 @@ void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt)
     REQUIRE(jobs.store->each_item(receipt, [&](ReceiptItem&& item) {
         CAPTURE(item.source, to_text(item.result), item.error);
         const bool is_there = std::filesystem::exists(std::filesystem::symlink_status(item.source));
-        CHECK(is_there == item.set_aside.empty());
+        const bool is_kept = !item.set_aside.empty() || std::filesystem::exists(std::filesystem::symlink_status(item.final_path));
+        CHECK(is_there != is_kept);
         if (item.result == Outcome::removed) CHECK_FALSE(is_there);
         if (!is_there) ++gone;
         if (!item.set_aside.empty()) CHECK(jobs.store->safe_entry(item.set_aside));
@@ -68,13 +72,14 @@ void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt)
 
 }  // namespace
 
-TEST_CASE("a removal that ends before any call is recovered to its end, and undone", "[fault][remove]") {
+TEST_CASE("a removal that ends before any call is recovered to its end, and undone, and so is that", "[fault][remove]") {
+    const Shelf shelf = GENERATE(Shelf::safe, Shelf::trash);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene;
-        CAPTURE(nth);
+        Scene scene(shelf);
+        CAPTURE(nth, to_text(shelf));
         Jobs jobs(scene.temp.path("state"));
-        AtCall dying(nth, []() -> std::optional<Error> { throw std::runtime_error("the process ends here"); });
+        AtCall dying(nth, AtCall::dies);
         try {
             (void)carry_out(dying, *jobs.store, *scene.plan, {});
         } catch (const std::runtime_error&) {
@@ -84,17 +89,42 @@ TEST_CASE("a removal that ends before any call is recovered to its end, and undo
         const auto heads = value(jobs.store->receipts());
         if (heads.empty()) continue;  // it ended before anything was noted
         CHECK(heads[0].totals.of(Outcome::removed) == 4);
+        check_trash_is_whole(scene);
         check_nothing_is_lost(scene, jobs, heads[0].id);
+        check_trash_is_whole(scene);
+    }
+}
+
+TEST_CASE("an undo of what went to the trash ends before any call, and recovery brings it to its end", "[fault][remove]") {
+    bool reached = true;
+    for (int nth = 0; reached; ++nth) {
+        Scene scene(Shelf::trash);
+        CAPTURE(nth);
+        Jobs jobs(scene.temp.path("state"));
+        const Ran removed = jobs.carry_out(*scene.plan);
+        const Plan undo = value(prepare_undo(*jobs.disk, *jobs.store, removed.head.id));
+        AtCall dying(nth, AtCall::dies);
+        try {
+            (void)carry_out(dying, *jobs.store, undo, {});
+        } catch (const std::runtime_error&) {
+        }
+        reached = dying.was_reached();
+        CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
+        if (value(jobs.store->receipts()).size() == 1) continue;
+        CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
+        check_trash_is_whole(scene);
+        CHECK(std::filesystem::is_empty(scene.temp.path("data/Trash/files")));
     }
 }
 
 TEST_CASE("where any call of a removal fails, nothing is lost, and the receipt says where it is", "[fault][remove]") {
+    const Shelf shelf = GENERATE(Shelf::safe, Shelf::trash);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene;
-        CAPTURE(nth);
+        Scene scene(shelf);
+        CAPTURE(nth, to_text(shelf));
         Jobs jobs(scene.temp.path("state"));
-        AtCall failing(nth, []() -> std::optional<Error> { return Error{Fault::io, EIO, "test", ""}; });
+        AtCall failing(nth, AtCall::fails);
         const auto head = value(carry_out(failing, *jobs.store, *scene.plan, {}));
         reached = failing.was_reached();
         if (!reached) CHECK(head.totals.of(Outcome::removed) == 4);

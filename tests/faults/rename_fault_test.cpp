@@ -35,35 +35,6 @@ const std::vector<Case>& cases() {
     return all;
 }
 
-class AtCall : public EveryCall {
-public:
-    explicit AtCall(int nth) : nth_(nth) {}
-    bool was_reached() const { return calls_ > nth_; }
-
-private:
-    std::optional<Error> before_call() override {
-        if (std::this_thread::get_id() != began_) return std::nullopt;
-        return calls_++ == nth_ ? at_nth() : std::nullopt;
-    }
-    virtual std::optional<Error> at_nth() = 0;
-
-    const int nth_;
-    int calls_ = 0;
-    const std::thread::id began_ = std::this_thread::get_id();
-};
-
-class FailsAt final : public AtCall {
-public:
-    using AtCall::AtCall;
-    std::optional<Error> at_nth() override { return Error{Fault::io, EIO, "test", ""}; }
-};
-
-class DiesAt final : public AtCall {
-public:
-    using AtCall::AtCall;
-    std::optional<Error> at_nth() override { throw std::runtime_error("the process ends here"); }
-};
-
 struct Scene {
     explicit Scene(const Case& given) : what(given) {
         for (const auto& file : what.files) temp.write("in/" + file, file);
@@ -111,7 +82,7 @@ TEST_CASE("renames that end before any call are recovered to their end, and so i
         CAPTURE(what.words, nth);
         Jobs jobs(scene.temp.path("state"));
         const auto dies = [&](const std::function<void(FileSystem&)>& work) {
-            DiesAt dying(nth);
+            AtCall dying(nth, AtCall::dies);
             try {
                 work(dying);
             } catch (const std::runtime_error&) {
@@ -141,7 +112,7 @@ TEST_CASE("where any call of a rename fails, each thing has its old name or its 
         CAPTURE(what.words, nth);
         Jobs jobs(scene.temp.path("state"));
         const auto before = contents_of(scene.temp.path("in"));
-        FailsAt failing(nth);
+        AtCall failing(nth, AtCall::fails);
         const auto head = value(carry_out(failing, *jobs.store, *scene.plan, {}));
         reached = failing.was_reached();
         CHECK(head.state == RunState::done);

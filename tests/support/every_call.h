@@ -1,6 +1,10 @@
 #pragma once
 
+#include <cerrno>
+#include <functional>
 #include <optional>
+#include <stdexcept>
+#include <thread>
 
 #include "support/jobs.h"
 
@@ -81,4 +85,25 @@ private:
         if (const auto error = before_call()) return tavlo::failure(*error);
         return call();
     }
+};
+
+/// What happens at the nth call on the thread that made this.
+class AtCall final : public EveryCall {
+public:
+    using Then = std::function<std::optional<tavlo::Error>()>;
+    AtCall(int nth, Then then) : nth_(nth), then_(std::move(then)) {}
+    bool was_reached() const { return calls_ > nth_; }
+
+    static std::optional<tavlo::Error> fails() { return tavlo::Error{tavlo::Fault::io, EIO, "test", ""}; }
+    static std::optional<tavlo::Error> dies() { throw std::runtime_error("the process ends here"); }
+
+private:
+    std::optional<tavlo::Error> before_call() override {
+        if (std::this_thread::get_id() != began_) return std::nullopt;
+        return calls_++ == nth_ ? then_() : std::nullopt;
+    }
+    const int nth_;
+    const Then then_;
+    int calls_ = 0;
+    const std::thread::id began_ = std::this_thread::get_id();
 };

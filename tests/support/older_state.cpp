@@ -14,9 +14,15 @@
 #include "files/hash.h"
 #include "support/jobs.h"
 
-// As schemas 4 and 5 were written; kept here as they were, whatever the program writes now.
+// As schemas 4 to 6 were written; kept here as they were, whatever the program writes now.
 
 namespace tavlo {
+
+/// What had roles, and did not know the trash.
+template <class Value>
+struct WithRole {
+    Value value;
+};
 
 template <class Archive>
 void serialize(Archive& archive, Identity& id) {
@@ -52,14 +58,31 @@ void serialize(Archive& archive, Intent& intent) {
     archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
 }
 
+template <class Archive>
+void serialize(Archive& archive, WithRole<PendingItem>& with) {
+    serialize(archive, with.value);
+    archive(with.value.role, with.value.parks);
+}
+
+template <class Archive>
+void serialize(Archive& archive, WithRole<std::pair<std::uint64_t, ReceiptItem>>& with) {
+    archive(with.value.first);
+    serialize(archive, with.value.second);
+    archive(with.value.second.role);
+}
+
+template <class Archive>
+void serialize(Archive& archive, WithRole<Intent>& with) {
+    serialize(archive, with.value);
+}
+
 }  // namespace tavlo
 
 using namespace tavlo;
 
 namespace {
 
-constexpr const char* from_6_to_5 =
-    "alter table receipts drop column job; delete from pending; delete from intents; pragma user_version = 5";
+constexpr const char* from_6_to_5 = "alter table receipts drop column job; pragma user_version = 5";
 
 constexpr const char* tables_of_version_4 = R"(
 drop table item_rows; drop table outcome_rows; drop table safe; drop table shared; drop table pending; drop table intents;
@@ -98,6 +121,7 @@ pragma user_version = 2;
 
 constexpr std::uint8_t plain = 2;
 constexpr std::uint8_t compressed = 3;
+constexpr std::uint8_t with_roles = 4;
 
 template <class Value>
 std::string packed(const std::vector<Value>& values, std::uint8_t version) {
@@ -107,7 +131,7 @@ std::string packed(const std::vector<Value>& values, std::uint8_t version) {
         archive(version, values);
     }
     std::string bytes = out.str();
-    if (version == compressed) {
+    if (version >= compressed) {
         std::string small(ZSTD_compressBound(bytes.size()), '\0');
         small.resize(ZSTD_compress(small.data(), small.size(), bytes.data(), bytes.size(), 1));
         bytes = 'z' + small;
@@ -115,6 +139,14 @@ std::string packed(const std::vector<Value>& values, std::uint8_t version) {
     Hasher hasher;
     hasher.add(std::as_bytes(std::span(bytes)));
     return hasher.text() + bytes;
+}
+
+template <class Value>
+std::string packed_as(const std::vector<Value>& values, std::uint8_t version) {
+    if (version < with_roles) return packed(values, version);
+    std::vector<WithRole<Value>> with;
+    for (const Value& value : values) with.push_back({value});
+    return packed(with, version);
 }
 
 class Row {
@@ -167,16 +199,16 @@ void put_journal(SQLite::Database& database, const Kept& kept, std::uint8_t vers
             .text(kept.receipt)
             .number(kept.pending.front().number)
             .number(kept.pending.size())
-            .blob(packed(kept.pending, version))
+            .blob(packed_as(kept.pending, version))
             .insert();
     if (!kept.intents.empty())
-        Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed(kept.intents, version)).insert();
+        Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed_as(kept.intents, version)).insert();
 }
 
 /// The rows stay as they are; what is in their blobs was written otherwise.
-void make_version_5(SQLite::Database& database, const std::vector<Kept>& all) {
+void repack(SQLite::Database& database, const std::vector<Kept>& all, std::uint8_t version) {
     constexpr std::uint64_t in_a_row = 256;
-    database.exec(from_6_to_5);
+    database.exec("delete from pending; delete from intents");
     for (const Kept& kept : all) {
         std::map<std::uint64_t, std::vector<std::pair<std::uint64_t, ReceiptItem>>> rows;
         for (const auto& item : kept.items) rows[item.first / in_a_row].push_back(item);
@@ -184,9 +216,9 @@ void make_version_5(SQLite::Database& database, const std::vector<Kept>& all) {
             Row(database, "insert or replace into item_rows values(?,?,?)")
                 .text(kept.receipt)
                 .number(row)
-                .blob(packed(items, compressed))
+                .blob(packed_as(items, version))
                 .insert();
-        put_journal(database, kept, compressed);
+        put_journal(database, kept, version);
     }
 }
 
@@ -209,7 +241,9 @@ void make_older(const std::string& state_folder, int schema) {
         safe = value(store->safe_entries());
     }
     SQLite::Database database(state_folder + "/tavlo.sqlite", SQLite::OPEN_READWRITE);
-    if (schema == 5) return make_version_5(database, all);
+    if (schema == 6) return repack(database, all, with_roles);
+    if (schema == 5) database.exec(from_6_to_5);
+    if (schema == 5) return repack(database, all, compressed);
     database.exec("alter table receipts drop column job");
     database.exec(tables_of_version_4);
     for (const Kept& kept : all) {

@@ -1,0 +1,16 @@
+#include "files/home.h"
+
+#include <pwd.h>
+#include <unistd.h>
+
+#include <cstdlib>
+
+namespace tavlo {
+
+std::string home_folder() {
+    if (const char* given = std::getenv("HOME"); given != nullptr && given[0] == '/') return given;
+    const passwd* user = ::getpwuid(::geteuid());
+    return user != nullptr && user->pw_dir != nullptr && user->pw_dir[0] == '/' ? user->pw_dir : "";
+}
+
+}  // namespace tavlo

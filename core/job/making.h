@@ -1,0 +1,11 @@
+#pragma once
+
+#include "batch/batch.h"
+#include "job/job.h"
+
+namespace tavlo {
+
+/// What a job that makes new folders has in hand: each of them once, parents before what is in them.
+Batch folders_to_make(const Job& job);
+
+}  // namespace tavlo
