@@ -27,6 +27,14 @@ QString structure_words(const Structure& structure) {
     return words;
 }
 
+QString inside_words(const Job& job) {
+    if (!job.structure.contents) return {};
+    if (job.operation == Operation::remove) return Sentence::tr("only what is in them");
+    if (job.structure.folders_too) return Sentence::tr("the files and folders in them");
+    return job.structure.subfolders == Subfolders::none ? Sentence::tr("the files directly in them")
+                                                        : Sentence::tr("the files in them, also in subfolders");
+}
+
 QString clearing_words(Clearing clearing) {
     switch (clearing) {
         case Clearing::none: return Sentence::tr("leaving what else is there");
@@ -54,7 +62,9 @@ namespace {
 
 struct StepWords {
     QString operator()(const Affix& affix) const {
-        return (affix.behind ? Sentence::tr("%1 behind") : Sentence::tr("%1 in front")).arg(shown(affix.text));
+        const bool has_spaces = affix.text.starts_with(' ') || affix.text.ends_with(' ');  // which nobody would see
+        const QString text = has_spaces ? Sentence::tr("\u201c%1\u201d").arg(shown(affix.text)) : shown(affix.text);
+        return (affix.behind ? Sentence::tr("%1 behind") : Sentence::tr("%1 in front")).arg(text);
     }
     QString operator()(const Replace& replace) const {
         return replace.with.empty() ? Sentence::tr("without \u201c%1\u201d").arg(shown(replace.what))
@@ -67,7 +77,7 @@ struct StepWords {
         switch (letters.to) {
             case LetterCase::To::lower: return Sentence::tr("lower case");
             case LetterCase::To::upper: return Sentence::tr("capitals");
-            case LetterCase::To::title: return Sentence::tr("words with capitals");
+            case LetterCase::To::title: return Sentence::tr("a capital for each word");
         }
         return {};
     }
@@ -87,15 +97,16 @@ struct StepWords {
         return Sentence::tr("extension %1").arg(shown(extension.text));
     }
     QString operator()(const NameAs& as) const { return Sentence::tr("named %1").arg(shown(as.pattern)); }
-    QString operator()(const NamesFrom& table) const { return Sentence::tr("names from %1").arg(shown(name_of(table.file))); }
+    QString operator()(const NamesFrom& table) const { return Sentence::tr("by the table %1").arg(shown(name_of(table.file))); }
 };
 
-/// "12 items from Inbox"
-QString batch_words(const InHand& batch) {
+/// "12 items from Inbox"; of what stays where it is, "in Inbox"
+QString batch_words(const InHand& batch, bool stays = false) {
     QString text = Sentence::tr("%Ln items", nullptr, static_cast<int>(batch.items));
-    if (batch.from.size() == 1) text += Sentence::tr(" from %1").arg(short_path(batch.from.front(), 1));
-    if (batch.from.size() > 1) text += Sentence::tr(" from %Ln folders", nullptr, static_cast<int>(batch.from.size()));
-    return text;
+    const int folders = static_cast<int>(batch.from.size());
+    if (folders == 0) return text;
+    const QString where = folders == 1 ? short_path(batch.from.front(), 1) : Sentence::tr("%Ln folders", nullptr, folders);
+    return text + (stays ? Sentence::tr(" in %1") : Sentence::tr(" from %1")).arg(where);
 }
 
 QString transfer_sentence(const Job& job, const InHand& batch) {
@@ -129,11 +140,12 @@ QString shelf_words(Shelf shelf) {
 }
 
 QString job_sentence(const Job& job, const InHand& batch) {
+    const QString inside = job.structure.contents ? Sentence::tr(", %1,").arg(inside_words(job)) : QString();
     switch (job.operation) {
         case Operation::rename:
-            return Sentence::tr("Give %1 new names: %2; where a name is taken, %3.")
-                .arg(batch_words(batch), naming_words(job.naming), rule_words(rule_of(job.policy)));
-        case Operation::remove: return Sentence::tr("Remove %1, %2.").arg(batch_words(batch), shelf_words(job.shelf));
+            return Sentence::tr("Give %1%2 new names: %3; where a name is taken, %4.")
+                .arg(batch_words(batch, true), inside, naming_words(job.naming), rule_words(rule_of(job.policy)));
+        case Operation::remove: return Sentence::tr("Remove %1%2, %3.").arg(batch_words(batch), inside, shelf_words(job.shelf));
         case Operation::make:
             return Sentence::tr("Make the folder %1 in %2.").arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));
         case Operation::copy:

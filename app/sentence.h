@@ -8,6 +8,8 @@
 // A job in words: the parts of the instruction line, and the whole as receipts keep it.
 
 QString structure_words(const tavlo::Structure& structure);
+/// Of what is renamed or removed: "the files in them, also in subfolders"; empty for folders themselves
+QString inside_words(const tavlo::Job& job);
 QString clearing_words(tavlo::Clearing clearing);
 /// One step: "numbers + 1"
 QString name_step_words(const tavlo::NameStep& step);

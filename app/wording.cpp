@@ -41,6 +41,7 @@ QString outcome_words(const Item& item) {
     switch (item.outcome) {
         case Outcome::created:
         case Outcome::planned:
+            if (item.role == Role::renamed) return Wording::tr("new name");
             return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? Wording::tr("twin")
                                                                                                          : Wording::tr("new");
         case Outcome::overwritten: return Wording::tr("overwrite");
@@ -52,6 +53,7 @@ QString outcome_words(const Item& item) {
         case Outcome::skipped:
         case Outcome::undecided: break;
     }
+    if (!item.collision && item.role == Role::renamed && item.outcome == Outcome::skipped) return Wording::tr("keeps its name");
     if (!item.collision) return item.outcome == Outcome::skipped ? Wording::tr("skip") : Wording::tr("changed since");
     return item.collision->finding ? finding_words(*item.collision->finding) : Wording::tr("comparing…");
 }

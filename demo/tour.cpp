@@ -12,6 +12,7 @@
 
 #include "job/prepare.h"
 #include "keep/store.h"
+#include "models/outcome_model.h"
 #include "run/pending_plan.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
@@ -19,6 +20,7 @@
 #include "translations.h"
 #include "views/filter_bar.h"
 #include "views/gathering_side.h"
+#include "views/outcome_side.h"
 #include "window_driver.h"
 
 namespace {
@@ -36,6 +38,15 @@ public:
         driver_.click("placeRuns");
         QTest::qWait(200);
         takeBoth("runs-interrupted");
+        return good_;
+    }
+
+    /// New names where things are, and what leaves: part of the whole tour, and by itself.
+    bool inPlace() {
+        window_.show();
+        driver_.settle();
+        names();
+        removes();
         return good_;
     }
 
@@ -95,6 +106,68 @@ public:
     }
 
 private:
+    /// Every number one up, as a page was put in between, where one that stays has the last name; then names from a table, two of which
+    /// are traded.
+    void names() {
+        driver_.openFolder(office_ + "/Inbox/Harbour desk");
+        driver_.click("placeBench");
+        std::vector<std::string> permits;
+        for (const char* name : {"permit-0411-night-berth.pdf", "permit-0412-repairs-dock-2.pdf", "permit-0413-visiting-tender.pdf",
+                                 "permit-0414-crane-barge.pdf", "quay-rates.csv"})
+            permits.push_back(office_ + "/Inbox/Harbour desk/" + name);
+        QFile(QString::fromStdString(office_ + "/Inbox/Harbour desk/permit-0415-crane-barge.pdf")).open(QIODevice::WriteOnly);
+        window_.bench().replacePicks(permits);
+        window_.bench().setOperation(tavlo::Operation::rename);
+        tavlo::Naming naming;
+        naming.steps = {tavlo::AddToNumbers{1, tavlo::AddToNumbers::Which::first}, tavlo::Replace{"-", " "}};
+        naming.steps.resize(1);
+        window_.bench().setNaming(naming);
+        driver_.settle();
+        takeBoth("names");
+        const std::string table = office_ + "/Inbox/names of the auditor.txt";
+        QFile file(QString::fromStdString(table));
+        if (file.open(QIODevice::WriteOnly))
+            file.write(
+                "permit-0411-night-berth.pdf\tpermit-0412-repairs-dock-2.pdf\npermit-0412-repairs-dock-2.pdf\tpermit-0411-night-berth.pdf\n"
+                "permit-0413-visiting-tender.pdf\tTender, visiting.pdf\npermit-0499-slipway.pdf\tSlipway.pdf\n");
+        file.close();
+        naming.steps = {tavlo::NamesFrom{table}, tavlo::LetterCase{tavlo::LetterCase::To::title}};
+        window_.bench().setNaming(naming);
+        driver_.settle();
+        takeBoth("names-table");
+        driver_.click("phraseOperation");
+        take("operation");
+        QApplication::activePopupWidget()->close();
+        naming.steps = {tavlo::Affix{"2031 "}, tavlo::NameAs{"{name}-{n:3}{ext}"}};
+        window_.bench().setNaming(naming);
+        window_.bench().setOperation(tavlo::Operation::copy);
+        window_.bench().setDestination(office_ + "/Archive/2031/Permits");
+        driver_.settle();
+        takeBoth("names-on-the-way");
+        window_.bench().setNaming({});
+        window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
+    void removes() {
+        window_.bench().setOperation(tavlo::Operation::remove);
+        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/Stamped", office_ + "/Inbox/Harbour desk/permit-0411-night-berth.pdf",
+                                      office_ + "/Inbox/Harbour desk/permit-0445-visiting-tender.pdf"});
+        driver_.settle();
+        const int row = driver_.rowNamed("outcomeList", QStringLiteral("Stamped/"));
+        if (row >= 0) window_.outcome().model().toggleFolder(row);
+        QTest::qWait(300);
+        takeBoth("removal");
+        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/Stamped", office_ + "/Scanner/Invoices"});
+        window_.bench().setShelf(tavlo::Shelf::trash);
+        driver_.settle();
+        take("removal-trash");
+        window_.bench().setShelf(tavlo::Shelf::safe);
+        window_.bench().setOperation(tavlo::Operation::copy);
+        window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
     /// What an undo has left in the Safe, and that it can go.
     void undone() {
         driver_.click("undoNow");
@@ -334,10 +407,12 @@ void leave_half_done(const std::string& office, const std::string& state) {
     });
 }
 
-/// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view.
+/// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view; with --in-place only
+/// those of new names and of removing.
 int main(int count, char** words) {
-    if (count != 3) {
-        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES\n");
+    const bool in_place = count == 4 && std::string_view(words[3]) == "--in-place";
+    if (count != 3 && !in_place) {
+        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place]\n");
         return 2;
     }
     QTemporaryDir state;
@@ -354,7 +429,9 @@ int main(int count, char** words) {
     const std::string state_folder = state.path().toStdString() + "/state";
     {
         MainWindow window(office + "/Inbox/Harbour desk", state_folder);
-        if (!Tour(window, office, pictures).run()) return 1;
+        Tour tour(window, office, pictures);
+        if (in_place) return tour.inPlace() ? 0 : 1;
+        if (!tour.run()) return 1;
     }
     leave_half_done(office, state_folder);
     apply_theme(application, ThemeChoice::light);

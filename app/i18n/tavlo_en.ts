@@ -4,7 +4,7 @@
 <context>
     <name>BalanceBar</name>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="22" />
+        <location filename="../views/balance_bar.cpp" line="24" />
         <source>%Ln new</source>
         <translation>
             <numerusform>%Ln new</numerusform>
@@ -12,7 +12,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="23" />
+        <location filename="../views/balance_bar.cpp" line="24" />
+        <source>%Ln get new names</source>
+        <translation>
+            <numerusform>%Ln get new names</numerusform>
+            <numerusform>%Ln get new names</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="25" />
         <source>%Ln overwrite, old ones to the Safe</source>
         <translation>
             <numerusform>%Ln overwrite, old one to the Safe</numerusform>
@@ -20,7 +28,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="24" />
+        <location filename="../views/balance_bar.cpp" line="27" />
+        <source>%Ln get the nearest free name</source>
+        <translation>
+            <numerusform>%Ln get the nearest free name</numerusform>
+            <numerusform>%Ln get the nearest free name</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="28" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -28,7 +44,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="25" />
+        <location filename="../views/balance_bar.cpp" line="29" />
         <source>%Ln same, skipped</source>
         <translation>
             <numerusform>%Ln same, skipped</numerusform>
@@ -36,7 +52,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="26" />
+        <location filename="../views/balance_bar.cpp" line="31" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -44,7 +60,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="27" />
+        <location filename="../views/balance_bar.cpp" line="31" />
+        <source>%Ln keep their names</source>
+        <translation>
+            <numerusform>%Ln keep their names</numerusform>
+            <numerusform>%Ln keep their names</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="32" />
         <source>%Ln folders merge</source>
         <translation>
             <numerusform>%Ln folder merges</numerusform>
@@ -52,7 +76,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="28" />
+        <location filename="../views/balance_bar.cpp" line="33" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -60,7 +84,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="29" />
+        <location filename="../views/balance_bar.cpp" line="34" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -68,7 +92,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="30" />
+        <location filename="../views/balance_bar.cpp" line="37" />
+        <source>%Ln leave, to the trash</source>
+        <translation>
+            <numerusform>%Ln leaves, to the trash</numerusform>
+            <numerusform>%Ln leave, to the trash</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="38" />
         <source>%Ln leave, to the Safe</source>
         <translation>
             <numerusform>%Ln leaves, to the Safe</numerusform>
@@ -76,11 +108,19 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="111" />
+        <location filename="../views/balance_bar.cpp" line="119" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/balance_bar.cpp" line="136" />
+        <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files leave; the undo brings them back</source>
+        <translation>
+            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file leaves; the undo brings them back</numerusform>
+            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln files leave; the undo brings them back</numerusform>
         </translation>
     </message>
 </context>
@@ -358,7 +398,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="164" />
+        <location filename="../views/instruction_line.cpp" line="198" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -366,7 +406,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="303" />
+        <location filename="../views/instruction_line.cpp" line="348" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -374,7 +414,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="305" />
+        <location filename="../views/instruction_line.cpp" line="349" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -382,7 +422,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="316" />
+        <location filename="../views/instruction_line.cpp" line="391" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -390,7 +430,23 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="353" />
+        <location filename="../views/instruction_line.cpp" line="453" />
+        <source>Rename %Ln items</source>
+        <translation>
+            <numerusform>Rename %Ln item</numerusform>
+            <numerusform>Rename %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="454" />
+        <source>Remove %Ln items</source>
+        <translation>
+            <numerusform>Remove %Ln item</numerusform>
+            <numerusform>Remove %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="460" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -398,7 +454,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="353" />
+        <location filename="../views/instruction_line.cpp" line="452" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -520,7 +576,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="178" />
+        <location filename="../views/main_window.cpp" line="183" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -529,20 +585,39 @@
     </message>
 </context>
 <context>
+    <name>NameStepsPanel</name>
+    <message numerus="yes">
+        <location filename="../views/name_steps_panel.cpp" line="244" />
+        <source>%1 (and %Ln more)</source>
+        <translation>
+            <numerusform>%1 (and %Ln more)</numerusform>
+            <numerusform>%1 (and %Ln more)</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="386" />
+        <location filename="../models/outcome_model.cpp" line="416" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
             <numerusform>%Ln files arrive</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <location filename="../models/outcome_model.cpp" line="423" />
+        <source>with %Ln files, %1</source>
+        <translation>
+            <numerusform>with %Ln file, %1</numerusform>
+            <numerusform>with %Ln files, %1</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="334" />
+        <location filename="../views/outcome_side.cpp" line="358" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -550,7 +625,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="344" />
+        <location filename="../views/outcome_side.cpp" line="370" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -558,7 +633,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="355" />
+        <location filename="../views/outcome_side.cpp" line="386" />
+        <source>%Ln get new names</source>
+        <translation>
+            <numerusform>%Ln get new names</numerusform>
+            <numerusform>%Ln get new names</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="388" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -566,7 +649,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="356" />
+        <location filename="../views/outcome_side.cpp" line="389" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -574,7 +657,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="357" />
+        <location filename="../views/outcome_side.cpp" line="390" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -582,7 +665,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="358" />
+        <location filename="../views/outcome_side.cpp" line="391" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -590,7 +673,23 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="359" />
+        <location filename="../views/outcome_side.cpp" line="395" />
+        <source>%Ln files stay beside them, %1 of them newer than a week</source>
+        <translation>
+            <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
+            <numerusform>%Ln files stay beside them, %1 of them newer than a week</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="397" />
+        <source>%Ln files stay beside them</source>
+        <translation>
+            <numerusform>%Ln file stay beside them</numerusform>
+            <numerusform>%Ln files stay beside them</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_side.cpp" line="399" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -598,7 +697,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="362" />
+        <location filename="../views/outcome_side.cpp" line="403" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -1040,7 +1139,7 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="95" />
+        <location filename="../sentence.cpp" line="105" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -1048,18 +1147,18 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="97" />
-        <source> from %Ln folders</source>
+        <location filename="../sentence.cpp" line="108" />
+        <source>%Ln folders</source>
         <translation>
-            <numerusform> from %Ln folder</numerusform>
-            <numerusform> from %Ln folders</numerusform>
+            <numerusform>%Ln folder</numerusform>
+            <numerusform>%Ln folders</numerusform>
         </translation>
     </message>
 </context>
 <context>
     <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_jobs.cpp" line="119" />
+        <location filename="../tasks/small_jobs.cpp" line="123" />
         <source>%Ln of it; the receipt says why</source>
         <translation>
             <numerusform>%Ln of it; the receipt says why</numerusform>

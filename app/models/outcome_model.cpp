@@ -17,6 +17,9 @@ void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     tree_ = std::move(tree);
     plan_ = tree_ ? tree_->plan : nullptr;
     results_.clear();
+    if (tree_ && tree_->tops.size() > 1)
+        for (const FolderId top : tree_->tops)
+            if (std::string path = tree_->standing().path(top); tops_.insert(path).second) open_.insert(std::move(path));
     rebuild();
     endResetModel();
     std::vector<std::string> again;  // what was read of the destination besides, in case it has changed
@@ -58,7 +61,7 @@ void OutcomeModel::setNameFilter(const QString& text) {
 }
 
 std::string OutcomeModel::placeOf(const Row& row) const {
-    return row.node.folder != no_folder ? plan_->targets.path(row.node.folder) : row.place;
+    return row.node.folder != no_folder ? tree_->standing().path(row.node.folder) : row.place;
 }
 
 void OutcomeModel::toggleFolder(int row) {
@@ -67,7 +70,7 @@ void OutcomeModel::toggleFolder(int row) {
     if (place.empty()) return;
     if (open_.erase(place) > 0) {
         auto first = static_cast<std::size_t>(row) + 1;
-        while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
+        while (first < rows_.size() && (rows_[first].kind == HeldLine || rows_[first].kind == OldName)) ++first;
         const auto at = rows_.begin() + static_cast<std::ptrdiff_t>(first);
         const auto end = std::find_if(at, rows_.end(), [&](const Row& below) { return below.depth <= folder.depth; });
         if (end != at) {
@@ -81,7 +84,7 @@ void OutcomeModel::toggleFolder(int row) {
         if (folder.node.folder != no_folder)
             addFolder(folder.node.folder, folder.depth + 1);
         else
-            addExisting(place, folder.depth + 1);
+            addExisting(place, folder.depth + 1, goes(folder));
         std::vector<Row> inside = std::exchange(rows_, std::move(all));
         insertBelow(row, std::move(inside));
         if (folder.node.folder == no_folder && !existing_.contains(place)) emit foldersWanted({place});
@@ -93,7 +96,7 @@ void OutcomeModel::toggleFolder(int row) {
 void OutcomeModel::insertBelow(int row, std::vector<Row> inside) {
     if (inside.empty()) return;
     auto first = static_cast<std::size_t>(row) + 1;
-    while (first < rows_.size() && rows_[first].kind == HeldLine) ++first;
+    while (first < rows_.size() && (rows_[first].kind == HeldLine || rows_[first].kind == OldName)) ++first;
     beginInsertRows({}, static_cast<int>(first), static_cast<int>(first + inside.size()) - 1);
     rows_.insert(rows_.begin() + static_cast<std::ptrdiff_t>(first), std::make_move_iterator(inside.begin()),
                  std::make_move_iterator(inside.end()));
@@ -113,13 +116,18 @@ void OutcomeModel::setExisting(const std::string& place, std::shared_ptr<const H
     if (row == rows_.end() || !open_.contains(place)) return;
     const int at = static_cast<int>(row - rows_.begin());
     const int depth = row->depth + 1;
+    const bool with_it = goes(*row);
     std::vector<Row> all = std::exchange(rows_, {});
-    addExisting(place, depth);
+    addExisting(place, depth, with_it);
     std::vector<Row> inside = std::exchange(rows_, std::move(all));
     insertBelow(at, std::move(inside));
 }
 
-void OutcomeModel::addExisting(const std::string& place, int depth) {
+bool OutcomeModel::goes(const Row& row) const {
+    return row.goes || (row.kind == Arriving && plan_->items[row.node.item].role == tavlo::Role::leaves);
+}
+
+void OutcomeModel::addExisting(const std::string& place, int depth, bool goes) {
     const auto known = existing_.find(place);
     if (known == existing_.end()) return;
     std::vector<const Held*> sorted;
@@ -129,16 +137,16 @@ void OutcomeModel::addExisting(const std::string& place, int depth) {
         if (a_folder != (b->status.type == FileType::folder)) return a_folder;
         return natural_less(a->name, b->name);
     });
-    for (const Held* held : sorted) addExisting(*held, place, depth);
+    for (const Held* held : sorted) addExisting(*held, place, depth, goes);
 }
 
-void OutcomeModel::addExisting(const Held& held, const std::string& folder, int depth) {
+void OutcomeModel::addExisting(const Held& held, const std::string& folder, int depth, bool goes) {
     if (held.name.front() == '.') return;
-    Row row{Existing, depth, {no_item, &held, no_folder}, {}};
+    Row row{Existing, depth, {no_item, &held, no_folder}, {}, goes};
     if (held.status.type == FileType::folder) row.place = join(folder, held.name);
     const std::string place = row.place;
     rows_.push_back(std::move(row));
-    if (!place.empty() && open_.contains(place)) addExisting(place, depth + 1);
+    if (!place.empty() && open_.contains(place)) addExisting(place, depth + 1, goes);
 }
 
 void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
@@ -184,23 +192,38 @@ void OutcomeModel::rebuild() {
                 addItem({id, nullptr, no_folder}, 0);
         return;
     }
-    addFolder(0, 0);
+    if (tree_->tops.size() == 1) return addFolder(tree_->tops.front(), 0);
+    for (const FolderId top : tree_->tops) {
+        rows_.push_back({Existing, 0, {no_item, nullptr, top}, {}});
+        if (open_.contains(tree_->standing().path(top))) addFolder(top, 1);
+    }
 }
 
 void OutcomeModel::addFolder(FolderId folder, int depth) {
-    for (const OutcomeNode& node : tree_->folders[folder]) {
+    for (OutcomeNode node : tree_->folders[folder]) {
         if (node.item == no_item) {
-            addExisting(*node.held, plan_->targets.path(folder), depth);
-        } else {
-            addItem(node, depth);
+            addExisting(*node.held, tree_->standing().path(folder), depth, false);
+            continue;
         }
-        if (node.folder != no_folder && open_.contains(plan_->targets.path(node.folder))) addFolder(node.folder, depth + 1);
+        const std::string inside = node.folder == no_folder ? std::string() : tree_->standing().path(node.folder);
+        const bool is_unread = !inside.empty() && tree_->is_unread(node.folder);
+        if (is_unread) node.folder = no_folder;
+        const auto at = rows_.size();
+        addItem(node, depth);
+        if (is_unread) rows_[at].place = inside;
+        if (!open_.contains(inside)) continue;
+        if (is_unread)
+            addExisting(inside, depth + 1, goes(rows_[at]));
+        else
+            addFolder(node.folder, depth + 1);
     }
 }
 
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
     rows_.push_back({Arriving, depth, node, {}});
     const Item& item = plan_->items[node.item];
+    if (item.role == tavlo::Role::renamed && plan_->final_name(item) != plan_->entry(item).name)
+        rows_.push_back({OldName, depth, {node.item, nullptr, no_folder}, {}});
     if (!tree_) return;  // a plan alone is looked at, not decided
     const bool own_pair = item.collision && !item.collision->shared && item.outcome != Outcome::failed;
     const bool settled_same = item.collision && item.collision->finding == Finding::same && item.outcome == Outcome::skipped;
@@ -219,7 +242,7 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Row& row = rows_[static_cast<std::size_t>(index.row())];
     switch (role) {
-        case KindRole: return row.kind == Arriving && plan_->leaves(plan_->items[row.node.item]) ? Leaving : row.kind;
+        case KindRole: return goes(row) ? Leaving : row.kind;
         case DepthRole: return row.depth;
         case ItemRole: return row.node.item;
         case OpenableRole: return (row.node.folder != no_folder || !row.place.empty()) && !flat_ && !share_ && !isFiltered();
@@ -234,11 +257,20 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
         case Leaving:
         case Arriving: return itemData(row, index.column(), role);
         case HeldLine: return heldData(row, index.column(), role);
+        case OldName: {
+            const QString name = shown(plan_->entry(plan_->items[row.node.item]).name);
+            if (role == Qt::AccessibleTextRole && index.column() == NameColumn) return tr("its name now: %1").arg(name);
+            return role == Qt::DisplayRole && index.column() == NameColumn ? name : QVariant();
+        }
     }
     return {};
 }
 
 QVariant OutcomeModel::existingData(const Row& row, int column, int role) const {
+    if (row.node.held == nullptr) {  // one of several folders that things lie in
+        const std::string path = tree_->standing().path(row.node.folder);
+        return role == Qt::DisplayRole && column == NameColumn ? short_path(path) : role == Qt::ToolTipRole ? shown(path) : QVariant();
+    }
     const Held& held = *row.node.held;
     const bool folder = held.status.type == FileType::folder;
     if (role == Qt::AccessibleTextRole && column == NameColumn) return tr("%1, there already").arg(shown(held.name));
@@ -277,7 +309,7 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
     }
     switch (column) {
         case NameColumn: {
-            QString name = shown(plan_->name(item));
+            QString name = shown(item.role == tavlo::Role::renamed ? plan_->final_name(item) : plan_->name(item));
             if (flat_ || share_ || isFiltered()) {
                 const QString below = shown(plan_->targets.path_in_root(item.folder));
                 if (!below.isEmpty()) name = below + QStringLiteral(" / ") + name;
@@ -325,17 +357,12 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
 }
 
 QString OutcomeModel::tagText(const Item& item, ItemId id) const {
-    switch (result(id).value_or(Outcome::planned)) {
-        case Outcome::planned: break;
-        case Outcome::created: return item.action == Action::move ? tr("moved") : tr("copied");
-        case Outcome::overwritten: return tr("overwritten");
-        case Outcome::renamed: return tr("renamed");
-        case Outcome::skipped: return tr("skipped");
-        case Outcome::merged: return tr("merged");
-        case Outcome::undecided: return tr("undecided");
-        case Outcome::failed: return tr("failed");
-        case Outcome::removed: return tr("removed");
-        case Outcome::restored: return tr("restored");
+    if (const auto came = result(id)) {
+        ReceiptItem seen;
+        seen.result = *came;
+        seen.action = item.action;
+        seen.role = item.role;
+        return result_words(seen);
     }
     return outcome_words(item);
 }
@@ -367,7 +394,9 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
                     .arg(shown(possible_name(plan_->name(item), plan_->entry(item).status.type, tree_->destination->volume)));
             return shown(reason(*item.problem));
         case Outcome::overwritten: return tr("old one to the Safe");
-        case Outcome::renamed: return tr("as %1").arg(shown(plan_->final_name(item)));
+        case Outcome::renamed:
+            if (item.role == tavlo::Role::renamed) return tr("%1 is taken").arg(shown(plan_->name(item)));
+            return tr("as %1").arg(shown(plan_->final_name(item)));
         case Outcome::merged: return tr("with the folder there");
         case Outcome::skipped:
             if (item.collision && item.collision->shared) return tr("with its folder");
@@ -381,6 +410,7 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
                 return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             return difference_text(plan_->entry(item).status, item.collision->held);
         case Outcome::created:
+            if (item.role == tavlo::Role::renamed) return {};
             if (item.inside != no_folder && tree_) {
                 const auto count = tree_->arriving[item.inside];
                 return count > 0 ? tr("%Ln files arrive", nullptr, static_cast<int>(count)) : tr("an empty folder");
@@ -389,6 +419,9 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
         case Outcome::restored: return item.collision ? tr("the copy to the Safe") : QString();
         case Outcome::removed:
             if (item.action == Action::remove_folder) return tr("if it is empty by then");
+            if (tree_ && !tree_->weights.empty() && plan_->entry(item).status.type == FileType::folder)
+                return tr("with %Ln files, %1", nullptr, static_cast<int>(tree_->weights[id].files))
+                    .arg(size_text(tree_->weights[id].bytes));
             return plan_->leaves(item) ? tr("undo brings it back") : QString();
         case Outcome::planned: return {};
     }

@@ -35,7 +35,8 @@ public:
         ItemRole,      ///< tavlo::ItemId, no_item for what is there already
         WaitingRole    ///< needs a decision
     };
-    enum Kind { Existing, Arriving, HeldLine, Leaving };  ///< Leaving: of a row that arrives nowhere, but goes
+    /// Leaving: of a row that arrives nowhere, but goes. OldName: below one that gets another name where it is.
+    enum Kind { Existing, Arriving, HeldLine, Leaving, OldName };
 
     explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
 
@@ -77,12 +78,14 @@ private:
         Kind kind;
         int depth;
         OutcomeNode node;
-        std::string place{};  ///< of a folder that is there already: its path
+        std::string place{};  ///< of a folder that nobody has listed yet: its path
+        bool goes = false;    ///< it is there now, and goes with the folder that it lies in
     };
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);
-    void addExisting(const std::string& place, int depth);
-    void addExisting(const tavlo::Held& held, const std::string& folder, int depth);
+    void addExisting(const std::string& place, int depth, bool goes);
+    void addExisting(const tavlo::Held& held, const std::string& folder, int depth, bool goes);
+    bool goes(const Row& row) const;
     void insertBelow(int row, std::vector<Row> inside);
     std::string placeOf(const Row& row) const;
     void addItem(const OutcomeNode& node, int depth);
@@ -98,6 +101,7 @@ private:
     std::shared_ptr<const tavlo::Plan> plan_;
     std::vector<Row> rows_;
     std::set<std::string> open_;                                                ///< folders that are open, by path
+    std::set<std::string> tops_;                                                ///< that were opened when they came, by path
     std::map<std::string, std::shared_ptr<const tavlo::HeldFolder>> existing_;  ///< read since, by path
     std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
     std::optional<Share> share_;

@@ -306,6 +306,18 @@ void Bench::setClearing(Clearing clearing) {
     changed(false);
 }
 
+void Bench::setNaming(const Naming& naming) {
+    if (job_.naming == naming) return;
+    job_.naming = naming;
+    changed(false);
+}
+
+void Bench::setShelf(Shelf shelf) {
+    if (job_.shelf == shelf) return;
+    job_.shelf = shelf;
+    changed(false);
+}
+
 /// A stroke of decisions that was made, to be undone and done again.
 class Bench::Deciding final : public QUndoCommand {
 public:
@@ -401,7 +413,8 @@ void Bench::changed(bool gather_again) {
         };
         BenchView view;
         if (gather_wanted || !known->batch) {
-            auto gathered = gather(*known->disk, job.what.sources, gathering_of(job, {.stop = stop}));
+            // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing anew
+            auto gathered = gather(*known->disk, job.what.sources, {.follow_links = job.what.follow_links, .stop = stop});
             if (!gathered) return sorry(view, gathered.error());
             known->batch = std::make_shared<const Batch>(std::move(*gathered));
             known->rows = picked_rows(*known->batch);
@@ -417,12 +430,18 @@ void Bench::changed(bool gather_again) {
         view.job = std::make_shared<const Job>(job);
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),
                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
-        if (job.into.empty()) return send(view, true);
+        if (job.into.empty() && goes_elsewhere(job)) return send(view, true);
+        if (job.operation == Operation::rename && job.naming.empty()) return send(view, true);
+        asked.kept = folders_to_keep(known->state_folder);
+        std::shared_ptr<const Survey> around;  // of a removal: the folders that things leave
         const auto see = [&](const Outlook& outlook) {
-            view.room = room_needed(*outlook.plan, *outlook.destination);
+            if (goes_elsewhere(job)) view.room = room_needed(*outlook.plan, *outlook.destination);
             view.refusals.clear();
             for (const Error& refusal : outlook.refusals) view.refusals.push_back(shown(describe(refusal)));
-            view.outcome = OutcomeTree::make(outlook.plan, outlook.destination);
+            view.misses.clear();
+            for (const Error& miss : outlook.misses) view.misses.push_back(shown(describe(miss)));
+            view.outcome = OutcomeTree::make(outlook.plan, job.operation == Operation::remove ? around : outlook.survey, now_ns());
+            view.examples = name_examples(job, *outlook.plan, now_ns());
             view.shares = view.outcome->shares;
             view.comparing = !outlook.plan->not_compared.empty();
             const auto& items = outlook.plan->items;
@@ -446,6 +465,9 @@ void Bench::changed(bool gather_again) {
         auto outlook = in_same_places ? Result<Outlook>(plan_again(asked, *known->outlook, known->contents))
                                       : look_ahead(*known->disk, asked, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
+        if (job.operation == Operation::remove)
+            if (auto there = survey_in_place(*known->disk, *outlook->batch, *outlook->layout, stop))
+                around = std::make_shared<const Survey>(std::move(*there));
         known->outlook = *outlook;
         known->planned_batch = known->batch;
         known->planned = wanted;

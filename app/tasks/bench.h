@@ -9,6 +9,7 @@
 #include <unordered_set>
 #include <vector>
 
+#include "job/name_examples.h"
 #include "job/prepare.h"
 #include "tasks/collision_rule.h"
 #include "tasks/latest_worker.h"
@@ -32,10 +33,12 @@ struct BenchView {
     std::shared_ptr<const std::vector<PickedRow>> picks;
     Shares shares{};  ///< the balance; for a moment ahead of the outcome where just the rules have changed
     tavlo::Room room{};
-    std::vector<QString> refusals;       ///< why this may not be run
-    std::uint64_t impossible_names = 0;  ///< items whose names the destination cannot hold
-    bool has_folders = false;            ///< a folder is in the batch, so subfolders matter
-    bool comparing = false;              ///< pairs are still being read
+    std::vector<QString> misses{};               ///< lines of tables of names that fit nothing
+    std::vector<QString> refusals;               ///< why this may not be run
+    std::uint64_t impossible_names = 0;          ///< items whose names the destination cannot hold
+    std::vector<tavlo::NameExample> examples{};  ///< what the steps of new names make of some of the batch
+    bool has_folders = false;                    ///< a folder is in the batch, so subfolders matter
+    bool comparing = false;                      ///< pairs are still being read
 };
 
 /// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
@@ -81,6 +84,8 @@ public:
     void setNamesAdapted(bool adapted);
     void setMayLose(bool may_lose);  ///< attributes with their sources, in a move
     void setClearing(tavlo::Clearing clearing);
+    void setNaming(const tavlo::Naming& naming);
+    void setShelf(tavlo::Shelf shelf);  ///< where what is removed goes
     /// Decides single pairs of the plan that is shown; undecided takes a decision back. Each of these can be undone, and done again.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// The same decision, with a name or a scheme for new ones, for all of these; its pair is filled in.

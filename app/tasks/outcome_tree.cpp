@@ -10,6 +10,8 @@ using namespace tavlo;
 
 namespace {
 
+constexpr std::int64_t week_ns = 7 * std::int64_t{86'400'000'000'000};
+
 Share share_of(const Item& item, Outcome outcome) {
     switch (outcome) {
         case Outcome::overwritten: return Share::overwrite;
@@ -42,8 +44,35 @@ std::optional<Shares> OutcomeTree::sharesBy(const Wishes& before, const Wishes& 
     return out;
 }
 
-std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan, std::shared_ptr<const Destination> destination) {
+bool OutcomeTree::is_unread(FolderId folder) const { return plan->standing && (!survey || survey->folder(standing(), folder) == nullptr); }
+
+namespace {
+
+/// What lies in each item that leaves, at any depth: as the batch was counted.
+std::vector<Weight> weights_of(const Plan& plan) {
+    std::vector<ItemId> item_of(plan.batch->entries.size(), no_item);
+    for (ItemId id = 0; id < plan.items.size(); ++id)
+        if (plan.items[id].outcome == Outcome::removed) item_of[plan.items[id].entry] = id;
+    std::vector<Weight> weights(plan.items.size());
+    for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {  // parents come before children
+        const Entry& entry = plan.batch->entries[id];
+        if (item_of[id] == no_item && entry.parent != no_entry) item_of[id] = item_of[entry.parent];
+        if (item_of[id] == no_item || entry.status.type == FileType::folder) continue;
+        ++weights[item_of[id]].files;
+        if (entry.status.type == FileType::file) weights[item_of[id]].bytes += entry.status.id.size_bytes;
+    }
+    return weights;
+}
+
+}  // namespace
+
+std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan, std::shared_ptr<const Survey> survey,
+                                                     std::int64_t now_ns) {
     auto tree = std::make_shared<OutcomeTree>();
+    tree->plan = plan;
+    tree->survey = survey;
+    if (!plan->standing && survey) tree->destination = {survey, &survey->roots.front()};
+    const FolderTree& standing = tree->standing();
     tree->folders.resize(std::max<std::size_t>(1, plan->targets.size()));
     tree->arriving.resize(tree->folders.size());
     std::vector<bool> shown(tree->folders.size());
@@ -52,18 +81,35 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
         ++tree->shares[static_cast<std::size_t>(share_of(item))];
         const bool again = item.inside != no_folder && item.outcome == Outcome::merged && shown[item.inside];
         if (item.inside != no_folder) shown[item.inside] = true;
-        if (!again) tree->folders[item.folder].push_back({id, nullptr, item.inside});
+        // what leaves goes whole: it can be opened all the same
+        const FolderId inside = item.role == Role::leaves && plan->standing ? plan->entry(item).inside : item.inside;
+        if (!again) tree->folders[item.folder].push_back({id, nullptr, inside});
         if (arrives(item.outcome) && item.inside == no_folder)
             for (FolderId at = item.folder; at != no_folder; at = plan->targets.parent(at)) ++tree->arriving[at];
     }
-    for (FolderId id = 0; id < tree->folders.size() && destination; ++id) {
-        const HeldFolder* held = destination->folder(id == 0 ? std::string() : plan->targets.path_in_root(id));
+    if (plan->operation == Operation::remove) tree->weights = weights_of(*plan);
+    for (const Weight& weight : tree->weights) {
+        tree->leaving.files += weight.files;
+        tree->leaving.bytes += weight.bytes;
+    }
+    for (FolderId id = 0; id < tree->folders.size(); ++id) {
+        const bool is_top = standing.size() > id && standing.parent(id) == no_folder;
+        if (is_top && (!plan->standing || !tree->folders[id].empty())) tree->tops.push_back(id);
+        const HeldFolder* held = survey && id < standing.size() ? survey->folder(standing, id) : nullptr;
         if (held == nullptr) continue;
         auto& nodes = tree->folders[id];
         std::unordered_set<std::string> wanted;
-        for (const OutcomeNode& node : nodes) wanted.insert(held->key(plan->name(plan->items[node.item])));
-        for (const Held& entry : held->things())
-            if (!wanted.contains(held->key(entry.name))) nodes.push_back({no_item, &entry, no_folder});
+        for (const OutcomeNode& node : nodes) {
+            wanted.insert(held->key(plan->name(plan->items[node.item])));
+            if (plan->standing) wanted.insert(held->key(plan->entry(plan->items[node.item]).name));
+        }
+        for (const Held& entry : held->things()) {
+            if (wanted.contains(held->key(entry.name))) continue;
+            nodes.push_back({no_item, &entry, no_folder});
+            if (entry.status.type == FileType::folder) continue;
+            ++tree->staying;
+            if (entry.status.id.modified_ns > now_ns - week_ns) ++tree->staying_new;
+        }
     }
     const auto name = [&](const OutcomeNode& node) -> const std::string& {
         return node.item == no_item ? node.held->name : plan->name(plan->items[node.item]);
@@ -76,7 +122,5 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
             if (is_folder(a) != is_folder(b)) return is_folder(a);
             return natural_less(name(a), name(b));
         });
-    tree->plan = std::move(plan);
-    tree->destination = std::move(destination);
     return tree;
 }

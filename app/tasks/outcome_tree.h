@@ -21,17 +21,36 @@ struct OutcomeNode {
     tavlo::FolderId folder = tavlo::no_folder;  ///< the folder of the targets that it stands for and that can be opened
 };
 
-/// The destination merged with a plan, in natural order; made off the interface's thread, never changed.
+/// What goes with an item that leaves.
+struct Weight {
+    std::uint64_t files = 0;
+    std::uint64_t bytes = 0;
+};
+
+/// The destination, or the folders that things lie in, merged with a plan, in natural order; made off the interface's thread, never
+/// changed.
 struct OutcomeTree {
     std::shared_ptr<const tavlo::Plan> plan;
-    std::shared_ptr<const tavlo::Destination> destination;
-    std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
+    std::shared_ptr<const tavlo::Survey> survey;
+    std::shared_ptr<const tavlo::Destination> destination;  ///< null where nothing goes to one
+    std::vector<std::vector<OutcomeNode>> folders;          ///< by folder of the targets; 0 is the destination
+    std::vector<tavlo::FolderId> tops;                      ///< the folders that it shows: the destination, or those that things lie in
+    std::vector<Weight> weights;                            ///< by item, of a plan that removes; else empty
+    Weight leaving;                                         ///< of all that leaves
+    std::uint64_t staying = 0;                              ///< files beside what leaves, in the same folders
+    std::uint64_t staying_new = 0;                          ///< of those: changed within the last week
     Shares shares{};
     std::vector<std::uint64_t> arriving;  ///< by folder of the targets: items that arrive in it, however deep
 
     /// The balance by other wishes, before there is a plan by them (see outcomes_by()).
     std::optional<Shares> sharesBy(const tavlo::Wishes& before, const tavlo::Wishes& now) const;
 
-    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
-                                                   std::shared_ptr<const tavlo::Destination> destination);
+    /// The folders by the names that they have now.
+    const tavlo::FolderTree& standing() const { return plan->standing ? *plan->standing : plan->targets; }
+    /// A folder of the batch that nobody has listed: what is in it is read when it is opened.
+    bool is_unread(tavlo::FolderId folder) const;
+
+    /// survey  as the plan was made by; of a plan that removes, the folders that things leave; null: nothing is known of them
+    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan, std::shared_ptr<const tavlo::Survey> survey,
+                                                   std::int64_t now_ns = 0);
 };

@@ -51,7 +51,7 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
 QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
 QWidget#gathering, QWidget#receiptList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
@@ -78,6 +78,7 @@ QPlainTextEdit:focus { border: 1px solid @accent; }
 QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @line; }
 QFrame#listPanel, QFrame#lookPanel { background: @ground; }
 QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2px solid @accent; border-radius: 8px; padding: 9px 18px; font-weight: 600; }
+QPushButton[role="primary"][takesAway="true"] { background: @plum; color: @on_accent; border: 2px solid @plum; }
 QPushButton[role="primary"]:focus { border: 2px solid @ink; }
 QPushButton[role="primary"]:disabled { background: @line; color: @muted; border: 2px solid @line; }
 QPushButton[role="segment"] { border-radius: 0px; padding: 3px 10px; }

@@ -17,17 +17,25 @@ namespace {
 
 constexpr int bar_height = 9;
 
-QString share_words(Share share, int count) {
+QString share_words(Share share, int count, const Job& job) {
+    const bool in_place = job.operation == Operation::rename;
     switch (share) {
-        case Share::created: return BalanceBar::tr("%Ln new", nullptr, count);
+        case Share::created:
+            return in_place ? BalanceBar::tr("%Ln get new names", nullptr, count) : BalanceBar::tr("%Ln new", nullptr, count);
         case Share::overwrite: return BalanceBar::tr("%Ln overwrite, old ones to the Safe", nullptr, count);
-        case Share::rename: return BalanceBar::tr("%Ln renamed", nullptr, count);
+        case Share::rename:
+            return in_place ? BalanceBar::tr("%Ln get the nearest free name", nullptr, count)
+                            : BalanceBar::tr("%Ln renamed", nullptr, count);
         case Share::same: return BalanceBar::tr("%Ln same, skipped", nullptr, count);
-        case Share::skip: return BalanceBar::tr("%Ln skipped", nullptr, count);
+        case Share::skip:
+            return in_place ? BalanceBar::tr("%Ln keep their names", nullptr, count) : BalanceBar::tr("%Ln skipped", nullptr, count);
         case Share::merge: return BalanceBar::tr("%Ln folders merge", nullptr, count);
         case Share::undecided: return BalanceBar::tr("%Ln undecided", nullptr, count);
         case Share::failed: return BalanceBar::tr("%Ln cannot be done", nullptr, count);
-        case Share::leave: return BalanceBar::tr("%Ln leave, to the Safe", nullptr, count);
+        case Share::leave:
+            return job.operation == Operation::remove && job.shelf == Shelf::trash
+                       ? BalanceBar::tr("%Ln leave, to the trash", nullptr, count)
+                       : BalanceBar::tr("%Ln leave, to the Safe", nullptr, count);
     }
     return {};
 }
@@ -111,7 +119,9 @@ void BalanceBar::refresh() {
                    : tr("Not possible: %1 (and %Ln more)", nullptr, static_cast<int>(view.refusals.size()) - 1).arg(view.refusals.front());
     else if (bench_.pickedCount() == 0)
         note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
-    else if (bench_.job().into.empty())
+    else if (bench_.job().operation == Operation::rename && bench_.job().naming.empty())
+        note = tr("Say what the new names are: add a step below.");
+    else if (bench_.job().into.empty() && goes_elsewhere(bench_.job()))
         note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");
     else if (view.comparing)
         note = tr("reading files of one size to see which are the same…");
@@ -121,7 +131,12 @@ void BalanceBar::refresh() {
     note_->setWordWrap(refused);
     note_->setToolTip(refused ? note : QString());
     set_tone(*note_, refused ? "amber" : "muted");
-    if (plan && view.outcome->destination) {
+    if (plan && bench_.job().operation == Operation::remove && plan->totals.of(Outcome::removed) > 0) {
+        const Weight& leaving = view.outcome->leaving;
+        room_->setText(tr("<b>%1</b> in %Ln files leave; the undo brings them back", nullptr, static_cast<int>(leaving.files))
+                           .arg(size_text(leaving.bytes)));
+        room_->setToolTip(QString());
+    } else if (plan && view.outcome->destination) {
         const auto free = size_text(view.outcome->destination->volume.free_bytes);
         room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free)
                                            : tr("%1 free there").arg(free));
@@ -141,7 +156,7 @@ void BalanceBar::fitLegend() {
         int wide = 60 + room_->sizeHint().width();
         for (int i = 0; i < share_count; ++i) {
             QPushButton* button = legend_[static_cast<std::size_t>(i)];
-            const QString words = share_words(static_cast<Share>(i), static_cast<int>(counts_[static_cast<std::size_t>(i)]));
+            const QString words = share_words(static_cast<Share>(i), static_cast<int>(counts_[static_cast<std::size_t>(i)]), bench_.job());
             button->setText(QLatin1Char(' ') + (in_short ? words.section(QLatin1Char(','), 0, 0) : words));
             button->setToolTip(words);
             if (counts_[static_cast<std::size_t>(i)] > 0) wide += button->sizeHint().width() + 2;

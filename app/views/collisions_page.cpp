@@ -285,9 +285,8 @@ void CollisionsPage::showNames() {
     const Item& item = plan->items[items.front()];
     if (name_->hasFocus() && name_->isModified()) return;  // somebody is typing
     const bool settled = item.outcome == Outcome::renamed && !renames_held_;
-    name_->setText(shown(settled
-                             ? plan->final_name(item)
-                             : proposed_name(*plan, *outcome->destination, items.front(), bench_.job().policy.new_names, renames_held_)));
+    name_->setText(shown(settled ? plan->final_name(item)
+                                 : proposed_name(*plan, *outcome->survey, items.front(), bench_.job().policy.new_names, renames_held_)));
 }
 
 Policy CollisionsPage::ruleOffered() const {
@@ -404,7 +403,7 @@ void CollisionsPage::fillNamesMenu() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     const auto add = [&](const QString& words, const NewNames& scheme) {
-        const QString example = shown(proposed_name(*plan, *outcome->destination, items.front(), scheme, renames_held_));
+        const QString example = shown(proposed_name(*plan, *outcome->survey, items.front(), scheme, renames_held_));
         menu->addAction(tr("%1: %2").arg(words, example), this, [this, scheme] { applyNames(scheme, renames_held_); });
     };
     add(tr("By number"), {});

@@ -6,6 +6,7 @@
 #include <QLabel>
 #include <QMimeData>
 #include <QPushButton>
+#include <QStyle>
 #include <algorithm>
 
 #include "files/path.h"
@@ -59,6 +60,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     auto* sentence = new SentenceLayout;
     sentence->setContentsMargins(0, 0, 0, 0);
     words->setLayout(sentence);
+    words_ = sentence;
     words->setObjectName(QStringLiteral("sentence"));  // the style sheet sets its size
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
     policy.setHeightForWidth(true);
@@ -88,6 +90,11 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     second_comma_ = add_words();
     clearing_ = add_phrase("phraseClearing");
     clearing_->setTakesAway(true);
+    before_names_ = add_words();
+    names_ = add_phrase("phraseNames");
+    before_shelf_ = add_words();
+    shelf_ = add_phrase("phraseShelf");
+    shelf_->setTakesAway(true);
     third_comma_ = add_words();
     losing_ = add_phrase("phraseLosing");
     losing_->setTakesAway(true);
@@ -95,7 +102,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
     stop_ = add_words();
-    for (QLabel* mark : {comma_, second_comma_, third_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
+    for (QLabel* mark : {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
     row->addWidget(words, 1);
 
     start_ = new QPushButton;
@@ -104,8 +111,6 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     row->addWidget(start_, 0, Qt::AlignVCenter);
     panel_ = new DestinationPanel(bench_, this);
 
-    connect(operation_, &Phrase::clicked, this,
-            [this] { bench_.setOperation(bench_.job().operation == Operation::copy ? Operation::move : Operation::copy); });
     const auto open = [this](Phrase* phrase, QMenu& menu, void (InstructionLine::*fill)()) {
         connect(phrase, &Phrase::clicked, this, [this, phrase, &menu, fill] {
             menu.clear();
@@ -113,7 +118,10 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
             menu.popup(phrase->mapToGlobal(QPoint(0, phrase->height())));
         });
     };
+    open(operation_, operation_menu_, &InstructionLine::fillOperationMenu);
+    open(shelf_, shelf_menu_, &InstructionLine::fillShelfMenu);
     open(items_, items_menu_, &InstructionLine::fillItemsMenu);
+    connect(names_, &Phrase::clicked, this, &InstructionLine::namesRequested);
     open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
     open(shape_, shape_menu_, &InstructionLine::fillShapeMenu);
     open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
@@ -123,7 +131,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
     });
     connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
-    for (QMenu* menu : {&items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &clearing_menu_})
+    for (QMenu* menu : {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &clearing_menu_})
         menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
     connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
@@ -145,6 +153,32 @@ void InstructionLine::dropEvent(QDropEvent* event) {
     event->setDropAction(Qt::CopyAction);
     event->accept();
     bench_.setDestination(paths.front());
+}
+
+/// What can be done with a batch.
+void InstructionLine::fillOperationMenu() {
+    const auto add = [&](const QString& words, Operation operation) {
+        auto* action = operation_menu_.addAction(words, this, [this, operation] { bench_.setOperation(operation); });
+        action->setCheckable(true);
+        action->setChecked(bench_.job().operation == operation);
+    };
+    add(tr("&Copy to another folder"), Operation::copy);
+    add(tr("&Move to another folder"), Operation::move);
+    add(tr("&New names where it is"), Operation::rename);
+    add(tr("&Remove, to the Safe or to the trash"), Operation::remove);
+    if (!goes_elsewhere(bench_.job())) return;
+    operation_menu_.addSeparator();
+    operation_menu_.addAction(tr("Ne&w names on the way…"), this, &InstructionLine::namesRequested);
+}
+
+void InstructionLine::fillShelfMenu() {
+    const auto add = [&](const QString& words, Shelf shelf) {
+        auto* action = shelf_menu_.addAction(words, this, [this, shelf] { bench_.setShelf(shelf); });
+        action->setCheckable(true);
+        action->setChecked(bench_.job().shelf == shelf);
+    };
+    add(tr("To the Safe: out of sight; the undo brings it back, until the Safe is emptied"), Shelf::safe);
+    add(tr("To the trash of the desktop: the undo, or any file manager, brings it back, until the trash is emptied"), Shelf::trash);
 }
 
 void InstructionLine::fillItemsMenu() {
@@ -170,6 +204,7 @@ void InstructionLine::fillFoldersMenu() {
 
 void InstructionLine::fillShapeMenu() {
     const Structure now = bench_.job().structure;
+    if (!goes_elsewhere(bench_.job())) return fillShapeInPlace();
     const auto add = [&](const QString& words, const Structure& shape) {
         auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setStructure(shape); });
         action->setCheckable(true);
@@ -187,6 +222,22 @@ void InstructionLine::fillShapeMenu() {
     fillWayMenu();
     shape_menu_.addSeparator();
     fillClearingMenu(*shape_menu_.addMenu(tr("What else is in the destination")));
+}
+
+/// Of what is renamed or removed: folders themselves, or what is in them.
+void InstructionLine::fillShapeInPlace() {
+    const Structure now = bench_.job().structure;
+    const bool renames = bench_.job().operation == Operation::rename;
+    const auto add = [&](const QString& words, const Structure& shape) {
+        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setStructure(shape); });
+        action->setCheckable(true);
+        action->setChecked(shape == now);
+    };
+    add(renames ? tr("The folders themselves, not what is in them") : tr("The folders, with all that is in them"), {});
+    if (!renames) return add(tr("Only what is in them; the folders stay"), {.contents = true});
+    add(tr("The files in them, also in subfolders"), {.contents = true});
+    add(tr("The files directly in them"), {.contents = true, .subfolders = Subfolders::none});
+    add(tr("The files and folders in them"), {.contents = true, .folders_too = true});
 }
 
 /// From which level on the folders that things come from are kept: the one that holds them all, and some above it.
@@ -273,107 +324,172 @@ void InstructionLine::setWithoutWaiting(bool on) {
 QString InstructionLine::sentence() const { return job_sentence(bench_.job(), in_hand_); }
 
 QString InstructionLine::spoken() const {
-    QString text = operation_->text() + QLatin1Char(' ') + items_->text();
-    if (!folders_->isHidden()) text += from_->text() + folders_->text();
-    text += into_->text() + destination_->text();
-    if (!shape_->isHidden()) text += comma_->text() + shape_->text();
-    if (!clearing_->isHidden()) text += second_comma_->text() + clearing_->text();
-    if (!losing_->isHidden()) text += third_comma_->text() + losing_->text();
-    text += semicolon_->text() + taken_->text() + rule_->text() + stop_->text();
+    QString text;
+    for (int at = 0; at < words_->count(); ++at) {
+        const QWidget* part = words_->itemAt(at)->widget();
+        if (part->isHidden()) continue;
+        const auto* label = qobject_cast<const QLabel*>(part);
+        text += label != nullptr ? label->text() : qobject_cast<const Phrase*>(part)->text();
+    }
     return text;
 }
 
 void InstructionLine::refresh() {
     const Job& job = bench_.job();
-    const bool copies = job.operation == Operation::copy;
     const auto& plan = bench_.plan();
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
     // until the batch has been gone through, what is known is how many were picked
-    const auto items = plan && fresh         ? plan->items.size() - plan->leaving.size()
-                       : view.batch && fresh ? view.batch->entries.size()
-                                             : bench_.pickedCount();
-    const int count = static_cast<int>(items);
+    const auto items = plan && fresh                                ? plan->items.size() - plan->leaving.size()
+                       : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
+                                                                    : bench_.pickedCount();
     const auto folders = bench_.sourceFolders();
-    const bool has_folders = view.has_folders && bench_.pickedCount() > 0;
-    in_hand_ = {items, folders, has_folders};
-
-    operation_->setText(copies ? tr("Copy") : tr("Move"));
-    operation_->setToolTip(copies ? tr("Change to move") : tr("Change to copy"));
-    items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, count));
-    from_->setText(tr(" from "));
+    in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
+    items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
+    stop_->setText(tr("."));
+    for (QLabel* comma : {comma_, second_comma_, third_comma_, before_shelf_}) comma->setText(tr(", "));
+    goes_elsewhere(job) ? refreshTransfer() : refreshInPlace();
+    from_->setVisible(!folders.empty());
+    folders_->setVisible(!folders.empty());
+
+    operation_->setAccessibleName(tr("What is done: %1").arg(operation_->text()));
+    items_->setAccessibleName(tr("Batch: %1").arg(items_->text()));
+    folders_->setAccessibleName(tr("From: %1").arg(folders_->text()));
+    destination_->setAccessibleName(tr("Destination: %1").arg(destination_->text()));
+    shape_->setAccessibleName(tr("Subfolders: %1").arg(shape_->text()));
+    names_->setAccessibleName(tr("New names: %1").arg(names_->text()));
+    shelf_->setAccessibleName(tr("Where it goes: %1").arg(shelf_->text()));
+    rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
+    setAccessibleName(spoken());
+    refreshStart(static_cast<int>(items));
+    words_->invalidate();
+    for (int at = 0; at < words_->count(); ++at) {
+        words_->itemAt(at)->widget()->updateGeometry();
+        words_->itemAt(at)->widget()->update();
+    }
+}
+
+/// What a copy or a move says.
+void InstructionLine::refreshTransfer() {
+    const Job& job = bench_.job();
+    const auto& plan = bench_.plan();
+    const bool fresh = !bench_.isWorking();
+    const bool copies = job.operation == Operation::copy;
+    operation_->setText(copies ? tr("Copy") : tr("Move"));
+    operation_->setTakesAway(false);
+    from_->setText(tr(" from "));
     into_->setText(tr(" into "));
     destination_->setText(job.into.empty() ? tr("a folder to be chosen") : short_path(job.into));
     destination_->setWaiting(job.into.empty());
     destination_->setToolTip(shown(job.into));
-    comma_->setText(tr(", "));
     shape_->setText(structure_words(job.structure));
-    const Clearing clearing = job.clearing;
+    // files alone from one folder can only go side by side
+    const bool has_shape = in_hand_.has_folders || in_hand_.from.size() > 1 || job.structure != Structure{};
     const auto leaving = plan && fresh ? plan->leaving.size() : 0;
-    second_comma_->setText(tr(", "));
-    clearing_->setText(leaving == 0 ? clearing_words(clearing)
-                                    : tr("%1 (%Ln go)", nullptr, static_cast<int>(leaving)).arg(clearing_words(clearing)));
+    clearing_->setText(leaving == 0 ? clearing_words(job.clearing)
+                                    : tr("%1 (%Ln go)", nullptr, static_cast<int>(leaving)).arg(clearing_words(job.clearing)));
     clearing_->setAccessibleName(tr("What else is in the destination: %1").arg(clearing_->text()));
-    second_comma_->setVisible(clearing != Clearing::none);
-    clearing_->setVisible(clearing != Clearing::none);
-    third_comma_->setText(tr(", "));
     losing_->setText(tr("even where attributes are lost"));
     losing_->setToolTip(
         tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
            "cannot keep it. Change to: such a file stays."));
     losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
-    const bool losing = !copies && job.may_lose;
-    third_comma_->setVisible(losing);
-    losing_->setVisible(losing);
+    before_names_->setText(tr(", with new names: "));
+    names_->setText(naming_words(job.naming));
+    showRule();
+    setShown({into_, destination_}, true);
+    setShown({comma_, shape_}, has_shape);
+    setShown({second_comma_, clearing_}, job.clearing != Clearing::none);
+    setShown({before_names_, names_}, !job.naming.empty());
+    setShown({third_comma_, losing_}, !copies && job.may_lose);
+    setShown({before_shelf_, shelf_}, false);
+}
+
+/// What a removal says, and what new names where things are say.
+void InstructionLine::refreshInPlace() {
+    const Job& job = bench_.job();
+    const bool removes = job.operation == Operation::remove;
+    operation_->setText(removes ? tr("Remove") : tr("Give"));
+    operation_->setTakesAway(removes);
+    from_->setText(removes ? tr(" from ") : tr(" in "));
+    shape_->setText(job.structure.contents ? inside_words(job)
+                    : removes              ? tr("folders with all that is in them")
+                                           : tr("folders themselves"));
+    before_names_->setText(job.structure.contents ? tr(", new names: ") : tr(" new names: "));
+    names_->setText(job.naming.empty() ? tr("steps to be chosen") : naming_words(job.naming));
+    names_->setWaiting(job.naming.empty());
+    shelf_->setText(shelf_words(job.shelf));
+    showRule();
+    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_}, false);
+    setShown({comma_, shape_}, in_hand_.has_folders || job.structure.contents);
+    setShown({before_names_, names_}, !removes);
+    setShown({before_shelf_, shelf_}, removes);
+    if (removes) setShown({semicolon_, taken_, rule_}, false);
+}
+
+void InstructionLine::showRule() {
+    const auto& plan = bench_.plan();
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
-    const auto overwrites = plan && fresh ? plan->totals.of(Outcome::overwritten) : 0;
+    const auto overwrites = plan && !bench_.isWorking() ? plan->totals.of(Outcome::overwritten) : 0;
     const bool by_rule = bench_.collisionRule() != CollisionRule::ask;  // what was decided one by one, the balance says
     rule_->setText(overwrites == 0 || !by_rule ? rule_words(bench_.collisionRule())
                                                : tr("%1, overwriting %2").arg(rule_words(bench_.collisionRule()), count_text(overwrites)));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
-    stop_->setText(tr("."));
-    from_->setVisible(!folders.empty());
-    folders_->setVisible(!folders.empty());
-    // files alone from one folder can only go side by side
-    const bool has_shape = has_folders || folders.size() > 1 || job.structure != Structure{};
-    comma_->setVisible(has_shape);
-    shape_->setVisible(has_shape);
+    setShown({semicolon_, taken_, rule_}, true);
+}
 
-    operation_->setAccessibleName(tr("Operation: %1").arg(operation_->text()));
-    items_->setAccessibleName(tr("Batch: %1").arg(items_->text()));
-    folders_->setAccessibleName(tr("From: %1").arg(folders_->text()));
-    destination_->setAccessibleName(tr("Destination: %1").arg(destination_->text()));
-    shape_->setAccessibleName(tr("Subfolders: %1").arg(shape_->text()));
-    rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
-    setAccessibleName(spoken());
+void InstructionLine::setShown(std::initializer_list<QWidget*> parts, bool on) {
+    for (QWidget* part : parts) part->setVisible(on);
+}
 
-    const QString verb = copies ? tr("Copy %Ln items", nullptr, count) : tr("Move %Ln items", nullptr, count);
-    start_->setText(bench_.pickedCount() == 0 ? (copies ? tr("Copy") : tr("Move")) : verb);
+namespace {
+
+QString verb_for(Operation operation, int count) {
+    switch (operation) {
+        case Operation::move: return count == 0 ? InstructionLine::tr("Move") : InstructionLine::tr("Move %Ln items", nullptr, count);
+        case Operation::rename: return count == 0 ? InstructionLine::tr("Rename") : InstructionLine::tr("Rename %Ln items", nullptr, count);
+        case Operation::remove: return count == 0 ? InstructionLine::tr("Remove") : InstructionLine::tr("Remove %Ln items", nullptr, count);
+        case Operation::copy:
+        case Operation::undo:
+        case Operation::restore:
+        case Operation::make: break;
+    }
+    return count == 0 ? InstructionLine::tr("Copy") : InstructionLine::tr("Copy %Ln items", nullptr, count);
+}
+
+}  // namespace
+
+void InstructionLine::refreshStart(int count) {
+    const Job& job = bench_.job();
+    const auto& plan = bench_.plan();
+    const auto& view = bench_.view();
+    const bool fresh = !bench_.isWorking();
+    if (const bool removes = job.operation == Operation::remove; start_->property("takesAway").toBool() != removes) {
+        start_->setProperty("takesAway", removes);
+        start_->style()->polish(start_);
+    }
+    start_->setText(verb_for(job.operation, bench_.pickedCount() == 0 ? 0 : count));
     const auto& totals = plan ? plan->totals : Totals{};
     const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) +
                                totals.of(Outcome::merged) + totals.of(Outcome::removed) >
                            0;
+    const bool undecided = totals.of(Outcome::undecided) > 0;
     start_->setEnabled(plan && fresh && something && view.refusals.empty());
-    start_->setToolTip(!plan                    ? tr("Pick files and choose a destination first")
+    const QString missing = job.operation == Operation::remove   ? tr("Pick files first")
+                            : job.operation == Operation::rename ? tr("Pick files and say what their names are to be first")
+                                                                 : tr("Pick files and choose a destination first");
+    start_->setToolTip(!plan                    ? missing
                        : !view.refusals.empty() ? view.refusals.front()
-                       : !something             ? tr("Nothing would arrive")
-                       : undecided              ? tr("What is undecided stays as it is, on both sides")
+                       : !something             ? tr("Nothing would be done")
+                       : undecided              ? tr("What is undecided stays as it is")
                                                 : QString());
-    if (without_waiting_ && bench_.isCounting() && !job.into.empty()) {
-        const std::string why = bench_.reasonToWait();
-        start_->setEnabled(why.empty());
-        if (why.empty()) start_->setText(tr("Copy, while counting"));
-        start_->setToolTip(why.empty() ? tr("Begins with what collides with nothing; the rest follows as it is counted")
-                                       : tr("Everything is counted first: %1").arg(shown(why)));
-    }
-    if (layout() != nullptr) layout()->invalidate();
-    for (QWidget* part : {static_cast<QWidget*>(operation_), static_cast<QWidget*>(items_), static_cast<QWidget*>(folders_),
-                          static_cast<QWidget*>(destination_), static_cast<QWidget*>(shape_), static_cast<QWidget*>(clearing_),
-                          static_cast<QWidget*>(losing_), static_cast<QWidget*>(rule_)}) {
-        part->updateGeometry();
-        part->update();
-    }
+    if (!without_waiting_ || !bench_.isCounting() || job.into.empty() || !goes_elsewhere(job)) return;
+    const std::string why = bench_.reasonToWait();
+    start_->setEnabled(why.empty());
+    if (why.empty()) start_->setText(tr("Copy, while counting"));
+    start_->setToolTip(why.empty() ? tr("Begins with what collides with nothing; the rest follows as it is counted")
+                                   : tr("Everything is counted first: %1").arg(shown(why)));
 }

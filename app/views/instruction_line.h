@@ -2,6 +2,7 @@
 
 #include <QMenu>
 #include <QWidget>
+#include <initializer_list>
 
 #include "sentence.h"
 
@@ -10,6 +11,7 @@ class DestinationPanel;
 class Phrase;
 class QLabel;
 class QPushButton;
+class SentenceLayout;
 
 /// The sentence that says what is about to happen; each underlined part is a control, and the button at its end starts it.
 class InstructionLine final : public QWidget {
@@ -27,6 +29,7 @@ signals:
     void startRequested();
     void folderRequested(const std::string& path);  ///< one of the source folders, to be looked at
     void batchRequested();                          ///< the batch as a list
+    void namesRequested();                          ///< the steps that make new names
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
@@ -35,9 +38,17 @@ protected:
 private:
     QString spoken() const;  ///< what stands in the line
     void refresh();
+    void fillOperationMenu();
     void fillItemsMenu();
+    void fillShelfMenu();
+    void refreshTransfer();
+    void refreshInPlace();
+    void refreshStart(int count);
+    void showRule();
+    static void setShown(std::initializer_list<QWidget*> parts, bool on);
     void fillFoldersMenu();
     void fillShapeMenu();
+    void fillShapeInPlace();
     void fillRuleMenu();
     void fillClearingMenu(QMenu& menu);
     void fillWayMenu();
@@ -45,6 +56,7 @@ private:
     void askNamePattern();
 
     Bench& bench_;
+    SentenceLayout* words_;
     Phrase* operation_;
     Phrase* items_;
     QLabel* from_;
@@ -55,6 +67,10 @@ private:
     Phrase* shape_;
     QLabel* second_comma_;
     Phrase* clearing_;
+    QLabel* before_names_;
+    Phrase* names_;
+    QLabel* before_shelf_;
+    Phrase* shelf_;
     QLabel* third_comma_;
     Phrase* losing_;
     QLabel* semicolon_;
@@ -62,6 +78,8 @@ private:
     Phrase* rule_;
     QLabel* stop_;
     QPushButton* start_;
+    QMenu operation_menu_;
+    QMenu shelf_menu_;
     QMenu items_menu_;
     QMenu folders_menu_;
     QMenu shape_menu_;

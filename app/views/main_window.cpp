@@ -33,6 +33,7 @@
 #include "views/facts_dialog.h"
 #include "views/gathering_side.h"
 #include "views/instruction_line.h"
+#include "views/name_steps_panel.h"
 #include "views/outcome_side.h"
 #include "views/receipts_page.h"
 #include "views/run_line.h"
@@ -82,6 +83,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     sides->setSizes({510, 686});
     column->addWidget(instruction_);
     column->addWidget(balance_);
+    names_ = new NameStepsPanel(*bench_, state_folder);
+    column->addWidget(names_);
     collisions_ = new CollisionsPage(*bench_);
     below_balance_ = new QStackedWidget;
     below_balance_->addWidget(sides);
@@ -101,6 +104,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
 
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
     connect(instruction_, &InstructionLine::startRequested, this, &MainWindow::start);
+    connect(instruction_, &InstructionLine::namesRequested, names_, &NameStepsPanel::begin);
+    connect(names_, &NameStepsPanel::said, run_line_, &RunLine::say);
     connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);
     connect(outcome_, &OutcomeSide::said, run_line_, &RunLine::say);
@@ -212,7 +217,8 @@ void MainWindow::focusFilter() {
 
 void MainWindow::start() {
     const auto plan = bench_->plan();
-    const bool can_begin = without_waiting_ && bench_->isCounting() && !bench_->job().into.empty() && bench_->reasonToWait().empty();
+    const bool can_begin = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job()) && !bench_->job().into.empty() &&
+                           bench_->reasonToWait().empty();
     if (can_begin) return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
     if (!plan || bench_->isWorking()) return;
     runs_->start(plan, instruction_->sentence(), bench_->view().job);
@@ -345,6 +351,12 @@ void MainWindow::buildBatchMenu() {
     on_bench(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T), [this] { gathering_->focusPickBox(); });
     on_bench(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
     add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
+    batch->addSeparator();
+    on_bench(batch, tr("New names &where it is"), QKeySequence(Qt::CTRL | Qt::Key_R), [this] {
+        bench_->setOperation(Operation::rename);
+        names_->begin();
+    });
+    on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });
     batch->addSeparator();
     on_bench(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
              [this] { outcome_->focusFilter(); });

@@ -15,6 +15,7 @@ class SafeVersions;
 class Bench;
 class GatheringSide;
 class Keeping;
+class NameStepsPanel;
 class InstructionLine;
 class OutcomeSide;
 class PastRuns;
@@ -69,6 +70,7 @@ private:
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;
+    NameStepsPanel* names_;
     DesktopNotes* notes_;
     SafeVersions* versions_;
     Keeping* keeping_;

@@ -217,10 +217,16 @@ void OutcomeSide::print() {
 /// What another program changes in the destination appears while one looks at it.
 void OutcomeSide::watchDestination() {
     const auto& tree = bench_.view().outcome;
-    std::vector<std::string> open;
-    for (auto& folder : model_->openFolders())
-        if (tree && is_within(folder, tree->plan->destination)) open.push_back(std::move(folder));
-    watched_.watch(tree && tree->destination->exists ? tree->plan->destination : std::string(), open);
+    std::vector<std::string> open = model_->openFolders();
+    if (tree && tree->destination) {
+        std::erase_if(open, [&](const std::string& folder) { return !is_within(folder, tree->plan->destination); });
+        return watched_.watch(tree->destination->exists ? tree->plan->destination : std::string(), open);
+    }
+    // the folders that things lie in
+    std::string first;
+    if (tree)
+        for (const FolderId top : tree->tops) (first.empty() ? first : open.emplace_back()) = tree->standing().path(top);
+    watched_.watch(first, open);
 }
 
 void OutcomeSide::showShare(std::optional<Share> share) {
@@ -307,6 +313,13 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
+QString OutcomeSide::titleInPlace() const {
+    const auto folders = bench_.sourceFolders();
+    if (model_->share()) return tr("Only these of the batch");
+    if (as_batch_->isChecked()) return tr("The batch, item by item");
+    return folders.size() == 1 ? tr("%1 as it will be").arg(short_path(folders.front(), 1)) : tr("The folders as they will be");
+}
+
 void OutcomeSide::refresh() {
     const auto& view = bench_.view();
     const auto& plan = bench_.plan();
@@ -318,6 +331,7 @@ void OutcomeSide::refresh() {
         const std::string was =
             current == no_item || !model_->plan() ? std::string() : model_->plan()->source_path(model_->plan()->items[current]);
         const int scrolled = list_->verticalScrollBar()->value();
+        const bool is_first_of_kind = !model_->plan() || (plan && model_->plan()->operation != plan->operation);
         model_->setTree(view.outcome);
         if (!was.empty() && plan)
             for (ItemId id = 0; id < plan->items.size(); ++id)
@@ -327,11 +341,23 @@ void OutcomeSide::refresh() {
                     break;
                 }
         list_->verticalScrollBar()->setValue(scrolled);
+        // of folders that things lie in, what changes comes into view
+        if (is_first_of_kind && plan && plan->standing)
+            for (int row = 0; row < model_->rowCount(); ++row)
+                if (model_->itemAt(row) != no_item) {
+                    list_->scrollTo(model_->index(row, 0), QAbstractItemView::PositionAtCenter);
+                    break;
+                }
     }
-    const auto& destination = bench_.job().into;
+    const Job& job = bench_.job();
+    const bool in_place = !goes_elsewhere(job);
+    const auto& destination = job.into;
+    as_destination_->setText(in_place ? tr("Folders") : tr("Destination"));
     filter_->setVisible(plan != nullptr && !in_hand_->isChecked());
     if (in_hand_->isChecked())
         title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.pickedCount())));
+    else if (in_place)
+        title_->setText(titleInPlace());
     else if (destination.empty())
         title_->setText(tr("No destination yet"));
     else if (model_->share())
@@ -346,18 +372,33 @@ void OutcomeSide::refresh() {
         summary_->clear();
         to_settle_->clear();
         next_->hide();
-        empty_->setText(destination.empty() ? tr("Here you will see the destination as it will be, before anything happens.") : QString());
+        const bool waits = in_place ? bench_.pickedCount() == 0 || job.naming.empty() : destination.empty();
+        empty_->setText(!waits     ? QString()
+                        : in_place ? tr("Here you will see the folders as they will be, before anything happens.")
+                                   : tr("Here you will see the destination as it will be, before anything happens."));
         return;
     }
     const Totals& totals = plan->totals;
     const auto arriving = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed);
     const auto staying = totals.of(Outcome::skipped);
-    QStringList parts{arriving > 0 ? tr("%Ln arrive", nullptr, static_cast<int>(arriving)) : tr("nothing arrives")};
+    QStringList parts;
+    if (job.operation == Operation::rename)
+        parts << tr("%Ln get new names", nullptr, static_cast<int>(arriving));
+    else if (!in_place)
+        parts << (arriving > 0 ? tr("%Ln arrive", nullptr, static_cast<int>(arriving)) : tr("nothing arrives"));
     if (totals.of(Outcome::overwritten) > 0) parts << tr("%Ln replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
     if (staying > 0) parts << tr("%Ln stay as they are", nullptr, static_cast<int>(staying));
     if (totals.of(Outcome::removed) > 0) parts << tr("%Ln leave", nullptr, static_cast<int>(totals.of(Outcome::removed)));
+    if (job.operation == Operation::remove && view.outcome->survey) {
+        const int stay = static_cast<int>(view.outcome->staying);
+        const int fresh = static_cast<int>(view.outcome->staying_new);
+        parts << (fresh > 0 ? tr("%Ln files stay beside them, %1 of them newer than a week", nullptr, stay)
+                                  .arg(count_text(view.outcome->staying_new))
+                            : tr("%Ln files stay beside them", nullptr, stay));
+    }
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
-    summary_->setText(bench_.pickedCount() == 0 ? tr("Nothing is on its way here.") : parts.join(QStringLiteral(" · ")));
+    summary_->setText(bench_.pickedCount() == 0 ? in_place ? QString() : tr("Nothing is on its way here.")
+                                                : parts.join(QStringLiteral(" · ")));
     const auto undecided = totals.of(Outcome::undecided);
     to_settle_->setText(undecided > 0 ? tr("<b>%Ln to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
     next_->setVisible(undecided > 0);
@@ -367,6 +408,8 @@ void OutcomeSide::refresh() {
         empty_->setText(tr("No name in the destination as it will be fits “%1”.").arg(filter_->text()));
     else if (as_batch_->isChecked())
         empty_->setText(tr("The batch is empty."));
+    else if (in_place)
+        empty_->setText(bench_.pickedCount() == 0 ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
     else
         empty_->setText(view.outcome->destination->exists ? tr("This folder is empty.")
                                                           : tr("This folder is not there yet; the run will make it."));

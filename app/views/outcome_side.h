@@ -46,6 +46,7 @@ signals:
 
 private:
     void refresh();
+    QString titleInPlace() const;
     void watchDestination();
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     std::vector<tavlo::ItemId> selectedItems() const;

@@ -81,7 +81,7 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
     int left = cell.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
-    if (kind == OutcomeModel::HeldLine) left += indent;
+    if (kind == OutcomeModel::HeldLine || kind == OutcomeModel::OldName) left += indent;
     if (index.data(OutcomeModel::OpenableRole).toBool()) {
         const bool open = index.data(OutcomeModel::OpenRole).toBool();
         const double y = cell.center().y();
@@ -94,10 +94,11 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
         painter.drawPolyline(points, 3);
         left += 15;
     }
-    QFont font = painter.font();
+    QFont font = kind == OutcomeModel::OldName ? small_font(painter.font()) : painter.font();
     font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
     painter.setFont(font);
-    painter.setPen(kind == OutcomeModel::Existing ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
+    const bool is_pale = kind == OutcomeModel::Existing || kind == OutcomeModel::OldName;
+    painter.setPen(is_pale ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
     const int width = cell.right() - after - left;
     painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
@@ -106,9 +107,10 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
 void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const int kind = index.data(OutcomeModel::KindRole).toInt();
-    if (kind == OutcomeModel::Existing) return;
+    if (kind == OutcomeModel::Existing || kind == OutcomeModel::OldName) return;
     if (kind == OutcomeModel::HeldLine)
         return paint_buttons(painter, cell, decision_choices(), index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
+    if (index.data(OutcomeModel::TagRole).toString().isEmpty()) return;  // it goes with the folder that it lies in
     const QFont font = painter.font();
     painter.setFont(small_font(font));
     const QRect inner = cell.adjusted(before, 0, -2, 0);

@@ -1,8 +1,11 @@
 #include "job/naming.h"
 
+#include <algorithm>
 #include <memory>
+#include <unordered_set>
 
 #include "batch/entry_facts.h"
+#include "files/path.h"
 #include "files/small_file.h"
 
 namespace tavlo {
@@ -12,7 +15,19 @@ namespace {
 /// Which entries of a batch are to have names by the steps.
 class Meant {
 public:
-    Meant(const Job& job, const Batch& batch) : job_(job), batch_(batch) {}
+    Meant(const Job& job, const Batch& batch) : job_(job), batch_(batch) {
+        // what was named in a folder that was named too has come with that
+        std::vector<std::string> sources;
+        for (const auto& source : job.what.sources) sources.push_back(normalised(source, "/"));
+        std::sort(sources.begin(), sources.end());
+        const std::string* outer = nullptr;
+        for (const auto& source : sources) {
+            if (outer != nullptr && is_within(source, *outer))
+                named_inside_.insert(source);
+            else
+                outer = &source;
+        }
+    }
 
     bool operator()(EntryId id) const {
         const Entry& entry = batch_.entries[id];
@@ -20,7 +35,7 @@ public:
         if (job_.operation != Operation::rename) return !is_folder;
         const bool is_named = batch_.is_named(entry);
         if (job_.what.chooses_folders()) return entry.picked && !(job_.structure.contents && is_named);
-        if (!job_.structure.contents) return true;  // nothing else was gathered
+        if (!job_.structure.contents) return is_named || (!named_inside_.empty() && named_inside_.contains(batch_.source_path(entry)));
         if (is_named) return false;
         const bool direct = batch_.is_named(batch_.entries[entry.parent]);
         if (job_.structure.subfolders == Subfolders::none && !direct) return false;
@@ -30,6 +45,7 @@ public:
 private:
     const Job& job_;
     const Batch& batch_;
+    std::unordered_set<std::string> named_inside_;
 };
 
 struct Given {

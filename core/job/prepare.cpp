@@ -185,19 +185,25 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     return plan_again(asked, seen, known);
 }
 
-Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
-                                    const KnownContents& known, std::stop_token stop) {
+Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout, std::stop_token stop) {
     std::vector<Destination> roots;
-    const FolderTree& folders = batch->folders;
+    const FolderTree& folders = batch.folders;
     for (FolderId id = 0; id < folders.size(); ++id) {
         if (folders.parent(id) != no_folder) continue;
         auto looked = look_at_destination(disk, folders.name(id));
         if (!looked) return failure(looked.error());
         roots.push_back(std::move(*looked));
     }
+    std::vector<bool> matters(folders.size());
+    for (const Arrival& arrival : layout.arrivals) matters[arrival.folder] = true;
+    return survey(disk, std::move(roots), layout.as_it_stands(), std::move(stop), matters);
+}
+
+Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
+                                    const KnownContents& known, std::stop_token stop) {
     Outlook seen;
     seen.layout = std::make_shared<const Layout>(lay_out_in_place(*batch, wanted));
-    auto surveyed = survey(disk, std::move(roots), seen.layout->as_it_stands(), stop);
+    auto surveyed = survey_in_place(disk, *batch, *seen.layout, stop);
     if (!surveyed) return failure(surveyed.error());
     seen.batch = std::move(batch);
     seen.survey = std::make_shared<const Survey>(std::move(*surveyed));

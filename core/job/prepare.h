@@ -34,6 +34,9 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
 Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
                                     const KnownContents& known, std::stop_token stop = {});
 
+/// The folders that things lie in which are to get other names, or to leave, as they are now; the others of the batch are not listed.
+Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout, std::stop_token stop = {});
+
 /// The same without looking at the disk again: where only the wishes have changed, or what is known of the pairs.
 /// asked  for the same places as it was for `before` (same_places())
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known);

@@ -61,16 +61,16 @@ std::vector<ItemId> twins_of(const Plan& plan, ItemId item) {
     return twins;
 }
 
-std::string proposed_name(const Plan& plan, const Destination& destination, ItemId id, const NewNames& scheme, bool of_held) {
+std::string proposed_name(const Plan& plan, const Survey& survey, ItemId id, const NewNames& scheme, bool of_held) {
     const Item& item = plan.items[id];
     const Status& status = of_held ? item.collision->held : plan.entry(item).status;
     const FolderTree& folders = of_held ? plan.targets : plan.batch->folders;
     const FolderId folder = of_held ? item.folder : plan.entry(item).folder;
-    const HeldFolder* held = destination.folder(plan.targets.path_in_root(item.folder));
+    const HeldFolder* held = survey.folder(plan.standing ? *plan.standing : plan.targets, item.folder);
     return free_name(
         plan.name(item), status.type, scheme, {status.id.modified_ns, std::string(name_of(folders.path(folder)))},
         [&](const std::string& name) { return name == plan.name(item) || (held != nullptr && held->find(name) != nullptr); },
-        destination.volume.max_name_bytes);
+        survey.root(item.folder).volume.max_name_bytes);
 }
 
 std::vector<std::pair<ItemId, PairDecision>> give_name_to(const Plan& plan, ItemId twin) {

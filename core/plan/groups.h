@@ -43,7 +43,7 @@ std::vector<ItemId> twins_of(const Plan& plan, ItemId item);
 
 /// The name that a rename would come to by a scheme, as far as the destination goes; the plan may count on from it.
 /// of_held  the one that is there is renamed
-std::string proposed_name(const Plan& plan, const Destination& destination, ItemId item, const NewNames& scheme, bool of_held);
+std::string proposed_name(const Plan& plan, const Survey& survey, ItemId item, const NewNames& scheme, bool of_held);
 
 /// The decisions by which one of several twins gets the name: it overwrites what may be there, and of the others those are skipped
 /// that had no decision, or one to get the name too.

@@ -95,7 +95,11 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     return destination;
 }
 
-Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop) {
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop,
+                      const std::vector<bool>& matters) {
+    std::vector<bool> listed_ones = matters;
+    for (auto id = static_cast<FolderId>(listed_ones.size()); id-- > 0;)
+        if (listed_ones[id] && tree.parent(id) != no_folder) listed_ones[tree.parent(id)] = true;
     Survey seen{std::move(roots)};
     seen.root_of.resize(tree.size());
     FolderHandles handles(disk, tree);
@@ -105,7 +109,7 @@ Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const Fo
         const FolderId above = tree.parent(id);
         seen.root_of[id] = above == no_folder ? roots_met++ : seen.root_of[above];
         Destination& root = seen.roots[seen.root_of[id]];
-        if (!root.exists) continue;
+        if (!root.exists || (!listed_ones.empty() && !listed_ones[id])) continue;
         if (above != no_folder) {
             const HeldFolder* holder = root.folder(tree.path_in_root(above));
             const Held* held = holder == nullptr ? nullptr : holder->find(tree.name(id));

@@ -66,8 +66,10 @@ struct Survey {
 };
 
 /// Lists those folders of a tree that exist; no link is followed.
-/// roots  one for each root of the tree, in their order
-Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop = {});
+/// roots    one for each root of the tree, in their order
+/// matters  by folder: those that are listed, with those that they lie in; empty: all
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop = {},
+                      const std::vector<bool>& matters = {});
 
 /// Everything that one folder holds, as survey() reads it.
 Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder);

@@ -133,21 +133,22 @@ TEST_CASE("what the destination cannot hold under its name is shown with the nam
         entry.status.id = {1, batch->entries.size() + 1, 10, 0};
         batch->entries.push_back(entry);
     }
-    auto destination = std::make_shared<Destination>();
-    destination->path = "/to";
-    destination->volume.forbidden_in_names = "\\:*?\"<>|";
+    auto survey = std::make_shared<Survey>();
+    survey->roots.resize(1);
+    survey->roots[0].path = "/to";
+    survey->roots[0].volume.forbidden_in_names = "\\:*?\"<>|";
     const auto plan_by = [&](bool adapt) {
         Wishes wishes;
         wishes.policy.adapt_names = adapt;
         const Layout layout = lay_out(*batch, "/to", {}, false);
-        return std::make_shared<const Plan>(make_plan(wishes, batch, layout, Survey{{*destination}}, {}));
+        return std::make_shared<const Plan>(make_plan(wishes, batch, layout, *survey, {}));
     };
     OutcomeModel model;
-    model.setTree(OutcomeTree::make(plan_by(false), destination));
+    model.setTree(OutcomeTree::make(plan_by(false), survey));
     REQUIRE(model.rowCount() == 2);
     CHECK(model.index(0, 0).data(OutcomeModel::TagRole).toString() == "cannot be done");
     CHECK(model.index(0, 0).data(OutcomeModel::WordsRole).toString() == "could be berth_ plan_.pdf");
-    model.setTree(OutcomeTree::make(plan_by(true), destination));
+    model.setTree(OutcomeTree::make(plan_by(true), survey));
     CHECK(model.index(0, 0).data(OutcomeModel::TagRole).toString() == "rename");
     CHECK(model.index(0, 0).data(OutcomeModel::WordsRole).toString() == "as berth_ plan_.pdf");
 }
@@ -167,7 +168,7 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
     const auto disk = make_disk();
     const auto outlook = prepare(*disk, job);
     REQUIRE(outlook);
-    const auto tree = OutcomeTree::make(outlook->plan, outlook->destination);
+    const auto tree = OutcomeTree::make(outlook->plan, outlook->survey);
     for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
                             CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date}) {
         Job other = job;
@@ -175,7 +176,7 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
         const auto shares = tree->sharesBy(wishes_of(job), wishes_of(other));
         REQUIRE(shares);
         const Outlook then = plan_again(other, *outlook, KnownContents{});
-        CHECK(*shares == OutcomeTree::make(then.plan, then.destination)->shares);
+        CHECK(*shares == OutcomeTree::make(then.plan, then.survey)->shares);
     }
     Job emptied = job;
     emptied.clearing = Clearing::all;

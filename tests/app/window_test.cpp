@@ -158,7 +158,7 @@ TEST_CASE("a move of folders into a folder that does not exist yet, and back", "
     Office office;
     WindowDriver& driver = *office.driver;
     const Tree before = tree_of(office.root());
-    driver.click("phraseOperation");
+    driver.chooseFromMenu("phraseOperation", QStringLiteral("Move to"));
     driver.openFolder(office.root() + "/Inbox");
     for (const char* name : {"Harbour desk", "Odd names", "All permits"}) office.pick(QLatin1String(name));
     driver.chooseDestination(QString::fromStdString(office.root() + "/Archive/2031/From the inbox"));
@@ -187,7 +187,7 @@ TEST_CASE("every underlined part of the sentence does what it says", "[window]")
     office.pick("Attachments");
     office.pick("permit-0413-visiting-tender.pdf");
     driver.chooseDestination(QString::fromStdString(office.permits()));
-    driver.click("phraseOperation");
+    driver.chooseFromMenu("phraseOperation", QStringLiteral("Move to"));
     CHECK(bench.job().operation == Operation::move);
     driver.chooseFromMenu("phraseShape", "All files in one folder");
     REQUIRE(driver.settle());
@@ -456,7 +456,7 @@ TEST_CASE("a plan outlasts the window: sentence, batch and decisions, a pair tha
     auto& driver = *office.driver;
     for (const char* name : {"permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf"}) office.pick(name);
     driver.chooseDestination(QString::fromStdString(office.permits()));
-    driver.click("phraseOperation");
+    driver.chooseFromMenu("phraseOperation", QStringLiteral("Move to"));
     driver.decideByClick(QStringLiteral("permit-0413-visiting-tender.pdf"), Decision::overwrite);
     driver.decideByClick(QStringLiteral("permit-0416-north-quay.pdf"), Decision::skip);
     REQUIRE(driver.settle());

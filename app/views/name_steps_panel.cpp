@@ -1,0 +1,357 @@
+#include "views/name_steps_panel.h"
+
+#include <QCheckBox>
+#include <QClipboard>
+#include <QDateTime>
+#include <QFileDialog>
+#include <QGuiApplication>
+#include <QHBoxLayout>
+#include <QInputDialog>
+#include <QLabel>
+#include <QMenu>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QSettings>
+#include <QTimer>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "files/path.h"
+#include "files/small_file.h"
+#include "job/document.h"
+#include "tasks/bench.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/name_step_row.h"
+
+using namespace tavlo;
+
+namespace {
+
+constexpr int most_steps_on_view = 5;
+constexpr int line_height = 34;
+constexpr int steps_width = 670;
+
+/// What was kept under a name, as the document of a job that holds it.
+std::string set_document(const Naming& naming) {
+    Job job;
+    job.operation = Operation::rename;
+    job.naming = naming;
+    return to_json(job);
+}
+
+}  // namespace
+
+NameStepsPanel::NameStepsPanel(Bench& bench, std::string state_folder, QWidget* parent)
+    : QWidget(parent), bench_(bench), state_folder_(std::move(state_folder)) {
+    setObjectName(QStringLiteral("nameSteps"));
+    setAttribute(Qt::WA_StyledBackground);
+    setAccessibleName(tr("New names, step by step"));
+    auto* across = new QHBoxLayout(this);
+    across->setContentsMargins(18, 6, 18, 8);
+    across->setSpacing(18);
+    across->addWidget(buildSteps());
+    across->addWidget(buildExamples(), 1);
+    connect(&bench_, &Bench::jobChanged, this, &NameStepsPanel::refresh);
+    connect(&bench_, &Bench::viewChanged, this, &NameStepsPanel::showExamples);
+    refresh();
+}
+
+QWidget* NameStepsPanel::buildSteps() {
+    auto* side = new QWidget;
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(2);
+    auto* lines = new QWidget;
+    steps_ = new QVBoxLayout(lines);
+    steps_->setContentsMargins(0, 0, 0, 0);
+    steps_->setSpacing(0);
+    steps_->addStretch(1);
+    auto* scroll = new QScrollArea;
+    scroll->setObjectName(QStringLiteral("stepLines"));
+    scroll->setWidget(lines);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFixedWidth(steps_width);
+    column->addWidget(scroll, 1);
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(36, 2, 0, 0);
+    foot->setSpacing(8);
+    add_ = new QPushButton(tr("Add a step"));
+    add_->setObjectName(QStringLiteral("addStep"));
+    auto* kinds = new QMenu(add_);
+    for (int at = 0; at < NameStepRow::kind_count; ++at) {
+        const auto kind = static_cast<NameStepRow::Kind>(at);
+        kinds->addAction(NameStepRow::words(kind), this, [this, kind] {
+            static const NameStep usual[] = {Affix{},      Affix{{}, true}, Replace{},          ReplaceRegex{},
+                                             LetterCase{}, AddToNumbers{1}, Extension{"lower"}, NameAs{"{name}-{n:3}{ext}"},
+                                             NamesFrom{}};
+            add(usual[static_cast<std::size_t>(kind)]);
+            stepsChanged();
+            rows_.back()->focusFirstField();
+        });
+    }
+    add_->setMenu(kinds);
+    foot->addWidget(add_);
+    auto* table = new QPushButton(tr("Table of names"));
+    table->setObjectName(QStringLiteral("nameTable"));
+    auto* tables = new QMenu(table);
+    tables->addAction(tr("Paste one: old name, tab, new name, a line each"), this, &NameStepsPanel::pasteTable);
+    tables->addAction(tr("Write the names of now to one…"), this, &NameStepsPanel::writeTable);
+    table->setMenu(tables);
+    foot->addWidget(table);
+    auto* kept = new QPushButton(tr("Kept steps"));
+    kept->setObjectName(QStringLiteral("keptSteps"));
+    sets_ = new QMenu(kept);
+    connect(sets_, &QMenu::aboutToShow, this, &NameStepsPanel::fillSets);
+    kept->setMenu(sets_);
+    foot->addWidget(kept);
+    whole_names_ = new QCheckBox(tr("extensions too"));
+    whole_names_->setObjectName(QStringLiteral("wholeNames"));
+    whole_names_->setToolTip(tr("Steps see the whole name, not only what is before the extension"));
+    connect(whole_names_, &QCheckBox::toggled, this, &NameStepsPanel::stepsChanged);
+    foot->addWidget(whole_names_);
+    foot->addStretch(1);
+    column->addLayout(foot);
+    return side;
+}
+
+QWidget* NameStepsPanel::buildExamples() {
+    auto* side = new QWidget;
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 4, 0, 0);
+    column->setSpacing(4);
+    misses_ = new QLabel;
+    misses_->setObjectName(QStringLiteral("nameMisses"));
+    misses_->setTextFormat(Qt::PlainText);
+    misses_->setWordWrap(true);
+    set_tone(*misses_, "amber");
+    column->addWidget(misses_);
+    examples_ = new QLabel;
+    examples_->setObjectName(QStringLiteral("nameExamples"));
+    examples_->setTextFormat(Qt::RichText);
+    examples_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    examples_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    column->addWidget(examples_, 1);
+    return side;
+}
+
+void NameStepsPanel::begin() {
+    asked_for_ = true;
+    if (rows_.empty()) add(Affix{});
+    refresh();
+    rows_.front()->focusFirstField();
+}
+
+void NameStepsPanel::add(const NameStep& step) {
+    auto* row = new NameStepRow(step, shown_);
+    connect(row, &NameStepRow::changed, this, &NameStepsPanel::stepsChanged);
+    connect(row, &NameStepRow::removeRequested, this, [this, row] { takeOut(*row); });
+    connect(row, &NameStepRow::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
+    connect(row, &NameStepRow::moveRequested, this, [this, row](int by) { move(*row, by); });
+    steps_->insertWidget(static_cast<int>(rows_.size()), row);
+    rows_.push_back(row);
+    number();
+}
+
+void NameStepsPanel::number() {
+    for (std::size_t at = 0; at < rows_.size(); ++at) rows_[at]->setNumber(static_cast<int>(at) + 1);
+    const int lines = std::clamp(static_cast<int>(rows_.size()), 2, most_steps_on_view);
+    if (auto* scroll = findChild<QScrollArea*>(QStringLiteral("stepLines"))) scroll->setFixedHeight(lines * line_height);
+}
+
+void NameStepsPanel::move(NameStepRow& row, int by) {
+    const auto at = std::find(rows_.begin(), rows_.end(), &row) - rows_.begin();
+    const auto to = at + by;
+    if (to < 0 || to >= static_cast<std::ptrdiff_t>(rows_.size())) return;
+    std::swap(rows_[static_cast<std::size_t>(at)], rows_[static_cast<std::size_t>(to)]);
+    QWidget* focused = focusWidget();
+    steps_->removeWidget(&row);
+    steps_->insertWidget(static_cast<int>(to), &row);
+    if (focused != nullptr) focused->setFocus();
+    number();
+    stepsChanged();
+}
+
+void NameStepsPanel::takeOut(NameStepRow& row) {
+    const auto at = std::find(rows_.begin(), rows_.end(), &row);
+    const auto place = static_cast<std::size_t>(at - rows_.begin());
+    rows_.erase(at);
+    row.deleteLater();
+    number();
+    stepsChanged();
+    if (rows_.empty())
+        add_->setFocus();
+    else
+        rows_[std::min(place, rows_.size() - 1)]->focusFirstField();
+}
+
+/// Steps that say nothing yet are not asked for.
+Naming NameStepsPanel::naming() const {
+    Naming naming;
+    naming.whole_names = whole_names_->isChecked();
+    for (const NameStepRow* row : rows_) {
+        if (row->counts()) {
+            naming.count_from = row->countFrom();
+            naming.count_by = row->countBy();
+        }
+        NameStep step = row->step();
+        const auto* affix = std::get_if<Affix>(&step);
+        const auto* replace = std::get_if<Replace>(&step);
+        const auto* regex = std::get_if<ReplaceRegex>(&step);
+        const auto* as = std::get_if<NameAs>(&step);
+        const auto* table = std::get_if<NamesFrom>(&step);
+        const bool says_nothing = (affix != nullptr && affix->text.empty()) || (replace != nullptr && replace->what.empty()) ||
+                                  (regex != nullptr && regex->expression.empty()) || (as != nullptr && as->pattern.empty()) ||
+                                  (table != nullptr && table->file.empty());
+        if (!says_nothing) naming.steps.push_back(std::move(step));
+    }
+    if (naming.steps.empty()) naming.whole_names = false;
+    return naming;
+}
+
+void NameStepsPanel::stepsChanged() {
+    shown_ = naming();
+    bench_.setNaming(shown_);
+}
+
+void NameStepsPanel::show(const Naming& naming) {
+    for (NameStepRow* row : rows_) row->deleteLater();
+    rows_.clear();
+    shown_ = naming;
+    const QSignalBlocker quiet(whole_names_);
+    whole_names_->setChecked(naming.whole_names);
+    for (const NameStep& step : naming.steps) add(step);
+    number();
+}
+
+/// Steps that came from elsewhere: kept ones, those of the last time.
+void NameStepsPanel::refresh() {
+    const Job& job = bench_.job();
+    if (job.naming != shown_) show(job.naming);
+    const bool transfer = goes_elsewhere(job);
+    setVisible(job.operation == Operation::rename || (transfer && (asked_for_ || !job.naming.empty())));
+    if (job.operation == Operation::remove) asked_for_ = false;
+    if (job.operation == Operation::rename && rows_.empty()) add(Affix{});
+}
+
+void NameStepsPanel::showExamples() {
+    const BenchView& view = bench_.view();
+    const int missed = static_cast<int>(view.misses.size());
+    misses_->setVisible(missed > 0);
+    if (missed > 0) {
+        misses_->setText(missed == 1 ? view.misses.front() : tr("%1 (and %Ln more)", nullptr, missed - 1).arg(view.misses.front()));
+        misses_->setToolTip(QStringList(view.misses.begin(), view.misses.begin() + std::min(missed, 40)).join(QLatin1Char('\n')));
+    }
+    // the first example goes through the steps, the others show what comes of them
+    std::size_t said = 0;
+    for (NameStepRow* row : rows_) {
+        const bool counts = said < shown_.steps.size() && row->step() == shown_.steps[said];
+        const bool has = counts && !view.examples.empty() && said <= view.examples.front().after.size();
+        if (!has) {
+            row->showExample({}, {}, {});
+        } else {
+            const NameExample& first = view.examples.front();
+            const QString before = shown(said == 0 ? first.was : first.after[said - 1]);
+            const bool fails = said == first.after.size();
+            row->showExample(before, fails ? QString() : shown(first.after[said]), fails ? shown(first.problem) : QString());
+        }
+        if (counts) ++said;
+    }
+    const int half = std::max(120, (examples_->width() - 30) / 2);
+    const auto fitting = [&](const QString& name) {
+        return examples_->fontMetrics().elidedText(name, Qt::ElideMiddle, half).toHtmlEscaped();
+    };
+    QString text = QStringLiteral("<table cellspacing=0 cellpadding=2>");
+    const QString muted = Theme::current().muted.name();
+    const QString amber = Theme::current().amber.name();
+    for (const NameExample& example : view.examples) {
+        const bool fails = !example.problem.empty();
+        const std::string& last = example.after.empty() ? example.was : example.after.back();
+        const bool stays = !fails && last == example.was;
+        const QString after = fails ? shown(example.problem) : stays ? tr("stays") : shown(last);
+        text += QStringLiteral("<tr><td style='color:%1'>%2</td><td style='color:%1'>&nbsp;→&nbsp;</td><td%3>%4%5</td></tr>")
+                    .arg(muted, fitting(shown(example.was)), fails ? QStringLiteral(" style='color:%1'").arg(amber) : QString(),
+                         fails || stays ? after.toHtmlEscaped() : QStringLiteral("<b>%1</b>").arg(fitting(after)),
+                         example.collides && !fails && !stays ? QStringLiteral(" <span style='color:%1'>%2</span>").arg(amber, tr("taken"))
+                                                              : QString());
+    }
+    examples_->setText(text + QStringLiteral("</table>"));
+}
+
+void NameStepsPanel::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    QTimer::singleShot(0, this, &NameStepsPanel::showExamples);  // once what it holds has its new width
+}
+
+void NameStepsPanel::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::PaletteChange) showExamples();  // its colours stand in the text
+    QWidget::changeEvent(event);
+}
+
+void NameStepsPanel::fillSets() {
+    sets_->clear();
+    QSettings settings;
+    settings.beginGroup(QStringLiteral("keptSteps"));
+    for (const QString& name : settings.childKeys()) {
+        const auto job = job_from_json(settings.value(name).toString().toStdString());
+        if (!job) continue;
+        auto* set = sets_->addMenu(name);
+        set->addAction(tr("Use"), this, [this, naming = job->naming] {
+            show(naming);
+            bench_.setNaming(naming);
+        });
+        set->addAction(tr("Forget"), this, [name] { QSettings().remove(QStringLiteral("keptSteps/") + name); });
+    }
+    if (!sets_->isEmpty()) sets_->addSeparator();
+    sets_->addAction(tr("Keep these under a name…"), this, &NameStepsPanel::keepSet)->setEnabled(!shown_.empty());
+}
+
+void NameStepsPanel::keepSet() {
+    const QString name =
+        QInputDialog::getText(this, tr("Keep these steps"), tr("Name:")).trimmed().replace(QLatin1Char('/'), QLatin1Char('-'));
+    if (name.isEmpty()) return;
+    QSettings().setValue(QStringLiteral("keptSteps/") + name, QString::fromStdString(set_document(shown_)));
+    emit said(tr("Kept as %1.").arg(name));
+}
+
+/// What was copied from a sheet becomes a file of the state folder, so that the receipt can say which table it was.
+void NameStepsPanel::pasteTable() {
+    const std::string text = to_bytes(QGuiApplication::clipboard()->text());
+    if (text.find('\t') == std::string::npos) return emit said(tr("The clipboard holds no table: lines of old name, tab, new name."));
+    const std::string file =
+        join(state_folder_, "names-" + to_bytes(QDateTime::currentDateTime().toString(QStringLiteral("yyyyMMdd-HHmmss"))) + ".txt");
+    worker_.post([this, text, file](const std::stop_token&) {
+        const auto written = write_small_file(file, text);
+        QMetaObject::invokeMethod(
+            this,
+            [this, file, why = written ? QString() : shown(describe(written.error()))] {
+                if (!why.isEmpty()) return emit said(why);
+                add(NamesFrom{file});
+                stepsChanged();
+            },
+            Qt::QueuedConnection);
+    });
+}
+
+/// Old name, tab, new name as the steps make it: to be changed in a sheet, and pasted back.
+void NameStepsPanel::writeTable() {
+    const auto plan = bench_.plan();
+    const auto batch = bench_.view().batch;
+    if (!batch) return;
+    const QString path = QFileDialog::getSaveFileName(this, tr("Write the names to a table"), QStringLiteral("names.txt"));
+    if (path.isEmpty()) return;
+    worker_.post([this, plan, batch, file = to_bytes(path)](const std::stop_token&) {
+        std::string text;
+        if (plan)
+            for (const Item& item : plan->items) text += plan->entry(item).name + '\t' + plan->final_name(item) + '\n';
+        else
+            for (const Entry& entry : batch->entries)
+                if (batch->is_named(entry)) text += entry.name + '\t' + entry.name + '\n';
+        const auto written = write_small_file(file, text);
+        QMetaObject::invokeMethod(
+            this, [this, words = written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error()))] { emit said(words); },
+            Qt::QueuedConnection);
+    });
+}

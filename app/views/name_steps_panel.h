@@ -1,0 +1,64 @@
+#pragma once
+
+#include <QWidget>
+#include <string>
+#include <vector>
+
+#include "names/steps.h"
+#include "tasks/latest_worker.h"
+
+class Bench;
+class NameStepRow;
+class QCheckBox;
+class QLabel;
+class QMenu;
+class QPushButton;
+class QScrollArea;
+class QVBoxLayout;
+
+/// The steps that make new names, edited beside the sentence, and what they make of a few names that tell most.
+class NameStepsPanel final : public QWidget {
+    Q_OBJECT
+
+public:
+    NameStepsPanel(Bench& bench, std::string state_folder, QWidget* parent = nullptr);
+    /// Opens it, with a first step where there is none, and puts the keys into it.
+    void begin();
+
+signals:
+    void said(const QString& words);
+
+protected:
+    void changeEvent(QEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    QWidget* buildSteps();
+    QWidget* buildExamples();
+    void add(const tavlo::NameStep& step);
+    void show(const tavlo::Naming& naming);
+    tavlo::Naming naming() const;
+    void stepsChanged();
+    void refresh();
+    void showExamples();
+    void number();
+    void move(NameStepRow& row, int by);
+    void takeOut(NameStepRow& row);
+    void fillSets();
+    void keepSet();
+    void pasteTable();
+    void writeTable();
+
+    Bench& bench_;
+    const std::string state_folder_;
+    std::vector<NameStepRow*> rows_;
+    tavlo::Naming shown_;
+    bool asked_for_ = false;  ///< of a copy or a move: somebody has opened it
+    QVBoxLayout* steps_;
+    QCheckBox* whole_names_;
+    QPushButton* add_;
+    QMenu* sets_;
+    QLabel* misses_;
+    QLabel* examples_;
+    LatestWorker worker_;
+};

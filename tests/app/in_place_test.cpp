@@ -1,0 +1,201 @@
+#include <QClipboard>
+#include <QLabel>
+#include <QLineEdit>
+#include <QMenu>
+#include <QPushButton>
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <optional>
+
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "support/environment.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+#include "tasks/bench.h"
+#include "tasks/runs.h"
+#include "views/gathering_side.h"
+#include "views/outcome_side.h"
+#include "window_driver.h"
+
+// New names where things are, and removing, as somebody does it in the window.
+
+using namespace tavlo;
+
+namespace {
+
+struct Desk {
+    void open() {
+        window.emplace(temp.path("desk"), temp.path("state"));
+        window->show();
+        REQUIRE(QTest::qWaitForWindowExposed(&*window));
+        driver.emplace(*window);
+        REQUIRE(driver->settle());
+    }
+    /// One key, counted.
+    void stroke(Qt::Key key, Qt::KeyboardModifiers with = Qt::NoModifier) {
+        ++strokes;
+        QWidget* at = QApplication::activePopupWidget();
+        if (at == nullptr) at = QApplication::focusWidget();
+        QTest::keyClick(at != nullptr ? at : &*window, key, with);
+        QTest::qWait(10);
+    }
+    QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
+    std::string finished() {
+        std::string id;
+        QObject::connect(&window->runs(), &Runs::finished, [&](const RunEnd& end) { id = end.head->id; });
+        REQUIRE(WindowDriver::wait([&] { return !id.empty(); }));
+        return id;
+    }
+    QString cell(int row, OutcomeModel::Column column) { return window->outcome().model().index(row, column).data().toString(); }
+    int rowOf(const QString& name) const { return driver->rowNamed("outcomeList", name); }
+
+    TempFolder temp;
+    std::optional<MainWindow> window;
+    std::optional<WindowDriver> driver;
+    int strokes = 0;
+};
+
+std::string numbered(int number) { return "scan-" + std::string(number < 10 ? "00" : "0") + std::to_string(number) + ".pdf"; }
+
+}  // namespace
+
+TEST_CASE("forty names get a word in front and a number, in few strokes, and the undo gives the old ones back", "[window][rename]") {
+    Desk desk;
+    for (int at = 1; at <= 40; ++at) desk.temp.write("desk/" + numbered(at), std::to_string(at));
+    const Tree before = tree_of(desk.temp.path("desk"), {.folder_times = false});
+    desk.open();
+    desk.driver->clickRow("folderList", 0);
+    desk.stroke(Qt::Key_A, Qt::ControlModifier | Qt::ShiftModifier);  // picks all
+    desk.stroke(Qt::Key_R, Qt::ControlModifier);
+    CHECK(desk.driver->find<QWidget>("nameSteps")->isVisible());
+    QTest::keyClicks(QApplication::focusWidget(), QStringLiteral("permit-"));
+    desk.stroke(Qt::Key_Return);
+    REQUIRE(WindowDriver::wait([] { return QApplication::activePopupWidget() != nullptr; }));
+    desk.stroke(Qt::Key_A);  // named anew: {name}-{n:3}{ext}
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.sentence() ==
+          QStringLiteral("Give 40 items in desk new names: permit- in front, then named {name}-{n:3}{ext}; where a name is "
+                         "taken, ask me."));
+    CHECK(desk.driver->find<QPushButton>("start")->text() == QStringLiteral("Rename 40 items"));
+    CHECK(desk.driver->find<QLabel>("nameExamples")->text().contains(QStringLiteral("permit-scan-001-001.pdf")));
+    const int row = desk.rowOf(QStringLiteral("permit-scan-001-001.pdf"));
+    REQUIRE(row >= 0);
+    CHECK(desk.cell(row + 1, OutcomeModel::NameColumn) == QStringLiteral("scan-001.pdf"));  // the old one below it
+    CHECK(tree_of(desk.temp.path("desk"), {.folder_times = false}) == before);
+    desk.stroke(Qt::Key_Return, Qt::ControlModifier);
+    const std::string id = desk.finished();
+    CHECK(desk.strokes <= 20);
+    for (int at = 1; at <= 40; ++at)
+        CHECK(desk.temp.read("desk/permit-" + numbered(at).substr(0, 8) + "-" + numbered(at).substr(5)) == std::to_string(at));
+    desk.window->runs().undoAtOnce(id, QStringLiteral("undo"), [](const RunEnd&) {});
+    REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
+}
+
+TEST_CASE("numbers are shifted and two names traded by a pasted table; what fits nothing is said; the one that stays is a collision",
+          "[window][rename]") {
+    Desk desk;
+    for (int at = 1; at <= 4; ++at) desk.temp.write("desk/" + numbered(at), std::to_string(at));
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/scan-001.pdf"), desk.temp.path("desk/scan-002.pdf")});
+    REQUIRE(desk.driver->settle());
+    desk.driver->chooseFromMenu("phraseOperation", QStringLiteral("New names"));
+    REQUIRE(desk.driver->settle());
+    CHECK_FALSE(desk.driver->find<QPushButton>("start")->isEnabled());  // no step says anything yet
+    Naming naming;
+    naming.steps = {AddToNumbers{1}};
+    desk.window->bench().setNaming(naming);
+    REQUIRE(desk.driver->settle());
+    // scan-001 gets the name that scan-002 gives up; scan-003 stays, and is in the way of that
+    const auto& totals = desk.window->bench().plan()->totals;
+    CHECK(totals.of(Outcome::undecided) == 2);
+    desk.window->bench().setNaming({});
+    QApplication::clipboard()->setText(QStringLiteral("scan-001.pdf\tscan-002.pdf\nscan-002.pdf\tscan-001.pdf\nscan-009.pdf\tx.pdf\n"));
+    desk.driver->find<QPushButton>("nameTable")->menu()->actions().front()->trigger();
+    REQUIRE(WindowDriver::wait([&] { return !desk.window->bench().job().naming.empty(); }));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.driver->find<QLabel>("nameMisses")->text().contains(QStringLiteral("scan-009.pdf")));
+    CHECK(desk.window->bench().plan()->totals.of(Outcome::created) == 2);
+    desk.driver->click("start");
+    (void)desk.finished();
+    CHECK(desk.temp.read("desk/scan-001.pdf") == "2");
+    CHECK(desk.temp.read("desk/scan-002.pdf") == "1");
+}
+
+TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
+    Desk desk;
+    desk.temp.write("desk/a.pdf", "a");
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/a.pdf")});
+    Naming naming;
+    naming.steps = {Affix{"x"}, LetterCase{LetterCase::To::upper}};
+    desk.window->bench().setOperation(Operation::rename);
+    desk.window->bench().setNaming(naming);
+    REQUIRE(desk.driver->settle());
+    const auto name = [&] { return desk.window->bench().plan()->final_name(desk.window->bench().plan()->items[0]); };
+    CHECK(name() == "XA.pdf");
+    auto* field = desk.driver->find<QWidget>("nameSteps")->findChild<QLineEdit*>();
+    field->setFocus();
+    QTest::keyClick(field, Qt::Key_Down, Qt::AltModifier);
+    REQUIRE(desk.driver->settle());
+    CHECK(name() == "xA.pdf");
+    CHECK(desk.sentence().contains(QStringLiteral("capitals, then x in front")));
+    desk.driver->click("stepAway");
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.window->bench().job().naming.steps.size() == 1);
+}
+
+TEST_CASE("what a filter leaves is removed, what stays is said before, and the undo brings it back", "[window][remove]") {
+    Desk desk;
+    for (const char* file : {"VIDEO-1.mp4", "VIDEO-2.mp4", "scan-1.pdf", "scan-2.pdf", "notes.txt"})
+        desk.temp.write(std::string("desk/") + file, std::string(1000, 'x'));
+    desk.temp.write("desk/old/deep/a", "a");
+    const Environment trash("XDG_DATA_HOME", desk.temp.path("data"));
+    const Tree before = tree_of(desk.temp.path("desk"), {.folder_times = false});
+    desk.open();
+    desk.driver->type("filter", QStringLiteral("-VIDEO"));
+    REQUIRE(desk.driver->settle());
+    desk.driver->clickRow("folderList", 0);
+    desk.stroke(Qt::Key_A, Qt::ControlModifier | Qt::ShiftModifier);
+    desk.stroke(Qt::Key_Delete, Qt::ControlModifier);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.sentence() == QStringLiteral("Remove 3 items from desk, to the Safe."));
+    CHECK(desk.driver->find<QLabel>("outcomeSummary")->text() ==
+          QStringLiteral("3 leave · 2 files stay beside them, 2 of them newer than a week"));
+    CHECK(desk.driver->find<QLabel>("room")->text().contains(QStringLiteral("in 3 files")));
+    CHECK(desk.window->outcome().model().index(desk.rowOf(QStringLiteral("notes.txt")), 0).data(OutcomeModel::KindRole).toInt() ==
+          OutcomeModel::Leaving);
+    CHECK(tree_of(desk.temp.path("desk"), {.folder_times = false}) == before);
+    desk.stroke(Qt::Key_Return, Qt::ControlModifier);
+    const std::string id = desk.finished();
+    CHECK_FALSE(desk.temp.has("desk/notes.txt"));
+    CHECK(desk.temp.has("desk/VIDEO-1.mp4"));
+    CHECK(desk.window->bench().pickedCount() == 0);  // what has gone is in hand no more
+    desk.window->runs().undoAtOnce(id, QStringLiteral("undo"), [](const RunEnd&) {});
+    REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
+    // a folder goes whole, and can be opened to see with what; this time to the trash
+    desk.driver->type("filter", {});
+    desk.window->bench().replacePicks({desk.temp.path("desk/old")});
+    desk.driver->chooseFromMenu("phraseShelf", QStringLiteral("To the trash"));
+    REQUIRE(desk.driver->settle());
+    const int row = desk.rowOf(QStringLiteral("old/"));
+    REQUIRE(row >= 0);
+    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() == QStringLiteral("with 1 file, 1 B"));
+    desk.window->outcome().model().toggleFolder(row);
+    REQUIRE(WindowDriver::wait([&] { return desk.rowOf(QStringLiteral("deep/")) == row + 1; }));
+    CHECK(desk.window->outcome().model().index(row + 1, 0).data(OutcomeModel::KindRole).toInt() == OutcomeModel::Leaving);
+    desk.driver->click("start");
+    (void)desk.finished();
+    CHECK(desk.temp.read("data/Trash/files/old/deep/a") == "a");
+}
+
+TEST_CASE("the folder that Tavlo's records lie in is not removed: it is said, and the start is held back", "[window][remove]") {
+    Desk desk;
+    desk.temp.write("desk/a", "a");
+    desk.open();
+    desk.window->bench().setOperation(Operation::remove);
+    desk.window->bench().replacePicks({desk.temp.path("state")});
+    REQUIRE(desk.driver->settle());
+    CHECK_FALSE(desk.driver->find<QPushButton>("start")->isEnabled());
+    CHECK(desk.driver->find<QLabel>("balanceNote")->text().contains(QStringLiteral("records")));
+}
