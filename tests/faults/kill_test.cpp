@@ -6,10 +6,12 @@
 #include <filesystem>
 #include <random>
 
+#include "support/environment.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
+#include "support/trash.h"
 #include "support/tree.h"
 
 // The real program, killed with SIGKILL at random instants, and its recovery killed too: in the end everything is as if nobody
@@ -29,11 +31,14 @@ constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = 
 }  // namespace
 
 TEST_CASE("killed at any instant and recovered, a run ends as if nobody had interfered", "[kill]") {
-    const auto [operation, clearing] =
-        GENERATE(table<std::string, std::string>({{"copy", "none"}, {"move", "none"}, {"copy", "all"}, {"move", "extra"}}));
+    const auto [operation, how] = GENERATE(table<std::string, std::string>(
+        {{"copy", "none"}, {"move", "none"}, {"copy", "all"}, {"move", "extra"}, {"remove", "safe"}, {"remove", "trash"}}));
     const bool other_file_system = GENERATE(false, true);
-    CAPTURE(operation, clearing, other_file_system);
+    const bool removes = operation == "remove";
+    if (removes && other_file_system) return;  // it goes nowhere
+    CAPTURE(operation, how, other_file_system);
     TempFolder temp("/dev/shm");
+    const Environment data("XDG_DATA_HOME", temp.path("data"));
     const std::string to = other_file_system ? "mounted/to" : "to";
     std::optional<Mount> mount;
     if (other_file_system) {
@@ -41,12 +46,19 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         NEEDS(*mount)
     }
     const auto clear = [&] {
-        for (const char* name : {"from", "to", "state"}) std::filesystem::remove_all(temp.path(name));
+        for (const char* name : {"from", "to", "state", "data"}) std::filesystem::remove_all(temp.path(name));
         if (other_file_system)
             for (const auto& entry : std::filesystem::directory_iterator(temp.path("mounted"))) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> job{operation, temp.path("from/box"), "--into",  temp.path(to), "--when", "newer=overwrite",
-                                       "--when",  "older=rename",        "--clear", clearing};
+    std::vector<std::string> job{operation, temp.path("from/box")};
+    const std::vector<std::string> transfer{"--into", temp.path(to), "--when", "newer=overwrite", "--when", "older=rename", "--clear", how};
+    // folders whole beside files and links
+    const std::vector<std::string> removal{temp.path("from/box/1/file-1"), temp.path("from/box/0"), "--to", how};
+    if (removes) job = {operation, temp.path("from/box/link"), temp.path("from/box/again"), temp.path("from/box/empty")};
+    for (int at = 2; removes && at < 60; ++at)
+        if (at % 6 != 0) job.push_back(temp.path("from/box/" + std::to_string(at % 6) + "/file-" + std::to_string(at)));
+    const auto& rest = removes ? removal : transfer;
+    job.insert(job.end(), rest.begin(), rest.end());
 
     make_kill_scene(temp, "from", to);
     const Tree from_before = tree_of(temp.path("from"), without_folder_times);
@@ -56,7 +68,7 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
     const auto takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
     const Tree from_after = tree_of(temp.path("from"));
     const Tree to_after = tree_of(temp.path(to), without_folder_times);
-    CHECK(to_after != to_before);
+    CHECK((to_after != to_before) != removes);
     const auto items = value(value(Store::open(temp.path("state")))->receipts()).at(0).totals.items;
 
     const std::vector<std::string> recovery(1, "recover");
@@ -74,6 +86,7 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         while (status == -1) status = run_tavloctl_for(TAVLOCTL, temp.path("state"), recovery, up_to(2) == 0 ? up_to(takes) : -1);
         CHECK(status == 0);
         check_no_litter(temp.path());
+        check_trash_is_whole(temp.path("data/Trash"));
         if (!begun) {  // killed before anything was done
             CHECK(differences(tree_of(temp.path("from"), without_folder_times), from_before) == "");
             CHECK(differences(tree_of(temp.path(to), without_folder_times), to_before) == "");
@@ -98,9 +111,10 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         CHECK(differences(tree_of(temp.path("from"), without_folder_times), from_before) == "");
         CHECK(differences(tree_of(temp.path(to), without_folder_times), to_before) == "");
         check_no_litter(temp.path());
+        check_trash_is_whole(temp.path("data/Trash"));
     }
-    WARN(operation << ", clearing " << clearing << (other_file_system ? " between file systems" : "") << ": interrupted " << interrupted
-                   << " of " << kills() << " times, a run takes " << takes << " us");
+    WARN(operation << ", " << how << (other_file_system ? " between file systems" : "") << ": interrupted " << interrupted << " of "
+                   << kills() << " times, a run takes " << takes << " us");
 }
 
 TEST_CASE("killed while it is still being counted, a run is finished as far as it was, whole files only, and undone whole", "[kill]") {

@@ -12,9 +12,11 @@
 #include <filesystem>
 #include <random>
 
+#include "support/environment.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"
 #include "support/mounts.h"
+#include "support/trash.h"
 
 // A power cut, as far as a program can make one: a file system is shut down without writing out anything more (ioctl "goingdown", flag
 // NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again. It holds sources, destination and journal, or the one or the other of them;
@@ -54,11 +56,14 @@ int end_of(pid_t group) {
 
 TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run", "[power]") {
     const auto kind = GENERATE(as<std::string>(), "ext4", "xfs");
-    const auto operation = GENERATE(as<std::string>(), "copy", "move");
+    const auto operation = GENERATE(as<std::string>(), "copy", "move", "rename", "remove to safe", "remove to trash");
     enum class OnDisk { all, files, journal };
     const auto on_disk = GENERATE(OnDisk::all, OnDisk::files, OnDisk::journal);
     CAPTURE(kind, operation, static_cast<int>(on_disk));
+    const bool goes_elsewhere = operation == "copy" || operation == "move";
+    if (!goes_elsewhere && on_disk != OnDisk::all) return;
     TempFolder temp("/dev/shm");
+    const Environment data("XDG_DATA_HOME", temp.path("memory/data"));
     temp.folder("memory");
     const std::string files = on_disk == OnDisk::journal ? "memory" : "disk";
     const std::string state = temp.path(on_disk == OnDisk::files ? "memory/state" : "disk/state");
@@ -70,9 +75,11 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         for (const auto& place : {disk, temp.path("memory")})
             for (const auto& entry : std::filesystem::directory_iterator(place)) std::filesystem::remove_all(entry.path());
     };
-    const std::vector<std::string> job{
-        operation,     temp.path(files + "/from/box"), "--into", temp.path(files + "/to"), "--when", "newer=overwrite", "--when",
-        "older=rename"};
+    const std::string box = temp.path(files + "/from/box");
+    std::vector<std::string> job{operation, box, "--into", temp.path(files + "/to"), "--when", "newer=overwrite", "--when", "older=rename"};
+    if (operation == "rename") job = {"rename", box, "--contents", "--folders", "--suffix", "-x", "--add-to-numbers", "1"};
+    if (operation.starts_with("remove")) job = {"remove", box, "--contents", "--to", operation.substr(operation.rfind(' ') + 1)};
+    const std::string trash = disk + "/.Trash-" + std::to_string(::geteuid());
     const std::vector<std::string> recovery(1, "recover");
     Tree from_before;
     Tree to_before;
@@ -135,6 +142,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         }
         CHECK(run_tavloctl_for(TAVLOCTL, state, recovery, -1) == 0);
         check_no_litter(temp.path(files));
+        check_trash_is_whole(trash);
         const bool begun = !value(value(Store::open(state))->receipts()).empty();
         CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), begun ? from_after : from_before) == "");
         CHECK(differences(tree_of(temp.path(files + "/to"), without_folder_times), begun ? to_after : to_before) == "");
@@ -143,6 +151,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         CHECK(run_tavloctl_for(TAVLOCTL, state, {"undo", heads.at(0).id}, -1) == 0);
         CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), from_before) == "");
         CHECK(differences(tree_of(temp.path(files + "/to"), without_folder_times), to_before) == "");
+        check_trash_is_whole(trash);
     }
     WARN(kind << ", " << operation << ": cut off " << interrupted << " of " << cuts() << " times");
 }

@@ -1,6 +1,5 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
-#include <set>
 
 #include "run/recover.h"
 #include "support/contents.h"
@@ -8,6 +7,7 @@
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/temp_folder.h"
+#include "support/trash.h"
 #include "support/tree.h"
 
 // Removing, where any call fails, and where the program ends before any call: what was in hand is in its place, or in the Safe's index.
@@ -33,23 +33,6 @@ struct Scene {
     Tree before;
     std::shared_ptr<const Plan> plan;
 };
-
-/// Every note in the trash is of a thing that lies there, and the other way round; nothing hidden is left.
-void check_trash_is_whole(const Scene& scene) {
-    if (!scene.temp.has("data/Trash/files")) return;
-    std::set<std::string> files;
-    std::set<std::string> notes;
-    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash/files"))) files.insert(one.path().filename());
-    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash/info"))) {
-        CHECK(one.path().extension() == ".trashinfo");
-        notes.insert(one.path().stem());
-        CHECK(scene.temp.read("data/Trash/info/" + one.path().filename().string()).find("\nPath=" + scene.temp.path("in/")) !=
-              std::string::npos);
-    }
-    CHECK(files == notes);
-    for (const auto& one : std::filesystem::directory_iterator(scene.temp.path("data/Trash")))
-        CHECK(one.path().filename().string().front() != '.');
-}
 
 /// Everything is somewhere that somebody is told of, and the undo brings back what went.
 void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt) {
@@ -89,9 +72,9 @@ TEST_CASE("a removal that ends before any call is recovered to its end, and undo
         const auto heads = value(jobs.store->receipts());
         if (heads.empty()) continue;  // it ended before anything was noted
         CHECK(heads[0].totals.of(Outcome::removed) == 4);
-        check_trash_is_whole(scene);
+        check_trash_is_whole(scene.temp.path("data/Trash"));
         check_nothing_is_lost(scene, jobs, heads[0].id);
-        check_trash_is_whole(scene);
+        check_trash_is_whole(scene.temp.path("data/Trash"));
     }
 }
 
@@ -112,7 +95,7 @@ TEST_CASE("an undo of what went to the trash ends before any call, and recovery 
         CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
         if (value(jobs.store->receipts()).size() == 1) continue;
         CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
-        check_trash_is_whole(scene);
+        check_trash_is_whole(scene.temp.path("data/Trash"));
         CHECK(std::filesystem::is_empty(scene.temp.path("data/Trash/files")));
     }
 }
