@@ -598,7 +598,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="416" />
+        <location filename="../models/outcome_model.cpp" line="439" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -606,7 +606,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="423" />
+        <location filename="../models/outcome_model.cpp" line="446" />
         <source>with %Ln files, %1</source>
         <translation>
             <numerusform>with %Ln file, %1</numerusform>
@@ -617,7 +617,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="358" />
+        <location filename="../views/outcome_side.cpp" line="375" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -625,7 +625,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="370" />
+        <location filename="../views/outcome_side.cpp" line="387" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -633,7 +633,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="386" />
+        <location filename="../views/outcome_side.cpp" line="403" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -641,7 +641,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="388" />
+        <location filename="../views/outcome_side.cpp" line="405" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -649,7 +649,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="389" />
+        <location filename="../views/outcome_side.cpp" line="406" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -657,7 +657,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="390" />
+        <location filename="../views/outcome_side.cpp" line="407" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -665,7 +665,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="391" />
+        <location filename="../views/outcome_side.cpp" line="408" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -673,7 +673,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="395" />
+        <location filename="../views/outcome_side.cpp" line="412" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -681,7 +681,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="397" />
+        <location filename="../views/outcome_side.cpp" line="414" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -689,7 +689,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="399" />
+        <location filename="../views/outcome_side.cpp" line="416" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -697,7 +697,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="403" />
+        <location filename="../views/outcome_side.cpp" line="420" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>

@@ -230,6 +230,25 @@ void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
     if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}, {}});
 }
 
+/// A file's name can be typed over, and where things are renamed a folder's too.
+Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {
+    const auto flags = QAbstractTableModel::flags(index);
+    if (!index.isValid() || index.column() != NameColumn || !tree_ || !results_.empty()) return flags;
+    const Row& row = rows_[static_cast<std::size_t>(index.row())];
+    if (row.kind != Arriving) return flags;
+    const Item& item = plan_->items[row.node.item];
+    const bool arrives_alone = item.role == tavlo::Role::arrives && plan_->entry(item).status.type != FileType::folder;
+    return item.role == tavlo::Role::renamed || arrives_alone ? flags | Qt::ItemIsEditable : flags;
+}
+
+bool OutcomeModel::setData(const QModelIndex& index, const QVariant& value, int role) {
+    if (role != Qt::EditRole || !flags(index).testFlag(Qt::ItemIsEditable)) return false;
+    const ItemId id = rows_[static_cast<std::size_t>(index.row())].node.item;
+    const QString name = value.toString();
+    if (name != index.data(Qt::EditRole).toString()) emit nameTyped(id, name);
+    return true;
+}
+
 int OutcomeModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
 int OutcomeModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
@@ -292,6 +311,9 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
         case ToneRole: return static_cast<int>(tone(item, row.node.item));
         case WordsRole: return wordsText(item, row.node.item);
         case WaitingRole: return waiting && item.collision && !item.collision->shared;
+        case Qt::EditRole:
+            return column == NameColumn ? shown(item.role == tavlo::Role::renamed ? plan_->final_name(item) : plan_->name(item))
+                                        : QVariant();
         case DecisionRole: return item.collision ? static_cast<int>(item.collision->decision) : -1;
         case StrongerRole:
             if (!item.collision) return true;
@@ -410,6 +432,7 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
                 return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             return difference_text(plan_->entry(item).status, item.collision->held);
         case Outcome::created:
+            if (is_typed_ && is_typed_(id)) return tr("typed by hand");
             if (item.role == tavlo::Role::renamed) return {};
             if (item.inside != no_folder && tree_) {
                 const auto count = tree_->arriving[item.inside];

@@ -2,6 +2,7 @@
 
 #include <QAbstractTableModel>
 #include <QString>
+#include <functional>
 #include <map>
 #include <memory>
 #include <optional>
@@ -64,6 +65,11 @@ public:
     /// The next row after `row` that needs a decision, from the top again; -1 where none does.
     int nextUndecided(int row) const;
 
+    /// Which items have names that somebody typed; their rows say so.
+    void setTyped(std::function<bool(tavlo::ItemId)> is_typed) { is_typed_ = std::move(is_typed); }
+    Qt::ItemFlags flags(const QModelIndex& index) const override;
+    bool setData(const QModelIndex& index, const QVariant& value, int role) override;  ///< a new name: nameTyped()
+
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
@@ -71,6 +77,7 @@ public:
 
 signals:
     void openFoldersChanged();
+    void nameTyped(tavlo::ItemId item, const QString& name);
     void foldersWanted(const std::vector<std::string>& places);
 
 private:
@@ -106,5 +113,6 @@ private:
     std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
     std::optional<Share> share_;
     tavlo::NameFilter names_;
+    std::function<bool(tavlo::ItemId)> is_typed_;
     bool flat_ = false;
 };

@@ -53,6 +53,7 @@ struct Bench::Known {
     std::optional<Outlook> outlook;  ///< the last one, planned again while its places stay the same
     std::shared_ptr<const Batch> planned_batch;
     Job planned;
+    TypedNames planned_typed;
     BenchView shown;  ///< the last one with a plan, and what it was planned by
     Wishes shown_wishes;
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
@@ -238,6 +239,7 @@ void Bench::restore() {
                 if (asked && !saved.paths.empty()) {  // with nothing in hand, one begins anew
                     job_ = asked->job;
                     decisions_ = asked->decisions;
+                    typed_ = asked->typed;
                     rule_ = rule_of(job_.policy);
                     own_ = asked->own;
                 }
@@ -367,6 +369,41 @@ void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions
     history_.push(new Deciding(*this, decisions_, std::move(after)));
 }
 
+/// A name that was typed, to be undone and done again.
+class Bench::Typing final : public QUndoCommand {
+public:
+    Typing(Bench& bench, TypedNames before, TypedNames after)
+        : QUndoCommand(tr("Type a name")), bench_(bench), before_(std::move(before)), after_(std::move(after)) {}
+    void undo() override { set(before_); }
+    void redo() override { set(after_); }
+
+private:
+    void set(const TypedNames& names) {
+        bench_.typed_ = names;
+        bench_.changed(false);
+    }
+    Bench& bench_;
+    TypedNames before_;
+    TypedNames after_;
+};
+
+void Bench::typeName(ItemId id, const std::string& name) {
+    if (!plan()) return;
+    const Item& item = plan()->items[id];
+    TypedNames after = typed_;
+    if (name.empty())
+        after.erase(plan()->source_path(item));
+    else
+        after.insert_or_assign(plan()->source_path(item), TypedName{plan()->entry(item).status.id, name});
+    if (after != typed_) history_.push(new Typing(*this, typed_, std::move(after)));
+}
+
+bool Bench::isTyped(ItemId id) const {
+    if (typed_.empty() || !plan()) return false;
+    const auto found = typed_.find(plan()->source_path(plan()->items[id]));
+    return found != typed_.end() && found->second.of == plan()->entry(plan()->items[id]).status.id;
+}
+
 void Bench::lookAgain() { changed(true); }
 
 void Bench::lookAtDestinationAgain() {
@@ -389,13 +426,14 @@ void Bench::changed(bool gather_again) {
     // a wish that was replaced before it was served must not take the new gathering with it
     if (gather_again) gather_wanted_ = true;
     emit jobChanged();
-    worker_.post([this, known = known_, wanted = job_, decisions = decisions_, own = own_, gather_wanted = gather_wanted_,
+    worker_.post([this, known = known_, wanted = job_, decisions = decisions_, typed = typed_, own = own_, gather_wanted = gather_wanted_,
                   look_wanted = look_wanted_, keeps = keeps_, generation](const std::stop_token& stop) {
         Asked asked(wanted, decisions);
+        asked.typed = typed;
         Job& job = asked.job;
         job.what.sources = known->sources();
         if (keeps && !known->saved && !stop.stop_requested()) known->saved = save_batch(known->state_folder, job.what.sources).has_value();
-        if (auto text = to_text({wanted, decisions, own});
+        if (auto text = to_text({wanted, decisions, own, typed});
             keeps && text != known->saved_instruction && save_instruction(known->state_folder, text))
             known->saved_instruction = std::move(text);
         const auto send = [&](BenchView view, bool last) {
@@ -431,7 +469,6 @@ void Bench::changed(bool gather_again) {
         view.has_folders = std::any_of(known->batch->entries.begin(), known->batch->entries.end(),
                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
         if (job.into.empty() && goes_elsewhere(job)) return send(view, true);
-        if (job.operation == Operation::rename && job.naming.empty()) return send(view, true);
         asked.kept = folders_to_keep(known->state_folder);
         std::shared_ptr<const Survey> around;  // of a removal: the folders that things leave
         const auto see = [&](const Outlook& outlook) {
@@ -450,7 +487,8 @@ void Bench::changed(bool gather_again) {
             }));
         };
         if (look_wanted) known->outlook.reset();
-        const bool in_same_places = known->outlook && known->planned_batch == known->batch && same_places(known->planned, wanted);
+        const bool in_same_places =
+            known->outlook && known->planned_batch == known->batch && same_places(known->planned, wanted) && known->planned_typed == typed;
         if (in_same_places && known->shown.outcome && !known->shown.comparing)
             if (const auto shares = known->shown.outcome->sharesBy(known->shown_wishes, wishes_of(asked))) {
                 BenchView soon = known->shown;
@@ -471,6 +509,7 @@ void Bench::changed(bool gather_again) {
         known->outlook = *outlook;
         known->planned_batch = known->batch;
         known->planned = wanted;
+        known->planned_typed = typed;
         if (look_wanted)
             QMetaObject::invokeMethod(
                 this,

@@ -92,6 +92,9 @@ public:
     void decide(const std::vector<tavlo::ItemId>& items, const tavlo::PairDecision& decision);
     /// Different decisions in one stroke.
     void decide(const std::vector<std::pair<tavlo::ItemId, tavlo::PairDecision>>& decisions);
+    /// A name for one thing of the plan that is shown, ahead of the steps; empty: the steps' own again. Can be undone, and done again.
+    void typeName(tavlo::ItemId item, const std::string& name);
+    bool isTyped(tavlo::ItemId item) const;
     /// Looks at everything again: after a run, or when the disk may have changed.
     void lookAgain();
     /// Only at the destination, which another program has changed.
@@ -127,6 +130,7 @@ private:
     };
     class Picking;
     class Deciding;
+    class Typing;
     static std::shared_ptr<const Names> shared(Names names) { return std::make_shared<const Names>(std::move(names)); }
     Change note(const Change& wanted);
     void apply(std::vector<Change> wanted, const QString& words);
@@ -135,6 +139,7 @@ private:
 
     tavlo::Job job_;  ///< without its sources
     tavlo::Decisions decisions_;
+    tavlo::TypedNames typed_;
     CollisionRule rule_ = CollisionRule::ask;
     tavlo::Policy own_;
     std::map<std::string, Picked> picked_;  ///< by folder

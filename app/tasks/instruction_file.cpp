@@ -28,19 +28,23 @@ std::vector<std::string_view> lines_of(std::string_view text) {
 /// A line that says what it is, and then a document a line.
 std::string to_text(const Instruction& instruction) {
     std::string text(head);
-    for (const auto& document : {to_json(instruction.job), to_json(instruction.own), to_json(instruction.decisions)})
+    for (const auto& document :
+         {to_json(instruction.job), to_json(instruction.own), to_json(instruction.decisions), to_json(instruction.typed)})
         (text += '\n') += document;
     return text += '\n';
 }
 
 Result<Instruction> instruction_from_text(const std::string& text, const std::string& path) {
     const auto lines = lines_of(text);
-    if (lines.size() != 4 || lines.front() != head) return failure(Fault::corrupt, "is no instruction that this version knows", path);
+    const bool knows_typed = lines.size() == 5;  // the last line came later
+    if ((lines.size() != 4 && !knows_typed) || lines.front() != head)
+        return failure(Fault::corrupt, "is no instruction that this version knows", path);
     auto job = job_from_json(lines[1]);
     auto own = policy_from_json(lines[2]);
     auto decisions = decisions_from_json(lines[3]);
-    if (!job || !own || !decisions) return failure(Fault::corrupt, "is an instruction that cannot be read", path);
-    return Instruction{std::move(*job), std::move(*decisions), std::move(*own)};
+    auto typed = knows_typed ? typed_names_from_json(lines[4]) : Result<TypedNames>(TypedNames{});
+    if (!job || !own || !decisions || !typed) return failure(Fault::corrupt, "is an instruction that cannot be read", path);
+    return Instruction{std::move(*job), std::move(*decisions), std::move(*own), std::move(*typed)};
 }
 
 Result<void> save_instruction(const std::string& state_folder, const std::string& text) {

@@ -10,6 +10,7 @@ struct Instruction {
     tavlo::Job job;  ///< without its sources
     tavlo::Decisions decisions{};
     tavlo::Policy own{};  ///< of the rule `own`, whether it is the one that stands or not
+    tavlo::TypedNames typed{};
 };
 
 std::string to_text(const Instruction& instruction);

@@ -311,6 +311,7 @@ void MainWindow::buildMenus() {
     edit->addSeparator();
     on_bench(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
     on_bench(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
+        if (outcome_->listHasFocus()) return outcome_->typeName();
         const auto paths = gathering_->selectedPaths();
         if (paths.size() == 1 && gathering_->listHasFocus()) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
     });
@@ -328,7 +329,8 @@ void MainWindow::buildMenus() {
         QMessageBox::information(
             this, tr("Keys"),
             tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
-               "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders.\n"
+               "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders, F2 types a name.\n"
+               "Ctrl+R gives the batch new names where it is: Return adds a step, Alt+Up and Alt+Down move it. Ctrl+Delete removes it.\n"
                "Collisions: the same keys decide a whole group, or pairs and go on to the next; Left and Right go\n"
                "between groups and pairs, Shift+N back, F2 changes the new name, F7 next difference, B swaps pictures.\n"
                "Runs: Up and Down go through the lanes, Space pauses and goes on, Delete asks how to stop.\n"

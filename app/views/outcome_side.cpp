@@ -136,6 +136,9 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
         if (model_->isFlat() != on) model_->setFlat(on);
         refresh();
     });
+    list_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    model_->setTyped([this](ItemId item) { return bench_.isTyped(item); });
+    connect(model_, &OutcomeModel::nameTyped, this, [this](ItemId item, const QString& name) { bench_.typeName(item, to_bytes(name)); });
     connect(delegate, &OutcomeDelegate::decided, this,
             [this](const QModelIndex& index, Decision decision) { decide({model_->itemAt(index.row())}, decision); });
     connect(delegate, &OutcomeDelegate::folderToggled, this, [this](const QModelIndex& index) { model_->toggleFolder(index.row()); });
@@ -144,6 +147,13 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     });
     connect(list_, &QWidget::customContextMenuRequested, this, [this](const QPoint& at) {
         QMenu menu(this);
+        const QModelIndex current = list_->currentIndex().siblingAtColumn(OutcomeModel::NameColumn);
+        if (current.isValid() && model_->flags(current).testFlag(Qt::ItemIsEditable)) {
+            menu.addAction(tr("Type another name…\tF2"), this, &OutcomeSide::typeName);
+            if (const ItemId id = model_->itemAt(current.row()); id != no_item && bench_.isTyped(id))
+                menu.addAction(tr("Its name by the steps again"), this, [this, id] { bench_.typeName(id, {}); });
+            menu.addSeparator();
+        }
         menu.addAction(tr("Skip"), this, [this] { decideSelected(Decision::skip); });
         menu.addAction(tr("Overwrite, the old one to the Safe"), this, [this] { decideSelected(Decision::overwrite); });
         menu.addAction(tr("Rename the incoming one"), this, [this] { decideSelected(Decision::rename); });
@@ -244,6 +254,13 @@ std::vector<ItemId> OutcomeSide::selectedItems() const {
         if (item != no_item && std::find(items.begin(), items.end(), item) == items.end()) items.push_back(item);
     }
     return items;
+}
+
+bool OutcomeSide::listHasFocus() const { return list_->hasFocus(); }
+
+void OutcomeSide::typeName() {
+    const QModelIndex name = list_->currentIndex().siblingAtColumn(OutcomeModel::NameColumn);
+    if (name.isValid() && model_->flags(name).testFlag(Qt::ItemIsEditable)) list_->edit(name);
 }
 
 void OutcomeSide::decideSelected(Decision decision) { decide(selectedItems(), decision); }

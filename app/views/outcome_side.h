@@ -32,6 +32,9 @@ public:
     void print();
     void showShare(std::optional<Share> share);
     void decideSelected(tavlo::Decision decision);
+    /// The name of the current row is typed over.
+    void typeName();
+    bool listHasFocus() const;
     void goToNextUndecided();
 
 protected:

@@ -291,4 +291,35 @@ Result<Decisions> decisions_from_json(std::string_view text) {
     });
 }
 
+std::string to_json(const TypedNames& typed) {
+    Json json = Json::array();
+    for (const auto& [path, name] : typed) {
+        Json one;
+        put_bytes(one, "path", path);
+        one["of"] = identity_json(name.of);
+        put_bytes(one, "name", name.name);
+        json.push_back(std::move(one));
+    }
+    return text_of(json);
+}
+
+Result<TypedNames> typed_names_from_json(std::string_view text) {
+    return read_document<TypedNames>([&] {
+        const Json json = parsed(text);
+        if (!json.is_array()) unreadable("wants a list", "typed");
+        TypedNames typed;
+        for (const Json& one : json) {
+            Members members(one);
+            std::string path;
+            TypedName name;
+            members.text("path", path);
+            if (const Json* id = members.find("of")) name.of = identity_from(*id);
+            members.text("name", name.name);
+            members.end();
+            typed.insert_or_assign(std::move(path), std::move(name));
+        }
+        return typed;
+    });
+}
+
 }  // namespace tavlo

@@ -20,6 +20,11 @@ std::string to_json(const Decisions& decisions);
 /// errors  corrupt
 Result<Decisions> decisions_from_json(std::string_view text);
 
+/// Names that were typed for single things, for the same.
+std::string to_json(const TypedNames& typed);
+/// errors  corrupt, refused
+Result<TypedNames> typed_names_from_json(std::string_view text);
+
 /// A policy alone.
 std::string to_json(const Policy& policy);
 Result<Policy> policy_from_json(std::string_view text);

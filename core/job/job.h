@@ -1,5 +1,6 @@
 #pragma once
 
+#include <map>
 #include <optional>
 #include <string>
 #include <vector>
@@ -47,11 +48,20 @@ struct Job {
     bool operator==(const Job&) const = default;
 };
 
-/// A job, and what was decided about pairs of it as they are now.
+/// A name that somebody has typed for one thing, as it was then; of one that has changed since it counts no more.
+struct TypedName {
+    Identity of;
+    std::string name;
+    bool operator==(const TypedName&) const = default;
+};
+using TypedNames = std::map<std::string, TypedName>;  ///< by the thing's path
+
+/// A job, and what was decided about pairs and single things of it as they are now.
 struct Asked {
     Asked(Job wanted = {}, Decisions decided = {}) : job(std::move(wanted)), decisions(std::move(decided)) {}
     Job job;
     Decisions decisions;
+    TypedNames typed{};               ///< ahead of the job's steps
     std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home folder, where the state is kept
 };
 

@@ -55,7 +55,7 @@ struct Given {
 
 }  // namespace
 
-Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t now_ns) {
+Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t now_ns, const TypedNames& typed) {
     auto namer = Namer::make(job.naming, [](const std::string& path) { return read_small_file(path); });
     if (!namer) return failure(namer.error());
     auto kinds = load_kinds();
@@ -73,7 +73,10 @@ Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t n
         auto name = namer->name(entry.name, entry.status.type,
                                 [&](std::string_view fact, std::string_view now) { return facts.find(id, now, n, fact); });
         n += job.naming.count_by;
-        if (name) {
+        const auto by_hand = typed.empty() ? typed.end() : typed.find(batch.source_path(entry));
+        if (by_hand != typed.end() && by_hand->second.of == entry.status.id) {
+            given->names[id].name = by_hand->second.name;
+        } else if (name) {
             given->names[id].name = std::move(*name);
         } else {
             given->names[id].name = entry.name;

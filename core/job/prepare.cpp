@@ -154,7 +154,7 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop) {
     if (asked.job.operation == Operation::rename) {
-        auto given = give_names(asked.job, *batch, now_ns());
+        auto given = give_names(asked.job, *batch, now_ns(), asked.typed);
         if (!given) return failure(given.error());
         auto seen = look_ahead_in_place(disk, wishes_of(asked), std::move(batch), given->wanted, known, stop);
         if (seen) seen->misses = std::move(given->misses);
@@ -170,7 +170,8 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         batch = std::make_shared<const Batch>(std::move(*kept));
     }
     Outlook seen;
-    auto given = asked.job.naming.empty() ? Result<NamesGiven>(NamesGiven{}) : give_names(asked.job, *batch, now_ns());
+    const bool gives_names = !asked.job.naming.empty() || !asked.typed.empty();
+    auto given = gives_names ? give_names(asked.job, *batch, now_ns(), asked.typed) : Result<NamesGiven>(NamesGiven{});
     if (!given) return failure(given.error());
     seen.misses = std::move(given->misses);
     seen.layout =

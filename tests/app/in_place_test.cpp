@@ -122,6 +122,39 @@ TEST_CASE("numbers are shifted and two names traded by a pasted table; what fits
     CHECK(desk.temp.read("desk/scan-002.pdf") == "1");
 }
 
+TEST_CASE("a name is typed over in the outcome, says so, and is taken back by one key", "[window][rename]") {
+    Desk desk;
+    for (const char* file : {"a.pdf", "b.pdf"}) desk.temp.write(std::string("desk/") + file, file);
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/a.pdf"), desk.temp.path("desk/b.pdf")});
+    Naming naming;
+    naming.steps = {Affix{"x-"}};
+    desk.window->bench().setOperation(Operation::rename);
+    desk.window->bench().setNaming(naming);
+    REQUIRE(desk.driver->settle());
+    desk.driver->clickRow("outcomeList", desk.rowOf(QStringLiteral("x-b.pdf")));
+    QTest::keyClick(desk.driver->find<QWidget>("outcomeList"), Qt::Key_F2);
+    auto* editor = qobject_cast<QLineEdit*>(QApplication::focusWidget());
+    REQUIRE(editor != nullptr);
+    CHECK(editor->text() == QStringLiteral("x-b.pdf"));
+    editor->setText(QStringLiteral("a.pdf"));  // which a.pdf gives up
+    QTest::keyClick(editor, Qt::Key_Return);
+    REQUIRE(WindowDriver::wait([&] { return desk.window->bench().history().count() > 1; }));
+    REQUIRE(desk.driver->settle());
+    const int row = desk.rowOf(QStringLiteral("a.pdf"));
+    REQUIRE(row >= 0);
+    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() == QStringLiteral("typed by hand"));
+    desk.window->bench().history().undo();
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.rowOf(QStringLiteral("x-b.pdf")) >= 0);
+    desk.window->bench().history().redo();
+    REQUIRE(desk.driver->settle());
+    desk.driver->click("start");
+    (void)desk.finished();
+    CHECK(desk.temp.read("desk/a.pdf") == "b.pdf");
+    CHECK(desk.temp.read("desk/x-a.pdf") == "a.pdf");
+}
+
 TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     Desk desk;
     desk.temp.write("desk/a.pdf", "a");

@@ -202,8 +202,12 @@ TEST_CASE("the rule of one's own comes out as it went in, and an instruction as 
     asked.job.policy.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
     const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, 10};
     asked.decisions.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
+    asked.typed["/from/\xfe"] = {{1, 2, 3, 4}, "typed \xfd"};
+    asked.job.shelf = Shelf::trash;
+    asked.job.what.folders_larger = "4K";
     const auto read = instruction_from_text(to_text(asked), "there");
     REQUIRE(read);
+    CHECK(read->typed == asked.typed);
     CHECK(read->job == asked.job);
     CHECK(read->own == back);
     CHECK(rule_of(read->job.policy) == CollisionRule::own);
@@ -217,6 +221,8 @@ TEST_CASE("the rule of one's own comes out as it went in, and an instruction as 
     newer.replace(newer.find("instruction 2"), 13, "instruction 9");
     CHECK_FALSE(instruction_from_text(newer, "there"));
     CHECK_FALSE(instruction_from_text("no JSON", "there"));
+    const std::string text = to_text(asked);  // as it was before names could be typed
+    CHECK(instruction_from_text(text.substr(0, text.rfind('\n', text.size() - 2) + 1), "there").has_value());
 }
 
 TEST_CASE("a pattern shows what it makes, or why it makes nothing", "[rules]") {
