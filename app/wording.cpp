@@ -78,7 +78,7 @@ QString result_words(Outcome outcome, Operation operation) {
         case Outcome::merged: return Wording::tr("merged");
         case Outcome::undecided: return Wording::tr("undecided");
         case Outcome::failed: return Wording::tr("failed");
-        case Outcome::removed: return Wording::tr("taken away");
+        case Outcome::removed: return operation == Operation::remove ? Wording::tr("removed") : Wording::tr("taken away");
         case Outcome::restored: return Wording::tr("put back");
     }
     return {};

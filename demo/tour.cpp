@@ -166,7 +166,27 @@ private:
         driver_.settle();
         take("removal-trash");
         window_.bench().setShelf(tavlo::Shelf::safe);
+        driver_.settle();
+        driver_.click("start");
+        driver_.settle();
+        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/permit-0411-night-berth.pdf"});
+        window_.bench().setOperation(tavlo::Operation::rename);
+        tavlo::Naming naming;
+        naming.steps = {tavlo::LetterCase{tavlo::LetterCase::To::upper}};
+        window_.bench().setNaming(naming);
+        driver_.settle();
+        driver_.click("start");
+        driver_.settle();
+        driver_.click("placeReceipts");
+        QTest::qWait(500);
+        take("receipt-names");
+        auto* receipts = driver_.find<QListView>("receipts");
+        receipts->setCurrentIndex(receipts->model()->index(1, 0));
+        QTest::qWait(500);
+        take("receipt-removal");
+        driver_.click("placeBench");
         window_.bench().setOperation(tavlo::Operation::copy);
+        window_.bench().setNaming({});
         window_.bench().replacePicks({});
         driver_.settle();
     }

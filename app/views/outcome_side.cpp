@@ -174,7 +174,8 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
                 QMetaObject::invokeMethod(
                     this,
                     [this, place, found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
-                     problem = held ? QString() : shown(describe(held.error()))] {
+                     // one that a run has moved away is looked for no more
+                     problem = held || held.error().fault == Fault::not_found ? QString() : shown(describe(held.error()))] {
                         if (!problem.isEmpty()) emit said(problem);
                         model_->setExisting(place, found);
                     },
@@ -428,6 +429,6 @@ void OutcomeSide::refresh() {
     else if (in_place)
         empty_->setText(bench_.pickedCount() == 0 ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
     else
-        empty_->setText(view.outcome->destination->exists ? tr("This folder is empty.")
+        empty_->setText(!view.outcome->destination || view.outcome->destination->exists ? tr("This folder is empty.")
                                                           : tr("This folder is not there yet; the run will make it."));
 }

@@ -222,6 +222,24 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
     CHECK(desk.temp.read("data/Trash/files/old/deep/a") == "a");
 }
 
+TEST_CASE("what is to be done is changed while the last outcome is still on view", "[window][remove]") {
+    Desk desk;
+    desk.temp.write("desk/a", "a");
+    desk.open();
+    for (const Operation operation : {Operation::remove, Operation::copy, Operation::rename, Operation::move, Operation::remove}) {
+        desk.window->bench().setOperation(operation);
+        desk.window->bench().replacePicks(operation == Operation::copy ? std::vector<std::string>{} : std::vector{desk.temp.path("desk/a")});
+        CHECK(desk.sentence().endsWith(QLatin1Char('.')));
+        REQUIRE(desk.driver->settle());
+    }
+    desk.driver->click("start");  // nothing is left in the folder then
+    (void)desk.finished();
+    REQUIRE(desk.driver->settle());
+    for (const Operation operation : {Operation::rename, Operation::copy, Operation::remove}) desk.window->bench().setOperation(operation);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.window->outcome().model().rowCount() == 0);
+}
+
 TEST_CASE("the folder that Tavlo's records lie in is not removed: it is said, and the start is held back", "[window][remove]") {
     Desk desk;
     desk.temp.write("desk/a", "a");
