@@ -26,6 +26,7 @@
 #include "keep/store.h"
 #include "run/empty_safe.h"
 #include "run/run.h"
+#include "run/take_back.h"
 
 // engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
 // promise, paired in one run, the median of several rounds. FOLDER should lie on a file system in memory,
@@ -288,6 +289,10 @@ public:
         std::vector<double> ours;
         std::vector<double> removed;
         std::vector<double> moved;
+        std::vector<double> back;
+        std::vector<double> trashed;
+        std::vector<double> out_of_trash;
+        ::setenv("XDG_DATA_HOME", (place_ / "data").c_str(), 1);
         for (int round = 0; round < rounds; ++round) {
             fs::create_directories(place_ / "in");
             fs::create_directories(place_ / "out");
@@ -313,15 +318,32 @@ public:
             fs::rename(place_ / "again", place_ / "in");
             job.operation = Operation::remove;
             job.naming = {};
-            removed.push_back(seconds([&] { carried_out(job); }));
-            if (const auto store = Store::open(place_ / "state")) check(empty_safe(*make_disk(), **store).has_value(), "empty the Safe");
-            for (const char* folder : {"in", "out", "state"}) fs::remove_all(place_ / folder);
+            for (const Shelf shelf : {Shelf::safe, Shelf::trash}) {
+                job.shelf = shelf;
+                std::string receipt;
+                (shelf == Shelf::safe ? removed : trashed).push_back(seconds([&] { receipt = carried_out(job); }));
+                (shelf == Shelf::safe ? back : out_of_trash).push_back(seconds([&] { undone(receipt); }));
+            }
+            for (const char* folder : {"in", "out", "state", "data"}) fs::remove_all(place_ / folder);
         }
         row(fmt::format("rename {} files, each to the next one's name", files), median(bare), median(ours));
         row(fmt::format("remove {} files, to the Safe", files), median(moved), median(removed));
+        row("  and back", median(moved), median(back));
+        row(fmt::format("remove {} files, to the trash", files), median(moved), median(trashed));
+        row("  and back", median(moved), median(out_of_trash));
     }
 
-    void carried_out(const Job& job) {
+    void undone(const std::string& receipt) {
+        const auto disk = make_disk();
+        const auto store = Store::open(place_ / "state");
+        check(store.has_value(), "state");
+        const auto plan = prepare_undo(*disk, **store, receipt);
+        check(plan.has_value(), "undo");
+        const auto head = carry_out(*disk, **store, *plan, {});
+        check(head && head->totals.of(Outcome::restored) == head->totals.items, "undo");
+    }
+
+    std::string carried_out(const Job& job) {
         const auto disk = make_disk();
         const auto store = Store::open(place_ / "state");
         check(store.has_value(), "state");
@@ -331,6 +353,7 @@ public:
         check(outlook && outlook->refusals.empty(), "prepare");
         const auto head = carry_out(*disk, **store, *outlook->plan, {});
         check(head && head->totals.of(Outcome::failed) + head->totals.of(Outcome::undecided) == 0, "run");
+        return head->id;
     }
 
     void large_copy(std::uint64_t bytes) {

@@ -200,6 +200,8 @@ void OutcomeModel::rebuild() {
 }
 
 void OutcomeModel::addFolder(FolderId folder, int depth) {
+    const bool in_place = plan_->standing.has_value();
+    rows_.reserve(rows_.size() + tree_->folders[folder].size() * (in_place ? 2 : 1));
     for (OutcomeNode node : tree_->folders[folder]) {
         if (node.item == no_item) {
             addExisting(*node.held, tree_->standing().path(folder), depth, false);

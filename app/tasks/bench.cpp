@@ -500,8 +500,11 @@ void Bench::changed(bool gather_again) {
             known->shown_wishes = wishes_of(asked);
             send(view, last);
         };
-        auto outlook = in_same_places ? Result<Outlook>(plan_again(asked, *known->outlook, known->contents))
-                                      : look_ahead(*known->disk, asked, known->batch, known->contents, stop);
+        const bool in_same_folders =
+            known->outlook && known->planned_batch == known->batch && differs_in_names_alone(known->planned, wanted);
+        auto outlook = in_same_places    ? Result<Outlook>(plan_again(asked, *known->outlook, known->contents))
+                       : in_same_folders ? name_again(asked, *known->outlook, known->contents)
+                                         : look_ahead(*known->disk, asked, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
         if (job.operation == Operation::remove)
             if (auto there = survey_in_place(*known->disk, *outlook->batch, *outlook->layout, stop))

@@ -200,6 +200,21 @@ Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layou
     return survey(disk, std::move(roots), layout.as_it_stands(), std::move(stop), matters);
 }
 
+bool differs_in_names_alone(const Job& one, const Job& other) {
+    return one.operation == Operation::rename && other.operation == Operation::rename && one.what == other.what &&
+           one.structure == other.structure;
+}
+
+Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
+    auto given = give_names(asked.job, *before.batch, now_ns(), asked.typed);
+    if (!given) return failure(given.error());
+    Outlook seen = before;
+    seen.misses = std::move(given->misses);
+    seen.layout = std::make_shared<const Layout>(lay_out_in_place(*before.batch, given->wanted));
+    seen.plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *seen.layout, *before.survey, known));
+    return seen;
+}
+
 Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
                                     const KnownContents& known, std::stop_token stop) {
     Outlook seen;

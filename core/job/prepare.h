@@ -41,6 +41,12 @@ Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layou
 /// asked  for the same places as it was for `before` (same_places())
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 
+/// The same where only the steps of new names, or the names that were typed, have changed, and things stay where they are.
+/// errors  as Namer::make()
+Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known);
+/// A job that differs from another in these alone.
+bool differs_in_names_alone(const Job& one, const Job& other);
+
 /// Reads the pairs that a plan could not judge by size and date, and learns whether they are the same.
 /// memory    what was found out before, and where what is found out goes; may be null
 /// compared  called after each pair, with the number done

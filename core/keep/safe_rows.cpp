@@ -113,6 +113,31 @@ void SafeRows::drop(const std::vector<std::string>& ids) {
     if (!ids.empty() && database_.execAndGet("select not exists(select 1 from safe)").getInt() != 0) database_.exec("delete from shared");
 }
 
+namespace {
+
+/// An entry of a row; `text` gives what it shares with others, by column.
+template <class Text>
+SafeEntry entry_of(SQLite::Statement& query, Text text) {
+    SafeEntry entry;
+    entry.receipt = text(0);
+    const std::string number = query.getColumn(1).getString();
+    entry.id = entry.receipt + "." + number;
+    const std::string name = bytes_of(query.getColumn(3));
+    entry.original = join(text(2), name);
+    const std::string slot = query.getColumn(5).isNull() ? std::string(slot_in(number)) : bytes_of(query.getColumn(5));
+    const std::string stored_name = query.getColumn(6).isNull() ? name : bytes_of(query.getColumn(6));
+    entry.stored = join(join(text(4), slot), stored_name);
+    entry.type = static_cast<FileType>(query.getColumn(7).getInt());
+    entry.identity = {as_unsigned(query.getColumn(8)), as_unsigned(query.getColumn(9)), as_unsigned(query.getColumn(10)),
+                      query.getColumn(11).getInt64()};
+    entry.set_aside_ns = query.getColumn(12).getInt64();
+    entry.boot = text(13);
+    entry.since_boot_ns = query.getColumn(14).getInt64();
+    return entry;
+}
+
+}  // namespace
+
 void SafeRows::each_where(const std::string& clause, const std::function<void(SQLite::Statement&)>& bind,
                           const std::function<void(SafeEntry&&)>& take) {
     SQLite::Statement query(
@@ -122,39 +147,24 @@ void SafeRows::each_where(const std::string& clause, const std::function<void(SQ
             clause);
     bind(query);
     Shared shared(database_);
-    while (query.executeStep()) {
-        SafeEntry entry;
-        entry.receipt = shared.text(query.getColumn(0).getInt64());
-        const std::string number = query.getColumn(1).getString();
-        entry.id = entry.receipt + "." + number;
-        const std::string name = bytes_of(query.getColumn(3));
-        entry.original = join(shared.text(query.getColumn(2).getInt64()), name);
-        const std::string slot = query.getColumn(5).isNull() ? std::string(slot_in(number)) : bytes_of(query.getColumn(5));
-        const std::string stored_name = query.getColumn(6).isNull() ? name : bytes_of(query.getColumn(6));
-        entry.stored = join(join(shared.text(query.getColumn(4).getInt64()), slot), stored_name);
-        entry.type = static_cast<FileType>(query.getColumn(7).getInt());
-        entry.identity = {as_unsigned(query.getColumn(8)), as_unsigned(query.getColumn(9)), as_unsigned(query.getColumn(10)),
-                          query.getColumn(11).getInt64()};
-        entry.set_aside_ns = query.getColumn(12).getInt64();
-        entry.boot = shared.text(query.getColumn(13).getInt64());
-        entry.since_boot_ns = query.getColumn(14).getInt64();
-        take(std::move(entry));
-    }
+    while (query.executeStep()) take(entry_of(query, [&](int column) { return shared.text(query.getColumn(column).getInt64()); }));
 }
 
+/// An undo asks for a million of them, one after the other: so the question is put together once.
 std::optional<SafeEntry> SafeRows::find(const std::string& id) {
-    const SQLite::Transaction reading(database_);
+    if (!one_)
+        one_ = std::make_unique<SQLite::Statement>(
+            database_,
+            "select of_run.bytes, number, at.bytes, name, on_shelf.bytes, slot, stored_name, type, device, inode, size, modified, "
+            "set_aside, "
+            "since.bytes, since_boot from safe join shared of_run on of_run.id=receipt join shared at on at.id=folder "
+            "join shared on_shelf on on_shelf.id=shelf join shared since on since.id=boot where of_run.bytes=? and number=?");
     const auto [of, number] = parts_of(id);
-    const auto receipt = Shared(database_).number_if_known(of);
-    if (!receipt) return std::nullopt;
+    bind_bytes(*one_, 1, of);
+    one_->bind(2, number);
     std::optional<SafeEntry> found;
-    each_where(
-        "where receipt=? and number=?",
-        [&, &number = number](SQLite::Statement& query) {
-            query.bind(1, *receipt);
-            query.bind(2, number);
-        },
-        [&](SafeEntry&& entry) { found = std::move(entry); });
+    if (one_->executeStep()) found = entry_of(*one_, [&](int column) { return bytes_of(one_->getColumn(column)); });
+    one_->reset();
     return found;
 }
 

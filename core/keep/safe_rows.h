@@ -5,6 +5,7 @@
 #include <SQLiteCpp/SQLiteCpp.h>
 
 #include <functional>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
@@ -38,6 +39,7 @@ private:
                     const std::function<void(SafeEntry&&)>& take);
 
     SQLite::Database& database_;
+    std::unique_ptr<SQLite::Statement> one_;  ///< find()'s
 };
 
 }  // namespace tavlo

@@ -54,6 +54,10 @@ std::string kept_name(const std::string& name, unsigned number) {
 
 std::string note_name(const std::string& kept) { return kept + ".trashinfo"; }
 
+std::string date_of(std::int64_t ns) {
+    return fmt::format("{:%Y-%m-%dT%H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000)));
+}
+
 bool is_missing(const Result<Status>& status) { return !status && status.error().fault == Fault::not_found; }
 
 /// Makes a folder and those above it, private, where they are missing.
@@ -133,7 +137,7 @@ std::uint64_t size_on_disk(FileSystem& disk, const Handle& in, const std::string
 }  // namespace
 
 Trash::Trash(FileSystem& disk, std::string receipt, std::int64_t started_ns)
-    : disk_(disk), receipt_(std::move(receipt)), started_ns_(started_ns), parts_(first_part) {}
+    : disk_(disk), receipt_(std::move(receipt)), date_(date_of(started_ns)), parts_(first_part) {}
 
 std::string Trash::part() { return part_name(receipt_, parts_++); }
 
@@ -195,6 +199,8 @@ Result<Trash::Can*> Trash::can_for(const Handle& folder) {
 
 /// The trash whose files these are, which something was put into or comes out of.
 Result<Trash::Can*> Trash::can_of(const Handle& files) {
+    for (const auto& [place, can] : cans_)
+        if (can->files.get() == &files) return can.get();
     const auto status = disk_.status(files);
     if (!status) return failure(status.error());
     for (const auto& [place, can] : cans_)
@@ -261,8 +267,7 @@ Result<Slot> Trash::slot_for(const Handle& folder, const std::string& name, File
 
 std::string Trash::note_for(const Can& can, const std::string& original) const {
     const std::string path = can.top.empty() ? original : original.substr(can.top == "/" ? 1 : can.top.size() + 1);
-    const auto date = fmt::localtime(static_cast<std::time_t>(started_ns_ / 1'000'000'000));
-    return fmt::format("[Trash Info]\nPath={}\nDeletionDate={:%Y-%m-%dT%H:%M:%S}\n", escaped(path), date);
+    return fmt::format("[Trash Info]\nPath={}\nDeletionDate={}\n", escaped(path), date_);
 }
 
 /// errors   name_taken: there is such a note, which may be of somebody else's thing
@@ -271,7 +276,6 @@ Result<void> Trash::write_note(const Can& can, const std::string& kept, const st
     if (!staged) return failure(staged.error());
     const std::string text = note_for(can, original);
     if (auto written = disk_.write_at(*staged, 0, std::as_bytes(std::span(text))); !written) return written;
-    if (auto private_mode = disk_.set_mode(staged->file(), 0600); !private_mode) return private_mode;
     if (!can.syncs_whole)
         if (auto synced = disk_.sync(staged->file()); !synced) return synced;
     auto named = disk_.take_free_name(*staged, *can.info, note_name(kept));

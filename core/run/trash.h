@@ -69,7 +69,7 @@ private:
 
     FileSystem& disk_;
     std::string receipt_;
-    std::int64_t started_ns_;
+    std::string date_;  ///< of its notes
     std::uint64_t parts_;
     std::map<Mounted, std::unique_ptr<Can>> cans_{};  ///< by where the things lie
 };
