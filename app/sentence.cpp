@@ -115,6 +115,7 @@ QString transfer_sentence(const Job& job, const InHand& batch) {
     text += Sentence::tr(" into %1").arg(short_path(job.into));
     if (batch.has_folders || batch.from.size() > 1 || job.structure != Structure{})
         text += Sentence::tr(", %1").arg(structure_words(job.structure));
+    if (!batch.as.isEmpty()) text += Sentence::tr(", as %1").arg(batch.as);
     if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
     if (!copies && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));

@@ -23,6 +23,7 @@ struct InHand {
     std::size_t items = 0;
     std::vector<std::string> from{};  ///< the folders that the sources lie in
     bool has_folders = false;
+    QString as{};  ///< of a single file that goes under a name that was typed: that name
 };
 
 /// "Copy 12 items from Inbox into Archive / 2031, keeping subfolders; where a name is taken, ask me."

@@ -422,7 +422,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="391" />
+        <location filename="../views/instruction_line.cpp" line="395" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -430,7 +430,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="453" />
+        <location filename="../views/instruction_line.cpp" line="459" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -438,7 +438,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="454" />
+        <location filename="../views/instruction_line.cpp" line="460" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -446,7 +446,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="460" />
+        <location filename="../views/instruction_line.cpp" line="466" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -454,7 +454,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="452" />
+        <location filename="../views/instruction_line.cpp" line="458" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -576,7 +576,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="183" />
+        <location filename="../views/main_window.cpp" line="184" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -598,7 +598,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="439" />
+        <location filename="../models/outcome_model.cpp" line="441" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -606,7 +606,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="446" />
+        <location filename="../models/outcome_model.cpp" line="448" />
         <source>with %Ln files, %1</source>
         <translation>
             <numerusform>with %Ln file, %1</numerusform>
@@ -617,7 +617,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="375" />
+        <location filename="../views/outcome_side.cpp" line="386" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -625,7 +625,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="387" />
+        <location filename="../views/outcome_side.cpp" line="398" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -633,7 +633,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="403" />
+        <location filename="../views/outcome_side.cpp" line="414" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -641,7 +641,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="405" />
+        <location filename="../views/outcome_side.cpp" line="416" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -649,7 +649,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="406" />
+        <location filename="../views/outcome_side.cpp" line="417" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -657,7 +657,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="407" />
+        <location filename="../views/outcome_side.cpp" line="418" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -665,7 +665,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="408" />
+        <location filename="../views/outcome_side.cpp" line="419" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -673,7 +673,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="412" />
+        <location filename="../views/outcome_side.cpp" line="423" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -681,7 +681,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="414" />
+        <location filename="../views/outcome_side.cpp" line="425" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -689,7 +689,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="416" />
+        <location filename="../views/outcome_side.cpp" line="427" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -697,7 +697,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="420" />
+        <location filename="../views/outcome_side.cpp" line="431" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>

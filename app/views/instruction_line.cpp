@@ -121,7 +121,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     open(operation_, operation_menu_, &InstructionLine::fillOperationMenu);
     open(shelf_, shelf_menu_, &InstructionLine::fillShelfMenu);
     open(items_, items_menu_, &InstructionLine::fillItemsMenu);
-    connect(names_, &Phrase::clicked, this, &InstructionLine::namesRequested);
+    connect(names_, &Phrase::clicked, this, [this] { is_one_file_ ? emit oneNameRequested() : emit namesRequested(); });
     open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
     open(shape_, shape_menu_, &InstructionLine::fillShapeMenu);
     open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
@@ -347,6 +347,10 @@ void InstructionLine::refresh() {
     in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
     items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
+    is_one_file_ = plan && fresh && goes_elsewhere(job) && job.naming.empty() && items == 1 && !plan->items.empty() &&
+                   plan->entry(plan->items.back()).status.type != FileType::folder;
+    if (is_one_file_ && bench_.isTyped(static_cast<ItemId>(plan->items.size() - 1)))
+        in_hand_.as = shown(plan->final_name(plan->items.back()));
     stop_->setText(tr("."));
     for (QLabel* comma : {comma_, second_comma_, third_comma_, before_shelf_}) comma->setText(tr(", "));
     goes_elsewhere(job) ? refreshTransfer() : refreshInPlace();
@@ -395,13 +399,14 @@ void InstructionLine::refreshTransfer() {
         tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
            "cannot keep it. Change to: such a file stays."));
     losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
-    before_names_->setText(tr(", with new names: "));
-    names_->setText(naming_words(job.naming));
+    before_names_->setText(is_one_file_ ? tr(", as ") : tr(", with new names: "));
+    names_->setText(is_one_file_ ? shown(plan->final_name(plan->items.back())) : naming_words(job.naming));
+    names_->setToolTip(is_one_file_ ? tr("Type another name for it") : QString());
     showRule();
     setShown({into_, destination_}, true);
     setShown({comma_, shape_}, has_shape);
     setShown({second_comma_, clearing_}, job.clearing != Clearing::none);
-    setShown({before_names_, names_}, !job.naming.empty());
+    setShown({before_names_, names_}, is_one_file_ || !job.naming.empty());
     setShown({third_comma_, losing_}, !copies && job.may_lose);
     setShown({before_shelf_, shelf_}, false);
 }
@@ -417,6 +422,7 @@ void InstructionLine::refreshInPlace() {
                     : removes              ? tr("folders with all that is in them")
                                            : tr("folders themselves"));
     before_names_->setText(job.structure.contents ? tr(", new names: ") : tr(" new names: "));
+    names_->setToolTip(QString());
     names_->setText(job.naming.empty() ? tr("steps to be chosen") : naming_words(job.naming));
     names_->setWaiting(job.naming.empty());
     shelf_->setText(shelf_words(job.shelf));

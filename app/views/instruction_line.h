@@ -30,6 +30,7 @@ signals:
     void folderRequested(const std::string& path);  ///< one of the source folders, to be looked at
     void batchRequested();                          ///< the batch as a list
     void namesRequested();                          ///< the steps that make new names
+    void oneNameRequested();                        ///< another name for the one file in hand
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
@@ -88,4 +89,5 @@ private:
     DestinationPanel* panel_;
     InHand in_hand_;
     bool without_waiting_ = false;
+    bool is_one_file_ = false;  ///< that is copied or moved: the sentence says under which name
 };

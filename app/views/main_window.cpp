@@ -105,6 +105,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
     connect(instruction_, &InstructionLine::startRequested, this, &MainWindow::start);
     connect(instruction_, &InstructionLine::namesRequested, names_, &NameStepsPanel::begin);
+    connect(instruction_, &InstructionLine::oneNameRequested, outcome_, &OutcomeSide::typeOnlyName);
     connect(names_, &NameStepsPanel::said, run_line_, &RunLine::say);
     connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);

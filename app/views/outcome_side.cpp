@@ -264,6 +264,16 @@ void OutcomeSide::typeName() {
     if (name.isValid() && model_->flags(name).testFlag(Qt::ItemIsEditable)) list_->edit(name);
 }
 
+void OutcomeSide::typeOnlyName() {
+    if (!bench_.plan() || bench_.plan()->items.empty()) return;
+    if (in_hand_->isChecked()) as_destination_->setChecked(true);
+    const int row = model_->rowOfItem(static_cast<ItemId>(bench_.plan()->items.size() - 1));
+    if (row < 0) return;
+    list_->setCurrentIndex(model_->index(row, OutcomeModel::NameColumn));
+    list_->scrollTo(list_->currentIndex());
+    typeName();
+}
+
 void OutcomeSide::decideSelected(Decision decision) { decide(selectedItems(), decision); }
 
 void OutcomeSide::decide(const std::vector<ItemId>& items, Decision decision) {
@@ -429,6 +439,7 @@ void OutcomeSide::refresh() {
     else if (in_place)
         empty_->setText(bench_.pickedCount() == 0 ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
     else
-        empty_->setText(!view.outcome->destination || view.outcome->destination->exists ? tr("This folder is empty.")
-                                                          : tr("This folder is not there yet; the run will make it."));
+        empty_->setText(!view.outcome->destination || view.outcome->destination->exists
+                            ? tr("This folder is empty.")
+                            : tr("This folder is not there yet; the run will make it."));
 }

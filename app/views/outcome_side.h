@@ -34,6 +34,8 @@ public:
     void decideSelected(tavlo::Decision decision);
     /// The name of the current row is typed over.
     void typeName();
+    /// That of the only item.
+    void typeOnlyName();
     bool listHasFocus() const;
     void goToNextUndecided();
 

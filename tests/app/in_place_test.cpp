@@ -7,6 +7,7 @@
 #include <filesystem>
 #include <optional>
 
+#include "keep/store.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "support/environment.h"
@@ -155,6 +156,28 @@ TEST_CASE("a name is typed over in the outcome, says so, and is taken back by on
     CHECK(desk.temp.read("desk/x-a.pdf") == "a.pdf");
 }
 
+TEST_CASE("one file is copied under another name: the sentence says which, and so does the receipt", "[window][rename]") {
+    Desk desk;
+    desk.temp.write("desk/a.pdf", "a");
+    desk.temp.folder("to");
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/a.pdf")});
+    desk.window->bench().setDestination(desk.temp.path("to"));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.sentence().contains(QStringLiteral(", as a.pdf; where")));
+    desk.driver->click("phraseNames");
+    auto* editor = qobject_cast<QLineEdit*>(QApplication::focusWidget());
+    REQUIRE(editor != nullptr);
+    editor->setText(QStringLiteral("b.pdf"));
+    QTest::keyClick(editor, Qt::Key_Return);
+    REQUIRE(WindowDriver::wait([&] { return desk.sentence().contains(QStringLiteral(", as b.pdf; where")); }));
+    REQUIRE(desk.driver->settle());
+    desk.driver->click("start");
+    const std::string id = desk.finished();
+    CHECK(desk.temp.read("to/b.pdf") == "a");
+    CHECK((*Store::open(desk.temp.path("state")))->receipt(id)->sentence.find(", as b.pdf;") != std::string::npos);
+}
+
 TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     Desk desk;
     desk.temp.write("desk/a.pdf", "a");
@@ -228,7 +251,8 @@ TEST_CASE("what is to be done is changed while the last outcome is still on view
     desk.open();
     for (const Operation operation : {Operation::remove, Operation::copy, Operation::rename, Operation::move, Operation::remove}) {
         desk.window->bench().setOperation(operation);
-        desk.window->bench().replacePicks(operation == Operation::copy ? std::vector<std::string>{} : std::vector{desk.temp.path("desk/a")});
+        desk.window->bench().replacePicks(operation == Operation::copy ? std::vector<std::string>{}
+                                                                       : std::vector{desk.temp.path("desk/a")});
         CHECK(desk.sentence().endsWith(QLatin1Char('.')));
         REQUIRE(desk.driver->settle());
     }
