@@ -3,9 +3,9 @@
 #include <algorithm>
 #include <set>
 #include <unordered_map>
-#include <unordered_set>
 
 #include "files/path.h"
+#include "run/places_named_twice.h"
 
 namespace tavlo {
 
@@ -32,25 +32,6 @@ Role role_of(Action action) {
     }
     return Role::arrives;
 }
-
-/// Places by a hash of them: of a million nearly all are named once, and no more than that has to be known of those.
-class PlacesNamedTwice {
-public:
-    void add(const std::string& path) { hashes_.push_back(std::hash<std::string>{}(path)); }
-    /// Once all are there.
-    void settle() {
-        std::sort(hashes_.begin(), hashes_.end());
-        for (std::size_t at = 1; at < hashes_.size(); ++at)
-            if (hashes_[at] == hashes_[at - 1]) twice_.insert(hashes_[at]);
-        hashes_ = {};
-    }
-    /// Two that share a hash count as well: then more is kept in mind than has to be.
-    bool contain(const std::string& path) const { return !twice_.empty() && twice_.contains(std::hash<std::string>{}(path)); }
-
-private:
-    std::vector<std::size_t> hashes_;
-    std::unordered_set<std::size_t> twice_;
-};
 
 class UndoPlanner {
 public:
@@ -177,11 +158,7 @@ private:
         return item.role == Role::makes_room || (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
     }
 
-    struct Standing {
-        Status status;
-        std::string points_at{};
-    };
-
+    using Standing = UndoBasis::Seen;
     /// What holds a place once the items planned so far are through; nullopt: nothing.
     std::optional<Standing> at(const std::string& path) {
         if (const auto expected = expected_.find(path); expected != expected_.end()) return expected->second;
