@@ -204,6 +204,7 @@ Result<Volume> volume_of(int open, const std::string& path) {
             if (magic != magic_fuse && ::ioctl(open, FS_IOC_GETFLAGS, &flags) == 0) volume.folds_case = (flags & FS_CASEFOLD_FL) != 0;
         }
     }
+    volume.may_fold_case = volume.folds_case || !volume.syncs_whole;  // kinds that are known to be sound are known in this too
     // FAT's f_namelen counts code units times the longest encoding of one
     volume.max_name_bytes = std::min<std::size_t>(volume.max_name_bytes, volume.forbidden_in_names.empty() ? 255 : 765);
     return volume;

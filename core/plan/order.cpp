@@ -7,6 +7,8 @@ namespace tavlo {
 
 Rename stays_in_nobodys_way(std::uint32_t which) { return {"-" + std::to_string(which), "=" + std::to_string(which)}; }
 
+Rename by_a_hidden_name(std::string place) { return {place, place}; }
+
 Ordered order(std::span<const Rename> wanted) {
     std::unordered_map<std::string_view, std::uint32_t> leaves;
     for (std::uint32_t which = 0; which < wanted.size(); ++which) leaves.emplace(wanted[which].leaves, which);

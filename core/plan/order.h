@@ -17,6 +17,9 @@ struct Rename {
 /// For what gives nothing up and takes nothing: two names that nobody has.
 Rename stays_in_nobodys_way(std::uint32_t which);
 
+/// For what takes a name that may be held by itself, as one that differs in case alone: it waits under a hidden one in between.
+Rename by_a_hidden_name(std::string place);
+
 /// In which order they can be done one by one, so that each finds the name free that it takes.
 struct Ordered {
     struct Step {

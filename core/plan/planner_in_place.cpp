@@ -1,5 +1,6 @@
 #include <algorithm>
 
+#include "files/path.h"
 #include "names/names.h"
 #include "plan/planner.h"
 
@@ -88,12 +89,23 @@ void Planner::settle_steps() {
     std::erase_if(misjudged_, [&](std::uint32_t at) { return arrives(plan_.items[first_arrival_ + at].outcome); });
     std::vector<Rename> renames;
     renames.reserve(plan_.items.size());
+    std::unordered_set<std::string> given_up;
+    std::vector<ItemId> in_case_alone;
     for (ItemId id = 0; id < plan_.items.size(); ++id) {
         const Item& item = plan_.items[id];
-        const bool takes_name = arrives(item.outcome);
-        renames.push_back(takes_name ? Rename{key(item.folder, plan_.entry(item).name), key(item.folder, plan_.final_name(item))}
-                                     : stays_in_nobodys_way(id));
+        if (!arrives(item.outcome)) {
+            renames.push_back(stays_in_nobodys_way(id));
+            continue;
+        }
+        const std::string& old = plan_.entry(item).name;
+        const std::string& wanted = plan_.final_name(item);
+        renames.push_back({key(item.folder, old), key(item.folder, wanted)});
+        if (volume(item.folder).may_fold_case && old.size() == wanted.size() && folded(old) == folded(wanted)) in_case_alone.push_back(id);
     }
+    if (!in_case_alone.empty())
+        for (const Rename& rename : renames) given_up.insert(rename.leaves);
+    for (const ItemId id : in_case_alone)
+        if (!given_up.contains(renames[id].takes)) renames[id] = by_a_hidden_name(renames[id].leaves);
     plan_.steps = order(renames).steps;
     for (const Ordered::Step& step : plan_.steps)
         if (step.parks) plan_.items[step.which].parks = true;

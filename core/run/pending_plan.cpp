@@ -164,7 +164,10 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (renames_some) {
             const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
             const std::string place = join(folder, name_of(was.source));
-            renames.push_back(takes_name ? Rename{place, join(folder, name_of(was.final_path))} : stays_in_nobodys_way(id));
+            const bool in_case_alone = was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
+            renames.push_back(!takes_name     ? stays_in_nobodys_way(id)
+                              : in_case_alone ? by_a_hidden_name(place)
+                                              : Rename{place, join(folder, name_of(was.final_path))});
             if (was.role == Role::renamed) place_of_folder[was.number] = {was.source, place};
             if (was.role == Role::renamed && was.type == FileType::folder) item.inside = targets.at(was.target, place);
         }

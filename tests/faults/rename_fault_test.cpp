@@ -1,11 +1,14 @@
 #include <catch2/catch.hpp>
 #include <cerrno>
 #include <filesystem>
+#include <set>
 #include <thread>
 
 #include "run/recover.h"
 #include "support/contents.h"
 #include "support/every_call.h"
+#include "support/loop.h"
+#include "support/mounts.h"
 #include "support/renames.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -123,5 +126,52 @@ TEST_CASE("where any call of a rename fails, each thing has its old name or its 
             if (arrives(item.result)) CHECK(std::filesystem::exists(item.place()));
         }));
         if (!reached) CHECK(head.totals.of(Outcome::created) == scene.plan->items.size());
+    }
+}
+
+TEST_CASE("names that differ in case alone change on a file system that folds case, also where the program ends before any call",
+          "[fault][rename][disks]") {
+    TempFolder temp("/dev/shm");
+    REQUIRE(std::system(("truncate -s 64M '" + temp.path("image") + "'").c_str()) == 0);
+    const bool made = std::system(("mkfs.exfat '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
+    const Loop loop(temp.path("image"));
+    NEEDS_THAT(made && loop.attached, "no exFAT can be made here")
+    const Mount disk = Mount::by({"mount.exfat-fuse", loop.name, temp.path("disk")}, temp.path("disk"));
+    NEEDS(disk)
+    const std::vector<std::string> old{"Scan A.PDF", "Scan B.PDF", "Box"};
+    const std::vector<std::string> meant{"scan a.pdf", "scan b.pdf", "box"};
+    const auto names = [&] {
+        std::set<std::string> all;
+        for (const auto& one : std::filesystem::directory_iterator(temp.path("disk/in"))) all.insert(one.path().filename());
+        return all;
+    };
+    const std::set<std::string> before(old.begin(), old.end());
+    const std::set<std::string> after(meant.begin(), meant.end());
+    bool reached = true;
+    for (int nth = 0; reached; nth += 3) {  // each scene takes its time through FUSE
+        CAPTURE(nth);
+        std::filesystem::remove_all(temp.path("disk/in"));
+        std::filesystem::remove_all(temp.path("state"));
+        for (const char* file : {"disk/in/Scan A.PDF", "disk/in/Scan B.PDF", "disk/in/Box/c"}) temp.write(file, file);
+        Job job;
+        job.operation = Operation::rename;
+        for (const auto& name : old) job.what.sources.push_back(temp.path("disk/in/" + name));
+        job.naming.steps = {LetterCase{LetterCase::To::lower}};
+        job.naming.whole_names = true;
+        const auto plan = value(prepare(*make_disk(), job)).plan;
+        CHECK(plan->totals.of(Outcome::created) == 3);
+        Jobs jobs(temp.path("state"));
+        AtCall dying(nth, AtCall::dies);
+        try {
+            (void)carry_out(dying, *jobs.store, *plan, {});
+        } catch (const std::runtime_error&) {
+        }
+        reached = dying.was_reached();
+        CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
+        const auto heads = value(jobs.store->receipts());
+        CHECK(names() == (heads.empty() ? before : after));
+        if (heads.empty()) continue;
+        CHECK(jobs.undo(heads[0].id).of(Outcome::restored) == 3);
+        CHECK(names() == before);
     }
 }
