@@ -99,6 +99,7 @@ void SmallJobs::begin(const Job& job, const QString& sentence, const Looked& loo
                       [this, here = QPointer(this), sentence](const RunEnd& end) {
                           if (!here) return;
                           const bool did_something = end.head && end.head->totals.items > end.head->totals.of(Outcome::failed);
+                          if (end.plan && end.plan->operation != Operation::make) emit gone(end.settled);
                           if (did_something) history_.push(new Done(*this, sentence, end.head->id));
                           tell(sentence, end);
                       });

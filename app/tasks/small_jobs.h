@@ -4,6 +4,7 @@
 #include <QThreadPool>
 #include <deque>
 #include <functional>
+#include <map>
 #include <memory>
 #include <string>
 #include <vector>
@@ -30,6 +31,8 @@ public:
 
 signals:
     void changed(const QString& words, const std::string& receipt);  ///< what was done, or undone
+    /// Names, by folder, that stand there no more.
+    void gone(const std::map<std::string, std::vector<std::string>>& by_folder);
     void problem(const QString& why);
 
 private:

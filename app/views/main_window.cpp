@@ -176,6 +176,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         receipts_->refresh();
         bench_->lookAgain();
     });
+    connect(small_jobs_, &SmallJobs::gone, bench_, &Bench::forget);
     connect(small_jobs_, &SmallJobs::problem, this, [this](const QString& why) {
         run_line_->say(tr("Not done: %1").arg(why));
         gathering_->model().refresh();

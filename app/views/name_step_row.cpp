@@ -74,6 +74,7 @@ NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* 
     row_->setContentsMargins(0, 1, 0, 1);
     row_->setSpacing(6);
     grip_ = new QLabel;
+    grip_->setObjectName(QStringLiteral("stepGrip"));
     grip_->setFixedWidth(30);
     grip_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     grip_->setCursor(Qt::SizeVerCursor);

@@ -6,6 +6,7 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <optional>
+#include <utility>
 
 #include "keep/store.h"
 #include "models/folder_model.h"
@@ -31,6 +32,7 @@ struct Desk {
         window->show();
         REQUIRE(QTest::qWaitForWindowExposed(&*window));
         driver.emplace(*window);
+        QObject::connect(&window->runs(), &Runs::finished, [this](const RunEnd& end) { ended = end.head->id; });
         REQUIRE(driver->settle());
     }
     /// One key, counted.
@@ -42,16 +44,16 @@ struct Desk {
         QTest::qWait(10);
     }
     QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
+    /// The receipt of a run that was started; it may have ended before anybody asks.
     std::string finished() {
-        std::string id;
-        QObject::connect(&window->runs(), &Runs::finished, [&](const RunEnd& end) { id = end.head->id; });
-        REQUIRE(WindowDriver::wait([&] { return !id.empty(); }));
-        return id;
+        REQUIRE(WindowDriver::wait([&] { return !ended.empty(); }));
+        return std::exchange(ended, {});
     }
     QString cell(int row, OutcomeModel::Column column) { return window->outcome().model().index(row, column).data().toString(); }
     int rowOf(const QString& name) const { return driver->rowNamed("outcomeList", name); }
 
     TempFolder temp;
+    std::string ended;
     std::optional<MainWindow> window;
     std::optional<WindowDriver> driver;
     int strokes = 0;
@@ -196,9 +198,33 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     REQUIRE(desk.driver->settle());
     CHECK(name() == "xA.pdf");
     CHECK(desk.sentence().contains(QStringLiteral("capitals, then x in front")));
+    // and by the pointer, at the number of the line that was made first
+    auto* grip = desk.driver->find<QLabel>("stepGrip");
+    QTest::mousePress(grip, Qt::LeftButton, Qt::NoModifier, QPoint(4, 4));
+    const QPointF up(4, 4 - 60);
+    QMouseEvent move(QEvent::MouseMove, up, grip->mapToGlobal(up), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(grip, &move);
+    QTest::mouseRelease(grip, Qt::LeftButton);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.sentence().contains(QStringLiteral("x in front, then capitals")));
     desk.driver->click("stepAway");
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->bench().job().naming.steps.size() == 1);
+}
+
+TEST_CASE("what is put into the trash by Delete leaves the batch too", "[window][remove]") {
+    Desk desk;
+    const Environment trash("XDG_DATA_HOME", desk.temp.path("data"));
+    for (const char* file : {"desk/a", "desk/b"}) desk.temp.write(file, file);
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/a"), desk.temp.path("desk/b")});
+    REQUIRE(desk.driver->settle());
+    desk.driver->clickRow("folderList", desk.driver->rowNamed("folderList", QStringLiteral("a")));
+    desk.stroke(Qt::Key_Delete);
+    REQUIRE(WindowDriver::wait([&] { return desk.temp.has("data/Trash/files/a"); }));
+    REQUIRE(WindowDriver::wait([&] { return desk.window->bench().pickedCount() == 1; }));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.window->bench().view().refusals.empty());
 }
 
 TEST_CASE("what a filter leaves is removed, what stays is said before, and the undo brings it back", "[window][remove]") {
