@@ -2,6 +2,7 @@
 
 #include <memory>
 #include <string>
+#include <vector>
 
 /// A loop device with this image, and what it is called.
 class Loop {
@@ -39,5 +40,5 @@ private:
     std::string at_;
     unsigned long number_before_ = 0;
     std::unique_ptr<Loop> loop_;
-    std::unique_ptr<Loop> takes_its_number_;
+    std::vector<std::unique_ptr<Loop>> take_its_number_;
 };
