@@ -266,7 +266,8 @@ Result<Slot> Trash::slot_for(const Handle& folder, const std::string& name, File
 }
 
 std::string Trash::note_for(const Can& can, const std::string& original) const {
-    const std::string path = can.top.empty() ? original : original.substr(can.top == "/" ? 1 : can.top.size() + 1);
+    const bool is_below = !can.top.empty() && original != can.top && is_within(original, can.top);
+    const std::string path = is_below ? original.substr(can.top == "/" ? 1 : can.top.size() + 1) : original;
     return fmt::format("[Trash Info]\nPath={}\nDeletionDate={}\n", escaped(path), date_);
 }
 
@@ -328,14 +329,18 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
     const auto folder = disk_.open_folder(files);
     const auto can = folder ? can_of(*folder) : Result<Can*>(failure(folder.error()));
     if (!can) return {};
-    const std::string text = note_for(**can, original);
+    // its note has the place with links resolved, as it was when it was written
+    const auto around = disk_.open_folder(std::string(parent_of(original)));
+    const auto real = around ? disk_.real_path(*around) : Result<std::string>(failure(around.error()));
+    const std::string place = real ? join(*real, name_of(original)) : original;
+    const std::string text = note_for(**can, place);
     std::string kept = name;
     for (unsigned number = 2; number < most_names_tried; kept = kept_name(std::string(name_of(original)), number++)) {
         const auto there = disk_.status(*folder, kept);
         const auto note = bytes_of(disk_, *(*can)->info, note_name(kept), most_note_bytes);
         const bool has_no_note = !note && note.error().fault == Fault::not_found;
         if (there && is_expected(*there, expected)) {
-            if (has_no_note) (void)write_note(**can, kept, original);
+            if (has_no_note) (void)write_note(**can, kept, place);
             if (there->type == FileType::folder) (*can)->came.push_back(kept);
             return kept;
         }
