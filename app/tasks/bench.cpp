@@ -323,7 +323,7 @@ void Bench::changed(bool gather_again) {
             for (const Error& refusal : outlook.refusals) view.refusals.push_back(shown(describe(refusal)));
             view.misses.clear();
             for (const Error& miss : outlook.misses) view.misses.push_back(shown(describe(miss)));
-            view.outcome = OutcomeTree::make(outlook.plan, job.operation == Operation::remove ? around : outlook.survey, now_ns());
+            view.outcome = OutcomeTree::make(outlook.plan, outlook.plan->traits().takes_away ? around : outlook.survey, now_ns());
             view.examples = name_examples(job, *outlook.plan, now_ns());
             view.shares = view.outcome->shares;
             view.comparing = !outlook.plan->not_compared.empty();
@@ -352,7 +352,7 @@ void Bench::changed(bool gather_again) {
                        : in_same_folders ? name_again(asked, *known->outlook, known->contents)
                                          : look_ahead(*known->disk, asked, known->batch, known->contents, stop);
         if (!outlook) return sorry(view, outlook.error());
-        if (job.operation == Operation::remove)
+        if (outlook->plan->traits().takes_away)
             if (auto there = survey_in_place(*known->disk, *outlook->batch, *outlook->layout, stop))
                 around = std::make_shared<const Survey>(std::move(*there));
         known->outlook = *outlook;

@@ -87,7 +87,7 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
         if (arrives(item.outcome) && item.inside == no_folder)
             for (FolderId at = item.folder; at != no_folder; at = plan->targets.parent(at)) ++tree->arriving[at];
     }
-    if (plan->operation == Operation::remove) tree->weights = weights_of(*plan);
+    if (plan->traits().takes_away) tree->weights = weights_of(*plan);
     for (const Weight& weight : tree->weights) {
         tree->leaving.files += weight.files;
         tree->leaving.bytes += weight.bytes;

@@ -20,7 +20,7 @@ QString objection(const Outlook& outlook) {
     const Plan& plan = *outlook.plan;
     const auto is_done = [](const Item& item) { return arrives(item.outcome) || item.outcome == Outcome::removed; };
     const bool some_can = std::any_of(plan.items.begin(), plan.items.end(), is_done);
-    const bool all_are_wanted = plan.operation != Operation::remove;
+    const bool all_are_wanted = !plan.traits().takes_away;
     for (const Item& item : plan.items)
         if (item.problem && (all_are_wanted || !some_can)) return shown(describe(*item.problem));
     if (some_can) return {};
@@ -99,7 +99,7 @@ void SmallJobs::begin(const Job& job, const QString& sentence, const Looked& loo
                       [this, here = QPointer(this), sentence](const RunEnd& end) {
                           if (!here) return;
                           const bool did_something = end.head && end.head->totals.items > end.head->totals.of(Outcome::failed);
-                          if (end.plan && end.plan->operation != Operation::make) emit gone(end.settled);
+                          emit gone(end.settled);
                           if (did_something) history_.push(new Done(*this, sentence, end.head->id));
                           tell(sentence, end);
                       });

@@ -38,14 +38,21 @@ QString rule_details(CollisionRule rule) {
     return {};
 }
 
+/// An entry that is ticked where it stands.
+template <class Choose>
+void add_choice(QMenu& menu, const QString& words, bool stands, QObject* whose, Choose choose) {
+    auto* action = menu.addAction(words, whose, choose);
+    action->setCheckable(true);
+    action->setChecked(stands);
+}
+
 }  // namespace
 
 /// What can be done with a batch.
 void InstructionLine::fillOperationMenu() {
     const auto add = [&](const QString& words, Operation operation) {
-        auto* action = operation_menu_.addAction(words, this, [this, operation] { bench_.setOperation(operation); });
-        action->setCheckable(true);
-        action->setChecked(bench_.job().operation == operation);
+        add_choice(operation_menu_, words, bench_.job().operation == operation, this,
+                   [this, operation] { bench_.setOperation(operation); });
     };
     add(tr("&Copy to another folder"), Operation::copy);
     add(tr("&Move to another folder"), Operation::move);
@@ -58,9 +65,7 @@ void InstructionLine::fillOperationMenu() {
 
 void InstructionLine::fillShelfMenu() {
     const auto add = [&](const QString& words, Shelf shelf) {
-        auto* action = shelf_menu_.addAction(words, this, [this, shelf] { bench_.setShelf(shelf); });
-        action->setCheckable(true);
-        action->setChecked(bench_.job().shelf == shelf);
+        add_choice(shelf_menu_, words, bench_.job().shelf == shelf, this, [this, shelf] { bench_.setShelf(shelf); });
     };
     add(tr("To the Safe: out of sight; the undo brings it back, until the Safe is emptied"), Shelf::safe);
     add(tr("To the trash of the desktop: the undo, or any file manager, brings it back, until the trash is emptied"), Shelf::trash);
@@ -71,10 +76,8 @@ void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
     if (bench_.job().operation != Operation::move) return;
     items_menu_.addSeparator();
-    auto* losing = items_menu_.addAction(tr("Move also what would lose its notes or access list there"), this,
-                                         [this](bool on) { bench_.setMayLose(on); });
-    losing->setCheckable(true);
-    losing->setChecked(bench_.job().may_lose);
+    add_choice(items_menu_, tr("Move also what would lose its notes or access list there"), bench_.job().may_lose, this,
+               [this](bool on) { bench_.setMayLose(on); });
 }
 
 void InstructionLine::fillFoldersMenu() {
@@ -91,9 +94,7 @@ void InstructionLine::fillShapeMenu() {
     const Structure now = bench_.job().structure;
     if (!goes_elsewhere(bench_.job())) return fillShapeInPlace();
     const auto add = [&](const QString& words, const Structure& shape) {
-        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setStructure(shape); });
-        action->setCheckable(true);
-        action->setChecked(shape == now);
+        add_choice(shape_menu_, words, shape == now, this, [this, shape] { bench_.setStructure(shape); });
     };
     for (const bool contents : {false, true}) {
         if (contents) shape_menu_.addSeparator();
@@ -114,9 +115,7 @@ void InstructionLine::fillShapeInPlace() {
     const Structure now = bench_.job().structure;
     const bool renames = bench_.job().operation == Operation::rename;
     const auto add = [&](const QString& words, const Structure& shape) {
-        auto* action = shape_menu_.addAction(words, this, [this, shape] { bench_.setStructure(shape); });
-        action->setCheckable(true);
-        action->setChecked(shape == now);
+        add_choice(shape_menu_, words, shape == now, this, [this, shape] { bench_.setStructure(shape); });
     };
     add(renames ? tr("The folders themselves, not what is in them") : tr("The folders, with all that is in them"), {});
     if (!renames) return add(tr("Only what is in them; the folders stay"), {.contents = true});
@@ -136,9 +135,7 @@ void InstructionLine::fillWayMenu() {
         Structure shape = now;
         shape.flatten = false;
         shape.kept_from = from;
-        auto* action = menu->addAction(words, this, [this, shape] { bench_.setStructure(shape); });
-        action->setCheckable(true);
-        action->setChecked(now.kept_from == from);
+        add_choice(*menu, words, now.kept_from == from, this, [this, shape] { bench_.setStructure(shape); });
     };
     add(tr("Are not kept: side by side"), {});
     std::string from = common_folder(folders);
@@ -155,9 +152,7 @@ void InstructionLine::fillWayMenu() {
 
 void InstructionLine::fillClearingMenu(QMenu& menu) {
     const auto add = [&](const QString& words, Clearing clearing) {
-        auto* action = menu.addAction(words, this, [this, clearing] { bench_.setClearing(clearing); });
-        action->setCheckable(true);
-        action->setChecked(bench_.job().clearing == clearing);
+        add_choice(menu, words, bench_.job().clearing == clearing, this, [this, clearing] { bench_.setClearing(clearing); });
     };
     add(tr("Stays"), Clearing::none);
     add(tr("Nothing extra: what is not of the batch goes to the Safe"), Clearing::extra);
@@ -178,9 +173,7 @@ void InstructionLine::fillRuleMenu() {
     const NewNames now = bench_.job().policy.new_names;
     auto* names = rule_menu_.addMenu(tr("New names, where both stay"));
     const auto add = [&](const QString& words, const NewNames& scheme) {
-        auto* action = names->addAction(words, this, [this, scheme] { bench_.setNewNames(scheme); });
-        action->setCheckable(true);
-        action->setChecked(scheme.scheme == now.scheme);
+        add_choice(*names, words, scheme.scheme == now.scheme, this, [this, scheme] { bench_.setNewNames(scheme); });
     };
     add(tr("By number: report-2.pdf"), {});
     add(tr("By date of change: report 2031-05-02.pdf"), {NewNames::Scheme::date, {}});

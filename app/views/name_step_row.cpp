@@ -36,8 +36,9 @@ NameStepRow::Kind kind_of(const NameStep& step) {
     return std::visit(Of{}, step);
 }
 
-NameStep usual(NameStepRow::Kind kind) {
-    using Kind = NameStepRow::Kind;
+}  // namespace
+
+NameStep NameStepRow::usual(Kind kind) {
     switch (kind) {
         case Kind::in_front: return Affix{};
         case Kind::behind: return Affix{{}, true};
@@ -51,8 +52,6 @@ NameStep usual(NameStepRow::Kind kind) {
     }
     return Affix{};
 }
-
-}  // namespace
 
 QString NameStepRow::words(Kind kind) {
     switch (kind) {

@@ -21,6 +21,7 @@ public:
     enum class Kind { in_front, behind, replace, expression, letters, numbers, extension, pattern, table };
     static QString words(Kind kind);  ///< with its letter for a menu
     static constexpr int kind_count = 9;
+    static tavlo::NameStep usual(Kind kind);  ///< as one begins with it
 
     NameStepRow(const tavlo::NameStep& step, const tavlo::Naming& counters, QWidget* parent = nullptr);
     tavlo::NameStep step() const;

@@ -84,10 +84,7 @@ QWidget* NameStepsPanel::buildSteps() {
     for (int at = 0; at < NameStepRow::kind_count; ++at) {
         const auto kind = static_cast<NameStepRow::Kind>(at);
         kinds->addAction(NameStepRow::words(kind), this, [this, kind] {
-            static const NameStep usual[] = {Affix{},      Affix{{}, true}, Replace{},          ReplaceRegex{},
-                                             LetterCase{}, AddToNumbers{1}, Extension{"lower"}, NameAs{"{name}-{n:3}{ext}"},
-                                             NamesFrom{}};
-            add(usual[static_cast<std::size_t>(kind)]);
+            add(NameStepRow::usual(kind));
             stepsChanged();
             rows_.back()->focusFirstField();
         });

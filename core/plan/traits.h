@@ -12,6 +12,7 @@ struct Traits {
     bool removes_emptied_folders = false;  ///< source folders that are empty once it is through go
     bool in_order = false;                 ///< an item may want a name that the one before it gives up: none overtakes another
     bool puts_back = false;                ///< what arrives was there before: it is "restored"
+    bool takes_away = false;               ///< what is in hand leaves, and nothing of it arrives
     bool lends_write = false;              ///< folders of one's own that may not be written are made so, for as long as it works in them
     bool can_be_retried = false;           ///< what failed can be asked for again by itself
 };
@@ -26,7 +27,7 @@ constexpr Traits traits_of(Operation operation) noexcept {
                     .removes_emptied_folders = true,
                     .can_be_retried = true};
         case Operation::undo: return {.in_order = true, .puts_back = true, .lends_write = true};
-        case Operation::remove: return {.comes_from_batch = true};
+        case Operation::remove: return {.comes_from_batch = true, .takes_away = true};
         case Operation::rename: return {.comes_from_batch = true, .in_order = true};
         case Operation::make: return {.comes_from_batch = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};

@@ -26,6 +26,13 @@ Job to_trash(const std::vector<std::string>& sources) {
     return job;
 }
 
+/// A volume that is not the home trash's.
+struct OtherVolume {
+    TempFolder temp;
+    Environment home{"XDG_DATA_HOME", temp.path("data")};
+    Mount volume = Mount::memory(temp.path("volume"));
+};
+
 unsigned mode_of(const std::string& path) {
     struct stat status {};
     return ::lstat(path.c_str(), &status) == 0 ? status.st_mode & 07777U : 0U;
@@ -115,10 +122,9 @@ TEST_CASE("the sizes of folders in the trash are kept up, others' lines left alo
 }
 
 TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administrator has made it", "[trash][remove]") {
-    TempFolder temp;
-    const Environment home("XDG_DATA_HOME", temp.path("data"));
-    const Mount volume = Mount::memory(temp.path("volume"));
-    NEEDS(volume)
+    const OtherVolume other;
+    NEEDS(other.volume)
+    const TempFolder& temp = other.temp;
     Jobs jobs(temp.path("state"));
     const std::string user = std::to_string(::geteuid());
     const bool shared = GENERATE(false, true);
@@ -142,10 +148,9 @@ TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administr
 }
 
 TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used; nor is one inside it that is a link", "[trash][remove]") {
-    TempFolder temp;
-    const Environment home("XDG_DATA_HOME", temp.path("data"));
-    const Mount volume = Mount::memory(temp.path("volume"));
-    NEEDS(volume)
+    const OtherVolume other;
+    NEEDS(other.volume)
+    const TempFolder& temp = other.temp;
     Jobs jobs(temp.path("state"));
     const std::string user = std::to_string(::geteuid());
     switch (GENERATE(0, 1, 2)) {
@@ -163,10 +168,9 @@ TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used; nor is
 }
 
 TEST_CASE("where a volume can have no trash the item fails, in the plan too, and goes to no other volume's", "[trash][remove]") {
-    TempFolder temp;
-    const Environment home("XDG_DATA_HOME", temp.path("data"));
-    const Mount volume = Mount::memory(temp.path("volume"));
-    NEEDS(volume)
+    const OtherVolume other;
+    NEEDS(other.volume)
+    const TempFolder& temp = other.temp;
     Jobs jobs(temp.path("state"));
     temp.write("volume/sub/file", "bytes");
     temp.write("volume/.Trash-" + std::to_string(::geteuid()), "somebody's own file");
