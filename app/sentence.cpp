@@ -3,6 +3,7 @@
 #include <QCoreApplication>
 #include <QStringList>
 
+#include "fact_words.h"
 #include "files/path.h"
 #include "text.h"
 
@@ -16,6 +17,7 @@ struct Sentence {
 
 QString structure_words(const Structure& structure) {
     QString words;
+    if (!structure.sort_into.empty()) return Sentence::tr("in folders by %1").arg(levels_words(structure.sort_into));
     if (structure.flatten) return Sentence::tr("all files in one folder");
     switch (structure.subfolders) {
         case Subfolders::all: words = Sentence::tr("keeping subfolders"); break;
@@ -119,10 +121,24 @@ QString transfer_sentence(const Job& job, const InHand& batch) {
     if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
     if (!copies && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
-    return text + Sentence::tr("; where a name is taken, %1.").arg(rule_words(rule_of(job.policy)));
+    text += Sentence::tr("; where a name is taken, %1").arg(rule_words(rule_of(job.policy)));
+    if (job.look_elsewhere)
+        text += Sentence::tr("; what is already there under another name %1")
+                    .arg(elsewhere_words(job.policy.when[static_cast<std::size_t>(Finding::elsewhere)].value_or(Decision::rename)));
+    return text + Sentence::tr(".");
 }
 
 }  // namespace
+
+QString elsewhere_words(Decision decision) {
+    switch (decision) {
+        case Decision::skip: return Sentence::tr("is skipped");
+        case Decision::undecided: return Sentence::tr("is asked about");
+        case Decision::overwrite:
+        case Decision::rename: break;
+    }
+    return Sentence::tr("is marked, and comes all the same");
+}
 
 QString name_step_words(const NameStep& step) { return std::visit(StepWords{}, step); }
 

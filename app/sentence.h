@@ -17,6 +17,8 @@ QString name_step_words(const tavlo::NameStep& step);
 QString naming_words(const tavlo::Naming& naming);
 QString shelf_words(tavlo::Shelf shelf);
 QString rule_words(CollisionRule rule);
+/// What becomes of what is there under another name: "is skipped"
+QString elsewhere_words(tavlo::Decision decision);
 
 /// What is in hand, as far as the words for a job hang on it.
 struct InHand {

@@ -21,6 +21,7 @@ QString finding_words(Finding finding) {
         case Finding::same_date: return Wording::tr("same date");
         case Finding::type: return Wording::tr("other type");
         case Finding::twin: return Wording::tr("twin");
+        case Finding::elsewhere: return Wording::tr("there already");
     }
     return {};
 }

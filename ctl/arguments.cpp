@@ -32,7 +32,7 @@ void read_when(const std::vector<std::string>& rules, tavlo::Policy& into) {
         const auto finding = tavlo::finding_from_text(rule.substr(0, equals));
         if (!finding)
             refuse("'" + tavlo::printable(rule.substr(0, equals)) +
-                   "' is no finding; there are same, newer, older, same-date, type and twin");
+                   "' is no finding; there are same, newer, older, same-date, type, twin and elsewhere");
         auto& slot = into.when[static_cast<std::size_t>(*finding)];
         if (slot) refuse("--when says twice what happens when " + rule.substr(0, equals));
         slot = decision(rule.substr(equals + 1), false);
@@ -92,7 +92,7 @@ struct CollisionOptions {
         line.value("--on-collision", otherwise, "undecided|skip|overwrite|rename", "what happens where no --when says otherwise",
                    "undecided");
         line.list("--when", when, "FINDING=DECISION",
-                  "the decision for one finding, said of the incoming file: same, newer, older, same-date, type, twin");
+                  "the decision for one finding, said of the incoming file: same, newer, older, same-date, type, twin, elsewhere");
     }
 
     void read(tavlo::Policy& policy) const {
@@ -121,6 +121,7 @@ struct TransferOptions {
     std::optional<std::string> subfolders;
     std::optional<std::string> links;
     std::optional<std::string> keep_from;
+    std::optional<std::string> sort_into;
     std::optional<std::string> clear;
     std::optional<std::string> verify;
 
@@ -132,6 +133,8 @@ struct TransferOptions {
         line.value("--subfolders", subfolders, "all|filled|none",
                    "all of them; only those in which a file ends up; only the files directly inside", "all");
         line.flag("--flatten", out.job.structure.flatten, "every file directly into FOLDER");
+        line.value("--sort-into", sort_into, "PATTERN",
+                   "each file into the folder that this makes for it: '{taken:%Y|=undated}/{town|country}'; docs/sorting.md");
         line.value("--keep-from", keep_from, "FOLDER", "keep the folders between FOLDER and the sources that lie below it");
         line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
         line.value("--clear", clear, "none|extra|all",
@@ -150,6 +153,16 @@ struct TransferOptions {
         tavlo::Structure& structure = out.job.structure;
         if (subfolders && structure.flatten) refuse("--flatten and --subfolders exclude each other");
         read_subfolders(subfolders, out.job);
+        if (sort_into) {
+            if (structure.flatten || subfolders || keep_from)
+                refuse(std::string("--sort-into and ") +
+                       (structure.flatten ? "--flatten"
+                        : subfolders      ? "--subfolders"
+                                          : "--keep-from") +
+                       " exclude each other");
+            if (const auto pattern = tavlo::Pattern::parse_folders(*sort_into); !pattern) refuse("--sort-into " + pattern.error().step);
+            structure.sort_into = *sort_into;
+        }
         if (!keep_from) return;
         structure.kept_from = folder_that_is_there("--keep-from", *keep_from);
         if (structure.flatten) refuse("--flatten and --keep-from exclude each other");
@@ -165,6 +178,9 @@ struct TransferOptions {
 void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     TransferOptions options(line, out);
     const CollisionOptions collisions(line);
+    line.flag("--look-elsewhere", out.job.look_elsewhere,
+              "find files whose bytes are somewhere in FOLDER already, whatever they are called there: the finding elsewhere, which is "
+              "skipped where names that are taken are, and else arrives");
     const SelectionOptions selection(line);
     NameStepOptions names(line);
     line.group("How");
@@ -238,6 +254,16 @@ void read_remove(CommandLine& line, const std::vector<std::string>& words, Argum
     selection.read(out.job.what);
 }
 
+void read_facts(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    std::vector<std::string> sources;
+    line.rest("FILE", sources);
+    const CommonOptions common(line, out, CommonOptions::json);
+    line.parse(words);
+    common.read(out);
+    if (sources.empty()) refuse("FILE is required");
+    read_sources(sources, out.job);
+}
+
 void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     line.group("Which");
     line.argument("ID", out.id, "the receipt, as `tavloctl receipts` lists it");
@@ -301,6 +327,7 @@ constexpr Known commands[] = {
     {"move", Command::move, read_transfer},
     {"rename", Command::rename, read_rename},
     {"remove", Command::remove, read_remove},
+    {"facts", Command::facts, read_facts},
     {"receipts", Command::receipts, read_list},
     {"receipt", Command::receipt, read_by_id},
     {"check", Command::check, read_by_id},

@@ -14,6 +14,7 @@ struct Arguments {
         move,
         rename,
         remove,
+        facts,
         receipts,
         receipt,
         check,

@@ -9,6 +9,8 @@
 /// store  null where only a plan is asked for
 int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments);
 
+int show_facts(tavlo::FileSystem& disk, const Arguments& arguments);
+
 int list_receipts(tavlo::Store& store, const Arguments& arguments);
 int show_receipt(tavlo::Store& store, const Arguments& arguments);
 int check(tavlo::FileSystem& disk, tavlo::Store& store, const Arguments& arguments);

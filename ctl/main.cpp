@@ -16,6 +16,7 @@ int run(const Arguments& arguments) {
     const auto disk = tavlo::make_disk();
     // a plan changes nothing, not even the state folder; everything else needs it before it touches a file
     if (arguments.makes_job() && arguments.plan_only) return transfer(*disk, nullptr, arguments);
+    if (arguments.command == Command::facts) return show_facts(*disk, arguments);
     const auto store = tavlo::Store::open(arguments.state_folder);
     if (!store) {
         say("the state cannot be kept there: " + describe(store.error()));
@@ -26,6 +27,7 @@ int run(const Arguments& arguments) {
         case Command::move:
         case Command::rename:
         case Command::remove: return transfer(*disk, store->get(), arguments);
+        case Command::facts: break;  // which needs no store
         case Command::receipts: return list_receipts(**store, arguments);
         case Command::receipt: return show_receipt(**store, arguments);
         case Command::check: return check(*disk, **store, arguments);

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "facts/fact_wish.h"
 #include "files/path.h"
 #include "job/choosing.h"
 #include "keep/store.h"
@@ -32,6 +33,8 @@ SelectionOptions::SelectionOptions(CommandLine& line) {
     line.value("--regex", files_.regex, "RE", "only files with this RE2 expression anywhere in the name");
     line.value("--number", files_.number, "FROM-TO|even|odd",
                "only files with a number in the name that lies in the range: 120-135; even, odd: of the last one");
+    line.list("--with", files_.with, "FACT=GLOB",
+              "only files of which the fact fits, written as in a folder's name: town=Thurso, 'taken=2031-05-*'");
     line.list("--not-below", not_below_, "GLOB", "no folder inside a SOURCE whose whole name fits, nor what is in it");
     line.value("--folders-larger", folders_larger_, "SIZE",
                "not files but folders, each whole: the outermost whose files add up to more than SIZE");
@@ -48,6 +51,7 @@ void SelectionOptions::read(tavlo::Selection& out) const {
         std::replace(option.begin(), option.end(), '_', '-');
         refuse(option + " " + meant.error().step);
     }
+    if (const auto wishes = fact_wishes_from(files_.with); !wishes) refuse("--with " + wishes.error().step);
     const bool chooses_folders = folders_larger_ || empty_folders_;
     if (folders_larger_ && empty_folders_) refuse("--folders-larger and --empty-folders exclude each other");
     if (chooses_folders && (!files_.empty() || list_))

@@ -41,16 +41,19 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     if (arguments.while_counting) return transfer_while_counting(disk, *store, arguments);
     ProgressLine progress(shows_progress(arguments));
     const auto counted = [&](std::uint64_t entries) { progress.counted("counting", entries, "entries"); };
-    auto chosen = gather_chosen(disk, arguments.job, now_ns(), {.on_progress = counted});
+    const auto told = [&](std::size_t done, std::size_t of) { progress.counted("reading facts", done, of, "files"); };
+    auto chosen = gather_chosen(disk, arguments.job, now_ns(), {.on_progress = counted}, store, told);
     if (!chosen) {
         progress.clear();
         return refuse_for(chosen.error());
     }
     progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination");
+    const auto read = [&](std::size_t done, std::size_t of) { progress.counted("looking elsewhere", done, of, "files"); };
     const auto compared = [&](std::size_t done, std::size_t of) { progress.counted("comparing", done, of, "pairs"); };
     Asked asked = arguments.job;
     asked.kept = folders_to_keep(arguments.state_folder);
-    const auto outlook = prepare(disk, asked, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, compared);
+    asked.facts = std::move(chosen->facts);
+    const auto outlook = prepare(disk, asked, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, {told, read, compared});
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());
     for (const Error& refusal : outlook->refusals) refuse_for(refusal);

@@ -63,8 +63,12 @@ private:
 constexpr const char* xml = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n";
 
 // OpenDocument 1.2 packages
-void write_odf(const std::filesystem::path& path, const std::string& type, const std::string& title, const std::string& author,
+void write_odf(const std::filesystem::path& path, const std::string& type, const std::string& title, const Writer& writer,
                const Moment& made, const std::string& body) {
+    const std::string& author = writer.author;
+    const std::string company = writer.company.empty()
+                                    ? std::string()
+                                    : "<meta:user-defined meta:name=\"Company\">" + escaped(writer.company) + "</meta:user-defined>";
     Zip zip(path);
     zip.add("mimetype", type, false);
     zip.add(
@@ -78,8 +82,8 @@ void write_odf(const std::filesystem::path& path, const std::string& type, const
             fmt::format("{}<office:document-meta xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
                         "xmlns:dc=\"http://purl.org/dc/elements/1.1/\" xmlns:meta=\"urn:oasis:names:tc:opendocument:xmlns:meta:1.0\" "
                         "office:version=\"1.2\"><office:meta><dc:title>{}</dc:title><meta:initial-creator>{}</meta:initial-creator>"
-                        "<dc:creator>{}</dc:creator><meta:creation-date>{}</meta:creation-date></office:meta></office:document-meta>",
-                        xml, escaped(title), escaped(author), escaped(author), iso(made)));
+                        "<dc:creator>{}</dc:creator><meta:creation-date>{}</meta:creation-date>{}</office:meta></office:document-meta>",
+                        xml, escaped(title), escaped(author), escaped(author), iso(made), company));
     zip.add("content.xml", fmt::format("{}<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
                                        "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\" "
                                        "xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" office:version=\"1.2\">"
@@ -90,11 +94,10 @@ void write_odf(const std::filesystem::path& path, const std::string& type, const
 
 }  // namespace
 
-void write_odt(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
-               const Page& page) {
+void write_odt(const std::filesystem::path& path, const std::string& title, const Writer& writer, const Moment& made, const Page& page) {
     std::string body = "<office:text><text:h text:outline-level=\"1\">" + escaped(page.heading) + "</text:h>";
     for (const auto& line : page.lines) body += "<text:p>" + escaped(line) + "</text:p>";
-    write_odf(path, "application/vnd.oasis.opendocument.text", title, author, made, body + "</office:text>");
+    write_odf(path, "application/vnd.oasis.opendocument.text", title, writer, made, body + "</office:text>");
 }
 
 void write_ods(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
@@ -106,12 +109,12 @@ void write_ods(const std::filesystem::path& path, const std::string& title, cons
             body += "<table:table-cell office:value-type=\"string\"><text:p>" + escaped(cell) + "</text:p></table:table-cell>";
         body += "</table:table-row>";
     }
-    write_odf(path, "application/vnd.oasis.opendocument.spreadsheet", title, author, made, body + "</table:table></office:spreadsheet>");
+    write_odf(path, "application/vnd.oasis.opendocument.spreadsheet", title, {author}, made, body + "</table:table></office:spreadsheet>");
 }
 
 // Office Open XML (ECMA-376), the least that a word processor opens
-void write_docx(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
-                const Page& page) {
+void write_docx(const std::filesystem::path& path, const std::string& title, const Writer& writer, const Moment& made, const Page& page) {
+    const std::string& author = writer.author;
     Zip zip(path);
     zip.add("[Content_Types].xml",
             std::string(xml) +
@@ -120,14 +123,22 @@ void write_docx(const std::filesystem::path& path, const std::string& title, con
                 "<Override PartName=\"/word/document.xml\" "
                 "ContentType=\"application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml\"/>"
                 "<Override PartName=\"/docProps/core.xml\" "
-                "ContentType=\"application/vnd.openxmlformats-package.core-properties+xml\"/></Types>");
+                "ContentType=\"application/vnd.openxmlformats-package.core-properties+xml\"/>"
+                "<Override PartName=\"/docProps/app.xml\" "
+                "ContentType=\"application/vnd.openxmlformats-officedocument.extended-properties+xml\"/></Types>");
     zip.add("_rels/.rels",
             std::string(xml) +
                 "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
                 "<Relationship Id=\"r1\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument\" "
                 "Target=\"word/document.xml\"/><Relationship Id=\"r2\" "
                 "Type=\"http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties\" "
-                "Target=\"docProps/core.xml\"/></Relationships>");
+                "Target=\"docProps/core.xml\"/><Relationship Id=\"r3\" "
+                "Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/extended-properties\" "
+                "Target=\"docProps/app.xml\"/></Relationships>");
+    zip.add("docProps/app.xml",
+            fmt::format("{}<Properties xmlns=\"http://schemas.openxmlformats.org/officeDocument/2006/extended-properties\">"
+                        "<Company>{}</Company></Properties>",
+                        xml, escaped(writer.company)));
     zip.add("docProps/core.xml",
             fmt::format("{}<cp:coreProperties xmlns:cp=\"http://schemas.openxmlformats.org/package/2006/metadata/core-properties\" "
                         "xmlns:dc=\"http://purl.org/dc/elements/1.1/\" xmlns:dcterms=\"http://purl.org/dc/terms/\" "

@@ -2,7 +2,9 @@
 
 #include <cstdint>
 #include <filesystem>
+#include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 namespace demo {
@@ -23,17 +25,20 @@ struct Page {
 void write_pdf(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
                const std::vector<Page>& pages);
 void write_png(const std::filesystem::path& path, std::uint64_t seed, int width, int height);
-/// latitude, longitude  degrees, north and east positive; written into the picture with the date (Exif 2.3)
-void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const Moment& taken, double latitude,
-                double longitude);
-/// A chime and a hum of some seconds, WAV or FLAC by the path's extension, with title and artist.
-void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title,
-                 const std::string& artist);
-/// Office documents with author and title: text (ODF), text (OOXML), sheet (ODF).
-void write_odt(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
-               const Page& page);
-void write_docx(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
-                const Page& page);
+/// place  latitude and longitude in degrees, north and east positive; written into the picture with the date (Exif 2.3), as far as there
+///        are any
+void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const std::optional<Moment>& taken,
+                const std::optional<std::pair<double, double>>& place);
+/// A chime and a hum of some seconds, WAV or FLAC by the path's extension, with title, artist and, where there is one, album.
+void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title, const std::string& artist,
+                 const std::string& album = {});
+/// Office documents with author, title and company: text (ODF), text (OOXML), sheet (ODF).
+struct Writer {
+    std::string author;
+    std::string company{};
+};
+void write_odt(const std::filesystem::path& path, const std::string& title, const Writer& writer, const Moment& made, const Page& page);
+void write_docx(const std::filesystem::path& path, const std::string& title, const Writer& writer, const Moment& made, const Page& page);
 void write_ods(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
                const std::vector<std::vector<std::string>>& rows);
 void write_text(const std::filesystem::path& path, const std::string& text);

@@ -49,6 +49,7 @@ public:
         timetables();
         announcements();
         letters();
+        quay_photos();
         oddities();
         survey();
         date_folders();
@@ -163,7 +164,9 @@ private:
             for (int i = 1; i <= 18; ++i) {
                 const Moment taken = moment(2031, 2 + static_cast<int>(ship), 1 + i);
                 const fs::path path = place / fmt::format("hull-{:02}.jpg", i);
-                write_jpeg(path, random_(), 800, 533, taken, 59.8 + 0.01 * up_to(20), -7.1 + 0.01 * up_to(20));
+                const std::uint64_t seed = random_();
+                const double latitude = 59.8 + 0.01 * up_to(20);
+                write_jpeg(path, seed, 800, 533, taken, std::pair(latitude, -7.1 + 0.01 * up_to(20)));
                 set_changed(path, taken);
             }
         }
@@ -210,7 +213,10 @@ private:
         const fs::path place = folder("Desks/Quay/Announcements");
         for (int i = 1; i <= 16; ++i) {
             const fs::path path = place / fmt::format("quay-call-{:02}.{}", i, i % 2 == 0 ? "flac" : "wav");
-            write_sound(path, random_(), 2.0 + 0.25 * up_to(8), fmt::format("Quay call {}", i), "Ostrel Ferries");
+            write_sound(path, random_(), 2.0 + 0.25 * up_to(8), fmt::format("Quay call {}", i), "Ostrel Ferries",
+                        i % 4 == 0   ? ""
+                        : i % 4 == 1 ? "Departures"
+                                     : "Arrivals");
             set_changed(path, moment(2031, 4, i));
         }
     }
@@ -222,9 +228,9 @@ private:
             const Page page{fmt::format("To the purser, letter {}", i), conditions(8)};
             const fs::path path = place / fmt::format("letter-{}.{}", i, i % 3 == 0 ? "docx" : i % 3 == 1 ? "odt" : "txt");
             if (path.extension() == ".docx")
-                write_docx(path, page.heading, "Purser desk", made, page);
+                write_docx(path, page.heading, {"Purser desk", i % 2 == 0 ? "Ostrel Ferries" : "Northskerry Ropeworks"}, made, page);
             else if (path.extension() == ".odt")
-                write_odt(path, page.heading, "Purser desk", made, page);
+                write_odt(path, page.heading, {"Purser desk", i % 2 == 0 ? "Northskerry Ropeworks" : "Ostrel Ferries"}, made, page);
             else
                 write_text(path, page.heading + "\n\n" + fmt::format("{}\n", fmt::join(page.lines, "\n")));
             set_changed(path, made);
@@ -239,7 +245,7 @@ private:
         for (const auto& [place, cracks] : {std::pair(now, 3), std::pair(then, 2)}) {
             const bool is_now = place == now;
             const Moment made = is_now ? moment(2031, 5, 20) : moment(2031, 5, 11);
-            write_jpeg(place / "keel.jpg", 40 + static_cast<std::uint64_t>(cracks), 800, 533, taken, 59.9, -7.0);
+            write_jpeg(place / "keel.jpg", 40 + static_cast<std::uint64_t>(cracks), 800, 533, taken, std::pair(59.9, -7.0));
             std::string notes = "Survey of the Little Tern\n\n";
             for (int frame = 1; frame <= 40; ++frame)
                 notes += fmt::format("Frame {}: {}\n", frame, frame == 12 && is_now ? "paint blistered, to be done again" : "sound");
@@ -253,6 +259,32 @@ private:
         write_sound(then / "hammer test.wav", 7, 2.0, "Hammer test", "Workshop");
         set_changed(now / "hammer test.wav", moment(2031, 5, 9));
         set_changed(then / "hammer test.wav", moment(2031, 5, 10));
+    }
+
+    /// The quays that the line calls at, over three years; some pictures say nothing of when, some nothing of where.
+    void quay_photos() {
+        struct Port {
+            double latitude;
+            double longitude;
+        };
+        constexpr std::array<Port, 4> ports{{{57.48, -4.22}, {57.51, -1.79}, {57.65, -3.32}, {62.01, -6.77}}};
+        const fs::path place = folder("Desks/Quay/Photos");
+        for (int i = 1; i <= 64; ++i) {
+            const Port& port = ports[static_cast<std::size_t>(i * 7 % 4)];
+            const Moment taken = moment(2029 + i % 3, 1 + i * 5 % 12, 1 + i * 11 % 28);
+            const fs::path path = place / fmt::format("quay-{:03}.jpg", i);
+            const bool knows_when = i % 13 != 0;
+            const bool knows_where = i % 11 != 0;
+            write_jpeg(path, static_cast<std::uint64_t>(i) * 977, 480, 320, knows_when ? std::optional(taken) : std::nullopt,
+                       knows_where ? std::optional(std::pair(port.latitude + 0.002 * (i % 5), port.longitude)) : std::nullopt);
+            set_changed(path, taken);
+        }
+        const fs::path kept = folder("Archive/2031/Quay photos");  // some of them were put away before, by other names
+        for (int i = 1; i <= 6; ++i) {
+            const fs::path copied = kept / fmt::format("img-{:04}.jpg", 4100 + i);
+            fs::copy_file(place / fmt::format("quay-{:03}.jpg", i * 9), copied);
+            set_changed(copied, moment(2031, 5, 10 + i));
+        }
     }
 
     void oddities() {

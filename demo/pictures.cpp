@@ -63,20 +63,22 @@ void write_png(const std::filesystem::path& path, std::uint64_t seed, int width,
     write(quay(seed, width, height), path, "png", -1);
 }
 
-void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const Moment& taken, double latitude,
-                double longitude) {
+void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height, const std::optional<Moment>& taken,
+                const std::optional<std::pair<double, double>>& place) {
     write(quay(seed, width, height), path, "jpeg", 82);
     const auto image = Exiv2::ImageFactory::open(path.string());
     image->readMetadata();
     Exiv2::ExifData& exif = image->exifData();
-    const auto date =
-        fmt::format("{:04}:{:02}:{:02} {:02}:{:02}:{:02}", taken.year, taken.month, taken.day, taken.hour, taken.minute, taken.second);
     exif["Exif.Image.Artist"] = "Ostrel Ferries, Workshop";
-    exif["Exif.Photo.DateTimeOriginal"] = date;
-    exif["Exif.GPSInfo.GPSLatitudeRef"] = latitude < 0 ? "S" : "N";
-    exif["Exif.GPSInfo.GPSLatitude"] = degrees(latitude);
-    exif["Exif.GPSInfo.GPSLongitudeRef"] = longitude < 0 ? "W" : "E";
-    exif["Exif.GPSInfo.GPSLongitude"] = degrees(longitude);
+    if (taken)
+        exif["Exif.Photo.DateTimeOriginal"] = fmt::format("{:04}:{:02}:{:02} {:02}:{:02}:{:02}", taken->year, taken->month, taken->day,
+                                                          taken->hour, taken->minute, taken->second);
+    if (place) {
+        exif["Exif.GPSInfo.GPSLatitudeRef"] = place->first < 0 ? "S" : "N";
+        exif["Exif.GPSInfo.GPSLatitude"] = degrees(place->first);
+        exif["Exif.GPSInfo.GPSLongitudeRef"] = place->second < 0 ? "W" : "E";
+        exif["Exif.GPSInfo.GPSLongitude"] = degrees(place->second);
+    }
     image->writeMetadata();
 }
 

@@ -10,8 +10,8 @@
 
 namespace demo {
 
-void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title,
-                 const std::string& artist) {
+void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title, const std::string& artist,
+                 const std::string& album) {
     constexpr int rate = 16000;
     std::mt19937_64 random(seed);
     const double chime = 440.0 + static_cast<double>(random() % 220);
@@ -30,6 +30,7 @@ void write_sound(const std::filesystem::path& path, std::uint64_t seed, double s
     if (!file) throw std::runtime_error(path.string() + ": " + sf_strerror(nullptr));
     sf_set_string(file.get(), SF_STR_TITLE, title.c_str());
     sf_set_string(file.get(), SF_STR_ARTIST, artist.c_str());
+    if (!album.empty()) sf_set_string(file.get(), SF_STR_ALBUM, album.c_str());
     sf_write_short(file.get(), samples.data(), static_cast<sf_count_t>(samples.size()));
 }
 

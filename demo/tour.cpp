@@ -3,8 +3,10 @@
 #include <QFontDatabase>
 #include <QLabel>
 #include <QListView>
+#include <QMenu>
 #include <QPainter>
 #include <QPlainTextEdit>
+#include <QPushButton>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTemporaryDir>
@@ -19,6 +21,7 @@
 #include "theme/theme.h"
 #include "translations.h"
 #include "views/filter_bar.h"
+#include "views/folder_levels_panel.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "window_driver.h"
@@ -104,6 +107,14 @@ public:
         runs();
         names();
         removes();
+        sorts();
+        return good_;
+    }
+
+    bool sorting() {
+        window_.show();
+        driver_.settle();
+        sorts();
         return good_;
     }
 
@@ -188,6 +199,43 @@ private:
         window_.bench().setOperation(tavlo::Operation::copy);
         window_.bench().setNaming({});
         window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
+    /// Photos of four towns by year and town; then what of them was put away before under other names.
+    void sorts() {
+        driver_.click("placeBench");
+        driver_.openFolder(office_ + "/Desks/Quay");
+        QTest::qWait(300);
+        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();  // what the location line proposed
+        Bench& bench = window_.bench();
+        bench.setOperation(tavlo::Operation::copy);
+        bench.setStructure({});
+        bench.replacePicks({office_ + "/Desks/Quay/Photos"});
+        bench.setDestination(office_ + "/Archive/2031/Quay photos");
+        driver_.settle();
+        driver_.find<FolderLevelsPanel>("folderLevels")->begin();
+        tavlo::Structure sorted;
+        sorted.sort_into = "{taken:%Y|=undated}/{town|country|=no place}";
+        bench.setStructure(sorted);
+        driver_.settle();
+        for (const char* year : {"2029/", "2030/", "2031/"})
+            if (const int row = driver_.rowNamed("outcomeList", QLatin1String(year)); row >= 0) window_.outcome().model().toggleFolder(row);
+        QTest::qWait(200);
+        takeBoth("sorting");
+        auto* add = driver_.find<QPushButton>("addLevel");
+        add->menu()->popup(add->mapToGlobal(QPoint(0, add->height())));
+        take("sorting-facts");
+        QApplication::activePopupWidget()->close();
+        bench.setElsewhere(tavlo::Decision::undecided);
+        driver_.settle();
+        driver_.click("placeCollisions");
+        QTest::qWait(1500);
+        takeBoth("elsewhere");
+        driver_.click("placeBench");
+        bench.setElsewhere(std::nullopt);
+        bench.setStructure({});
+        bench.replacePicks({});
         driver_.settle();
     }
 
@@ -431,11 +479,12 @@ void leave_half_done(const std::string& office, const std::string& state) {
 }
 
 /// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view; with --in-place only
-/// those of new names and of removing.
+/// those of new names and of removing, with --sorting those of sorting.
 int main(int count, char** words) {
     const bool in_place = count == 4 && std::string_view(words[3]) == "--in-place";
-    if (count != 3 && !in_place) {
-        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place]\n");
+    const bool sorting = count == 4 && std::string_view(words[3]) == "--sorting";
+    if (count != 3 && !in_place && !sorting) {
+        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --sorting]\n");
         return 2;
     }
     QTemporaryDir state;
@@ -454,6 +503,7 @@ int main(int count, char** words) {
         MainWindow window(office + "/Inbox/Harbour desk", state_folder);
         Tour tour(window, office, pictures);
         if (in_place) return tour.inPlace() ? 0 : 1;
+        if (sorting) return tour.sorting() ? 0 : 1;
         if (!tour.run()) return 1;
     }
     leave_half_done(office, state_folder);

@@ -116,7 +116,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="136" />
+        <location filename="../views/balance_bar.cpp" line="140" />
         <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files leave; the undo brings them back</source>
         <translation>
             <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file leaves; the undo brings them back</numerusform>
@@ -127,7 +127,7 @@
 <context>
     <name>BatchModel</name>
     <message numerus="yes">
-        <location filename="../models/batch_model.cpp" line="70" />
+        <location filename="../models/batch_model.cpp" line="66" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -154,7 +154,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="174" />
+        <location filename="../views/batch_view.cpp" line="176" />
         <source>%Ln of the paths in the file are not there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
@@ -165,7 +165,7 @@
 <context>
     <name>ClipboardLine</name>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="70" />
+        <location filename="../views/clipboard_line.cpp" line="68" />
         <source>Clipboard: %Ln cut</source>
         <translation>
             <numerusform>Clipboard: %Ln cut</numerusform>
@@ -173,7 +173,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="70" />
+        <location filename="../views/clipboard_line.cpp" line="68" />
         <source>Clipboard: %Ln copied</source>
         <translation>
             <numerusform>Clipboard: %Ln copied</numerusform>
@@ -181,7 +181,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="72" />
+        <location filename="../views/clipboard_line.cpp" line="70" />
         <source> from %Ln folders</source>
         <translation>
             <numerusform> from %Ln folder</numerusform>
@@ -189,7 +189,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="74" />
+        <location filename="../views/clipboard_line.cpp" line="72" />
         <source> · %Ln gone</source>
         <translation>
             <numerusform> · %Ln gone</numerusform>
@@ -200,15 +200,15 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="195" />
-        <source>%Ln names are taken</source>
+        <location filename="../views/collisions_page.cpp" line="197" />
+        <source>%Ln meet what is there</source>
         <translation>
-            <numerusform>%Ln name is taken</numerusform>
-            <numerusform>%Ln names are taken</numerusform>
+            <numerusform>%Ln meet what is there</numerusform>
+            <numerusform>%Ln meet what is there</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="196" />
+        <location filename="../views/collisions_page.cpp" line="198" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -216,7 +216,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="199" />
+        <location filename="../views/collisions_page.cpp" line="201" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -224,7 +224,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="279" />
+        <location filename="../views/collisions_page.cpp" line="284" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -265,7 +265,7 @@
 <context>
     <name>FactsDialog</name>
     <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="91" />
+        <location filename="../views/facts_dialog.cpp" line="88" />
         <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files</source>
         <translation>
             <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file</numerusform>
@@ -273,7 +273,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="92" />
+        <location filename="../views/facts_dialog.cpp" line="89" />
         <source> and %Ln folders</source>
         <translation>
             <numerusform> and %Ln folder</numerusform>
@@ -281,7 +281,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="95" />
+        <location filename="../views/facts_dialog.cpp" line="92" />
         <source>%Ln folders could not be read; the figures are without them.</source>
         <translation>
             <numerusform>%Ln folder could not be read; the figures are without them.</numerusform>
@@ -292,7 +292,7 @@
 <context>
     <name>FolderModel</name>
     <message numerus="yes">
-        <location filename="../models/folder_model.cpp" line="266" />
+        <location filename="../models/folder_model.cpp" line="261" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -303,7 +303,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="359" />
+        <location filename="../views/gathering_side.cpp" line="360" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -311,7 +311,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="360" />
+        <location filename="../views/gathering_side.cpp" line="361" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -319,7 +319,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="362" />
+        <location filename="../views/gathering_side.cpp" line="363" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -327,7 +327,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="366" />
+        <location filename="../views/gathering_side.cpp" line="367" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -335,7 +335,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="369" />
+        <location filename="../views/gathering_side.cpp" line="370" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -343,7 +343,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="375" />
+        <location filename="../views/gathering_side.cpp" line="376" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -351,7 +351,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="374" />
+        <location filename="../views/gathering_side.cpp" line="375" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -362,7 +362,7 @@
 <context>
     <name>GroupModel</name>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="84" />
+        <location filename="../models/collision_models.cpp" line="86" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -370,7 +370,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="84" />
+        <location filename="../models/collision_models.cpp" line="86" />
         <source>%Ln pairs</source>
         <translation>
             <numerusform>%Ln pair</numerusform>
@@ -378,8 +378,8 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="91" />
-        <location filename="../models/collision_models.cpp" line="95" />
+        <location filename="../models/collision_models.cpp" line="96" />
+        <location filename="../models/collision_models.cpp" line="100" />
         <source>%Ln open</source>
         <translation>
             <numerusform>%Ln open</numerusform>
@@ -387,7 +387,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="94" />
+        <location filename="../models/collision_models.cpp" line="99" />
         <source>%Ln other</source>
         <translation>
             <numerusform>%Ln other</numerusform>
@@ -398,7 +398,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="198" />
+        <location filename="../views/instruction_menus.cpp" line="88" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -406,7 +406,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="348" />
+        <location filename="../views/instruction_line.cpp" line="172" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -414,7 +414,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="349" />
+        <location filename="../views/instruction_line.cpp" line="173" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -422,7 +422,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="395" />
+        <location filename="../views/instruction_line.cpp" line="220" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -430,7 +430,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="459" />
+        <location filename="../views/instruction_line.cpp" line="287" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -438,7 +438,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="460" />
+        <location filename="../views/instruction_line.cpp" line="288" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -446,7 +446,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="466" />
+        <location filename="../views/instruction_line.cpp" line="294" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -454,7 +454,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="458" />
+        <location filename="../views/instruction_line.cpp" line="286" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -465,7 +465,7 @@
 <context>
     <name>Keeping</name>
     <message numerus="yes">
-        <location filename="../tasks/keeping.cpp" line="44" />
+        <location filename="../tasks/keeping.cpp" line="43" />
         <source>%Ln versions have left the Safe, past the age that you have set.</source>
         <translation>
             <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
@@ -522,7 +522,7 @@
 <context>
     <name>ListPanel</name>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="164" />
+        <location filename="../views/list_panel.cpp" line="158" />
         <source>%Ln fit</source>
         <translation>
             <numerusform>%Ln fit</numerusform>
@@ -530,7 +530,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="212" />
+        <location filename="../views/list_panel.cpp" line="206" />
         <source>%Ln found</source>
         <translation>
             <numerusform>%Ln found</numerusform>
@@ -538,7 +538,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="213" />
+        <location filename="../views/list_panel.cpp" line="207" />
         <source>%Ln fit several, %1 still to choose</source>
         <translation>
             <numerusform>%Ln fit several, %1 still to choose</numerusform>
@@ -546,7 +546,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="214" />
+        <location filename="../views/list_panel.cpp" line="208" />
         <source>%Ln not found</source>
         <translation>
             <numerusform>%Ln not found</numerusform>
@@ -554,7 +554,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="218" />
+        <location filename="../views/list_panel.cpp" line="212" />
         <source>Add %Ln files to the batch</source>
         <translation>
             <numerusform>Add %Ln file to the batch</numerusform>
@@ -576,7 +576,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="184" />
+        <location filename="../views/main_window.cpp" line="190" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -587,7 +587,7 @@
 <context>
     <name>NameStepsPanel</name>
     <message numerus="yes">
-        <location filename="../views/name_steps_panel.cpp" line="244" />
+        <location filename="../views/name_steps_panel.cpp" line="187" />
         <source>%1 (and %Ln more)</source>
         <translation>
             <numerusform>%1 (and %Ln more)</numerusform>
@@ -617,7 +617,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="386" />
+        <location filename="../views/outcome_side.cpp" line="372" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -625,7 +625,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="398" />
+        <location filename="../views/outcome_side.cpp" line="384" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -633,7 +633,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="414" />
+        <location filename="../views/outcome_side.cpp" line="400" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -641,7 +641,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="416" />
+        <location filename="../views/outcome_side.cpp" line="402" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -649,7 +649,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="417" />
+        <location filename="../views/outcome_side.cpp" line="403" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -657,7 +657,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="418" />
+        <location filename="../views/outcome_side.cpp" line="404" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -665,7 +665,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="419" />
+        <location filename="../views/outcome_side.cpp" line="405" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -673,7 +673,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="423" />
+        <location filename="../views/outcome_side.cpp" line="409" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -681,7 +681,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="425" />
+        <location filename="../views/outcome_side.cpp" line="411" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -689,7 +689,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="427" />
+        <location filename="../views/outcome_side.cpp" line="413" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -697,11 +697,19 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="431" />
+        <location filename="../views/outcome_side.cpp" line="417" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome_menu.cpp" line="55" />
+        <source>Say a fact of %Ln items, for this batch</source>
+        <translation>
+            <numerusform>Say a fact of %Ln item, for this batch</numerusform>
+            <numerusform>Say a fact of %Ln items, for this batch</numerusform>
         </translation>
     </message>
 </context>
@@ -727,7 +735,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="229" />
+        <location filename="../views/receipts_page.cpp" line="231" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -735,7 +743,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="327" />
+        <location filename="../views/receipts_page.cpp" line="329" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -743,7 +751,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="249" />
+        <location filename="../views/receipts_page.cpp" line="251" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -751,7 +759,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="300" />
+        <location filename="../views/receipts_page.cpp" line="302" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -759,7 +767,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="303" />
+        <location filename="../views/receipts_page.cpp" line="305" />
         <source>%Ln stay in the Safe, as their source does not hold the same bytes now.</source>
         <translation>
             <numerusform>%Ln stays in the Safe, as its source does not hold the same bytes now.</numerusform>
@@ -767,7 +775,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="333" />
+        <location filename="../views/receipts_page.cpp" line="335" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -775,7 +783,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="336" />
+        <location filename="../views/receipts_page.cpp" line="338" />
         <source> · left %Ln versions in the Safe, %1</source>
         <translation>
             <numerusform> · left %Ln version in the Safe, %1</numerusform>
@@ -783,7 +791,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="387" />
+        <location filename="../views/receipts_page.cpp" line="389" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -791,7 +799,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="395" />
+        <location filename="../views/receipts_page.cpp" line="397" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -799,7 +807,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="442" />
+        <location filename="../views/receipts_page.cpp" line="444" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -807,7 +815,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="443" />
+        <location filename="../views/receipts_page.cpp" line="445" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -815,7 +823,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="445" />
+        <location filename="../views/receipts_page.cpp" line="447" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -823,7 +831,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="447" />
+        <location filename="../views/receipts_page.cpp" line="449" />
         <source>%Ln folders stay, as they hold something</source>
         <translation>
             <numerusform>%Ln folder stays, as it holds something</numerusform>
@@ -831,7 +839,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="448" />
+        <location filename="../views/receipts_page.cpp" line="450" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -839,7 +847,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="452" />
+        <location filename="../views/receipts_page.cpp" line="454" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -847,7 +855,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="467" />
+        <location filename="../views/receipts_page.cpp" line="469" />
         <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
         <translation>
             <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
@@ -1139,7 +1147,7 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="105" />
+        <location filename="../sentence.cpp" line="107" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -1147,7 +1155,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="108" />
+        <location filename="../sentence.cpp" line="110" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -1158,7 +1166,7 @@
 <context>
     <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_jobs.cpp" line="123" />
+        <location filename="../tasks/small_jobs.cpp" line="119" />
         <source>%Ln of it; the receipt says why</source>
         <translation>
             <numerusform>%Ln of it; the receipt says why</numerusform>

@@ -28,8 +28,7 @@ void BatchModel::sort(int column, Qt::SortOrder order) {
 }
 
 void BatchModel::work() {
-    const auto generation = ++generation_;
-    worker_.post([this, generation, picks = picks_, column = column_, order = sort_order_](const std::stop_token&) {
+    const auto in_order = [picks = picks_, column = column_, order = sort_order_](const std::stop_token&) {
         std::vector<std::uint32_t> rows(picks->size());
         std::iota(rows.begin(), rows.end(), 0U);
         std::sort(rows.begin(), rows.end(), [&](std::uint32_t a, std::uint32_t b) {
@@ -41,15 +40,12 @@ void BatchModel::work() {
             if (column == FromColumn && x.folder != y.folder) return natural_less(x.folder, y.folder);
             return natural_less(x.name, y.name);
         });
-        QMetaObject::invokeMethod(
-            this,
-            [this, generation, rows = std::move(rows)]() mutable {
-                if (generation != generation_) return;
-                beginResetModel();
-                order_ = std::move(rows);
-                endResetModel();
-            },
-            Qt::QueuedConnection);
+        return rows;
+    };
+    worker_.ask(this, in_order, [this](std::vector<std::uint32_t> rows) {
+        beginResetModel();
+        order_ = std::move(rows);
+        endResetModel();
     });
 }
 

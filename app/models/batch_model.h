@@ -30,6 +30,5 @@ private:
     std::vector<std::uint32_t> order_;
     int column_ = FromColumn;
     Qt::SortOrder sort_order_ = Qt::AscendingOrder;
-    std::uint64_t generation_ = 0;
     LatestWorker worker_;
 };

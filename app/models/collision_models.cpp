@@ -33,6 +33,7 @@ QString GroupModel::title(const CollisionGroup& group) const {
             case Finding::same_date: return tr("Same date, other bytes");
             case Finding::type: return tr("A folder and a file");
             case Finding::twin: return tr("Several of the batch, one name");
+            case Finding::elsewhere: return tr("There under another name");
         }
         return {};
     }();
@@ -59,6 +60,7 @@ QString GroupModel::words(const CollisionGroup& group) const {
                        : tr("sizes differ by up to %1").arg(size_text(static_cast<std::uint64_t>(std::abs(group.widest_bytes))));
         case Finding::type: return tr("what comes in the folder goes with it");
         case Finding::twin: return tr("which of them gets it?");
+        case Finding::elsewhere: return tr("their own names are free; the bytes are there already");
     }
     return {};
 }
@@ -70,7 +72,7 @@ int GroupModel::chosen(const CollisionGroup& group) const {
     for (int decision = 1; decision < 4; ++decision)
         if (group.decided[static_cast<std::size_t>(decision)] > (most == 0 ? 0 : group.decided[static_cast<std::size_t>(most)]))
             most = decision;
-    return most - 1;
+    return isElsewhere(group) ? std::min(most - 1, come_in) : most - 1;
 }
 
 QVariant GroupModel::data(const QModelIndex& index, int role) const {
@@ -82,9 +84,12 @@ QVariant GroupModel::data(const QModelIndex& index, int role) const {
         case Qt::DisplayRole: return title(one);
         case WordsRole: return words(one);
         case CountRole: return isTwins(one) ? tr("%Ln items", nullptr, count) : tr("%Ln pairs", nullptr, count);
-        case ChoicesRole: return isTwins(one) ? QStringList{tr("First"), tr("Newest"), tr("All, new names")} : decision_choices();
+        case ChoicesRole:
+            return isTwins(one)       ? QStringList{tr("First"), tr("Newest"), tr("All, new names")}
+                   : isElsewhere(one) ? elsewhereChoices()
+                                      : decision_choices();
         case ChosenRole: return chosen(one);
-        case TakesAwayRole: return isTwins(one) ? -1 : overwrite_choice;
+        case TakesAwayRole: return isTwins(one) || isElsewhere(one) ? -1 : overwrite_choice;
         case WaitingRole: return undecided > 0;
         case OtherwiseRole: {
             const int most = chosen(one);
@@ -100,7 +105,7 @@ QVariant GroupModel::data(const QModelIndex& index, int role) const {
         }
         case Qt::AccessibleTextRole:
             return QStringList{title(one), index.data(CountRole).toString(), words(one),
-                               chosen(one) >= 0 ? decision_choices().value(chosen(one)) : tr("undecided"),
+                               chosen(one) >= 0 ? data(index, ChoicesRole).toStringList().value(chosen(one)) : tr("undecided"),
                                index.data(OtherwiseRole).toString()}
                 .join(QStringLiteral(", "));
         default: return {};
@@ -118,6 +123,11 @@ void PairModel::setPairs(std::shared_ptr<const Plan> plan, std::vector<ItemId> i
     plan_ = std::move(plan);
     items_ = std::move(items);
     endResetModel();
+}
+
+std::string PairModel::sourcePath(int row) const {
+    const ItemId id = itemAt(row);
+    return id == no_item || !plan_ ? std::string() : plan_->source_path(plan_->items[id]);
 }
 
 int PairModel::nextUndecided(int row, bool backwards) const {
@@ -141,7 +151,9 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
     const Status& own = is_held ? held : incoming;
     const Status& other = is_held ? incoming : held;
     switch (role) {
-        case DecisionRole: return static_cast<int>(item.collision->decision);
+        case DecisionRole:
+            return item.collision->elsewhere ? std::min(static_cast<int>(item.collision->decision), GroupModel::come_in + 1)
+                                             : static_cast<int>(item.collision->decision);
         case WaitingRole: return item.outcome == Outcome::undecided;
         case StrongSizeRole: return own.id.size_bytes > other.id.size_bytes && own.type == FileType::file && other.type == FileType::file;
         case StrongDateRole: return own.id.modified_ns > other.id.modified_ns;
@@ -172,6 +184,7 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
             if (item.collision->finding == Finding::twin)
                 return tr("from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             if (item.collision->finding == Finding::same) return tr("same bytes");
+            if (item.collision->elsewhere) return tr("is there as %1").arg(short_path(*item.collision->elsewhere, 2));
             if (!item.collision->finding) return tr("not compared yet");
             return difference_text(incoming, held);
         case IncomingColumn:

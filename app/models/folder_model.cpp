@@ -67,18 +67,19 @@ void FolderModel::openFolder(const std::string& path) {
 void FolderModel::refresh() { work(true); }
 
 void FolderModel::loadKinds() {
-    kinds_reader_.post([this](const std::stop_token&) {
+    struct Read {
+        std::shared_ptr<const Kinds> kinds;
+        QString problem;
+    };
+    const auto read = [](const std::stop_token&) {
         auto kinds = load_kinds();
         const QString problem = kinds ? QString() : shown(describe(kinds.error()));
-        auto known = std::make_shared<const Kinds>(kinds ? std::move(*kinds) : Kinds());
-        QMetaObject::invokeMethod(
-            this,
-            [this, known, problem] {
-                kinds_ = known;
-                setCriteria(order_.criteria);  // which may name one that has changed
-                emit kindsLoaded(problem);
-            },
-            Qt::QueuedConnection);
+        return Read{std::make_shared<const Kinds>(kinds ? std::move(*kinds) : Kinds()), problem};
+    };
+    kinds_reader_.ask(this, read, [this](const Read& found) {
+        kinds_ = found.kinds;
+        setCriteria(order_.criteria);  // which may name one that has changed
+        emit kindsLoaded(found.problem);
     });
 }
 
@@ -120,13 +121,10 @@ void FolderModel::work(bool read_again) {
     worker_.post([this, generation, watched, path = folder_, below = below_, known = read_wanted_ ? nullptr : listing_, order = order_,
                   kinds = kinds_, sizes = folder_sizes_, retired = retired_](const std::stop_token& stop) {
         retired->clear();
-        const auto later = [&](auto work) {
-            QMetaObject::invokeMethod(
-                this,
-                [this, generation, work = std::move(work)]() mutable {
-                    if (generation == generation_) work();
-                },
-                Qt::QueuedConnection);
+        const auto here = [&](auto work) {
+            later(this, [this, generation, work = std::move(work)]() mutable {
+                if (generation == generation_) work();
+            });
         };
         const auto folder_bytes = [&](const std::string& folder) {
             const auto found = sizes.find(folder);
@@ -138,7 +136,7 @@ void FolderModel::work(bool read_again) {
             auto indexed = std::make_shared<Indexed>();
             std::vector<std::string> names;
             const bool last = listing->complete;
-            later([this, listing, visible, last]() mutable { take(listing, std::move(visible), last); });
+            here([this, listing, visible, last]() mutable { take(listing, std::move(visible), last); });
             if (!last || stop.stop_requested()) return;
             for (const auto row : visible)
                 if (listing->rows[row].status.type != FileType::folder) {
@@ -146,12 +144,12 @@ void FolderModel::work(bool read_again) {
                     names.push_back(listing->rows[row].name);
                 }
             indexed->names = PickIndex(names);
-            later([this, indexed] { takeIndex(indexed); });
+            here([this, indexed] { takeIndex(indexed); });
         };
         if (known) return send(known);
         if (!watched)  // before it is read, so that nothing is missed
             if (auto opened = FolderWatch::on(path))
-                later([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watched_.take(opened); });
+                here([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watched_.take(opened); });
         if (below)
             search_listing(path, order.selector, order.hidden, stop, send);
         else
@@ -232,16 +230,13 @@ void FolderModel::measureFolders() {
             });
             if (stop.stop_requested()) return;
             if (!walked || size.files >= most_files_each) continue;
-            QMetaObject::invokeMethod(
-                this,
-                [this, folder, path, size] {
-                    if (folder != folder_) return;
-                    folder_sizes_[path] = size;
-                    const int row = rowOf(std::string(name_of(path)));
-                    if (row >= 0) emit dataChanged(index(row, 0), index(row, columnCount() - 1), {Qt::DisplayRole});
-                    emit folderFactsChanged();
-                },
-                Qt::QueuedConnection);
+            later(this, [this, folder, path, size] {
+                if (folder != folder_) return;
+                folder_sizes_[path] = size;
+                const int row = rowOf(std::string(name_of(path)));
+                if (row >= 0) emit dataChanged(index(row, 0), index(row, columnCount() - 1), {Qt::DisplayRole});
+                emit folderFactsChanged();
+            });
         }
     });
 }

@@ -7,8 +7,8 @@
 #include <vector>
 
 #include "models/listing.h"
-#include "tasks/latest_worker.h"
 #include "tasks/watched_folder.h"
+#include "tasks/worker.h"
 
 class Bench;
 

@@ -110,6 +110,15 @@ std::uint64_t ReceiptItemsModel::number(int row) const {
     return at < count_ ? at : rest_number;
 }
 
+std::string ReceiptItemsModel::place(int row) const {
+    const std::uint64_t number = this->number(row);
+    const auto page = pages_.find(number - number % page_size);
+    if (page == pages_.end()) return {};
+    const auto item = page->second.find(number);
+    const bool arrived = item != page->second.end() && (arrives(item->second.result) || item->second.result == Outcome::merged);
+    return arrived ? item->second.place() : std::string();
+}
+
 int ReceiptItemsModel::rowCount(const QModelIndex& parent) const {
     if (parent.isValid()) return 0;
     return static_cast<int>(numbers_ ? numbers_->size() : count_ + (has_rest_ ? 1 : 0));

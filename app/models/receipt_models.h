@@ -48,6 +48,7 @@ public:
     void setTakenBack(std::vector<std::uint64_t> numbers);
     void takePage(const std::string& id, std::uint64_t first, const ReceiptPage& items);
     std::uint64_t number(int row) const;
+    std::string place(int row) const;  ///< where its thing ended up; empty: not read yet, or it did not arrive
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;

@@ -2,7 +2,7 @@
 #include <algorithm>
 
 #include "files/path.h"
-#include "tasks/bench_known.h"
+#include "tasks/bench.h"
 
 // What is in hand.
 
@@ -33,12 +33,12 @@ public:
     void undo() override {
         for (auto change = changes_.rbegin(); change != changes_.rend(); ++change)
             bench_.note({change->folder, change->names, !change->in});
-        bench_.changed(true);
+        bench_.lookAgain();
     }
     void redo() override {
         if (std::exchange(done_, true) == false) return;  // when it was made
         for (const Change& change : changes_) bench_.note(change);
-        bench_.changed(true);
+        bench_.lookAgain();
     }
 
 private:
@@ -70,8 +70,7 @@ Bench::Change Bench::note(const Change& wanted) {
     picked_count_ -= before;
     if (known.names.empty()) picked_.erase(wanted.folder);
     if (change.names->empty()) return change;
-    const std::scoped_lock lock(known_->mutex);
-    known_->changes.push_back(change);
+    outlooker_.note(change);
     return change;
 }
 
@@ -80,7 +79,7 @@ void Bench::apply(std::vector<Change> wanted, const QString& words) {
     for (const Change& change : wanted)
         if (auto real = note(change); !real.names->empty()) made.push_back(std::move(real));
     if (!made.empty()) history_.push(new Picking(*this, std::move(made), words));
-    changed(true);
+    lookAgain();
 }
 
 void Bench::pickAll(ByFolder by_folder, const QString& words) {
@@ -111,5 +110,5 @@ void Bench::replacePicks(const Names& paths) {
 
 void Bench::forget(const ByFolder& by_folder) {
     for (const auto& [folder, names] : by_folder) note({folder, shared(names), false});
-    changed(true);
+    lookAgain();
 }

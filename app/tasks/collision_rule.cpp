@@ -41,7 +41,9 @@ Policy policy_for(CollisionRule rule) {
 CollisionRule rule_of(const Policy& policy) {
     for (int at = 0; at < collision_rule_count; ++at) {
         const auto rule = static_cast<CollisionRule>(at);
-        const Policy known = policy_for(rule);
+        Policy known = policy_for(rule);
+        constexpr auto elsewhere = static_cast<std::size_t>(Finding::elsewhere);
+        known.when[elsewhere] = policy.when[elsewhere];  // which says nothing of names that are taken
         const bool is_it = known.otherwise == policy.otherwise && known.when == policy.when && known.when_sized == policy.when_sized;
         if (rule != CollisionRule::own && is_it) return rule;
     }

@@ -44,41 +44,38 @@ std::function<std::string(const Item&)> part_by(Cut cut, const Plan& plan, const
     return {};
 }
 
+void fill(CollisionsView& view, const std::string& filter) {
+    const Plan& plan = *view.plan;
+    auto loaded = view.cut == Cut::kind ? load_kinds() : Result<Kinds>(Kinds());
+    const auto kinds = std::make_shared<const Kinds>(loaded ? std::move(*loaded) : Kinds());
+    const NameFilter names(filter);
+    view.groups = collision_groups(plan, part_by(view.cut, plan, kinds),
+                                   [&](const Item& item) { return names.empty() || names.fits(plan.name(item)); });
+    for (CollisionGroup& group : view.groups)  // those that want one name stand together
+        if (group.finding == Finding::twin)
+            std::stable_sort(group.items.begin(), group.items.end(),
+                             [&](ItemId a, ItemId b) { return plan.target_path(plan.items[a]) < plan.target_path(plan.items[b]); });
+    for (const ItemId id : plan.colliding) {
+        const Item& item = plan.items[id];
+        if (!is_own_collision(item)) continue;
+        ++view.taken;
+        if (item.outcome == Outcome::undecided) ++view.undecided;
+    }
+    view.rule = rule_of_decisions(plan);
+}
+
 }  // namespace
 
 void Collisions::work() {
-    const auto generation = ++generation_;
-    worker_.post([this, generation, plan = plan_, cut = cut_, filter = filter_](const std::stop_token& stop) {
+    const auto look = [plan = plan_, cut = cut_, filter = filter_](const std::stop_token&) {
         auto view = std::make_shared<CollisionsView>();
         view->plan = plan;
         view->cut = cut;
-        if (plan) {
-            auto loaded = cut == Cut::kind ? load_kinds() : Result<Kinds>(Kinds());
-            const auto kinds = std::make_shared<const Kinds>(loaded ? std::move(*loaded) : Kinds());
-            const NameFilter names(filter);
-            view->groups = collision_groups(*plan, part_by(cut, *plan, kinds),
-                                            [&](const Item& item) { return names.empty() || names.fits(plan->name(item)); });
-            for (CollisionGroup& group : view->groups)  // those that want one name stand together
-                if (group.finding == Finding::twin)
-                    std::stable_sort(group.items.begin(), group.items.end(), [&](ItemId a, ItemId b) {
-                        return plan->target_path(plan->items[a]) < plan->target_path(plan->items[b]);
-                    });
-            for (const ItemId id : plan->colliding) {
-                const Item& item = plan->items[id];
-                if (!is_own_collision(item)) continue;
-                ++view->taken;
-                if (item.outcome == Outcome::undecided) ++view->undecided;
-            }
-            view->rule = rule_of_decisions(*plan);
-        }
-        if (stop.stop_requested()) return;
-        QMetaObject::invokeMethod(
-            this,
-            [this, generation, view = std::shared_ptr<const CollisionsView>(std::move(view))] {
-                if (generation != generation_) return;
-                view_ = view;
-                emit changed();
-            },
-            Qt::QueuedConnection);
+        if (plan) fill(*view, filter);
+        return std::shared_ptr<const CollisionsView>(std::move(view));
+    };
+    worker_.ask(this, look, [this](std::shared_ptr<const CollisionsView> view) {
+        view_ = std::move(view);
+        emit changed();
     });
 }

@@ -6,7 +6,7 @@
 #include <vector>
 
 #include "plan/groups.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 /// By what groups are cut further, within their findings.
 enum class Cut { none, size, folder, kind };
@@ -41,7 +41,6 @@ private:
     std::shared_ptr<const tavlo::Plan> plan_;
     Cut cut_ = Cut::none;
     std::string filter_;
-    std::uint64_t generation_ = 0;
     std::shared_ptr<const CollisionsView> view_ = std::make_shared<CollisionsView>();
     LatestWorker worker_;
 };

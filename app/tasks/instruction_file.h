@@ -11,6 +11,7 @@ struct Instruction {
     tavlo::Decisions decisions{};
     tavlo::Policy own{};  ///< of the rule `own`, whether it is the one that stands or not
     tavlo::TypedNames typed{};
+    tavlo::FactsSaid said{};
 };
 
 std::string to_text(const Instruction& instruction);

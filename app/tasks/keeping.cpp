@@ -28,8 +28,7 @@ void KeepingRules::save() const {
 }
 
 void Keeping::tell(const QString& words) {
-    QMetaObject::invokeMethod(
-        this, [this, words] { emit said(words); }, Qt::QueuedConnection);
+    later(this, [this, words] { emit said(words); });
 }
 
 void Keeping::apply(const KeepingRules& rules) {

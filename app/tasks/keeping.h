@@ -6,7 +6,7 @@
 #include <string>
 
 #include "keep/store.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 /// How long things are kept, as the user has set it. Nothing goes by itself unless an age was set.
 struct KeepingRules {
@@ -37,5 +37,5 @@ private:
 
     std::string state_folder_;
     bool is_over_ = false;  ///< the worker's: the Safe took too much, the last time
-    LatestWorker worker_;
+    EachWorker worker_;
 };

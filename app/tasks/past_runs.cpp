@@ -14,72 +14,60 @@
 
 using namespace tavlo;
 
-void PastRuns::sorry(const Error& error) {
-    QMetaObject::invokeMethod(
-        this, [this, why = shown(describe(error))] { emit failed(why); }, Qt::QueuedConnection);
+namespace {
+
+Result<OpenedReceipt> opened_receipt(Store& store, const std::string& receipt) {
+    auto head = store.receipt(receipt);
+    if (!head) return failure(head.error());
+    const auto so_far = head->totals.items > 0 ? Result<std::pair<std::uint64_t, std::uint64_t>>() : store.so_far(receipt);
+    const auto rest = store.some_items(receipt, rest_number, 1);
+    const auto taken_back = store.taken_back(receipt);
+    if (!so_far || !rest || !taken_back) return failure(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
+    const auto count = std::max({head->totals.items, so_far->first, so_far->second});
+    OpenedReceipt opened{std::move(*head), count, store.is_alive(receipt), !rest->empty(), *taken_back, {}};
+    if (opened.has_rest && opened.count > 0) --opened.count;
+    if (!opened.head.undoes.empty()) opened.in_safe = store.safe_amount_of(receipt).value_or(SafeAmount{});
+    return opened;
 }
 
+}  // namespace
+
+void PastRuns::sorry(const Error& error) { emit failed(shown(describe(error))); }
+
 void PastRuns::list() {
-    lists_.post([this](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        auto heads = (*store)->receipts();
-        if (!heads) return sorry(heads.error());
-        auto shared = std::make_shared<const std::vector<ReceiptHead>>(std::move(*heads));
-        QMetaObject::invokeMethod(
-            this, [this, shared] { emit listed(shared); }, Qt::QueuedConnection);
-    });
+    ask(
+        lists_, [](Store& store, const std::stop_token&) { return store.receipts(); },
+        [this](std::vector<ReceiptHead> heads) { emit listed(std::make_shared<const std::vector<ReceiptHead>>(std::move(heads))); });
 }
 
 void PastRuns::open(const std::string& receipt) {
-    details_.post([this, receipt](const std::stop_token& stop) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        auto head = (*store)->receipt(receipt);
-        if (!head) return sorry(head.error());
-        const auto so_far = head->totals.items > 0 ? Result<std::pair<std::uint64_t, std::uint64_t>>() : (*store)->so_far(receipt);
-        const auto rest = (*store)->some_items(receipt, rest_number, 1);
-        const auto taken_back = (*store)->taken_back(receipt);
-        if (!so_far || !rest || !taken_back) return sorry(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
-        OpenedReceipt opened{
-            *head, std::max({head->totals.items, so_far->first, so_far->second}), (*store)->is_alive(receipt), !rest->empty(), *taken_back,
-            {}};
-        if (opened.has_rest && opened.count > 0) --opened.count;
-        if (!head->undoes.empty()) opened.in_safe = (*store)->safe_amount_of(receipt).value_or(SafeAmount{});
-        QMetaObject::invokeMethod(
-            this, [this, opened = std::move(opened)] { emit this->opened(opened); }, Qt::QueuedConnection);
-        if (stop.stop_requested()) return;
-        const auto lost = (*store)->not_kept(receipt);
+    const auto read = [this, receipt](Store& store, const std::stop_token& stop) -> Result<std::uint64_t> {
+        auto found = opened_receipt(store, receipt);
+        if (!found) return failure(found.error());
+        later(this, [this, found = std::move(*found)] { emit opened(found); });
         std::uint64_t items = 0;
+        if (stop.stop_requested()) return items;
+        const auto lost = store.not_kept(receipt);  // which takes longer
         for (const auto& [names, count] : lost.value_or(std::vector<std::pair<std::string, std::uint64_t>>())) items += count;
-        if (items > 0)
-            QMetaObject::invokeMethod(
-                this, [this, receipt, items] { emit keptLess(receipt, items); }, Qt::QueuedConnection);
+        return items;
+    };
+    ask(details_, read, [this, receipt](std::uint64_t items) {
+        if (items > 0) emit keptLess(receipt, items);
     });
 }
 
 void PastRuns::fetch(const std::string& receipt, std::uint64_t first, std::uint64_t count) {
-    pages_.post([this, receipt, first, count](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        auto items = (*store)->some_items(receipt, first, count);
-        if (!items) return sorry(items.error());
-        auto shared = std::make_shared<const std::map<std::uint64_t, ReceiptItem>>(std::move(*items));
-        QMetaObject::invokeMethod(
-            this, [this, receipt, first, shared] { emit fetched(receipt, first, shared); }, Qt::QueuedConnection);
-    });
+    using Items = std::map<std::uint64_t, ReceiptItem>;
+    ask(
+        pages_, [=](Store& store, const std::stop_token&) { return store.some_items(receipt, first, count); },
+        [this, receipt, first](Items items) { emit fetched(receipt, first, std::make_shared<const Items>(std::move(items))); });
 }
 
 void PastRuns::findNumbers(const std::string& receipt, Outcome result) {
-    numbers_.post([this, receipt, result](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        auto numbers = (*store)->numbers_with(receipt, result);
-        if (!numbers) return sorry(numbers.error());
-        auto shared = std::make_shared<const std::vector<std::uint64_t>>(std::move(*numbers));
-        QMetaObject::invokeMethod(
-            this, [this, receipt, result, shared] { emit numbersFound(receipt, result, shared); }, Qt::QueuedConnection);
-    });
+    using Numbers = std::vector<std::uint64_t>;
+    ask(
+        numbers_, [=](Store& store, const std::stop_token&) { return store.numbers_with(receipt, result); },
+        [this, receipt, result](Numbers found) { emit numbersFound(receipt, result, std::make_shared<const Numbers>(std::move(found))); });
 }
 
 std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::uint64_t count) const {
@@ -91,38 +79,28 @@ std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::u
 }
 
 void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint64_t>& only) {
-    details_.post([this, receipt, only](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
+    using Planned = std::shared_ptr<const Plan>;
+    const auto plan = [receipt, only](Store& store, const std::stop_token&) -> Result<Planned> {
         const auto disk = make_disk();
-        const auto held = settle_before_undo(*disk, **store, receipt);
-        if (!held) return sorry(held.error());
-        auto plan = prepare_undo(*disk, **store, receipt, only, held->has_value());
-        if (!plan) return sorry(plan.error());
-        auto shared = std::make_shared<const Plan>(std::move(*plan));
-        QMetaObject::invokeMethod(
-            this, [this, receipt, shared] { emit undoPlanned(receipt, shared); }, Qt::QueuedConnection);
-    });
+        const auto held = settle_before_undo(*disk, store, receipt);
+        if (!held) return failure(held.error());
+        auto planned = prepare_undo(*disk, store, receipt, only, held->has_value());
+        if (!planned) return failure(planned.error());
+        return std::make_shared<const Plan>(std::move(*planned));
+    };
+    ask(details_, plan, [this, receipt](const Planned& planned) { emit undoPlanned(receipt, planned); });
 }
 
 void PastRuns::freeRoom(const std::string& receipt) {
-    frees_.post([this, receipt](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        const auto disk = make_disk();
+    const auto remove = [this, receipt](Store& store, const std::stop_token&) {
         const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done, std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + std::chrono::milliseconds(100);
-            QMetaObject::invokeMethod(
-                this, [this, receipt, done, of] { emit freeing(receipt, done, of); }, Qt::QueuedConnection);
+            later(this, [this, receipt, done, of] { emit freeing(receipt, done, of); });
         };
-        const auto emptied = remove_proved(*disk, **store, receipt, report);
-        if (!emptied) return sorry(emptied.error());
-        QMetaObject::invokeMethod(
-            this,
-            [this, receipt, removed = emptied->removed.size(), kept = emptied->problems.size()] { emit freed(receipt, removed, kept); },
-            Qt::QueuedConnection);
-    });
+        return remove_proved(*make_disk(), store, receipt, report);
+    };
+    ask(frees_, remove, [this, receipt](const auto& emptied) { emit freed(receipt, emptied.removed.size(), emptied.problems.size()); });
 }
 
 namespace {
@@ -147,83 +125,71 @@ std::string as_csv(const std::vector<ReceiptItem>& items) {
     return text;
 }
 
+std::string as_html_page(const ReceiptHead& head, const std::vector<ReceiptItem>& items) {
+    return (QStringLiteral("<!DOCTYPE html><meta charset=\"utf-8\">") + receipt_as_html(head, items, SIZE_MAX)).toStdString();
+}
+
+/// A receipt as a file holds it, by its name's end.
+Result<std::string> as_file(Store& store, const std::string& receipt, const std::string& file) {
+    const auto head = store.receipt(receipt);
+    if (!head) return failure(head.error());
+    if (!file.ends_with(".csv") && !file.ends_with(".html")) {
+        std::ostringstream out;
+        if (auto written = write_receipt(out, *head, store); !written) return failure(written.error());
+        return out.str();
+    }
+    std::vector<ReceiptItem> items;
+    if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { items.push_back(std::move(item)); }); !read)
+        return failure(read.error());
+    return file.ends_with(".csv") ? as_csv(items) : as_html_page(*head, items);
+}
+
 }  // namespace
 
 void PastRuns::search(const QString& words) {
-    searches_.post([this, words](const std::stop_token& stop) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        const auto search = NameSearch::open(state_folder_);
-        if (!search) return sorry(search.error());
-        if (auto followed = (*search)->follow(**store, stop); !followed) {
-            if (followed.error().fault != Fault::cancelled) sorry(followed.error());
-            return;
-        }
+    using Found = std::shared_ptr<const FoundItems>;
+    const auto find = [folder = state_folder_, words](Store& store, const std::stop_token& stop) -> Result<Found> {
+        const auto search = NameSearch::open(folder);
+        if (!search) return failure(search.error());
+        if (auto followed = (*search)->follow(store, stop); !followed) return failure(followed.error());
         const auto hits = (*search)->find(to_bytes(words), FoundItems::most);
-        if (!hits) return sorry(hits.error());
+        if (!hits) return failure(hits.error());
         auto by_receipt = std::make_shared<FoundItems>();
         for (const NameHit& hit : *hits) by_receipt->by_receipt[hit.receipt].push_back(hit.number);
         by_receipt->there_are_more = hits->size() == FoundItems::most;
         for (auto& [receipt, numbers] : by_receipt->by_receipt) std::sort(numbers.begin(), numbers.end());
-        QMetaObject::invokeMethod(
-            this, [this, words, by_receipt = std::shared_ptr<const FoundItems>(by_receipt)] { emit found(words, by_receipt); },
-            Qt::QueuedConnection);
-    });
+        return by_receipt;
+    };
+    ask(searches_, find, [this, words](const Found& items) { emit found(words, items); });
 }
 
 void PastRuns::check(const std::string& receipt) {
-    reads_.post([this, receipt](const std::stop_token& stop) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        const auto head = (*store)->receipt(receipt);
-        if (!head) return sorry(head.error());
+    using Differences = std::map<std::uint64_t, QString>;
+    const auto compare = [receipt](Store& store, const std::stop_token& stop) -> Result<Differences> {
+        const auto head = store.receipt(receipt);
+        if (!head) return failure(head.error());
         const auto disk = make_disk();
         Checker checker(*disk, *head, stop);
-        auto differs = std::make_shared<std::map<std::uint64_t, QString>>();
+        Differences differs;
         std::uint64_t number = 0;
-        auto read = (*store)->each_item(receipt, [&](ReceiptItem&& item) {
+        auto read = store.each_item(receipt, [&](ReceiptItem&& item) {
             const QString words = stop.stop_requested() ? QString() : difference_words(checker.check(item));
-            if (!words.isEmpty()) differs->emplace(number, words);
+            if (!words.isEmpty()) differs.emplace(number, words);
             ++number;
         });
-        if (!read) return sorry(read.error());
-        if (stop.stop_requested()) return;
-        QMetaObject::invokeMethod(
-            this,
-            [this, receipt, differs = std::shared_ptr<const std::map<std::uint64_t, QString>>(differs)] { emit checked(receipt, differs); },
-            Qt::QueuedConnection);
-    });
+        if (!read) return failure(read.error());
+        return differs;
+    };
+    ask(checks_, compare,
+        [this, receipt](Differences differs) { emit checked(receipt, std::make_shared<const Differences>(std::move(differs))); });
 }
 
 void PastRuns::exportTo(const std::string& receipt, const std::string& file) {
-    reads_.post([this, receipt, file](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return sorry(store.error());
-        std::string text;
-        if (file.ends_with(".csv")) {
-            std::vector<ReceiptItem> items;
-            if (auto read = (*store)->each_item(receipt, [&](ReceiptItem&& item) { items.push_back(std::move(item)); }); !read)
-                return sorry(read.error());
-            text = as_csv(items);
-        } else {
-            const auto head = (*store)->receipt(receipt);
-            if (!head) return sorry(head.error());
-            if (file.ends_with(".html")) {
-                const auto page = QStringLiteral("<!DOCTYPE html><meta charset=\"utf-8\">") +
-                                  receipt_as_html(*head, firstItems(receipt, UINT32_MAX), SIZE_MAX);
-                if (auto written = write_small_file(file, page.toStdString()); !written) return sorry(written.error());
-                return tellExported(file);
-            }
-            std::ostringstream out;
-            if (auto written = write_receipt(out, *head, **store); !written) return sorry(written.error());
-            text = out.str();
-        }
-        if (auto written = write_small_file(file, text); !written) return sorry(written.error());
-        tellExported(file);
-    });
-}
-
-void PastRuns::tellExported(const std::string& file) {
-    QMetaObject::invokeMethod(
-        this, [this, file] { emit exported(shown(file)); }, Qt::QueuedConnection);
+    const auto write = [receipt, file](Store& store, const std::stop_token&) -> Result<std::string> {
+        const auto text = as_file(store, receipt, file);
+        if (!text) return failure(text.error());
+        if (auto written = write_small_file(file, *text); !written) return failure(written.error());
+        return file;
+    };
+    ask(exports_, write, [this](const std::string& written) { emit exported(shown(written)); });
 }

@@ -9,7 +9,7 @@
 
 #include "keep/store.h"
 #include "plan/plan.h"
-#include "tasks/latest_worker.h"
+#include "tasks/store_worker.h"
 
 /// What is known of a receipt before its items are read.
 struct OpenedReceipt {
@@ -70,15 +70,19 @@ signals:
     void failed(const QString& why);
 
 private:
+    template <class Work, class Then>
+    void ask(StoreWorker& worker, Work work, Then then) {
+        worker.ask(this, std::move(work), std::move(then), [this](const tavlo::Error& error) { sorry(error); });
+    }
     void sorry(const tavlo::Error& error);
-    void tellExported(const std::string& file);
 
     std::string state_folder_;
-    LatestWorker lists_;
-    LatestWorker searches_;
-    LatestWorker reads_;
-    LatestWorker details_;
-    LatestWorker pages_;
-    LatestWorker numbers_;
-    LatestWorker frees_;
+    StoreWorker lists_{Worker::Serves::newest, state_folder_};
+    StoreWorker searches_{Worker::Serves::newest, state_folder_};
+    StoreWorker checks_{Worker::Serves::newest, state_folder_};
+    StoreWorker exports_{Worker::Serves::each, state_folder_};
+    StoreWorker details_{Worker::Serves::newest, state_folder_};
+    StoreWorker pages_{Worker::Serves::newest, state_folder_};
+    StoreWorker numbers_{Worker::Serves::newest, state_folder_};
+    StoreWorker frees_{Worker::Serves::each, state_folder_};
 };

@@ -5,6 +5,7 @@
 
 #include "job/document.h"
 #include "tasks/run_work.h"
+#include "tasks/worker.h"
 #include "text.h"
 
 using namespace tavlo;
@@ -108,13 +109,10 @@ void RunLane::begin(Errand errand) {
 /// On the lane's thread.
 void RunLane::work(const Errand& errand, const std::stop_token& stop) {
     const auto drives = drives_of(state_folder_, errand);
-    QMetaObject::invokeMethod(
-        this,
-        [this, drives] {
-            drives_ = drives;
-            emit drivesKnown();
-        },
-        Qt::QueuedConnection);
+    later(this, [this, drives] {
+        drives_ = drives;
+        emit drivesKnown();
+    });
     RunOptions options;
     options.sentence = errand.sentence.toStdString();
     if (errand.job) options.job = to_json(*errand.job);
@@ -138,9 +136,7 @@ void RunLane::work(const Errand& errand, const std::stop_token& stop) {
     const bool is_to_go_on = !stop.stop_requested() || after_ == After::go_on_later;  // not asked to stop, it waits for something
     if (end.head && end.head->state == RunState::stopped && is_to_go_on)
         if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
-    QMetaObject::invokeMethod(
-        this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); },
-        Qt::QueuedConnection);
+    later(this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); });
 }
 
 /// What the run says goes into live_, from where refresh() takes it.

@@ -277,8 +277,7 @@ void Runs::lookForOthers() {
             const auto so_far = (*store)->so_far(head.id);
             others.push_back({std::move(head), alive, so_far.value_or(std::pair<std::uint64_t, std::uint64_t>())});
         }
-        QMetaObject::invokeMethod(
-            this, [this, found = std::move(others)] { takeOthers(found); }, Qt::QueuedConnection);
+        later(this, [this, found = std::move(others)] { takeOthers(found); });
     });
 }
 

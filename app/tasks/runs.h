@@ -8,8 +8,8 @@
 #include <memory>
 #include <vector>
 
-#include "tasks/latest_worker.h"
 #include "tasks/run_lane.h"
+#include "tasks/worker.h"
 
 /// All runs, one lane each, in the order in which they have the drives: a lane goes as soon as none before it works on one of its drives,
 /// so that runs on one device queue up and runs on different ones go side by side. What is put first goes first; the others wait for it.
@@ -104,5 +104,5 @@ private:
     QTimer others_;  ///< while another program carries something out, or somebody looks
     bool watching_ = false;
     LatestWorker looker_;
-    LatestWorker noter_;
+    EachWorker noter_;
 };

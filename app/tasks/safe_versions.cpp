@@ -48,74 +48,90 @@ bool comes_before(const SafeEntry& a, const SafeEntry& b, SafeColumn by) {
     return false;
 }
 
+using Listed = std::shared_ptr<const SafeListing>;
+
+Result<Listed> list_safes(Store& store) {
+    auto entries = store.safe_entries();
+    if (!entries) return failure(entries.error());
+    const auto heads = store.receipts();
+    if (!heads) return failure(heads.error());
+    std::map<std::string, QString> sentences;
+    for (const ReceiptHead& head : *heads)
+        sentences.emplace(head.id, head.sentence.empty() ? QString::fromStdString(head.id) : shown(head.sentence));
+    const auto disk = make_disk();
+    auto listing = std::make_shared<SafeListing>();
+    std::map<std::string, SafeRoom> rooms;
+    for (SafeEntry& entry : *entries) {
+        // SAFE/RECEIPT/NUMBER/NAME
+        const std::string safe(parent_of(parent_of(parent_of(entry.stored))));
+        const auto [room, fresh] = rooms.try_emplace(safe);
+        if (fresh) {
+            room->second.safe = safe;
+            room->second.there = disk->open_folder(safe).has_value();
+        }
+        ++room->second.versions;
+        if (entry.type == FileType::file) room->second.bytes += entry.identity.size_bytes;
+        const QString run = sentences[entry.receipt];
+        listing->rows.push_back({std::move(entry), run, safe, room->second.there});
+    }
+    for (auto& [path, room] : rooms) listing->rooms.push_back(std::move(room));
+    group(*listing, now_ns());
+    return listing;
+}
+
+struct Seen {
+    Status version;
+    std::optional<Status> held;
+};
+
+Result<Seen> look_at(Store& store, const SafeEntry& entry) {
+    const auto disk = make_disk();
+    const auto slot = open_slot(*disk, entry_now(*disk, store, entry));
+    if (!slot) return failure(slot.error());
+    const auto version = disk->status(*slot, std::string(name_of(entry.stored)));
+    if (!version) return failure(version.error());
+    const auto folder = disk->open_folder(std::string(parent_of(entry.original)));
+    const auto held = folder ? disk->status(*folder, std::string(name_of(entry.original))) : Result<Status>(failure(folder.error()));
+    return Seen{*version, held ? std::optional(*held) : std::nullopt};
+}
+
 }  // namespace
 
+void SafeVersions::sorry(const Error& error) { emit failed(shown(describe(error))); }
+
 void SafeVersions::list() {
-    lists_.post([this](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return tell(&SafeVersions::failed, shown(describe(store.error())));
-        auto entries = (*store)->safe_entries();
-        const auto heads = (*store)->receipts();
-        if (!entries || !heads) return tell(&SafeVersions::failed, shown(describe(entries ? heads.error() : entries.error())));
-        std::map<std::string, QString> sentences;
-        for (const ReceiptHead& head : *heads)
-            sentences.emplace(head.id, head.sentence.empty() ? QString::fromStdString(head.id) : shown(head.sentence));
-        const auto disk = make_disk();
-        auto listing = std::make_shared<SafeListing>();
-        std::map<std::string, SafeRoom> rooms;
-        for (SafeEntry& entry : *entries) {
-            // SAFE/RECEIPT/NUMBER/NAME
-            const std::string safe(parent_of(parent_of(parent_of(entry.stored))));
-            const auto [room, fresh] = rooms.try_emplace(safe);
-            if (fresh) {
-                room->second.safe = safe;
-                room->second.there = disk->open_folder(safe).has_value();
-            }
-            ++room->second.versions;
-            if (entry.type == FileType::file) room->second.bytes += entry.identity.size_bytes;
-            const QString run = sentences[entry.receipt];
-            listing->rows.push_back({std::move(entry), run, safe, room->second.there});
-        }
-        for (auto& [path, room] : rooms) listing->rooms.push_back(std::move(room));
-        group(*listing, now_ns());
-        tell(&SafeVersions::listed, std::shared_ptr<const SafeListing>(listing));
-    });
+    ask(
+        lists_, [](Store& store, const std::stop_token&) { return list_safes(store); },
+        [this](const Listed& listing) { emit listed(listing); });
 }
 
 void SafeVersions::look(const SafeEntry& entry) {
-    looks_.post([this, entry](const std::stop_token&) {
-        const auto disk = make_disk();
-        const auto status_of = [&](const std::string& path) -> Result<Status> {
-            const auto folder = disk->open_folder(std::string(parent_of(path)));
-            if (!folder) return failure(folder.error());
-            return disk->status(*folder, std::string(name_of(path)));
-        };
-        const auto store = Store::open(state_folder_);
-        if (!store) return tell(&SafeVersions::failed, shown(describe(store.error())));
-        const auto slot = open_slot(*disk, entry_now(*disk, **store, entry));
-        const auto version = slot ? disk->status(*slot, std::string(name_of(entry.stored))) : Result<Status>(failure(slot.error()));
-        if (!version) return tell(&SafeVersions::failed, shown(describe(version.error())));
-        const auto held = status_of(entry.original);
-        tell(&SafeVersions::seen, entry.id, *version, held ? std::optional(*held) : std::nullopt);
-    });
+    ask(
+        looks_, [entry](Store& store, const std::stop_token&) { return look_at(store, entry); },
+        [this, id = entry.id](const Seen& found) { emit seen(id, found.version, found.held); });
 }
 
 void SafeVersions::planRestore(const std::string& entry, const std::string& into, std::optional<Decision> where_taken) {
-    changes_.post([this, entry, into, where_taken](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return tell(&SafeVersions::failed, shown(describe(store.error())));
-        const auto disk = make_disk();
-        auto plan = prepare_restore(*disk, **store, entry, into, where_taken);
-        if (!plan && plan.error().fault == Fault::name_taken)
-            return tell(&SafeVersions::placeTaken, entry, into, shown(describe(plan.error())));
-        if (!plan) return tell(&SafeVersions::failed, shown(describe(plan.error())));
-        const QString place = shown(plan->final_path(plan->items.front()));
-        tell(&SafeVersions::restorePlanned, std::make_shared<const Plan>(std::move(*plan)), tr("Bring back %1.").arg(place));
+    struct Planned {
+        std::shared_ptr<const Plan> plan{};  ///< null where the place is held
+        QString taken{};
+    };
+    const auto prepare = [entry, into, where_taken](Store& store, const std::stop_token&) -> Result<Planned> {
+        auto plan = prepare_restore(*make_disk(), store, entry, into, where_taken);
+        if (plan) return Planned{std::make_shared<const Plan>(std::move(*plan))};
+        if (plan.error().fault != Fault::name_taken) return failure(plan.error());
+        return Planned{nullptr, shown(describe(plan.error()))};
+    };
+    ask(changes_, prepare, [this, entry, into](const Planned& planned) {
+        if (!planned.plan) return emit placeTaken(entry, into, planned.taken);
+        const QString place = shown(planned.plan->final_path(planned.plan->items.front()));
+        emit restorePlanned(planned.plan, tr("Bring back %1.").arg(place));
     });
 }
 
 void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const SafeWish& wish, const std::string& keep) {
-    orders_.post([this, listing = std::move(listing), wish, keep](const std::stop_token& stop) {
+    using Arranged = std::shared_ptr<const SafeArrangement>;
+    const auto put_in_order = [listing = std::move(listing), wish, keep](const std::stop_token&) -> Arranged {
         auto arrangement = std::make_shared<SafeArrangement>();
         arrangement->listing = listing;
         const NameFilter wanted(to_bytes(wish.words));
@@ -126,15 +142,16 @@ void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const Saf
             if (wish.descending) std::swap(one, other);
             return comes_before(listing->rows[one].entry, listing->rows[other].entry, wish.by);
         });
-        if (stop.stop_requested()) return;  // another wish has come
         const auto kept = std::find_if(order.begin(), order.end(), [&](std::uint32_t at) { return listing->rows[at].entry.id == keep; });
         if (kept != order.end()) arrangement->kept = static_cast<int>(kept - order.begin());
-        tell(&SafeVersions::arranged, std::shared_ptr<const SafeArrangement>(arrangement));
-    });
+        return arrangement;
+    };
+    orders_.ask(this, put_in_order, [this](const Arranged& arrangement) { emit arranged(arrangement); });
 }
 
 void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, std::vector<std::uint32_t> rows) {
-    choices_.post([this, listing = std::move(listing), rows = std::move(rows)](const std::stop_token&) {
+    using Chosen = std::shared_ptr<const SafeChoice>;
+    const auto collect = [listing = std::move(listing), rows = std::move(rows)](const std::stop_token&) -> Chosen {
         auto choice = std::make_shared<SafeChoice>();
         std::unordered_set<std::string_view> runs;
         for (const std::uint32_t at : rows) {
@@ -142,23 +159,22 @@ void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, std::vecto
             runs.insert(listing->rows[at].entry.receipt);
         }
         choice->runs = runs.size();
-        tell(&SafeVersions::chosen, std::shared_ptr<const SafeChoice>(choice));
-    });
+        return choice;
+    };
+    choices_.ask(this, collect, [this](const Chosen& choice) { emit chosen(choice); });
 }
 
 void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
-    changes_.post([this, choice = std::move(choice)](const std::stop_token&) {
-        const auto store = Store::open(state_folder_);
-        if (!store) return tell(&SafeVersions::failed, shown(describe(store.error())));
-        const auto disk = make_disk();
+    const auto remove = [this, choice = std::move(choice)](Store& store, const std::stop_token&) {
         const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done, std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + between_reports;
-            tell(&SafeVersions::removing, done, of);
+            later(this, [this, done, of] { emit removing(done, of); });
         };
-        const auto emptied = remove_versions(*disk, **store, choice->ids, report);
-        if (!emptied) return tell(&SafeVersions::failed, shown(describe(emptied.error())));
-        if (!emptied->problems.empty()) tell(&SafeVersions::failed, shown(describe(emptied->problems.front())));
-        tell(&SafeVersions::removed, emptied->removed.size());
+        return remove_versions(*make_disk(), store, choice->ids, report);
+    };
+    ask(changes_, remove, [this](const auto& emptied) {
+        if (!emptied.problems.empty()) emit failed(shown(describe(emptied.problems.front())));
+        emit removed(emptied.removed.size());
     });
 }

@@ -9,7 +9,7 @@
 
 #include "keep/store.h"
 #include "plan/plan.h"
-#include "tasks/latest_worker.h"
+#include "tasks/store_worker.h"
 
 /// One version in the Safe, as it is listed.
 struct SafeRow {
@@ -102,16 +102,16 @@ signals:
     void failed(const QString& why);
 
 private:
-    template <class Signal, class... Arguments>
-    void tell(Signal signal, Arguments... arguments) {
-        QMetaObject::invokeMethod(
-            this, [this, signal, arguments...] { emit(this->*signal)(arguments...); }, Qt::QueuedConnection);
+    template <class Work, class Then>
+    void ask(StoreWorker& worker, Work work, Then then) {
+        worker.ask(this, std::move(work), std::move(then), [this](const tavlo::Error& error) { sorry(error); });
     }
+    void sorry(const tavlo::Error& error);
 
     std::string state_folder_;
-    LatestWorker lists_;
+    StoreWorker lists_{Worker::Serves::newest, state_folder_};
+    StoreWorker looks_{Worker::Serves::newest, state_folder_};
+    StoreWorker changes_{Worker::Serves::each, state_folder_};
     LatestWorker orders_;
     LatestWorker choices_;
-    LatestWorker looks_;
-    LatestWorker changes_;
 };

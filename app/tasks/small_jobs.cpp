@@ -58,11 +58,7 @@ private:
 };
 
 SmallJobs::SmallJobs(std::string state_folder, Runs& runs, QUndoStack& history, QObject* parent)
-    : QObject(parent), state_folder_(std::move(state_folder)), runs_(runs), history_(history) {
-    worker_.setMaxThreadCount(1);
-}
-
-SmallJobs::~SmallJobs() { worker_.waitForDone(); }
+    : QObject(parent), state_folder_(std::move(state_folder)), runs_(runs), history_(history) {}
 
 void SmallJobs::enqueue(std::function<void()> work) {
     waiting_.push_back(std::move(work));
@@ -78,14 +74,13 @@ void SmallJobs::next() {
 }
 
 void SmallJobs::ask(const Job& job, const QString& sentence) {
-    enqueue([this, job, sentence] {
-        worker_.start([this, job, sentence] {
-            Asked asked = job;
-            asked.kept = folders_to_keep(state_folder_);
-            const auto looked = std::make_shared<const Result<Outlook>>(prepare(*make_disk(), asked));
-            QMetaObject::invokeMethod(
-                this, [this, job, sentence, looked] { begin(job, sentence, looked); }, Qt::QueuedConnection);
-        });
+    const auto look = [job, state_folder = state_folder_](const std::stop_token&) {
+        Asked asked = job;
+        asked.kept = folders_to_keep(state_folder);
+        return std::make_shared<const Result<Outlook>>(prepare(*make_disk(), asked));
+    };
+    enqueue([this, job, sentence, look] {
+        worker_.ask(this, look, [this, job, sentence](const Looked& looked) { begin(job, sentence, looked); });
     });
 }
 

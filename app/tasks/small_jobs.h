@@ -1,7 +1,6 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <deque>
 #include <functional>
 #include <map>
@@ -10,6 +9,7 @@
 #include <vector>
 
 #include "job/prepare.h"
+#include "tasks/worker.h"
 
 class QUndoStack;
 class Runs;
@@ -23,7 +23,6 @@ class SmallJobs final : public QObject {
 
 public:
     SmallJobs(std::string state_folder, Runs& runs, QUndoStack& history, QObject* parent = nullptr);
-    ~SmallJobs() override;
     /// names  "a", or "a/b/c", one in the other
     void newFolder(const std::string& folder, const std::string& names);
     void rename(const std::string& folder, const std::string& from, const std::string& to);
@@ -50,5 +49,5 @@ private:
     QUndoStack& history_;
     std::deque<std::function<void()>> waiting_;  ///< each says next() when it is through
     bool busy_ = false;
-    QThreadPool worker_;
+    EachWorker worker_;
 };

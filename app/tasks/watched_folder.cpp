@@ -26,12 +26,9 @@ void WatchedFolder::watch(const std::string& path, const std::vector<std::string
         if (!opened) return;
         for (const auto& one : more)
             if (!opened->add(one)) break;  // more than the system lets us watch: the others are read again by hand
-        QMetaObject::invokeMethod(
-            this,
-            [this, path, more, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
-                if (path == path_ && more == more_) take(watch);
-            },
-            Qt::QueuedConnection);
+        later(this, [this, path, more, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
+            if (path == path_ && more == more_) take(watch);
+        });
     });
 }
 

@@ -8,7 +8,7 @@
 #include <vector>
 
 #include "files/folder_watch.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 /// Says, a moment after the last of a burst, that something in a folder was changed, by whomever.
 class WatchedFolder final : public QObject {

@@ -51,7 +51,7 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#folderLevels, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
 QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
 QWidget#gathering, QWidget#receiptList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }

@@ -123,6 +123,10 @@ void BalanceBar::refresh() {
         note = tr("Say what the new names are: add a step below.");
     else if (bench_.job().into.empty() && goes_elsewhere(bench_.job()))
         note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");
+    else if (view.being_told > 0)
+        note = tr("facts: %1 of %2").arg(count_text(view.told), count_text(view.being_told));
+    else if (view.looked_for > 0)
+        note = tr("reading what may be there already: %1 of %2 files").arg(count_text(view.looked_at), count_text(view.looked_for));
     else if (view.comparing)
         note = tr("reading files of one size to see which are the same…");
     else if (bench_.isWorking())

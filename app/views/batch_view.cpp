@@ -136,24 +136,26 @@ void BatchView::exportTo() {
     const QString path = QFileDialog::getSaveFileName(this, tr("Write the batch to a file"), QStringLiteral("batch.txt"),
                                                       tr("Paths, one a line (*.txt);;Table with sizes and dates (*.csv)"));
     if (path.isEmpty()) return;
-    worker_.post([this, file = to_bytes(path), picks = bench_.view().picks](const std::stop_token&) {
-        const auto written = write_small_file(file, file.ends_with(".csv") ? as_csv(*picks) : as_text(*picks));
-        QMetaObject::invokeMethod(
-            this,
-            [this, words = written ? tr("The batch is written to %1.").arg(shown(file)) : shown(describe(written.error()))] {
-                emit said(words);
-            },
-            Qt::QueuedConnection);
+    const auto write = [file = to_bytes(path), picks = bench_.view().picks](const std::stop_token&) {
+        return write_small_file(file, file.ends_with(".csv") ? as_csv(*picks) : as_text(*picks));
+    };
+    worker_.ask(this, write, [this, path](const Result<void>& written) {
+        emit said(written ? tr("The batch is written to %1.").arg(path) : shown(describe(written.error())));
     });
 }
 
 void BatchView::load() {
     const QString path = QFileDialog::getOpenFileName(this, tr("Read a batch from a file"));
     if (path.isEmpty()) return;
-    worker_.post([this, file = to_bytes(path)](const std::stop_token&) {
-        const auto text = read_small_file(file, std::size_t{256} << 20);
-        Bench::ByFolder found;
+    struct Found {
+        Bench::ByFolder paths{};
         int missing = 0;
+        QString problem{};
+    };
+    const auto read = [file = to_bytes(path)](const std::stop_token&) {
+        const auto text = read_small_file(file, std::size_t{256} << 20);
+        Found found;
+        if (!text) found.problem = shown(describe(text.error()));
         for (std::string_view rest = text ? std::string_view(*text) : std::string_view(); !rest.empty();) {
             const auto end = rest.find('\n');
             const std::string one = path_in(rest.substr(0, end));
@@ -162,19 +164,17 @@ void BatchView::load() {
             if (one.empty()) continue;
             const std::string known = normalised(one, "/");
             if (::lstat(known.c_str(), &status) == 0)
-                found[std::string(parent_of(known))].emplace_back(name_of(known));
+                found.paths[std::string(parent_of(known))].emplace_back(name_of(known));
             else
-                ++missing;
+                ++found.missing;
         }
-        QMetaObject::invokeMethod(
-            this,
-            [this, found = std::move(found), missing, problem = text ? QString() : shown(describe(text.error()))] {
-                if (!problem.isEmpty()) return emit said(problem);
-                bench_.pickAll(found, tr("Read a batch"));
-                if (missing > 0) emit said(tr("%Ln of the paths in the file are not there, and were left out.", nullptr, missing));
-                if (found.empty() && missing == 0) emit said(tr("The file names no path: a path begins with “/”, one a line."));
-            },
-            Qt::QueuedConnection);
+        return found;
+    };
+    worker_.ask(this, read, [this](const Found& found) {
+        if (!found.problem.isEmpty()) return emit said(found.problem);
+        bench_.pickAll(found.paths, tr("Read a batch"));
+        if (found.missing > 0) emit said(tr("%Ln of the paths in the file are not there, and were left out.", nullptr, found.missing));
+        if (found.paths.empty() && found.missing == 0) emit said(tr("The file names no path: a path begins with “/”, one a line."));
     });
 }
 

@@ -2,7 +2,7 @@
 
 #include <QWidget>
 
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class BatchModel;
 class Bench;
@@ -38,5 +38,5 @@ private:
     QPushButton* take_out_;
     QPushButton* export_;
     QPushButton* clear_;
-    LatestWorker worker_;
+    EachWorker worker_;
 };

@@ -47,19 +47,17 @@ void ClipboardLine::look() {
     setVisible(!clip_.paths.empty());
     if (clip_.paths.empty()) return;
     refresh(0);
-    worker_.post([this, paths = clip_.paths](const std::stop_token& stop) {
+    const auto count_missing = [paths = clip_.paths](const std::stop_token& stop) {
         std::size_t missing = 0;
         for (const auto& path : paths) {
             struct stat status {};
-            if (stop.stop_requested()) return;
+            if (stop.stop_requested()) break;
             if (::lstat(path.c_str(), &status) != 0) ++missing;
         }
-        QMetaObject::invokeMethod(
-            this,
-            [this, missing, paths] {
-                if (paths == clip_.paths) refresh(missing);
-            },
-            Qt::QueuedConnection);
+        return missing;
+    };
+    worker_.ask(this, count_missing, [this](std::size_t missing) {
+        if (!clip_.paths.empty()) refresh(missing);
     });
 }
 

@@ -3,7 +3,7 @@
 #include <QWidget>
 
 #include "tasks/file_clips.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class QLabel;
 class QPushButton;

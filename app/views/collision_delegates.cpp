@@ -97,7 +97,7 @@ void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
         case PairModel::IncomingColumn:
         case PairModel::HeldColumn: paintTwo(*painter, option.rect, index); break;
         case PairModel::DecisionColumn:
-            paint_buttons(*painter, option.rect, choices_, index.data(PairModel::DecisionRole).toInt() - 1, 1);
+            paint_buttons(*painter, option.rect, choices_, index.data(PairModel::DecisionRole).toInt() - 1, choices_.size() > 2 ? 1 : -1);
             break;
         default: {
             QFont font = option.font;

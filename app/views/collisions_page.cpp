@@ -19,6 +19,7 @@
 #include "theme/theme.h"
 #include "views/collision_delegates.h"
 #include "views/face_to_face.h"
+#include "views/opening.h"
 #include "views/row_view.h"
 #include "views/rule_dialogs.h"
 #include "wording.h"
@@ -137,6 +138,7 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     pair_list_->setObjectName(QStringLiteral("pairList"));
     pair_list_->setAccessibleName(tr("Pairs of the group"));
     pair_list_->setModel(pairs_);
+    offer_opening(*pair_list_, [this](int row) { return pairs_->sourcePath(row); });
     pair_delegate_ = new PairDelegate(pair_list_);
     pair_delegate_->setChoices(decision_choices());
     pair_list_->setItemDelegate(pair_delegate_);
@@ -192,7 +194,7 @@ void CollisionsPage::refresh() {
     const CollisionGroup* current = currentGroup();
     const auto was = current == nullptr ? std::nullopt : std::optional(std::pair(current->finding, current->part));
     groups_->setView(collisions_.view());
-    taken_->setText(view.taken == 0 ? tr("No name is taken") : tr("%Ln names are taken", nullptr, static_cast<int>(view.taken)));
+    taken_->setText(view.taken == 0 ? tr("No name is taken") : tr("%Ln meet what is there", nullptr, static_cast<int>(view.taken)));
     settled_->setText(view.taken == 0 ? QString() : tr("%Ln settled", nullptr, static_cast<int>(view.taken - view.undecided)));
     const auto others = view.plan ? view.plan->totals.of(Outcome::created) : 0;
     others_->setText(view.undecided == 0 ? QString()
@@ -216,8 +218,11 @@ void CollisionsPage::showGroup() {
     const ItemId current = pairs_->itemAt(pair_list_->currentIndex().row());
     const std::string was =
         current == no_item || !pairs_->plan() ? std::string() : pairs_->plan()->source_path(pairs_->plan()->items[current]);
-    pair_delegate_->setChoices(group != nullptr && GroupModel::isTwins(*group) ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
-                                                                               : decision_choices());
+    const bool elsewhere = group != nullptr && GroupModel::isElsewhere(*group);
+    pair_delegate_->setChoices(elsewhere                                         ? GroupModel::elsewhereChoices()
+                               : group != nullptr && GroupModel::isTwins(*group) ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
+                                                                                 : decision_choices());
+    names_->setVisible(!elsewhere);  // their own are free
     fitColumns();
     pairs_->setPairs(view.plan, group == nullptr ? std::vector<ItemId>{} : group->items);
     empty_->setText(view.taken == 0
@@ -242,7 +247,7 @@ void CollisionsPage::showPair() {
     if (id == no_item || !plan) return face_->clear(pairs_->rowCount() > 0 ? tr("Choose a pair to see the two face to face.") : QString());
     const Item& item = plan->items[id];
     const Side incoming{tr("Incoming"), plan->source_path(item), plan->entry(item).status};
-    Side held{tr("There now"), plan->target_path(item), item.collision->held};
+    Side held{tr("There now"), item.collision->elsewhere ? *item.collision->elsewhere : plan->target_path(item), item.collision->held};
     if (item.collision->held_by_batch)
         for (const ItemId twin : twins_of(*plan, id))
             if (twin != id) {

@@ -74,13 +74,10 @@ void FactsDialog::measure() {
     figures_->setText(tr("Counting…"));
     worker_.post([this, large, folder = folder_](const std::stop_token& stop) {
         const auto send = [this](const Result<FolderFacts>& facts, bool last) {
-            QMetaObject::invokeMethod(
-                this,
-                [this, facts, last] {
-                    if (facts) return show_(*facts, last);
-                    figures_->setText(shown(describe(facts.error())));
-                },
-                Qt::QueuedConnection);
+            later(this, [this, facts, last] {
+                if (facts) return show_(*facts, last);
+                figures_->setText(shown(describe(facts.error())));
+            });
         };
         const auto facts = facts_below(*make_disk(), folder, large, stop, [&](const FolderFacts& so_far) { send(so_far, false); });
         if (facts || facts.error().fault != Fault::cancelled) send(facts, true);

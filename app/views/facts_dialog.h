@@ -4,7 +4,7 @@
 #include <string>
 
 #include "select/walk.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class QLabel;
 class QLineEdit;

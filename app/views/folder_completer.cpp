@@ -21,22 +21,17 @@ FolderCompleter::FolderCompleter(QLineEdit& line, std::function<std::string()> p
 void FolderCompleter::complete(const QString& text) {
     const std::string path = path_of_();
     const bool inside = text.endsWith(QLatin1Char('/'));
-    worker_.post([this, text, path, inside](const std::stop_token& stop) {
-        const BegunFolders found = begun_folders(path, inside, stop);
-        if (stop.stop_requested()) return;
-        QStringList list;
-        const QString head = inside ? text : text.left(text.lastIndexOf(QLatin1Char('/')) + 1);
-        for (const auto& name : found.names) list << head + shown(name);
-        QMetaObject::invokeMethod(
-            this,
-            [this, text, list, exists = found.exists] {
-                if (line_.text() != text) return;
-                folders_.setStringList(list);
-                emit looked(exists);
-                if (line_.isVisible() && line_.hasFocus() && !list.isEmpty()) completer_->complete();
-            },
-            Qt::QueuedConnection);
-    });
+    worker_.ask(
+        this, [path, inside](const std::stop_token& stop) { return begun_folders(path, inside, stop); },
+        [this, text, inside](const BegunFolders& found) {
+            if (line_.text() != text) return;
+            QStringList list;
+            const QString head = inside ? text : text.left(text.lastIndexOf(QLatin1Char('/')) + 1);
+            for (const auto& name : found.names) list << head + shown(name);
+            folders_.setStringList(list);
+            emit looked(found.exists);
+            if (line_.isVisible() && line_.hasFocus() && !list.isEmpty()) completer_->complete();
+        });
 }
 
 std::string typed_path(const QString& text, const std::string& base) {

@@ -5,7 +5,7 @@
 #include <functional>
 #include <string>
 
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class QCompleter;
 class QLineEdit;

@@ -25,6 +25,7 @@
 #include "views/list_panel.h"
 #include "views/location_bar.h"
 #include "views/look_panel.h"
+#include "views/opening.h"
 #include "views/pick_box.h"
 #include "views/places_menu.h"
 #include "views/row_delegates.h"
@@ -321,7 +322,7 @@ void GatheringSide::invertSelection() {
 void GatheringSide::activate(int row) {
     const QModelIndex index = model_->index(row, 0);
     if (model_->row(row).status.type == FileType::folder) return openFolder(model_->path(index));
-    togglePick({row});
+    open_in_its_program(model_->path(index));
 }
 
 bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
@@ -432,6 +433,8 @@ void GatheringSide::openMenu(const QPoint& at) {
         } else if (model_->isBelow()) {
             menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
         }
+        menu.addSeparator();
+        add_opening(menu, path);
         menu.addSeparator();
         menu.addAction(tr("Rename…\tF2"), this,
                        [this, index, name = row.name] { emit renameRequested(model_->folderOf(index.row()), name); });

@@ -73,8 +73,11 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     semicolon_ = add_words();
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
+    before_elsewhere_ = add_words();
+    elsewhere_ = add_phrase("phraseElsewhere");
     stop_ = add_words();
-    for (QLabel* mark : {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, stop_}) mark->setProperty("glued", true);
+    for (QLabel* mark : {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, before_elsewhere_, stop_})
+        mark->setProperty("glued", true);
     row->addWidget(words, 1);
 
     start_ = new QPushButton;
@@ -95,15 +98,22 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     open(items_, items_menu_, &InstructionLine::fillItemsMenu);
     connect(names_, &Phrase::clicked, this, [this] { is_one_file_ ? emit oneNameRequested() : emit namesRequested(); });
     open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
-    open(shape_, shape_menu_, &InstructionLine::fillShapeMenu);
+    connect(shape_, &Phrase::clicked, this, [this] {
+        if (goes_elsewhere(bench_.job()) && !bench_.job().structure.sort_into.empty()) return emit levelsRequested();
+        shape_menu_.clear();
+        fillShapeMenu();
+        shape_menu_.popup(shape_->mapToGlobal(QPoint(0, shape_->height())));
+    });
     open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
+    open(elsewhere_, elsewhere_menu_, &InstructionLine::fillElsewhereMenu);
     connect(clearing_, &Phrase::clicked, this, [this] {
         clearing_menu_.clear();
         fillClearingMenu(clearing_menu_);
         clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
     });
     connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
-    for (QMenu* menu : {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &clearing_menu_})
+    for (QMenu* menu :
+         {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &elsewhere_menu_, &clearing_menu_})
         menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
     connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
@@ -151,9 +161,12 @@ void InstructionLine::refresh() {
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
     // until the batch has been gone through, what is known is how many were picked
-    const auto items = plan && fresh                                ? plan->items.size() - plan->leaving.size()
-                       : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
-                                                                    : bench_.pickedCount();
+    auto items = plan && fresh                                ? plan->items.size() - plan->leaving.size()
+                 : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
+                                                              : bench_.pickedCount();
+    if (plan && fresh && !job.structure.sort_into.empty())  // folders that it makes are not in hand
+        items -= static_cast<std::size_t>(
+            std::count_if(plan->items.begin(), plan->items.end(), [](const Item& item) { return item.role == Role::made; }));
     const auto folders = bench_.sourceFolders();
     in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
     items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
@@ -175,6 +188,7 @@ void InstructionLine::refresh() {
     shape_->setAccessibleName(tr("Subfolders: %1").arg(shape_->text()));
     names_->setAccessibleName(tr("New names: %1").arg(names_->text()));
     shelf_->setAccessibleName(tr("Where it goes: %1").arg(shelf_->text()));
+    elsewhere_->setAccessibleName(tr("What is there under another name: %1").arg(elsewhere_->text()));
     rule_->setAccessibleName(tr("Where a name is taken: %1").arg(rule_->text()));
     setAccessibleName(spoken());
     refreshStart(static_cast<int>(items));
@@ -214,6 +228,9 @@ void InstructionLine::refreshTransfer() {
     names_->setText(is_one_file_ ? shown(plan->final_name(plan->items.back())) : naming_words(job.naming));
     names_->setToolTip(is_one_file_ ? tr("Type another name for it") : QString());
     showRule();
+    elsewhere_->setText(elsewhere_words(bench_.elsewhere().value_or(Decision::skip)));
+    before_elsewhere_->setText(tr("; what is already there under another name "));
+    setShown({before_elsewhere_, elsewhere_}, job.look_elsewhere);
     setShown({into_, destination_}, true);
     setShown({comma_, shape_}, has_shape);
     setShown({second_comma_, clearing_}, job.clearing != Clearing::none);
@@ -238,7 +255,7 @@ void InstructionLine::refreshInPlace() {
     names_->setWaiting(job.naming.empty());
     shelf_->setText(shelf_words(job.shelf));
     showRule();
-    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_}, false);
+    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_, before_elsewhere_, elsewhere_}, false);
     setShown({comma_, shape_}, in_hand_.has_folders || job.structure.contents);
     setShown({before_names_, names_}, !removes);
     setShown({before_shelf_, shelf_}, removes);

@@ -30,6 +30,7 @@ signals:
     void folderRequested(const std::string& path);  ///< one of the source folders, to be looked at
     void batchRequested();                          ///< the batch as a list
     void namesRequested();                          ///< the steps that make new names
+    void levelsRequested();                         ///< the folders to sort into
     void oneNameRequested();                        ///< another name for the one file in hand
 
 protected:
@@ -53,6 +54,8 @@ private:
     void fillRuleMenu();
     void fillClearingMenu(QMenu& menu);
     void fillWayMenu();
+    void fillElsewhereMenu();
+    void offerElsewhere(QMenu& menu);
     void askOwnRule();
     void askNamePattern();
 
@@ -77,6 +80,8 @@ private:
     QLabel* semicolon_;
     QLabel* taken_;
     Phrase* rule_;
+    QLabel* before_elsewhere_;
+    Phrase* elsewhere_;
     QLabel* stop_;
     QPushButton* start_;
     QMenu operation_menu_;
@@ -86,6 +91,7 @@ private:
     QMenu shape_menu_;
     QMenu clearing_menu_;
     QMenu rule_menu_;
+    QMenu elsewhere_menu_;
     DestinationPanel* panel_;
     InHand in_hand_;
     bool without_waiting_ = false;

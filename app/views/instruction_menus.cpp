@@ -74,8 +74,10 @@ void InstructionLine::fillShelfMenu() {
 void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
     items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
-    if (bench_.job().operation != Operation::move) return;
+    if (!goes_elsewhere(bench_.job())) return;
     items_menu_.addSeparator();
+    items_menu_.addAction(tr("Sort them into folders by what they tell…"), this, &InstructionLine::levelsRequested);
+    if (bench_.job().operation != Operation::move) return;
     add_choice(items_menu_, tr("Move also what would lose its notes or access list there"), bench_.job().may_lose, this,
                [this](bool on) { bench_.setMayLose(on); });
 }
@@ -105,6 +107,11 @@ void InstructionLine::fillShapeMenu() {
     }
     shape_menu_.addSeparator();
     add(tr("All files in one folder, no subfolders"), {false, Subfolders::all, true, {}});
+    auto* sorted =
+        shape_menu_.addAction(tr("In folders by what files tell: date, place, artist, author…"), this, &InstructionLine::levelsRequested);
+    sorted->setObjectName(QStringLiteral("sortByFacts"));
+    sorted->setCheckable(true);
+    sorted->setChecked(!now.sort_into.empty());
     fillWayMenu();
     shape_menu_.addSeparator();
     fillClearingMenu(*shape_menu_.addMenu(tr("What else is in the destination")));
@@ -169,6 +176,7 @@ void InstructionLine::fillRuleMenu() {
         action->setCheckable(true);
         action->setChecked(rule == bench_.collisionRule());
     }
+    if (goes_elsewhere(bench_.job())) offerElsewhere(*rule_menu_.addMenu(tr("What is already there under another name")));
     rule_menu_.addSeparator();
     const NewNames now = bench_.job().policy.new_names;
     auto* names = rule_menu_.addMenu(tr("New names, where both stay"));
@@ -182,6 +190,19 @@ void InstructionLine::fillRuleMenu() {
         &InstructionLine::askNamePattern);
     own->setCheckable(true);
     own->setChecked(now.scheme == NewNames::Scheme::pattern);
+}
+
+void InstructionLine::fillElsewhereMenu() { offerElsewhere(elsewhere_menu_); }
+
+void InstructionLine::offerElsewhere(QMenu& menu) {
+    const auto now = bench_.elsewhere();
+    const auto add = [&](const QString& words, std::optional<Decision> decision) {
+        add_choice(menu, words, now == decision, this, [this, decision] { bench_.setElsewhere(decision); });
+    };
+    add(tr("Is not looked for"), std::nullopt);
+    add(tr("Is skipped: files of equal size are read, and those with the same bytes stay out"), Decision::skip);
+    add(tr("Asks me"), Decision::undecided);
+    add(tr("Is marked, and comes all the same"), Decision::rename);
 }
 
 void InstructionLine::askOwnRule() {

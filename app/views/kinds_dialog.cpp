@@ -43,15 +43,11 @@ KindsDialog::KindsDialog(const Kinds& kinds, QWidget* parent) : QDialog(parent) 
 void KindsDialog::save() {
     const std::string text = to_bytes(text_->toPlainText());
     if (const auto good = Kinds().change(text, kinds_file()); !good) return problem_->setText(shown(describe(good.error())));
-    worker_.post([this, text](const std::stop_token&) {
-        const auto written = write_small_file(kinds_file(), text);
-        QMetaObject::invokeMethod(
-            this,
-            [this, why = written ? QString() : shown(describe(written.error()))] {
-                if (!why.isEmpty()) return problem_->setText(why);
-                emit saved();
-                close();
-            },
-            Qt::QueuedConnection);
-    });
+    worker_.ask(
+        this, [text](const std::stop_token&) { return write_small_file(kinds_file(), text); },
+        [this](const Result<void>& written) {
+            if (!written) return problem_->setText(shown(describe(written.error())));
+            emit saved();
+            close();
+        });
 }

@@ -3,7 +3,7 @@
 #include <QDialog>
 
 #include "select/kinds.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class QLabel;
 class QPlainTextEdit;

@@ -117,25 +117,20 @@ void ListPanel::open() {
 void ListPanel::openFile() {
     const QString path = QFileDialog::getOpenFileName(this, tr("Read a list"));
     if (path.isEmpty()) return;
-    worker_.post([this, file = to_bytes(path)](const std::stop_token&) {
-        const auto bytes = read_small_file(file);
-        QMetaObject::invokeMethod(
-            this,
-            [this, text = bytes ? QString::fromUtf8(bytes->data(), static_cast<qsizetype>(bytes->size())) : QString(),
-             problem = bytes ? QString() : shown(describe(bytes.error()))] {
-                if (problem.isEmpty()) return text_->setPlainText(text);
-                counts_->setText(problem);
-                set_tone(*counts_, "amber");
-            },
-            Qt::QueuedConnection);
-    });
+    worker_.ask(
+        this, [file = to_bytes(path)](const std::stop_token&) { return read_small_file(file); },
+        [this](const Result<std::string>& bytes) {
+            if (bytes) return text_->setPlainText(QString::fromUtf8(bytes->data(), static_cast<qsizetype>(bytes->size())));
+            counts_->setText(shown(describe(bytes.error())));
+            set_tone(*counts_, "amber");
+        });
 }
 
 void ListPanel::read() {
     std::vector<Candidate> candidates;
     for (int row = 0; row < model_.rowCount(); ++row)
         if (model_.row(row).status.type != FileType::folder) candidates.push_back({model_.folderOf(row), model_.row(row).name});
-    worker_.post([this, text = to_bytes(text_->toPlainText()), candidates = std::move(candidates)](const std::stop_token& stop) mutable {
+    const auto match = [text = to_bytes(text_->toPlainText()), candidates = std::move(candidates)](const std::stop_token&) {
         auto answer = std::make_shared<Answer>();
         std::vector<std::string> names;
         for (const Candidate& candidate : candidates) names.push_back(candidate.name);
@@ -143,11 +138,10 @@ void ListPanel::read() {
         // what needs somebody comes first
         const auto rank = [](const ListedName& one) { return one.fits.size() > 1 ? 0 : one.fits.empty() ? 1 : 2; };
         std::stable_sort(answer->listed.begin(), answer->listed.end(), [&](const auto& a, const auto& b) { return rank(a) < rank(b); });
-        answer->candidates = std::move(candidates);
-        if (stop.stop_requested()) return;
-        QMetaObject::invokeMethod(
-            this, [this, answer] { show_(answer); }, Qt::QueuedConnection);
-    });
+        answer->candidates = candidates;
+        return answer;
+    };
+    worker_.ask(this, match, [this](const std::shared_ptr<Answer>& answer) { show_(answer); });
 }
 
 void ListPanel::show_(std::shared_ptr<const Answer> answer) {

@@ -6,7 +6,7 @@
 #include <vector>
 
 #include "select/name_list.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class FolderModel;
 class QLabel;

@@ -31,6 +31,7 @@
 #include "views/batch_view.h"
 #include "views/collisions_page.h"
 #include "views/facts_dialog.h"
+#include "views/folder_levels_panel.h"
 #include "views/gathering_side.h"
 #include "views/instruction_line.h"
 #include "views/name_steps_panel.h"
@@ -85,6 +86,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     column->addWidget(balance_);
     names_ = new NameStepsPanel(*bench_, state_folder);
     column->addWidget(names_);
+    levels_ = new FolderLevelsPanel(*bench_);
+    column->addWidget(levels_);
     collisions_ = new CollisionsPage(*bench_);
     below_balance_ = new QStackedWidget;
     below_balance_->addWidget(sides);
@@ -107,6 +110,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(instruction_, &InstructionLine::namesRequested, names_, &NameStepsPanel::begin);
     connect(instruction_, &InstructionLine::oneNameRequested, outcome_, &OutcomeSide::typeOnlyName);
     connect(names_, &NameStepsPanel::said, run_line_, &RunLine::say);
+    connect(instruction_, &InstructionLine::levelsRequested, levels_, &FolderLevelsPanel::begin);
+    connect(levels_, &FolderLevelsPanel::said, run_line_, &RunLine::say);
     connect(instruction_, &InstructionLine::folderRequested, gathering_, &GatheringSide::openFolder);
     connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);
     connect(outcome_, &OutcomeSide::said, run_line_, &RunLine::say);
@@ -359,6 +364,10 @@ void MainWindow::buildBatchMenu() {
     on_bench(batch, tr("New names &where it is"), QKeySequence(Qt::CTRL | Qt::Key_R), [this] {
         bench_->setOperation(Operation::rename);
         names_->begin();
+    });
+    on_bench(batch, tr("&Sort into folders by what files tell"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_S), [this] {
+        if (!goes_elsewhere(bench_->job())) bench_->setOperation(Operation::copy);
+        levels_->begin();
     });
     on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });
     batch->addSeparator();

@@ -15,6 +15,7 @@ class SafeVersions;
 class Bench;
 class GatheringSide;
 class Keeping;
+class FolderLevelsPanel;
 class NameStepsPanel;
 class InstructionLine;
 class OutcomeSide;
@@ -71,6 +72,7 @@ private:
     InstructionLine* instruction_;
     BalanceBar* balance_;
     NameStepsPanel* names_;
+    FolderLevelsPanel* levels_;
     DesktopNotes* notes_;
     SafeVersions* versions_;
     Keeping* keeping_;

@@ -3,13 +3,10 @@
 #include <QComboBox>
 #include <QFileDialog>
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
-#include <QMouseEvent>
 #include <QPushButton>
 #include <QSpinBox>
-#include <QToolButton>
 
 #include "text.h"
 #include "theme/theme.h"
@@ -68,41 +65,25 @@ QString NameStepRow::words(Kind kind) {
     return {};
 }
 
-NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* parent) : QWidget(parent), counters_(counters) {
-    row_ = new QHBoxLayout(this);
-    row_->setContentsMargins(0, 1, 0, 1);
-    row_->setSpacing(6);
-    grip_ = new QLabel;
-    grip_->setObjectName(QStringLiteral("stepGrip"));
-    grip_->setFixedWidth(30);
-    grip_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
-    grip_->setCursor(Qt::SizeVerCursor);
-    grip_->setToolTip(tr("Drag to another place; or Alt+Up, Alt+Down anywhere in the line"));
-    grip_->installEventFilter(this);
-    set_tone(*grip_, "muted");
-    row_->addWidget(grip_);
+NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* parent)
+    : EditorRow(tr("Take this step out"), parent), counters_(counters) {
     kind_ = new QComboBox;
     kind_->setObjectName(QStringLiteral("stepKind"));
     kind_->setAccessibleName(tr("What the step does"));
     for (int at = 0; at < kind_count; ++at) kind_->addItem(words(static_cast<Kind>(at)).remove(QLatin1Char('&')));
     kind_->setCurrentIndex(static_cast<int>(kind_of(step)));
     kind_->setFixedWidth(146);
-    row_->addWidget(kind_);
+    fields().addWidget(kind_);
     example_ = new ElidedLabel;
     example_->setObjectName(QStringLiteral("stepExample"));
     example_->setMinimumWidth(0);
     example_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
-    row_->addWidget(example_, 1);
-    auto* away = new QPushButton(tr("Take out"));
-    away->setObjectName(QStringLiteral("stepAway"));
-    away->setAccessibleName(tr("Take this step out"));
-    row_->addWidget(away);
+    fields().addWidget(example_, 1);
     build(step);
     connect(kind_, &QComboBox::activated, this, [this] {
         build(usual(kind()));
         emit changed();
     });
-    connect(away, &QPushButton::clicked, this, &NameStepRow::removeRequested);
 }
 
 NameStepRow::Kind NameStepRow::kind() const { return static_cast<Kind>(kind_->currentIndex()); }
@@ -195,7 +176,8 @@ void NameStepRow::build(const NameStep& step) {
         connect(choose, &QPushButton::clicked, this, &NameStepRow::chooseTable);
         in_fields_->addWidget(choose);
     }
-    row_->insertWidget(2, fields_);
+    fields().insertWidget(1, fields_);
+    watchFields();
 }
 
 void NameStepRow::chooseTable() {
@@ -235,35 +217,11 @@ void NameStepRow::showExample(const QString& before, const QString& after, const
     set_tone(*example_, problem.isEmpty() ? "muted" : "amber");
 }
 
-void NameStepRow::setNumber(int number) {
-    grip_->setText(tr("%1.").arg(number));
-    setAccessibleName(tr("Step %1: %2").arg(QString::number(number), words(kind()).remove(QLatin1Char('&'))));
-}
+QString NameStepRow::words() const { return words(kind()).remove(QLatin1Char('&')); }
 
 void NameStepRow::focusFirstField() {
     QWidget* field = first_ != nullptr ? static_cast<QWidget*>(first_) : choice_;
     if (field == nullptr) field = kind_;
     field->setFocus(Qt::OtherFocusReason);
     if (first_ != nullptr && field == first_) first_->selectAll();
-}
-
-void NameStepRow::keyPressEvent(QKeyEvent* event) {
-    const bool moves = event->modifiers() == Qt::AltModifier && (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down);
-    if (!moves) return QWidget::keyPressEvent(event);
-    emit moveRequested(event->key() == Qt::Key_Up ? -1 : 1);
-}
-
-/// The line follows the pointer, a place at a time.
-bool NameStepRow::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == grip_ && event->type() == QEvent::MouseButtonPress)
-        dragged_from_ = static_cast<QMouseEvent*>(event)->globalPosition().toPoint().y();
-    if (watched == grip_ && event->type() == QEvent::MouseMove) {
-        const int moved = static_cast<QMouseEvent*>(event)->globalPosition().toPoint().y() - dragged_from_;
-        if (std::abs(moved) >= height()) {
-            dragged_from_ += moved > 0 ? height() : -height();
-            emit moveRequested(moved > 0 ? 1 : -1);
-        }
-        return true;
-    }
-    return QWidget::eventFilter(watched, event);
 }

@@ -1,8 +1,7 @@
 #pragma once
 
-#include <QWidget>
-
 #include "names/steps.h"
+#include "views/editor_rows.h"
 
 class ElidedLabel;
 class QComboBox;
@@ -10,10 +9,9 @@ class QHBoxLayout;
 class QLabel;
 class QLineEdit;
 class QSpinBox;
-class QToolButton;
 
 /// One step of new names: what it does, as a word that can be chosen, its fields, and what becomes of one example by it.
-class NameStepRow final : public QWidget {
+class NameStepRow final : public EditorRow {
     Q_OBJECT
 
 public:
@@ -31,20 +29,10 @@ public:
     std::uint64_t countBy() const;
     /// problem  why the step means nothing, or nothing for this name
     void showExample(const QString& before, const QString& after, const QString& problem);
-    void setNumber(int number);
-    void focusFirstField();
-
-signals:
-    void changed();
-    void removeRequested();
-    void nextRequested();        ///< Return: another step
-    void moveRequested(int by);  ///< rows: up is -1
-
-protected:
-    void keyPressEvent(QKeyEvent* event) override;
-    bool eventFilter(QObject* watched, QEvent* event) override;
+    void focusFirstField() override;
 
 private:
+    QString words() const override;
     Kind kind() const;
     void build(const tavlo::NameStep& step);
     QLineEdit* addField(const QString& name, const QString& text, int width);
@@ -53,10 +41,8 @@ private:
     void chooseTable();
 
     tavlo::Naming counters_;
-    QLabel* grip_;
     QComboBox* kind_;
     QWidget* fields_ = nullptr;
-    QHBoxLayout* row_;
     QHBoxLayout* in_fields_ = nullptr;
     QLineEdit* first_ = nullptr;
     QLineEdit* second_ = nullptr;
@@ -65,5 +51,4 @@ private:
     QSpinBox* from_ = nullptr;
     QSpinBox* step_by_ = nullptr;
     ElidedLabel* example_;
-    int dragged_from_ = 0;
 };

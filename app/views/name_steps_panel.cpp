@@ -10,7 +10,6 @@
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QSettings>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -28,8 +27,6 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int most_steps_on_view = 5;
-constexpr int line_height = 34;
 constexpr int steps_width = 670;
 
 /// What was kept under a name, as the document of a job that holds it.
@@ -62,19 +59,11 @@ QWidget* NameStepsPanel::buildSteps() {
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);
-    auto* lines = new QWidget;
-    steps_ = new QVBoxLayout(lines);
-    steps_->setContentsMargins(0, 0, 0, 0);
-    steps_->setSpacing(0);
-    steps_->addStretch(1);
-    auto* scroll = new QScrollArea;
-    scroll->setObjectName(QStringLiteral("stepLines"));
-    scroll->setWidget(lines);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(steps_width);
-    column->addWidget(scroll, 1);
+    steps_ = new EditorRows(steps_width);
+    connect(steps_, &EditorRows::changed, this, &NameStepsPanel::stepsChanged);
+    connect(steps_, &EditorRows::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
+    connect(steps_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });
+    column->addWidget(steps_, 1);
     auto* foot = new QHBoxLayout;
     foot->setContentsMargins(36, 2, 0, 0);
     foot->setSpacing(8);
@@ -86,7 +75,7 @@ QWidget* NameStepsPanel::buildSteps() {
         kinds->addAction(NameStepRow::words(kind), this, [this, kind] {
             add(NameStepRow::usual(kind));
             stepsChanged();
-            rows_.back()->focusFirstField();
+            steps_->focusLast();
         });
     }
     add_->setMenu(kinds);
@@ -136,59 +125,18 @@ QWidget* NameStepsPanel::buildExamples() {
 
 void NameStepsPanel::begin() {
     asked_for_ = true;
-    if (rows_.empty()) add(Affix{});
+    if (steps_->isEmpty()) add(Affix{});
     refresh();
-    rows_.front()->focusFirstField();
+    steps_->focus(0);
 }
 
-void NameStepsPanel::add(const NameStep& step) {
-    auto* row = new NameStepRow(step, shown_);
-    connect(row, &NameStepRow::changed, this, &NameStepsPanel::stepsChanged);
-    connect(row, &NameStepRow::removeRequested, this, [this, row] { takeOut(*row); });
-    connect(row, &NameStepRow::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
-    connect(row, &NameStepRow::moveRequested, this, [this, row](int by) { move(*row, by); });
-    steps_->insertWidget(static_cast<int>(rows_.size()), row);
-    rows_.push_back(row);
-    number();
-}
-
-void NameStepsPanel::number() {
-    for (std::size_t at = 0; at < rows_.size(); ++at) rows_[at]->setNumber(static_cast<int>(at) + 1);
-    const int lines = std::clamp(static_cast<int>(rows_.size()), 2, most_steps_on_view);
-    if (auto* scroll = findChild<QScrollArea*>(QStringLiteral("stepLines"))) scroll->setFixedHeight(lines * line_height);
-}
-
-void NameStepsPanel::move(NameStepRow& row, int by) {
-    const auto at = std::find(rows_.begin(), rows_.end(), &row) - rows_.begin();
-    const auto to = at + by;
-    if (to < 0 || to >= static_cast<std::ptrdiff_t>(rows_.size())) return;
-    std::swap(rows_[static_cast<std::size_t>(at)], rows_[static_cast<std::size_t>(to)]);
-    QWidget* focused = focusWidget();
-    steps_->removeWidget(&row);
-    steps_->insertWidget(static_cast<int>(to), &row);
-    if (focused != nullptr) focused->setFocus();
-    number();
-    stepsChanged();
-}
-
-void NameStepsPanel::takeOut(NameStepRow& row) {
-    const auto at = std::find(rows_.begin(), rows_.end(), &row);
-    const auto place = static_cast<std::size_t>(at - rows_.begin());
-    rows_.erase(at);
-    row.deleteLater();
-    number();
-    stepsChanged();
-    if (rows_.empty())
-        add_->setFocus();
-    else
-        rows_[std::min(place, rows_.size() - 1)]->focusFirstField();
-}
+void NameStepsPanel::add(const NameStep& step) { steps_->add(new NameStepRow(step, shown_)); }
 
 /// Steps that say nothing yet are not asked for.
 Naming NameStepsPanel::naming() const {
     Naming naming;
     naming.whole_names = whole_names_->isChecked();
-    for (const NameStepRow* row : rows_) {
+    for (const NameStepRow* row : steps_->rows<NameStepRow>()) {
         if (row->counts()) {
             naming.count_from = row->countFrom();
             naming.count_by = row->countBy();
@@ -214,13 +162,11 @@ void NameStepsPanel::stepsChanged() {
 }
 
 void NameStepsPanel::show(const Naming& naming) {
-    for (NameStepRow* row : rows_) row->deleteLater();
-    rows_.clear();
+    steps_->clear();
     shown_ = naming;
     const QSignalBlocker quiet(whole_names_);
     whole_names_->setChecked(naming.whole_names);
     for (const NameStep& step : naming.steps) add(step);
-    number();
 }
 
 /// Steps that came from elsewhere: kept ones, those of the last time.
@@ -230,7 +176,7 @@ void NameStepsPanel::refresh() {
     const bool transfer = goes_elsewhere(job);
     setVisible(job.operation == Operation::rename || (transfer && (asked_for_ || !job.naming.empty())));
     if (job.operation == Operation::remove) asked_for_ = false;
-    if (job.operation == Operation::rename && rows_.empty()) add(Affix{});
+    if (job.operation == Operation::rename && steps_->isEmpty()) add(Affix{});
 }
 
 void NameStepsPanel::showExamples() {
@@ -243,7 +189,7 @@ void NameStepsPanel::showExamples() {
     }
     // the first example goes through the steps, the others show what comes of them
     std::size_t said = 0;
-    for (NameStepRow* row : rows_) {
+    for (NameStepRow* row : steps_->rows<NameStepRow>()) {
         const bool counts = said < shown_.steps.size() && row->step() == shown_.steps[said];
         const bool has = counts && !view.examples.empty() && said <= view.examples.front().after.size();
         if (!has) {
@@ -319,17 +265,13 @@ void NameStepsPanel::pasteTable() {
     if (text.find('\t') == std::string::npos) return emit said(tr("The clipboard holds no table: lines of old name, tab, new name."));
     const std::string file =
         join(state_folder_, "names-" + to_bytes(QDateTime::currentDateTime().toString(QStringLiteral("yyyyMMdd-HHmmss"))) + ".txt");
-    worker_.post([this, text, file](const std::stop_token&) {
-        const auto written = write_small_file(file, text);
-        QMetaObject::invokeMethod(
-            this,
-            [this, file, why = written ? QString() : shown(describe(written.error()))] {
-                if (!why.isEmpty()) return emit said(why);
-                add(NamesFrom{file});
-                stepsChanged();
-            },
-            Qt::QueuedConnection);
-    });
+    worker_.ask(
+        this, [text, file](const std::stop_token&) { return write_small_file(file, text); },
+        [this, file](const Result<void>& written) {
+            if (!written) return emit said(shown(describe(written.error())));
+            add(NamesFrom{file});
+            stepsChanged();
+        });
 }
 
 /// Old name, tab, new name as the steps make it: to be changed in a sheet, and pasted back.
@@ -339,16 +281,16 @@ void NameStepsPanel::writeTable() {
     if (!batch) return;
     const QString path = QFileDialog::getSaveFileName(this, tr("Write the names to a table"), QStringLiteral("names.txt"));
     if (path.isEmpty()) return;
-    worker_.post([this, plan, batch, file = to_bytes(path)](const std::stop_token&) {
+    const auto write = [plan, batch, file = to_bytes(path)](const std::stop_token&) {
         std::string text;
         if (plan)
             for (const Item& item : plan->items) text += plan->entry(item).name + '\t' + plan->final_name(item) + '\n';
         else
             for (const Entry& entry : batch->entries)
                 if (batch->is_named(entry)) text += entry.name + '\t' + entry.name + '\n';
-        const auto written = write_small_file(file, text);
-        QMetaObject::invokeMethod(
-            this, [this, words = written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error()))] { emit said(words); },
-            Qt::QueuedConnection);
+        return write_small_file(file, text);
+    };
+    worker_.ask(this, write, [this, file = to_bytes(path)](const Result<void>& written) {
+        emit said(written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error())));
     });
 }

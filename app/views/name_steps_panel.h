@@ -5,16 +5,14 @@
 #include <vector>
 
 #include "names/steps.h"
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 class Bench;
-class NameStepRow;
+class EditorRows;
 class QCheckBox;
 class QLabel;
 class QMenu;
 class QPushButton;
-class QScrollArea;
-class QVBoxLayout;
 
 /// The steps that make new names, edited beside the sentence, and what they make of a few names that tell most.
 class NameStepsPanel final : public QWidget {
@@ -41,9 +39,6 @@ private:
     void stepsChanged();
     void refresh();
     void showExamples();
-    void number();
-    void move(NameStepRow& row, int by);
-    void takeOut(NameStepRow& row);
     void fillSets();
     void keepSet();
     void pasteTable();
@@ -51,14 +46,13 @@ private:
 
     Bench& bench_;
     const std::string state_folder_;
-    std::vector<NameStepRow*> rows_;
     tavlo::Naming shown_;
     bool asked_for_ = false;  ///< of a copy or a move: somebody has opened it
-    QVBoxLayout* steps_;
+    EditorRows* steps_;
     QCheckBox* whole_names_;
     QPushButton* add_;
     QMenu* sets_;
     QLabel* misses_;
     QLabel* examples_;
-    LatestWorker worker_;
+    EachWorker worker_;
 };

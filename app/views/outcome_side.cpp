@@ -23,6 +23,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/batch_view.h"
+#include "views/opening.h"
 #include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
@@ -145,21 +146,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) {
         if (index.siblingAtColumn(0).data(OutcomeModel::OpenableRole).toBool()) model_->toggleFolder(index.row());
     });
-    connect(list_, &QWidget::customContextMenuRequested, this, [this](const QPoint& at) {
-        QMenu menu(this);
-        const QModelIndex current = list_->currentIndex().siblingAtColumn(OutcomeModel::NameColumn);
-        if (current.isValid() && model_->flags(current).testFlag(Qt::ItemIsEditable)) {
-            menu.addAction(tr("Type another name…\tF2"), this, &OutcomeSide::typeName);
-            if (const ItemId id = model_->itemAt(current.row()); id != no_item && bench_.isTyped(id))
-                menu.addAction(tr("Its name by the steps again"), this, [this, id] { bench_.typeName(id, {}); });
-            menu.addSeparator();
-        }
-        menu.addAction(tr("Skip"), this, [this] { decideSelected(Decision::skip); });
-        menu.addAction(tr("Overwrite, the old one to the Safe"), this, [this] { decideSelected(Decision::overwrite); });
-        menu.addAction(tr("Rename the incoming one"), this, [this] { decideSelected(Decision::rename); });
-        menu.addAction(tr("Undecided"), this, [this] { decideSelected(Decision::undecided); });
-        menu.exec(list_->viewport()->mapToGlobal(at));
-    });
+    connect(list_, &QWidget::customContextMenuRequested, this, &OutcomeSide::openMenu);
     connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
         model_->setNameFilter(text);
         refresh();
@@ -171,15 +158,12 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
                 const auto folder = disk->open_folder(place);
                 auto held = folder ? list_held(*disk, *folder) : Result<HeldFolder>(failure(folder.error()));
                 if (stop.stop_requested()) return;
-                QMetaObject::invokeMethod(
-                    this,
-                    [this, place, found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
-                     // one that a run has moved away is looked for no more
-                     problem = held || held.error().fault == Fault::not_found ? QString() : shown(describe(held.error()))] {
-                        if (!problem.isEmpty()) emit said(problem);
-                        model_->setExisting(place, found);
-                    },
-                    Qt::QueuedConnection);
+                later(this, [this, place, found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
+                             // one that a run has moved away is looked for no more
+                             problem = held || held.error().fault == Fault::not_found ? QString() : shown(describe(held.error()))] {
+                    if (!problem.isEmpty()) emit said(problem);
+                    model_->setExisting(place, found);
+                });
             }
         });
     });
@@ -208,14 +192,13 @@ void OutcomeSide::exportTo() {
     const QString path = QFileDialog::getSaveFileName(this, tr("Write the destination as it will be"), QStringLiteral("outcome.txt"),
                                                       tr("Tree (*.txt);;Table (*.csv);;Plan document (*.json)"));
     if (path.isEmpty()) return;
-    exporter_.post([this, tree, file = to_bytes(path)](const std::stop_token&) {
-        const std::string text = file.ends_with(".csv")    ? outcome_as_csv(*tree)
-                                 : file.ends_with(".json") ? outcome_as_json(*tree)
-                                                           : outcome_as_text(*tree);
-        const auto written = write_small_file(file, text);
-        QMetaObject::invokeMethod(
-            this, [this, words = written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error()))] { emit said(words); },
-            Qt::QueuedConnection);
+    const auto write = [tree, file = to_bytes(path)](const std::stop_token&) {
+        return write_small_file(file, file.ends_with(".csv")    ? outcome_as_csv(*tree)
+                                      : file.ends_with(".json") ? outcome_as_json(*tree)
+                                                                : outcome_as_text(*tree));
+    };
+    exporter_.ask(this, write, [this, path](const Result<void>& written) {
+        emit said(written ? tr("Written to %1.").arg(path) : shown(describe(written.error())));
     });
 }
 
@@ -327,7 +310,10 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
             case Qt::Key_N: goToNextUndecided(); return true;
             case Qt::Key_Return:
             case Qt::Key_Enter:
-                if (openable) model_->toggleFolder(current.row());
+                if (openable)
+                    model_->toggleFolder(current.row());
+                else if (const std::string path = pathOf(current.row()); !path.empty())
+                    open_in_its_program(path);
                 return true;
             case Qt::Key_Right:
                 if (openable && !open) model_->toggleFolder(current.row());

@@ -5,13 +5,14 @@
 
 #include "models/outcome_model.h"
 #include "plan/words.h"
-#include "tasks/latest_worker.h"
 #include "tasks/watched_folder.h"
+#include "tasks/worker.h"
 
 class BatchView;
 class Bench;
 class QLabel;
 class QLineEdit;
+class QMenu;
 class QPushButton;
 class QStackedWidget;
 class RowView;
@@ -50,6 +51,10 @@ signals:
     void said(const QString& words);
 
 private:
+    void openMenu(const QPoint& at);
+    void offerFacts(QMenu& menu);
+    void askFact(const std::vector<tavlo::ItemId>& items, const std::string& fact);
+    std::string pathOf(int row) const;
     void refresh();
     QString titleInPlace() const;
     void watchDestination();
@@ -71,7 +76,7 @@ private:
     QLineEdit* filter_;
     WatchedFolder watched_;  ///< the destination
     LatestWorker reader_;
-    LatestWorker exporter_;
+    EachWorker exporter_;
     QPushButton* next_;
     QPushButton* adapt_;
 };

@@ -67,7 +67,7 @@ PlacesMenu::PlacesMenu(const std::string& here, const std::string& destination, 
     for (const QString& path : recent)
         if (path != now) add(short_path(to_bytes(path), 4), path);
 
-    worker_.post([this](const std::stop_token&) {  // a volume may be slow to answer, or never do
+    const auto find_volumes = [](const std::stop_token&) {  // a volume may be slow to answer, or never do
         QList<std::pair<QString, QString>> found;
         for (const QStorageInfo& volume : QStorageInfo::mountedVolumes()) {
             if (!is_for_people(volume)) continue;
@@ -77,13 +77,11 @@ PlacesMenu::PlacesMenu(const std::string& here, const std::string& destination, 
                                    size_text(static_cast<std::uint64_t>(volume.bytesTotal()))),
                           volume.rootPath()});
         }
-        QMetaObject::invokeMethod(
-            this,
-            [this, found] {
-                for (const auto& [words, path] : found) add(words, path, volumes_);
-                removeAction(volumes_);
-            },
-            Qt::QueuedConnection);
+        return found;
+    };
+    worker_.ask(this, find_volumes, [this](const QList<std::pair<QString, QString>>& found) {
+        for (const auto& [words, path] : found) add(words, path, volumes_);
+        removeAction(volumes_);
     });
 }
 

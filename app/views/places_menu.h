@@ -3,7 +3,7 @@
 #include <QMenu>
 #include <string>
 
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 /// Places to go to: home and the desktop's own folders, mounted volumes with what they have free, bookmarks, recent folders.
 class PlacesMenu final : public QMenu {

@@ -5,7 +5,7 @@
 #include <QTextDocument>
 #include <memory>
 
-#include "tasks/latest_worker.h"
+#include "tasks/worker.h"
 
 void print_html(QPrinter& printer, const QString& html) {
     QTextDocument document;
@@ -14,7 +14,7 @@ void print_html(QPrinter& printer, const QString& html) {
     document.print(&printer);
 }
 
-void print_page(QWidget& parent, LatestWorker& worker, const QString& title, std::function<QString()> html) {
+void print_page(QWidget& parent, Worker& worker, const QString& title, std::function<QString()> html) {
     auto printer = std::make_shared<QPrinter>();
     printer->setDocName(title);
     QPrintDialog dialog(printer.get(), &parent);

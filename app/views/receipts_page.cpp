@@ -25,6 +25,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/button_row.h"
+#include "views/opening.h"
 #include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
@@ -185,6 +186,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     table_->setAccessibleName(tr("Items of this run"));
     table_->setModel(items_);
     show_receipt_rows(*table_, 260);
+    offer_opening(*table_, [this](int at) { return items_->place(at); });
     auto* undo_table = new RowView;
     undo_table->setObjectName(QStringLiteral("undoItems"));
     undo_table->setAccessibleName(tr("What the undo would do"));

@@ -69,7 +69,7 @@ private:
     std::shared_ptr<const FoundItems> found_;                        ///< null: nothing is searched for
     std::shared_ptr<const std::vector<std::uint64_t>> with_result_;  ///< null: all results are shown
     RowView* table_;
-    LatestWorker printer_;
+    EachWorker printer_;
     tavlo::ReceiptHead head_;
     std::shared_ptr<const tavlo::Plan> undo_plan_;
     std::string wanted_;

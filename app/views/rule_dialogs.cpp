@@ -26,9 +26,10 @@ OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(pare
                                 tr("a file and a folder"), tr("two of the batch")};
     for (int i = 0; i < size_relation_count; ++i) grid->addWidget(new QLabel(relations[i]), 0, i + 1);
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
+        const auto which = static_cast<Finding>(finding);
+        if (which == Finding::elsewhere) continue;  // which has a clause of its own in the sentence
         const int row = static_cast<int>(finding) + 1;
         grid->addWidget(new QLabel(findings[finding]), row, 0);
-        const auto which = static_cast<Finding>(finding);
         const bool has_sizes = which == Finding::newer || which == Finding::older || which == Finding::same_date;
         if (!has_sizes) {
             boxes_[finding][0] = box(findings[finding], rule.when[finding]);
@@ -63,6 +64,7 @@ Policy OwnRuleDialog::rule() const {
     Policy rule;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
         const auto decision = [](const QComboBox* from) { return static_cast<Decision>(from->currentData().toInt()); };
+        if (boxes_[finding][0] == nullptr) continue;
         if (boxes_[finding][1] == nullptr)
             rule.when[finding] = decision(boxes_[finding][0]);
         else

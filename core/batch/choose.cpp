@@ -45,13 +45,15 @@ Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) 
 
 }  // namespace
 
-Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders) {
+Batch choose(const Batch& batch, const std::function<bool(EntryId)>& fits, bool keep_empty_folders) {
     std::vector<bool> keep(batch.entries.size());
-    for (std::size_t id = 0; id < keep.size(); ++id) {
-        const Entry& entry = batch.entries[id];
-        keep[id] = !is_folder(entry) && selector.fits(entry.name, entry.status);
-    }
+    for (EntryId id = 0; id < keep.size(); ++id) keep[id] = !is_folder(batch.entries[id]) && fits(id);
     return only(batch, std::move(keep), keep_empty_folders);
+}
+
+Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders) {
+    return choose(
+        batch, [&](EntryId id) { return selector.fits(batch.entries[id].name, batch.entries[id].status); }, keep_empty_folders);
 }
 
 Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <cstdint>
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -15,6 +16,8 @@ namespace tavlo {
 /// left go too, unless they are kept.
 /// What could not be read and might have fitted stays, with its problem.
 Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders);
+/// fits  of what is no folder
+Batch choose(const Batch& batch, const std::function<bool(EntryId)>& fits, bool keep_empty_folders);
 
 /// Leaves out folders inside the sources whose whole name fits one of these patterns (glob(7)), with all that is in them.
 Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns);

@@ -3,7 +3,12 @@
 #include <fmt/format.h>
 #include <unistd.h>
 
+#include <algorithm>
+
 #include "batch/choose.h"
+#include "facts/entry_facts.h"
+#include "facts/fact_wish.h"
+#include "facts/learn.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "select/amounts.h"
@@ -32,6 +37,24 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
     return misses;
 }
 
+Result<Batch> choose_by_facts(const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told, FactsMemory* memory,
+                              const std::stop_token& stop, const std::function<void(std::size_t, std::size_t)>& progress) {
+    const auto wishes = fact_wishes_from(what.files.with);
+    if (!wishes) return failure(wishes.error());
+    auto kinds = load_kinds();
+    if (!kinds) return failure(kinds.error());
+    const bool in_files =
+        std::any_of(wishes->begin(), wishes->end(), [](const FactWish& one) { return one.fact->of != KnownFact::Of::all; });
+    if (in_files)
+        if (auto learnt = learn_facts(batch, files_of(batch), told, memory, stop, progress); !learnt) return failure(learnt.error());
+    const EntryFacts facts(batch, std::move(*kinds), now_ns, std::make_shared<const KnownFileFacts>(told));
+    const auto fits = [&](EntryId id) {
+        return std::all_of(wishes->begin(), wishes->end(),
+                           [&](const FactWish& one) { return one.fits(facts.find(id, batch.entries[id].name, 0, one.fact->name)); });
+    };
+    return choose(batch, fits, what.keeps_empty_folders);
+}
+
 }  // namespace
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
@@ -49,7 +72,8 @@ Result<std::optional<std::uint64_t>> folder_size_from(const Selection& what) {
                    "folders_larger");
 }
 
-Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options) {
+Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options, FactsMemory* memory,
+                             const std::function<void(std::size_t, std::size_t)>& told) {
     const Selection& what = job.what;
     const auto selector = selector_for(what.files, now_ns);
     if (!selector) return failure(selector.error());
@@ -68,9 +92,14 @@ Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_
         batch = choose_folders(*batch, {*larger, what.empty_folders, job.structure.contents});
     }
     if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
-    if (!what.list) return Chosen{std::move(*batch), {}};
+    const auto facts = std::make_shared<KnownFileFacts>();
+    if (!what.files.with.empty()) {
+        batch = choose_by_facts(*batch, what, now_ns, *facts, memory, options.stop, told);
+        if (!batch) return failure(batch.error());
+    }
+    if (!what.list) return Chosen{std::move(*batch), {}, facts};
     auto chosen = choose(*batch, list, what.keeps_empty_folders);
-    return Chosen{std::move(chosen.batch), misses_of(chosen.listed, *what.list)};
+    return Chosen{std::move(chosen.batch), misses_of(chosen.listed, *what.list), facts};
 }
 
 }  // namespace tavlo

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <cstdint>
+#include <functional>
 #include <optional>
 #include <vector>
 
@@ -13,12 +14,16 @@ namespace tavlo {
 struct Chosen {
     Batch batch;
     std::vector<Error> misses;
+    std::shared_ptr<const KnownFileFacts> facts{};  ///< what files have told so that they could be chosen
 };
 
 /// Gathers the sources, and leaves what was not asked for.
 /// now_ns  that relative dates are counted from
+/// memory  of what files told before; may be null
+/// told    called now and then with how many files have told, and of how many
 /// errors  as gather(); refused: criteria that cannot be read, a kind that is not there; the list cannot be read
-Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options = {});
+Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options = {},
+                             FactsMemory* memory = nullptr, const std::function<void(std::size_t, std::size_t)>& told = {});
 
 /// From which size on folders are chosen; nullopt: they are not, by size. errors: refused: it is no size
 Result<std::optional<std::uint64_t>> folder_size_from(const Selection& what);

@@ -55,7 +55,8 @@ std::optional<NewNames> names_from(Members& members) {
     return names;
 }
 
-constexpr auto every_finding = {Finding::same, Finding::newer, Finding::older, Finding::same_date, Finding::type, Finding::twin};
+constexpr auto every_finding = {Finding::same, Finding::newer, Finding::older,    Finding::same_date,
+                                Finding::type, Finding::twin,  Finding::elsewhere};
 
 void put_policy(Json& json, const Policy& policy) {
     if (policy.otherwise != Decision::undecided) json["on_collision"] = to_text(policy.otherwise);
@@ -119,6 +120,7 @@ void put_selection(Json& json, const Selection& what) {
     put_text(json, "changed_before", what.files.changed_before);
     put_text(json, "regex", what.files.regex);
     put_text(json, "number", what.files.number);
+    put_list(json, "with", what.files.with);
     put_list(json, "not_below", what.not_below);
     put_text(json, "folders_larger", what.folders_larger);
     put_flag(json, "empty_folders", what.empty_folders);
@@ -138,6 +140,7 @@ Selection read_selection(Members& members) {
     members.text("changed_before", what.files.changed_before);
     members.text("regex", what.files.regex);
     members.text("number", what.files.number);
+    members.list("with", what.files.with);
     members.list("not_below", what.not_below);
     members.text("folders_larger", what.folders_larger);
     members.flag("empty_folders", what.empty_folders);
@@ -204,11 +207,13 @@ std::string to_json(const Job& job) {
     if (job.structure.subfolders != Subfolders::all || job.what.keeps_empty_folders)
         json["subfolders"] = word_of(subfolder_words, job.structure.subfolders);
     put_flag(json, "flatten", job.structure.flatten);
+    if (!job.structure.sort_into.empty()) put_bytes(json, "sort_into", job.structure.sort_into);
     put_flag(json, "folders", job.structure.folders_too);
     put_naming(json, job.naming);
     if (!job.structure.kept_from.empty()) put_bytes(json, "keep_from", job.structure.kept_from);
     if (!job.into.empty()) put_bytes(json, "into", job.into);
     put_policy(json, job.policy);
+    put_flag(json, "look_elsewhere", job.look_elsewhere);
     put_word(json, "clear", clearing_words, job.clearing, Clearing::none);
     if (job.shelf != Shelf::safe) json["to"] = to_text(job.shelf);
     put_flag(json, "lose_attributes", job.may_lose);
@@ -229,11 +234,13 @@ Result<Job> job_from_json(std::string_view text) {
         members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
         job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
         members.flag("flatten", job.structure.flatten);
+        members.text("sort_into", job.structure.sort_into);
         members.flag("folders", job.structure.folders_too);
         job.naming = read_naming(members);
         members.text("keep_from", job.structure.kept_from);
         members.text("into", job.into);
         job.policy = read_policy(members);
+        members.flag("look_elsewhere", job.look_elsewhere);
         members.word("clear", job.clearing, from_words(clearing_words));
         members.word("to", job.shelf, shelf_from_text);
         members.flag("lose_attributes", job.may_lose);
@@ -319,6 +326,37 @@ Result<TypedNames> typed_names_from_json(std::string_view text) {
             typed.insert_or_assign(std::move(path), std::move(name));
         }
         return typed;
+    });
+}
+
+std::string to_json(const FactsSaid& said) {
+    Json json = Json::array();
+    for (const auto& [path, one] : said) {
+        Json out;
+        put_bytes(out, "path", path);
+        out["of"] = identity_json(one.of);
+        out["facts"] = Json::parse(to_json(one.facts));
+        json.push_back(std::move(out));
+    }
+    return text_of(json);
+}
+
+Result<FactsSaid> facts_said_from_json(std::string_view text) {
+    return read_document<FactsSaid>([&] {
+        const Json json = parsed(text);
+        if (!json.is_array()) unreadable("wants a list", "facts");
+        FactsSaid said;
+        for (const Json& one : json) {
+            Members members(one);
+            std::string path;
+            SaidFacts facts;
+            members.text("path", path);
+            if (const Json* id = members.find("of")) facts.of = identity_from(*id);
+            if (const Json* told = members.find("facts")) facts.facts = facts_from_json(told->dump()).value_or(FileFacts());
+            members.end();
+            said.insert_or_assign(std::move(path), std::move(facts));
+        }
+        return said;
     });
 }
 

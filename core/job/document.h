@@ -24,6 +24,8 @@ Result<Decisions> decisions_from_json(std::string_view text);
 std::string to_json(const TypedNames& typed);
 /// errors  corrupt, refused
 Result<TypedNames> typed_names_from_json(std::string_view text);
+std::string to_json(const FactsSaid& said);
+Result<FactsSaid> facts_said_from_json(std::string_view text);
 
 /// A policy alone.
 std::string to_json(const Policy& policy);

@@ -154,6 +154,8 @@ std::string reason_to_wait(const Job& job) {
     if (job.what.follow_links) return "links are followed";
     if (job.clearing != Clearing::none) return "something is to leave the destination";
     if (!job.naming.empty()) return "new names are given";
+    if (job.look_elsewhere) return "what is there under other names is looked for";
+    if (!job.structure.sort_into.empty()) return "files are sorted by what they tell";
     if (job.structure.flatten || job.structure.contents) return "several could want one name";
     if (job.structure.subfolders != Subfolders::all) return "subfolders are left out by what is in them";
     if (!job.structure.kept_from.empty()) return "folders on the way are kept";

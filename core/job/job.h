@@ -1,10 +1,12 @@
 #pragma once
 
 #include <map>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
 
+#include "facts/known_file_facts.h"
 #include "layout/structure.h"
 #include "names/steps.h"
 #include "plan/policy.h"
@@ -41,6 +43,7 @@ struct Job {
     Structure structure{};
     Naming naming{};
     Policy policy{};
+    bool look_elsewhere = false;  ///< files whose bytes are in the destination already, under whatever name, are found
     Clearing clearing = Clearing::none;
     Shelf shelf = Shelf::safe;  ///< where what is removed goes
     bool may_lose = false;      ///< as in Wishes
@@ -61,7 +64,10 @@ struct Asked {
     Asked(Job wanted = {}, Decisions decided = {}) : job(std::move(wanted)), decisions(std::move(decided)) {}
     Job job;
     Decisions decisions;
-    TypedNames typed{};               ///< ahead of the job's steps
+    TypedNames typed{};  ///< ahead of the job's steps
+    /// What files have told, for jobs that want to know (needs_file_facts()); null: nothing
+    std::shared_ptr<const KnownFileFacts> facts{};
+    FactsSaid said{};                 ///< ahead of these
     std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home folder, where the state is kept
 };
 

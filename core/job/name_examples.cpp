@@ -2,7 +2,7 @@
 
 #include <algorithm>
 
-#include "batch/entry_facts.h"
+#include "facts/entry_facts.h"
 #include "files/small_file.h"
 #include "names/names.h"
 

@@ -4,7 +4,7 @@
 #include <memory>
 #include <unordered_set>
 
-#include "batch/entry_facts.h"
+#include "facts/entry_facts.h"
 #include "files/path.h"
 #include "files/small_file.h"
 
@@ -55,12 +55,14 @@ struct Given {
 
 }  // namespace
 
-Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t now_ns, const TypedNames& typed) {
+Result<NamesGiven> give_names(const Asked& asked, const Batch& batch, std::int64_t now_ns) {
+    const Job& job = asked.job;
+    const TypedNames& typed = asked.typed;
     auto namer = Namer::make(job.naming, [](const std::string& path) { return read_small_file(path); });
     if (!namer) return failure(namer.error());
     auto kinds = load_kinds();
     if (!kinds) return failure(kinds.error());
-    const EntryFacts facts(batch, std::move(*kinds), now_ns);
+    const EntryFacts facts(batch, std::move(*kinds), now_ns, asked.facts, asked.said);
     const auto given = std::make_shared<Given>();
     given->names.resize(batch.entries.size());
     given->meant.resize(batch.entries.size());

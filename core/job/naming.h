@@ -15,8 +15,7 @@ struct NamesGiven {
 
 /// Goes through the batch once, in its order. In a rename each thing that is to have another name is meant: what was named, or, with
 /// Structure::contents, what is in it; on the way (copy, move) files and links are.
-/// typed   names of single things, ahead of the steps
 /// errors  as Namer::make()
-Result<NamesGiven> give_names(const Job& job, const Batch& batch, std::int64_t now_ns, const TypedNames& typed = {});
+Result<NamesGiven> give_names(const Asked& asked, const Batch& batch, std::int64_t now_ns);
 
 }  // namespace tavlo

@@ -7,12 +7,15 @@
 #include <span>
 
 #include "batch/keep_way.h"
+#include "facts/learn.h"
 #include "files/contents.h"
 #include "files/path.h"
 #include "job/choosing.h"
+#include "job/elsewhere.h"
 #include "job/making.h"
 #include "job/naming.h"
 #include "job/removal.h"
+#include "job/sorting.h"
 #include "keep/store.h"
 
 namespace tavlo {
@@ -43,7 +46,8 @@ void refuse_into_itself(const Plan& plan, const Structure& structure, const Dest
     }
     const bool takes_subfolders = structure.subfolders != Subfolders::none;
     for (const Entry& entry : plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
-        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(structure.contents || structure.flatten)) continue;
+        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(structure.takes_contents() || structure.flatten))
+            continue;
         const bool is_destination = destination.exists && destination.ancestors.front().same_thing(entry.status.id);
         if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
     }
@@ -154,7 +158,7 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
                            std::stop_token stop) {
     if (asked.job.operation == Operation::rename) {
-        auto given = give_names(asked.job, *batch, now_ns(), asked.typed);
+        auto given = give_names(asked, *batch, now_ns());
         if (!given) return failure(given.error());
         auto seen = look_ahead_in_place(disk, wishes_of(asked), std::move(batch), given->wanted, known, stop);
         if (seen) seen->misses = std::move(given->misses);
@@ -171,11 +175,18 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     }
     Outlook seen;
     const bool gives_names = !asked.job.naming.empty() || !asked.typed.empty();
-    auto given = gives_names ? give_names(asked.job, *batch, now_ns(), asked.typed) : Result<NamesGiven>(NamesGiven{});
+    auto given = gives_names ? give_names(asked, *batch, now_ns()) : Result<NamesGiven>(NamesGiven{});
     if (!given) return failure(given.error());
     seen.misses = std::move(given->misses);
-    seen.layout =
-        std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, looked->volume.folds_case, given->wanted));
+    const bool folds_case = looked->volume.folds_case;
+    if (asked.job.structure.sort_into.empty()) {
+        seen.layout = std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, folds_case, given->wanted));
+    } else {
+        auto sorted = sort_by_facts(asked, *batch, now_ns(), folds_case);
+        if (!sorted) return failure(sorted.error());
+        seen.layout = std::make_shared<const Layout>(lay_out_sorted(*sorted, asked.job.into, given->wanted));
+        batch = std::make_shared<const Batch>(std::move(sorted->batch));
+    }
     std::vector<Destination> roots;
     roots.push_back(std::move(*looked));
     auto surveyed = survey(disk, std::move(roots), seen.layout->targets, stop);
@@ -206,7 +217,7 @@ bool differs_in_names_alone(const Job& one, const Job& other) {
 }
 
 Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
-    auto given = give_names(asked.job, *before.batch, now_ns(), asked.typed);
+    auto given = give_names(asked, *before.batch, now_ns());
     if (!given) return failure(given.error());
     Outlook seen = before;
     seen.misses = std::move(given->misses);
@@ -310,20 +321,31 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     return {};
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, ContentsMemory* memory,
-                        std::stop_token stop, const std::function<void(std::size_t, std::size_t)>& compared) {
+Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory, std::stop_token stop,
+                        const PrepareEvents& events) {
+    if (needs_file_facts(asked.job)) {
+        auto told = asked.facts ? std::make_shared<KnownFileFacts>(*asked.facts) : std::make_shared<KnownFileFacts>();
+        if (auto learnt = learn_facts(*batch, files_of(*batch), *told, memory, stop, events.told); !learnt) return failure(learnt.error());
+        asked.facts = std::move(told);
+    }
     KnownContents known;
     auto outlook = look_ahead(disk, asked, std::move(batch), known, stop);
-    if (!outlook || outlook->plan->not_compared.empty() || !outlook->refusals.empty()) return outlook;
+    if (!outlook || !outlook->refusals.empty()) return outlook;
+    if (asked.job.look_elsewhere && outlook->destination->exists) {
+        auto found = find_elsewhere(disk, *outlook->batch, asked.job.into, known, memory, stop, events.read);
+        if (!found) return failure(found.error());
+        outlook = plan_again(asked, *outlook, known);
+    }
+    if (outlook->plan->not_compared.empty()) return outlook;
     const auto each = [&, of = outlook->plan->not_compared.size()](std::size_t done) {
-        if (compared) compared(done, of);
+        if (events.compared) events.compared(done, of);
     };
     if (auto all = compare_pairs(disk, *outlook->plan, known, memory, stop, each); !all) return failure(all.error());
     outlook->plan.reset();  // a plan of a million is not held twice
     return plan_again(asked, *outlook, known);
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, ContentsMemory* memory, std::stop_token stop) {
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, Store* memory, std::stop_token stop) {
     auto gathered = gather(disk, asked.job.what.sources, gathering_of(asked.job, {.stop = stop}));
     if (!gathered) return failure(gathered.error());
     return prepare(disk, asked, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);

@@ -8,6 +8,7 @@
 #include "batch/gather.h"
 #include "files/file_system.h"
 #include "job/job.h"
+#include "keep/store.h"
 #include "plan/plan.h"
 
 namespace tavlo {
@@ -54,13 +55,20 @@ bool differs_in_names_alone(const Job& one, const Job& other);
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop = {},
                            const std::function<void(std::size_t)>& compared = {});
 
-/// Everything before a run of a batch: looks ahead, compares, plans again.
-/// compared  called now and then with the number of pairs that were compared, and of all
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, ContentsMemory* memory = nullptr,
-                        std::stop_token stop = {}, const std::function<void(std::size_t, std::size_t)>& compared = {});
+/// Called now and then with how many are done, and of how many.
+struct PrepareEvents {
+    std::function<void(std::size_t, std::size_t)> told{};      ///< files that have told their facts
+    std::function<void(std::size_t, std::size_t)> read{};      ///< files that may be there under other names
+    std::function<void(std::size_t, std::size_t)> compared{};  ///< pairs
+};
+
+/// Everything before a run of a batch: has files tell what the job wants to know of them, looks ahead, compares, plans again.
+/// memory  of what was found out before; may be null
+Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory = nullptr,
+                        std::stop_token stop = {}, const PrepareEvents& events = {});
 
 /// The same, gathering the batch first.
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, ContentsMemory* memory = nullptr, std::stop_token stop = {});
+Result<Outlook> prepare(FileSystem& disk, const Asked& asked, Store* memory = nullptr, std::stop_token stop = {});
 
 /// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.
 struct Room {

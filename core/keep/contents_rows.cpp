@@ -1,7 +1,5 @@
 #include "keep/contents_rows.h"
 
-#include <fmt/format.h>
-
 #include "keep/sqlite_rows.h"
 
 namespace tavlo {
@@ -9,12 +7,6 @@ namespace tavlo {
 namespace {
 
 constexpr std::int64_t most_remembered = 2'000'000;
-
-/// Small numbers in few bytes (LEB128, DWARF 5, 7.6).
-void put_number(std::string& bytes, std::uint64_t value) {
-    for (; value >= 0x80; value >>= 7) bytes += static_cast<char>(value | 0x80);
-    bytes += static_cast<char>(value);
-}
 
 std::string packed(const Pair& pair) {
     std::string bytes;
@@ -50,10 +42,7 @@ void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std
         insert.exec();
         insert.reset();
     }
-    const auto count = database_.execAndGet("select count(*) from contents").getInt64();
-    if (count > most_remembered)
-        database_.exec(
-            fmt::format("delete from contents where key in (select key from contents order by used limit {})", count - most_remembered));
+    keep_newest(database_, "contents", most_remembered);
     transaction.commit();
 }
 

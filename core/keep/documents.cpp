@@ -52,6 +52,7 @@ Json item_json(const ReceiptItem& item, Operation operation) {
         collision["size"] = item.collision->size_bytes;
         collision["modified"] = utc_text(item.collision->modified_ns);
         collision["decision"] = to_text(item.collision->decision);
+        if (!item.collision->elsewhere.empty()) put_bytes(collision, "held", item.collision->elsewhere);
         json["collision"] = std::move(collision);
     }
     json["result"] = to_text(item.result);
@@ -125,8 +126,7 @@ ReceiptItem planned_item(const Plan& plan, const Item& item) {
     out.size_bytes = entry.status.id.size_bytes;
     out.modified_ns = entry.status.id.modified_ns;
     if (item.collision)
-        out.collision = ReceiptCollision{item.collision->finding, item.collision->held.id.size_bytes, item.collision->held.id.modified_ns,
-                                         item.collision->decision};
+        out.collision = receipt_collision(*item.collision);
     if (item.problem) out.error = reason(*item.problem);
     return out;
 }
@@ -188,6 +188,17 @@ Result<void> write_safe(std::ostream& out, Store& store) {
     });
     document.end(Json::object());
     return read;
+}
+
+void write_facts(std::ostream& out, const std::vector<std::pair<std::string, FileFacts>>& files) {
+    DocumentWriter document(out, "facts", Json::object(), "files");
+    for (const auto& [path, facts] : files) {
+        Json json;
+        put_bytes(json, "path", path);
+        json["facts"] = Json::parse(to_json(facts));
+        document.add(json);
+    }
+    document.end(Json::object());
 }
 
 CheckWriter::CheckWriter(std::ostream& out, const std::string& id) : out_(out) {

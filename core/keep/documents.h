@@ -4,6 +4,7 @@
 #include <iosfwd>
 #include <string>
 
+#include "facts/file_facts.h"
 #include "keep/receipt.h"
 #include "keep/store.h"
 #include "plan/plan.h"
@@ -25,6 +26,9 @@ Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& c
 /// goes_on  whether some process is carrying it out just now
 void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, const std::function<bool(const ReceiptHead&)>& goes_on);
 Result<void> write_safe(std::ostream& out, Store& store);
+
+/// What files tell, each with its path.
+void write_facts(std::ostream& out, const std::vector<std::pair<std::string, FileFacts>>& files);
 
 /// The items of a check, one after the other: begin, add each, end.
 class CheckWriter {

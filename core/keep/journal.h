@@ -39,6 +39,7 @@ struct PendingItem {
     Identity held{};
     bool held_by_batch = false;
     bool shared = false;
+    std::string elsewhere{};  ///< the place where the bytes are already
     std::string entry_of_safe{};
     std::string problem{};
     std::optional<Attributes> attributes{};     ///< of a folder that is made again

@@ -33,10 +33,11 @@ void serialize(Archive& archive, ReceiptCollision& collision) {
 namespace {
 
 // 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan; 5: with where what is
-// removed goes
-constexpr std::uint8_t version_now = 5;
+// removed goes; 6: with where the bytes of an item were already
+constexpr std::uint8_t version_now = 6;
 constexpr std::uint8_t with_roles = 4;
 constexpr std::uint8_t with_shelves = 5;
+constexpr std::uint8_t with_elsewhere = 6;
 constexpr std::uint8_t oldest_version = 2;
 
 constexpr char is_compressed = 'z';  // an archive that is not begins with 0 or 1, the order of its bytes
@@ -63,6 +64,7 @@ void fields(Archive& archive, PendingItem& item, std::uint8_t version) {
     else
         item.role = role_by_action(item.action, item.source == item.target && item.final_path != item.target);
     if (version >= with_shelves) archive(item.shelf);
+    if (version >= with_elsewhere) archive(item.elsewhere);
 }
 
 template <class Archive>
@@ -82,6 +84,7 @@ void fields(Archive& archive, NumberedItem& numbered, std::uint8_t version) {
     else
         item.role = role_before_roles(item);
     if (version >= with_shelves) archive(item.shelf);
+    if (version >= with_elsewhere && item.collision) archive(item.collision->elsewhere);
 }
 
 std::string hash_of(std::string_view bytes) {

@@ -9,6 +9,7 @@
 
 #include "files/path.h"
 #include "keep/store.h"
+#include "plan/plan.h"
 
 namespace tavlo {
 
@@ -25,6 +26,11 @@ std::optional<RunState> run_state_from_text(std::string_view text) noexcept {
     for (const auto state : {RunState::done, RunState::stopped, RunState::interrupted})
         if (to_text(state) == text) return state;
     return std::nullopt;
+}
+
+ReceiptCollision receipt_collision(const Collision& planned) {
+    return {planned.finding, planned.held.id.size_bytes, planned.held.id.modified_ns, planned.decision,
+            planned.elsewhere ? *planned.elsewhere : std::string()};
 }
 
 std::int64_t now_ns() {

@@ -44,7 +44,11 @@ struct ReceiptCollision {
     std::uint64_t size_bytes = 0;
     std::int64_t modified_ns = 0;
     Decision decision = Decision::undecided;
+    std::string elsewhere{};  ///< of that finding: the place where the bytes were
 };
+
+struct Collision;
+ReceiptCollision receipt_collision(const Collision& planned);
 
 /// What came of one item.
 struct ReceiptItem {

@@ -9,7 +9,7 @@ namespace tavlo {
 
 namespace {
 
-constexpr int schema_version = 6;
+constexpr int schema_version = 7;
 
 // the head of each run, its volumes (the number is what they had then), the folders that it made or removed
 constexpr const char* receipts_schema = R"(
@@ -65,6 +65,11 @@ constexpr const char* contents_schema = R"(
 create table contents(key integer primary key, pair blob not null, same integer not null, used integer not null);
 )";
 
+// keep/told_rows
+constexpr const char* told_schema = R"(
+create table told(key integer primary key, thing blob not null, words blob not null, used integer not null);
+)";
+
 /// What versions 1 to 3 lack of version 4. What an interrupted run has left can be read from version 3 on.
 void bring_to_version_4(SQLite::Database& database, int version) {
     if (version < 3 && database.execAndGet("select count(*) from pending").getInt64() != 0)
@@ -115,12 +120,14 @@ void bring_up_to_date(SQLite::Database& database) {
     if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
     if (version == schema_version) return;
     if (version == 0) {
-        for (const char* tables : {receipts_schema, items_schema, safe_schema, journal_schema, volumes_schema, contents_schema})
+        for (const char* tables :
+             {receipts_schema, items_schema, safe_schema, journal_schema, volumes_schema, contents_schema, told_schema})
             database.exec(tables);
     } else {
         if (version < 4) bring_to_version_4(database, version);
         if (version < 5) bring_to_version_5(database, version);
-        database.exec("alter table receipts add column job text not null default ''");
+        if (version < 6) database.exec("alter table receipts add column job text not null default ''");
+        database.exec(told_schema);
     }
     database.exec(fmt::format("pragma user_version = {}", schema_version));
     transaction.commit();

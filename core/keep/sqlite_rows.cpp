@@ -1,5 +1,7 @@
 #include "keep/sqlite_rows.h"
 
+#include <fmt/format.h>
+
 #include <nlohmann/json.hpp>
 
 namespace tavlo {
@@ -31,6 +33,17 @@ std::string bytes_of(const SQLite::Column& column) {
 
 std::int64_t as_signed(std::uint64_t value) { return static_cast<std::int64_t>(value); }
 std::uint64_t as_unsigned(const SQLite::Column& column) { return static_cast<std::uint64_t>(column.getInt64()); }
+
+void put_number(std::string& bytes, std::uint64_t value) {
+    for (; value >= 0x80; value >>= 7) bytes += static_cast<char>(value | 0x80);
+    bytes += static_cast<char>(value);
+}
+
+void keep_newest(SQLite::Database& database, const char* table, std::int64_t most) {
+    const auto count = database.execAndGet(fmt::format("select count(*) from {}", table)).getInt64();
+    if (count > most)
+        database.exec(fmt::format("delete from {0} where key in (select key from {0} order by used limit {1})", table, count - most));
+}
 
 std::string pack_roots(const std::vector<std::string>& roots) {
     auto list = nlohmann::json::array();

@@ -23,6 +23,11 @@ std::string bytes_of(const SQLite::Column& column);
 std::int64_t as_signed(std::uint64_t value);
 std::uint64_t as_unsigned(const SQLite::Column& column);
 
+/// Appends a number, small ones in few bytes (LEB128, DWARF 5, 7.6).
+void put_number(std::string& bytes, std::uint64_t value);
+/// Of a table of what has been found out, with `key` and `used`, the rows that were used longest ago go where there are more.
+void keep_newest(SQLite::Database& database, const char* table, std::int64_t most);
+
 /// A stored word that nobody knows means a damaged or a newer database: an error, never a default.
 template <class Word>
 Word known(std::optional<Word> word) {

@@ -17,6 +17,7 @@
 #include "keep/schema.h"
 #include "keep/sqlite_rows.h"
 #include "keep/time_rows.h"
+#include "keep/told_rows.h"
 #include "keep/volume_rows.h"
 
 namespace tavlo {
@@ -304,6 +305,28 @@ public:
 
     Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) override {
         return guarded("note what was compared", [&] { ContentsRows(database_).remember(found, now_ns()); });
+    }
+
+    Result<void> recall_facts(const std::vector<Status>& of, KnownFileFacts& known) override {
+        return guarded("read what files told", [&] {
+            ToldRows(database_).recall(ToldRows::Of::facts, of, [&](std::size_t at, std::string&& text) {
+                if (auto facts = facts_from_json(text)) known.learn(of[at], std::make_shared<const FileFacts>(std::move(*facts)));
+            });
+        });
+    }
+
+    Result<void> recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) override {
+        return guarded("read what was hashed", [&] { ToldRows(database_).recall(ToldRows::Of::bytes, of, take); });
+    }
+
+    Result<void> remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) override {
+        return guarded("note what was hashed", [&] { ToldRows(database_).remember(ToldRows::Of::bytes, hashes, now_ns()); });
+    }
+
+    Result<void> remember_facts(const std::vector<Told>& told) override {
+        std::vector<std::pair<Status, std::string>> texts;
+        for (const auto& [status, facts] : told) texts.emplace_back(status, to_json(*facts));
+        return guarded("note what files told", [&] { ToldRows(database_).remember(ToldRows::Of::facts, texts, now_ns()); });
     }
 
     Result<std::vector<SafeEntry>> safe_entries() override {

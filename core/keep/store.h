@@ -8,6 +8,7 @@
 #include <string>
 #include <vector>
 
+#include "facts/known_file_facts.h"
 #include "files/result.h"
 #include "keep/clock.h"
 #include "keep/journal.h"
@@ -29,9 +30,9 @@ struct RunRecords {
     std::vector<VolumeRecord> volumes;  ///< that it has not had to do with before
 };
 
-/// Receipts, the Safe's index and what comparing has found out, in one database in the state folder. Several programs may have it open at
+/// Receipts, the Safe's index and what reading has found out, in one database in the state folder. Several programs may have it open at
 /// once; one Store is used by one thread at a time.
-class Store : public ContentsMemory {
+class Store : public ContentsMemory, public FactsMemory, public HashMemory {
 public:
     /// Opens, and makes where missing, the state folder and its database.
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io

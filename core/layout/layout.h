@@ -55,6 +55,16 @@ using WantedName = std::function<std::optional<Wanted>(EntryId)>;
 Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case,
                const WantedName& wanted = {});
 
+/// A batch of which each file goes into a folder that is made for it.
+struct Sorted {
+    Batch batch;                       ///< with those folders behind what was in it: Entry::made, parents before children
+    std::vector<EntryId> folder_of{};  ///< by entry of the batch that was sorted: the one it goes into; no_entry: the destination itself
+};
+/// folder_for  of an entry: "2031/Thurso", from the destination; empty: the destination itself
+Sorted sort(const Batch& batch, const std::string& destination, const std::function<std::string(EntryId)>& folder_for, bool folds_case);
+/// Links are sorted as what they are; source folders arrive no more than with their contents alone.
+Layout lay_out_sorted(const Sorted& sorted, const std::string& destination, const WantedName& wanted = {});
+
 /// Each thing stays in its folder, and wants another name there: what has one to want is an arrival, in the batch's order; Layout::targets
 /// and Layout::standing have the batch's own folders, by the same numbers.
 /// wanted  the name that an entry is to have, its own too; what is not meant is no arrival

@@ -16,6 +16,11 @@ struct Structure {
     /// A folder that sources lie below, however deep: those on the way from it to them are kept too. Empty: none are.
     std::string kept_from{};
     bool folders_too = false;  ///< in a rename of contents: folders get new names as well as files
+    /// Each file goes into the folder that this pattern makes for it (names/pattern.h): "{taken:%Y|=undated}/{town}"; its own folders are
+    /// kept only where it says so. Empty: they are as above.
+    std::string sort_into{};
+    /// The source folders themselves do not arrive.
+    bool takes_contents() const { return contents || !sort_into.empty(); }
     bool operator==(const Structure&) const = default;
 };
 

@@ -15,18 +15,6 @@ namespace {
 using Kind = KnownFact::Kind;
 constexpr std::size_t most_digits = 255;  // no name has more
 
-const KnownFact* known(std::string_view name) {
-    const auto& all = known_facts();
-    const auto found = std::find_if(all.begin(), all.end(), [&](const KnownFact& one) { return one.name == name; });
-    return found == all.end() ? nullptr : &*found;
-}
-
-std::string names_of_facts() {
-    std::string names;
-    for (const KnownFact& one : known_facts()) names += (names.empty() ? "" : ", ") + std::string(one.name);
-    return names;
-}
-
 std::optional<std::size_t> digits_from(std::string_view text) {
     std::size_t digits = 0;
     for (const char c : text) {
@@ -46,11 +34,12 @@ bool is_format(Kind kind, std::string_view format) {
     return false;
 }
 
-std::string in_local_time(std::string_view format, std::int64_t ns) {
-    constexpr std::int64_t second = 1'000'000'000;
-    const auto seconds = static_cast<std::time_t>(ns / second - (ns % second < 0 ? 1 : 0));
+constexpr std::int64_t second = 1'000'000'000;
+
+std::string formatted(Moment moment, std::string_view format) {
+    const auto seconds = static_cast<std::time_t>(moment.ns / second - (moment.ns % second < 0 ? 1 : 0));
     std::tm time{};
-    ::localtime_r(&seconds, &time);
+    moment.as_written ? ::gmtime_r(&seconds, &time) : ::localtime_r(&seconds, &time);
     std::string text(512, '\0');
     text.resize(std::strftime(text.data(), text.size(), std::string(format).c_str(), &time));
     return text;
@@ -72,24 +61,107 @@ std::string cleaned(std::string value, bool makes_levels) {
     return value.substr(first, value.find_last_not_of(' ') - first + 1);
 }
 
+std::string formatted(const Fact& fact, std::string_view format) {
+    if (const auto* text = std::get_if<std::string>(&fact)) return formatted(*text, format);
+    if (const auto* number = std::get_if<std::uint64_t>(&fact)) return fmt::format("{:0{}}", *number, digits_from(format).value_or(1));
+    return formatted(std::get<Moment>(fact), format);
+}
+
+constexpr std::string_view makes_levels = "folders";
+
 }  // namespace
 
+std::optional<Moment> moment_from(std::string_view text) {
+    const auto digit = [&](std::size_t at) { return at < text.size() && text[at] >= '0' && text[at] <= '9'; };
+    std::size_t at = std::min(text.find_first_of("0123456789"), text.size());
+    const auto field = [&](std::size_t digits, int usual) -> std::optional<int> {
+        if (at < text.size() && !digit(at) && std::string_view(":-/.T ").find(text[at]) != std::string_view::npos) ++at;
+        if (!digit(at)) return usual;
+        int value = 0;
+        for (std::size_t end = at + digits; at < end; ++at) {
+            if (!digit(at)) return std::nullopt;
+            value = value * 10 + (text[at] - '0');
+        }
+        return value;
+    };
+    std::tm time{};
+    const auto year = field(4, 0);
+    const auto month = field(2, 1);
+    const auto day = field(2, 1);
+    const auto hour = field(2, 0);
+    const auto minute = field(2, 0);
+    const auto seconds = field(2, 0);
+    if (!year || !month || !day || !hour || !minute || !seconds || *year == 0 || *month == 0) return std::nullopt;
+    if (*hour > 23 || *minute > 59 || *seconds > 60) return std::nullopt;
+    time.tm_year = *year - 1900;
+    time.tm_mon = *month - 1;
+    time.tm_mday = *day;
+    time.tm_hour = *hour;
+    time.tm_min = *minute;
+    time.tm_sec = std::min(*seconds, 59);
+    const std::time_t since = ::timegm(&time);  // which puts the 31st of April into May
+    if (time.tm_mon != *month - 1 || time.tm_mday != *day) return std::nullopt;
+    constexpr std::time_t farthest = INT64_MAX / second;
+    if (since > farthest || since < -farthest) return std::nullopt;
+    return Moment{static_cast<std::int64_t>(since) * second, true};
+}
+
+std::string written(Moment moment) { return formatted(moment, "%Y-%m-%dT%H:%M:%S"); }
+
+std::string unknown_fact(std::string_view name) {
+    std::string names;
+    for (const KnownFact& one : known_facts()) names += (names.empty() ? "" : ", ") + std::string(one.name);
+    return fmt::format("knows no fact '{}'; there are {}", printable(name), names);
+}
+
+const KnownFact* known_fact(std::string_view name) {
+    const auto& all = known_facts();
+    const auto found = std::find_if(all.begin(), all.end(), [&](const KnownFact& one) { return one.name == name; });
+    return found == all.end() ? nullptr : &*found;
+}
+
+std::optional<std::string> as_in_a_name(const KnownFact& known, const Fact& fact) {
+    auto value = cleaned(formatted(fact, known.usual_format), known.name == makes_levels);
+    return value.empty() ? std::nullopt : std::optional(std::move(value));
+}
+
 const std::vector<KnownFact>& known_facts() {
+    using Of = KnownFact::Of;
     static const std::vector<KnownFact> all{
-        {"name", Kind::text, {}, "without its extension"},
-        {"ext", Kind::text, {}, "the extension with its dot"},
-        {"initial", Kind::text, {}, "the first character: a letter as capital without its marks, a digit as 0-9, anything else as #"},
-        {"kind", Kind::text, {}, "the word of the kind filter: pictures, ..."},
-        {"folder", Kind::text, {}, "the folder it lies in"},
-        {"folders", Kind::text, {}, "the folders between SOURCE and it"},
-        {"changed", Kind::moment, "%Y-%m-%d", "date of change"},
-        {"date", Kind::moment, "%Y-%m-%d", "the same"},
-        {"time", Kind::moment, "%H-%M-%S", "time of change"},
-        {"owner", Kind::text, {}, "user name"},
-        {"size", Kind::number, {}, "bytes"},
-        {"number", Kind::number, {}, "the last number in the name"},
-        {"n", Kind::number, {}, "counter in the batch's order"},
-        {"now", Kind::moment, "%Y-%m-%d", "the start of the run"},
+        {"name", Kind::text, Of::all, {}, "without its extension"},
+        {"ext", Kind::text, Of::all, {}, "the extension with its dot"},
+        {"initial",
+         Kind::text,
+         Of::all,
+         {},
+         "the first character: a letter as capital without its marks, a digit as 0-9, anything else as #"},
+        {"kind", Kind::text, Of::all, {}, "the word of the kind filter: pictures, ..."},
+        {"folder", Kind::text, Of::all, {}, "the folder it lies in"},
+        {"folders", Kind::text, Of::all, {}, "the folders between SOURCE and it"},
+        {"changed", Kind::moment, Of::all, "%Y-%m-%d", "date of change"},
+        {"date", Kind::moment, Of::all, "%Y-%m-%d", "the same"},
+        {"time", Kind::moment, Of::all, "%H-%M-%S", "time of change"},
+        {"owner", Kind::text, Of::all, {}, "user name"},
+        {"size", Kind::number, Of::all, {}, "bytes"},
+        {"number", Kind::number, Of::all, {}, "the last number in the name"},
+        {"n", Kind::number, Of::all, {}, "counter in the batch's order"},
+        {"now", Kind::moment, Of::all, "%Y-%m-%d", "the start of the run"},
+        {"taken", Kind::moment, Of::pictures, "%Y-%m-%d", "when a picture was taken, as written in it"},
+        {"camera", Kind::text, Of::pictures, {}, "make and model"},
+        {"country", Kind::text, Of::pictures, {}, "of the nearest place to where it was taken, within 300 km"},
+        {"town", Kind::text, Of::pictures, {}, "the nearest place, within 50 km"},
+        {"width", Kind::number, Of::pictures, {}, "pixels, as shown"},
+        {"height", Kind::number, Of::pictures, {}, "pixels, as shown"},
+        {"artist", Kind::text, Of::sound, {}, "of a piece of sound"},
+        {"album", Kind::text, Of::sound, {}, "that it is of"},
+        {"title", Kind::text, Of::sound, {}, "of a piece of sound, or of a document"},
+        {"genre", Kind::text, Of::sound, {}, "of a piece of sound"},
+        {"year", Kind::number, Of::sound, {}, "of a piece of sound"},
+        {"track", Kind::number, Of::sound, {}, "its number on the album"},
+        {"author", Kind::text, Of::documents, {}, "of a document"},
+        {"company", Kind::text, Of::documents, {}, "of a document"},
+        {"subject", Kind::text, Of::documents, {}, "of a document"},
+        {"created", Kind::moment, Of::documents, "%Y-%m-%d", "when a document was begun, as written in it"},
     };
     return all;
 }
@@ -98,10 +170,8 @@ Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t 
     if (text.starts_with('=')) return Choice{{}, std::string(text.substr(1))};
     const auto colon = text.find(':');
     const auto name = text.substr(0, colon);
-    const KnownFact* fact = known(name);
-    if (fact == nullptr)
-        return failure(Fault::refused,
-                       fmt::format("knows no fact '{}', at character {}; there are {}", printable(name), place + 1, names_of_facts()), "");
+    const KnownFact* fact = known_fact(name);
+    if (fact == nullptr) return failure(Fault::refused, fmt::format("{} (at character {})", unknown_fact(name), place + 1), "");
     if (colon == std::string_view::npos) return Choice{std::string(name), std::string(fact->usual_format)};
     const auto format = text.substr(colon + 1);
     if (!is_format(fact->kind, format))
@@ -142,17 +212,40 @@ Result<Pattern> Pattern::parse(std::string_view text) {
     return pattern;
 }
 
-std::optional<std::string> Pattern::written(const Choice& choice, const FactOf& fact_of, bool ext_may_be_nothing) {
+namespace {
+
+/// Where a level of a text of folders is empty; npos: none is.
+std::size_t empty_level(std::string_view text) {
+    for (std::size_t from = 0; from <= text.size();) {
+        const auto end = std::min(text.find('/', from), text.size());
+        if (end == from) return from;
+        from = end + 1;
+    }
+    return std::string_view::npos;
+}
+
+}  // namespace
+
+Result<Pattern> Pattern::parse_folders(std::string_view text) {
+    auto pattern = parse(text);
+    if (!pattern) return pattern;
+    std::string outline;  // with something in the place of each field; as long as the text where it is plain
+    bool in_field = false;
+    for (const char c : text) {
+        if (c == '{' || c == '}') in_field = c == '{';
+        outline += in_field ? 'x' : c;
+    }
+    if (const auto at = empty_level(outline); at != std::string_view::npos)
+        return failure(Fault::refused, fmt::format("has an empty level, at character {}", at + 1), "");
+    return pattern;
+}
+
+std::optional<std::string> Pattern::value_of(const Choice& choice, const FactOf& fact_of, bool ext_may_be_nothing) {
     if (choice.fact.empty()) return choice.text;
     const auto fact = fact_of(choice.fact);
     const bool is_nothing = ext_may_be_nothing && choice.fact == "ext";
     if (!fact) return is_nothing ? std::optional(std::string()) : std::nullopt;
-    std::string value;
-    if (const auto* text = std::get_if<std::string>(&*fact)) value = formatted(*text, choice.text);
-    if (const auto* number = std::get_if<std::uint64_t>(&*fact))
-        value = fmt::format("{:0{}}", *number, digits_from(choice.text).value_or(1));
-    if (const auto* moment = std::get_if<Moment>(&*fact)) value = in_local_time(choice.text, moment->ns);
-    value = cleaned(std::move(value), choice.fact == "folders");
+    std::string value = cleaned(formatted(*fact, choice.text), choice.fact == makes_levels);
     return value.empty() && !is_nothing ? std::nullopt : std::optional(std::move(value));
 }
 
@@ -164,13 +257,34 @@ std::string Pattern::fill(const FactOf& fact_of, bool ext_may_be_nothing) const 
             continue;
         }
         std::optional<std::string> value;
+        bool may_be_nothing = false;  // a thing that lies in no folder is not one of which the folder is unknown
         for (const Choice& choice : std::get<std::vector<Choice>>(part)) {
-            value = written(choice, fact_of, ext_may_be_nothing);
+            value = value_of(choice, fact_of, ext_may_be_nothing);
             if (value) break;
+            may_be_nothing = may_be_nothing || choice.fact == makes_levels;
         }
-        out += value.value_or("unknown");
+        out += value.value_or(may_be_nothing ? "" : "unknown");
     }
     return out;
+}
+
+std::string Pattern::fill_folders(const FactOf& fact_of) const {
+    const std::string filled = fill(fact_of, false);
+    std::string out;
+    for (std::size_t from = 0; from <= filled.size();) {
+        const auto end = std::min(filled.find('/', from), filled.size());
+        const std::string level = filled.substr(from, end - from);
+        from = end + 1;
+        if (level.empty()) continue;
+        if (!out.empty()) out += '/';
+        out += level == "." || level == ".." ? "_" : level;
+    }
+    return out;
+}
+
+bool Pattern::uses_file_facts() const {
+    const auto& all = known_facts();
+    return std::any_of(all.begin(), all.end(), [&](const KnownFact& one) { return one.of != KnownFact::Of::all && uses(one.name); });
 }
 
 bool Pattern::uses(std::string_view fact) const {

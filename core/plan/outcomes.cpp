@@ -41,6 +41,9 @@ std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Wishes& 
             const Outcome folder = of_folders.at(item.parent);
             const bool follows = folder == Outcome::skipped || folder == Outcome::undecided;
             if (outcome != Outcome::failed) outcome = follows ? folder : Outcome::created;
+        } else if (item.collision->finding == Finding::elsewhere) {
+            outcome = now.policy.of_elsewhere(single != nullptr ? *single->decision : now.policy.decide(pair, Finding::elsewhere),
+                                              single != nullptr);
         } else if (outcome != Outcome::failed || item.collision->held_stays) {
             switch (single != nullptr ? *single->decision : now.policy.decide(pair, item.collision->finding)) {
                 case Decision::undecided: outcome = Outcome::undecided; break;

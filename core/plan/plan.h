@@ -27,6 +27,7 @@ struct Collision {
     /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the folder's that it comes in, or
     /// that of before a twin took the name.
     std::shared_ptr<const Pair> decided_on{};
+    std::shared_ptr<const std::string> elsewhere{};  ///< of that finding: the place of `held`
     bool held_by_batch = false;
     bool shared = false;        ///< it is the folder's that this item comes in
     bool by_hand = false;       ///< decided for this pair, not by a rule

@@ -106,6 +106,8 @@ void Planner::decide(std::uint32_t at) {
         item.outcome = held != nullptr ? Outcome::merged : Outcome::created;
     } else if (held != nullptr) {
         meet_held(item, id, *held);
+    } else if (wishes_.look_elsewhere && plan_.entry(item).status.type == FileType::file) {
+        meet_elsewhere(item, id);
     }
     if (is_folder(arrival)) enter_folder(item, id, held);
 }
@@ -171,6 +173,15 @@ void Planner::meet_held(Item& item, ItemId id, const Held& held) {
         meet(item, id, finding, held.status, false);
         apply_decision(item);
     }
+}
+
+/// A name that nothing holds, for bytes that are there already.
+void Planner::meet_elsewhere(Item& item, ItemId id) {
+    const Elsewhere* found = known_.elsewhere(plan_.entry(item).status);
+    if (found == nullptr) return;
+    meet(item, id, Finding::elsewhere, found->held, false);
+    item.collision->elsewhere = found->path;
+    item.outcome = wishes_.policy.of_elsewhere(item.collision->decision, item.collision->by_hand);
 }
 
 void Planner::meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch) {

@@ -37,6 +37,7 @@ private:
     bool shares_folder_decision(Item& item);
     bool cannot_be_done(Item& item, std::uint32_t at);
     void meet_held(Item& item, ItemId id, const Held& held);
+    void meet_elsewhere(Item& item, ItemId id);
     void meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch);
     void apply_decision(Item& item);
     void settle_twin(Item& item, ItemId id, Claim& claim, const Held* held);

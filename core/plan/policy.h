@@ -30,6 +30,10 @@ struct Policy {
     /// What it says of a pair that nobody has decided about.
     /// finding  nullopt: not compared yet
     Decision decide(const Pair& pair, std::optional<Finding> finding) const;
+    /// What comes of one whose bytes are there under another name: it arrives, unless it is skipped, or somebody is to say. What is said of
+    /// taken names alone, but to skip, is not meant for it.
+    /// decision  that was taken, by decide() or for the pair
+    Outcome of_elsewhere(Decision decision, bool by_hand) const;
 };
 
 /// All that a plan is made by, besides what is in hand and what is there.
@@ -41,6 +45,7 @@ struct Wishes {
     Shelf shelf = Shelf::safe;  ///< of what is removed
     /// A move goes on where the target cannot keep what people put into extended attributes, or into an access control list.
     bool may_lose = false;
+    bool look_elsewhere = false;  ///< what is known of files that are there under other names counts
 };
 
 }  // namespace tavlo

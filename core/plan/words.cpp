@@ -23,6 +23,7 @@ std::string_view to_text(Finding finding) noexcept {
         case Finding::same_date: return "same-date";
         case Finding::type: return "type";
         case Finding::twin: return "twin";
+        case Finding::elsewhere: return "elsewhere";
     }
     return {};
 }
@@ -73,7 +74,7 @@ std::optional<Word> word_from_text(std::string_view text, Word last) noexcept {
 }  // namespace
 
 std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::make); }
-std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::twin); }
+std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::elsewhere); }
 std::optional<Decision> decision_from_text(std::string_view text) noexcept { return word_from_text(text, Decision::rename); }
 std::optional<Outcome> outcome_from_text(std::string_view text) noexcept { return word_from_text(text, Outcome::restored); }
 std::optional<Shelf> shelf_from_text(std::string_view text) noexcept { return word_from_text(text, Shelf::trash); }

@@ -8,9 +8,10 @@ namespace tavlo {
 
 enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove, make };
 
-/// How the incoming thing compares with the one that holds the name.
-enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin };
-inline constexpr int finding_count = 6;
+/// How the incoming thing compares with the one that holds the name; or, `elsewhere`, what else there is of it: its name is free, and its
+/// bytes are in the destination under another.
+enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin, elsewhere };
+inline constexpr int finding_count = 7;
 
 /// How the incoming file's size compares with that of the one that holds the name.
 enum class SizeRelation : std::uint8_t { smaller, same_size, larger };

@@ -38,6 +38,7 @@ PendingItem pending_item(const Plan& plan, ItemId id) {
         out.held = item.collision->held.id;
         out.held_by_batch = item.collision->held_by_batch;
         out.shared = item.collision->shared;
+        if (item.collision->elsewhere) out.elsewhere = *item.collision->elsewhere;
     }
     out.entry_of_safe = item.extras().entry_of_safe;
     if (item.problem) out.problem = reason(*item.problem);
@@ -186,6 +187,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
             item.collision->held.id = was.held;
             item.collision->held_by_batch = was.held_by_batch;
             item.collision->shared = was.shared;
+            if (!was.elsewhere.empty()) item.collision->elsewhere = std::make_shared<const std::string>(was.elsewhere);
         }
         if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
         if (was.attributes) item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);

@@ -42,9 +42,7 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     out.role = it.role;
     out.shelf = it.shelf;
     if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
-    if (it.collision)
-        out.collision = ReceiptCollision{it.collision->finding, it.collision->held.id.size_bytes, it.collision->held.id.modified_ns,
-                                         it.collision->decision};
+    if (it.collision) out.collision = receipt_collision(*it.collision);
     return out;
 }
 
@@ -146,7 +144,7 @@ void Runner::leave_undecided(ItemId id, const std::string& why) {
                 if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
             const auto finding =
                 item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin) : fresh_finding(id, held);
-            out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided};
+            out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided, {}};
         }
     }
     if (out.collision) out.collision->decision = Decision::undecided;

@@ -319,7 +319,8 @@ private:
         out.hash = hash;
         out.moved_whole = item.action == Action::move && (item.whole || item.along);
         if (item.type == FileType::file && item.links > 1) out.linked_source = item.identity;
-        if (item.collides) out.collision = ReceiptCollision{item.finding, item.held.size_bytes, item.held.modified_ns, item.decision};
+        if (item.collides)
+            out.collision = ReceiptCollision{item.finding, item.held.size_bytes, item.held.modified_ns, item.decision, item.elsewhere};
         out.after = placed.status.id;
         out.after_mode = placed.status.mode;
         out.after_status_changed_ns = placed.status.status_changed_ns;

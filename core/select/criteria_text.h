@@ -22,6 +22,7 @@ struct CriteriaText {
     std::optional<std::string> changed_before{};
     std::optional<std::string> regex{};
     std::optional<std::string> number{};
+    std::vector<std::string> with{};  ///< facts, see fact_wishes_from()
 
     bool operator==(const CriteriaText&) const = default;
     /// Nothing is said.

@@ -41,6 +41,12 @@ struct PairHash {
     }
 };
 
+/// A file that holds the bytes of another.
+struct Elsewhere {
+    std::shared_ptr<const std::string> path;
+    Status held;
+};
+
 /// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode, size and
 /// times of change of both, so that a pair that changed is a pair not read yet. A million are known by a hash of 128 bits of all that.
 class KnownContents {
@@ -58,6 +64,14 @@ public:
         return found == known_.end() ? std::nullopt : std::optional(found->second);
     }
 
+    /// Where the bytes of a file are too, in the destination that was looked through.
+    void learn_elsewhere(const Status& of, Elsewhere found) { elsewhere_[key_of(pair_of(of, {}))] = std::move(found); }
+    const Elsewhere* elsewhere(const Status& of) const {
+        const auto found = elsewhere_.empty() ? elsewhere_.end() : elsewhere_.find(key_of(pair_of(of, {})));
+        return found == elsewhere_.end() ? nullptr : &found->second;
+    }
+    void forget_elsewhere() { elsewhere_.clear(); }
+
 private:
     struct Key {
         std::uint64_t high = 0;
@@ -71,6 +85,7 @@ private:
 
     std::unordered_map<Key, bool, KeyHash> known_;
     std::unordered_map<Key, std::shared_ptr<const Error>, KeyHash> problems_;
+    std::unordered_map<Key, Elsewhere, KeyHash> elsewhere_;
 };
 
 /// What was found out by reading, kept from one run to the next.
@@ -80,6 +95,15 @@ public:
     /// Learns what is remembered of these pairs.
     virtual Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) = 0;
     virtual Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) = 0;
+};
+
+/// The hashes (Hasher) of files that were read whole, kept from one run to the next.
+class HashMemory {
+public:
+    virtual ~HashMemory() = default;
+    /// take  (place in `of`, hash)
+    virtual Result<void> recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) = 0;
+    virtual Result<void> remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) = 0;
 };
 
 }  // namespace tavlo

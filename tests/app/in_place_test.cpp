@@ -8,6 +8,7 @@
 #include <optional>
 #include <utility>
 
+#include "desk.h"
 #include "keep/store.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
@@ -18,46 +19,12 @@
 #include "tasks/runs.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
-#include "window_driver.h"
 
 // New names where things are, and removing, as somebody does it in the window.
 
 using namespace tavlo;
 
 namespace {
-
-struct Desk {
-    void open() {
-        window.emplace(temp.path("desk"), temp.path("state"));
-        window->show();
-        REQUIRE(QTest::qWaitForWindowExposed(&*window));
-        driver.emplace(*window);
-        QObject::connect(&window->runs(), &Runs::finished, [this](const RunEnd& end) { ended = end.head->id; });
-        REQUIRE(driver->settle());
-    }
-    /// One key, counted.
-    void stroke(Qt::Key key, Qt::KeyboardModifiers with = Qt::NoModifier) {
-        ++strokes;
-        QWidget* at = QApplication::activePopupWidget();
-        if (at == nullptr) at = QApplication::focusWidget();
-        QTest::keyClick(at != nullptr ? at : &*window, key, with);
-        QTest::qWait(10);
-    }
-    QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
-    /// The receipt of a run that was started; it may have ended before anybody asks.
-    std::string finished() {
-        REQUIRE(WindowDriver::wait([&] { return !ended.empty(); }));
-        return std::exchange(ended, {});
-    }
-    QString cell(int row, OutcomeModel::Column column) { return window->outcome().model().index(row, column).data().toString(); }
-    int rowOf(const QString& name) const { return driver->rowNamed("outcomeList", name); }
-
-    TempFolder temp;
-    std::string ended;
-    std::optional<MainWindow> window;
-    std::optional<WindowDriver> driver;
-    int strokes = 0;
-};
 
 std::string numbered(int number) { return "scan-" + std::string(number < 10 ? "00" : "0") + std::to_string(number) + ".pdf"; }
 
@@ -199,7 +166,7 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     CHECK(name() == "xA.pdf");
     CHECK(desk.sentence().contains(QStringLiteral("capitals, then x in front")));
     // and by the pointer, at the number of the line that was made first
-    auto* grip = desk.driver->find<QLabel>("stepGrip");
+    auto* grip = desk.driver->find<QLabel>("rowGrip");
     QTest::mousePress(grip, Qt::LeftButton, Qt::NoModifier, QPoint(4, 4));
     const QPointF up(4, 4 - 60);
     QMouseEvent move(QEvent::MouseMove, up, grip->mapToGlobal(up), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
@@ -207,7 +174,7 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     QTest::mouseRelease(grip, Qt::LeftButton);
     REQUIRE(desk.driver->settle());
     CHECK(desk.sentence().contains(QStringLiteral("x in front, then capitals")));
-    desk.driver->click("stepAway");
+    desk.driver->click("rowAway");
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->bench().job().naming.steps.size() == 1);
 }

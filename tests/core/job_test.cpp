@@ -69,7 +69,10 @@ Job some_job() {
                       perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes())};
     job.into = some_bytes();
     job.structure = {*rc::gen::arbitrary<bool>(), *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none),
-                     *rc::gen::arbitrary<bool>(), some_bytes(), *rc::gen::arbitrary<bool>()};
+                     *rc::gen::arbitrary<bool>(), some_bytes(),
+                     *rc::gen::arbitrary<bool>(), some_bytes()};
+    job.what.files.with = some_list();
+    job.look_elsewhere = *rc::gen::arbitrary<bool>();
     job.what.keeps_empty_folders = job.structure.subfolders == Subfolders::all && *rc::gen::arbitrary<bool>();
     job.policy = some_policy();
     job.naming = some_naming();

@@ -7,7 +7,7 @@
 #include <fstream>
 #include <sstream>
 
-#include "batch/entry_facts.h"
+#include "facts/entry_facts.h"
 #include "job/choosing.h"
 #include "job/document.h"
 #include "names/letters.h"
@@ -174,7 +174,7 @@ TEST_CASE("what is meant gets names in the batch's order, with facts of its own"
     job.naming.count_by = 2;
     const auto names = [&] {
         const Batch batch = value(gather(*make_disk(), {temp.path("box")}, gathering_of(job)));
-        const auto given = value(give_names(job, batch, 0));
+        const auto given = value(give_names(Asked(job), batch, 0));
         std::vector<std::string> all;
         for (EntryId id = 0; id < batch.entries.size(); ++id)
             if (const auto wanted = given.wanted(id)) all.push_back(wanted->name);
@@ -211,11 +211,20 @@ TEST_CASE("new names on the way: files get them, folders keep theirs, two that w
     CHECK(temp.read("box/A.TXT") == "box/A.TXT");
 }
 
-TEST_CASE("the manual has every fact that patterns know, in the same words", "[names]") {
-    std::ifstream in(std::string(DOCS) + "/names.md");
-    std::ostringstream manual;
-    manual << in.rdbuf();
+TEST_CASE("the manuals have every fact that patterns know", "[names]") {
+    const auto manual = [](const std::string& name) {
+        std::ifstream in(std::string(DOCS) + name);
+        std::ostringstream text;
+        text << in.rdbuf();
+        return text.str();
+    };
     std::string facts = "| fact | what it says |\n|---|---|\n";
-    for (const KnownFact& fact : known_facts()) facts += fmt::format("| `{}` | {} |\n", fact.name, fact.about);
-    CHECK(manual.str().find(facts + "\n") != std::string::npos);
+    for (const KnownFact& fact : known_facts())
+        if (fact.of == KnownFact::Of::all) facts += fmt::format("| `{}` | {} |\n", fact.name, fact.about);
+    CHECK(manual("/names.md").find(facts + "\n") != std::string::npos);
+    const std::string in_files = manual("/sorting.md");
+    for (const KnownFact& fact : known_facts()) {
+        CAPTURE(std::string(fact.name));
+        CHECK((fact.of == KnownFact::Of::all || in_files.find(fmt::format("`{}`", fact.name)) != std::string::npos));
+    }
 }

@@ -241,6 +241,7 @@ void make_older(const std::string& state_folder, int schema) {
         safe = value(store->safe_entries());
     }
     SQLite::Database database(state_folder + "/tavlo.sqlite", SQLite::OPEN_READWRITE);
+    database.exec("drop table told; pragma user_version = 6");
     if (schema == 6) return repack(database, all, with_roles);
     if (schema == 5) database.exec(from_6_to_5);
     if (schema == 5) return repack(database, all, compressed);

@@ -1,4 +1,4 @@
-#include "batch/entry_facts.h"
+#include "facts/entry_facts.h"
 
 #include <pwd.h>
 
@@ -44,8 +44,15 @@ std::string EntryFacts::folders(const Entry& entry) const {
     return path;
 }
 
+const Fact* EntryFacts::said(const Entry& entry, std::string_view fact) const {
+    if (said_.empty()) return nullptr;
+    const auto found = said_.find(batch_.source_path(entry));
+    return found != said_.end() && found->second.of == entry.status.id ? found->second.facts.find(fact) : nullptr;
+}
+
 std::optional<Fact> EntryFacts::find(EntryId id, std::string_view name, std::uint64_t n, std::string_view fact) const {
     const Entry& entry = batch_.entries[id];
+    if (const Fact* one = said(entry, fact)) return *one;
     if (fact == "n") return Fact(n);
     if (fact == "now") return Fact(Moment{now_ns_});
     if (fact == "size") return Fact(entry.status.id.size_bytes);
@@ -56,7 +63,11 @@ std::optional<Fact> EntryFacts::find(EntryId id, std::string_view name, std::uin
         std::string between = folders(entry);
         return between.empty() ? std::nullopt : std::optional<Fact>(std::move(between));
     }
-    return of_name(name, entry.status.type, fact);
+    if (const KnownFact* known = known_fact(fact); known != nullptr && known->of == KnownFact::Of::all)
+        return of_name(name, entry.status.type, fact);
+    const FileFacts* told = told_ ? told_->find(entry.status) : nullptr;
+    const Fact* one = told != nullptr ? told->find(fact) : nullptr;
+    return one != nullptr ? std::optional(*one) : std::nullopt;
 }
 
 }  // namespace tavlo

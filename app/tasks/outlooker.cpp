@@ -1,0 +1,378 @@
+#include "tasks/outlooker.h"
+
+#include <algorithm>
+#include <chrono>
+#include <mutex>
+#include <optional>
+#include <set>
+#include <utility>
+
+#include "facts/learn.h"
+#include "files/path.h"
+#include "job/elsewhere.h"
+#include "job/sorting.h"
+#include "keep/store.h"
+#include "tasks/batch_file.h"
+#include "text.h"
+
+using namespace tavlo;
+
+namespace {
+
+constexpr std::chrono::milliseconds told_every{1500};
+
+std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
+    auto rows = std::make_shared<std::vector<PickedRow>>();
+    std::vector<std::uint32_t> row_of(batch.entries.size());  // parents come before children
+    for (EntryId id = 0; id < batch.entries.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        if (entry.parent == no_entry) {
+            row_of[id] = static_cast<std::uint32_t>(rows->size());
+            rows->push_back({batch.folders.path(entry.folder), entry.name, entry.status.type, 0, 0, entry.status.id.modified_ns});
+        } else {
+            row_of[id] = row_of[entry.parent];
+        }
+        if (entry.status.type == FileType::folder) continue;
+        PickedRow& row = (*rows)[row_of[id]];
+        ++row.files;
+        if (entry.status.type == FileType::file) row.bytes += entry.status.id.size_bytes;
+    }
+    return rows;
+}
+
+}  // namespace
+
+/// What is kept from one wish to the next.
+struct Outlooker::Known {
+    std::unique_ptr<FileSystem> disk = make_disk();
+    std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
+    std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
+    bool saved = true;                                                  ///< what is picked is in its file
+    std::string saved_instruction;                                      ///< as it is in its file
+
+    std::shared_ptr<const Batch> batch;
+    std::shared_ptr<const std::vector<PickedRow>> rows;
+    KnownContents contents;
+    std::optional<Outlook> outlook;  ///< the last one, planned again while its places stay the same
+    std::shared_ptr<const Batch> planned_batch;
+    Job planned;
+    TypedNames planned_typed;
+    FactsSaid planned_said;
+    std::shared_ptr<const KnownFileFacts> told;  ///< what files have told so far; null: nothing
+    std::shared_ptr<const KnownFileFacts> planned_told;
+    std::shared_ptr<const Batch> looked_for;  ///< the batch, and where, whose files were looked for under other names
+    std::string looked_in;
+    BenchView shown;  ///< the last one with a plan, and what it was planned by
+    Wishes shown_wishes;
+
+    std::mutex mutex;  ///< of what both threads touch
+    std::vector<Change> changes;
+    std::vector<BenchView> retired;
+
+    Names sources();
+};
+
+/// What is in hand by now.
+Outlooker::Names Outlooker::Known::sources() {
+    std::vector<Change> news;
+    std::vector<BenchView> old;  // goes here
+    {
+        const std::scoped_lock lock(mutex);
+        news.swap(changes);
+        old.swap(retired);
+    }
+    for (const Change& change : news) {
+        auto folder = std::find_if(picked.begin(), picked.end(), [&](const auto& known) { return known.first == change.folder; });
+        if (folder == picked.end()) folder = picked.insert(picked.end(), {change.folder, {}});
+        for (const std::string& name : *change.names) {
+            if (change.in)
+                folder->second.insert(name);
+            else
+                folder->second.erase(name);
+        }
+        if (folder->second.empty()) picked.erase(folder);
+        saved = false;
+    }
+    Names paths;
+    for (const auto& [folder, names] : picked)
+        for (const auto& name : names) paths.push_back(join(folder, name));
+    return paths;
+}
+
+/// One wish while it is worked on, on the worker's thread.
+class Outlooker::Looking {
+public:
+    struct Asking {
+        std::uint64_t wish;
+        bool gather;
+        bool look;
+        bool keep;
+        bool facts;
+    };
+
+    Looking(Outlooker& owner, Known& known, const Instruction& wanted, const Asking& asking, const std::stop_token& stop)
+        : owner_(owner), known_(known), wanted_(wanted), asking_(asking), stop_(stop), asked_(wanted.job, wanted.decisions) {
+        asked_.typed = wanted.typed;
+        asked_.facts = known.told;
+        asked_.said = wanted.said;
+        asked_.job.what.sources = known.sources();
+        asked_.kept = folders_to_keep(owner.state_folder_);
+    }
+
+    void run() {
+        if (asking_.keep) save();
+        if (const auto gathered = gather_all(); !gathered) return sorry(gathered.error());
+        view_.batch = known_.batch;
+        view_.picks = known_.rows;
+        view_.job = std::make_shared<const Job>(asked_.job);
+        view_.has_folders = std::any_of(known_.batch->entries.begin(), known_.batch->entries.end(),
+                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
+        const auto files = files_of(*known_.batch);
+        const bool tells = asking_.facts || needs_file_facts(asked_.job);
+        if (tells) view_.being_told = untold(files);
+        sum_up();
+        if (asked_.job.into.empty() && goes_elsewhere(asked_.job)) {
+            send(view_, view_.being_told == 0);
+            if (view_.being_told > 0 && have_told(files, [&] { send(view_, false); })) send(view_, true);
+            return;
+        }
+        if (asking_.look) {
+            known_.outlook.reset();
+            known_.looked_for.reset();
+        }
+        tell_shares();
+        auto outlook = plan();
+        if (!outlook) return sorry(outlook.error());
+        if (asking_.look) served(&Outlooker::look_wanted_);
+        look_elsewhere_wanted_ = asked_.job.look_elsewhere && outlook->destination->exists &&
+                                 (known_.looked_for != known_.batch || known_.looked_in != asked_.job.into);
+        see(*outlook);
+        send_plan(!view_.isReading() && !look_elsewhere_wanted_);
+        if (view_.being_told > 0) {
+            const auto plan_by_it = [&](bool last) {
+                if (needs_file_facts(asked_.job)) {
+                    outlook = plan();
+                    if (!outlook) return;
+                    see(*outlook);
+                }
+                send_plan(last && !view_.isReading() && !look_elsewhere_wanted_);
+            };
+            if (!have_told(files, [&] { plan_by_it(false); })) return;
+            plan_by_it(true);
+            if (!outlook) return sorry(outlook.error());
+        }
+        if (look_elsewhere_wanted_ && !look_elsewhere(*outlook)) return;
+        if (view_.comparing) compare(*outlook);
+    }
+
+private:
+    void save() {
+        if (!known_.saved && !stop_.stop_requested()) known_.saved = save_batch(owner_.state_folder_, asked_.job.what.sources).has_value();
+        if (auto text = to_text(wanted_); text != known_.saved_instruction && save_instruction(owner_.state_folder_, text))
+            known_.saved_instruction = std::move(text);
+    }
+
+    Result<void> gather_all() {
+        if (!asking_.gather && known_.batch) return {};
+        // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing anew
+        const Selection& what = asked_.job.what;
+        auto gathered = gather(*known_.disk, what.sources, {.follow_links = what.follow_links, .stop = stop_});
+        if (!gathered) return failure(gathered.error());
+        known_.batch = std::make_shared<const Batch>(std::move(*gathered));
+        known_.rows = picked_rows(*known_.batch);
+        served(&Outlooker::gather_wanted_);
+        return {};
+    }
+
+    /// How many of these have not told their facts yet.
+    std::uint64_t untold(const std::vector<EntryId>& files) const {
+        if (!known_.told) return files.size();
+        return static_cast<std::uint64_t>(std::count_if(
+            files.begin(), files.end(), [&](EntryId id) { return known_.told->find(known_.batch->entries[id].status) == nullptr; }));
+    }
+
+    /// Has files tell what they know.
+    /// now_and_then  while it goes on, with what is known so far
+    /// returns  false: it was stopped, or could not be done, which is said then
+    bool have_told(const std::vector<EntryId>& files, const std::function<void()>& now_and_then) {
+        auto known = known_.told ? std::make_shared<KnownFileFacts>(*known_.told) : std::make_shared<KnownFileFacts>();
+        const auto before = files.size() - view_.being_told;
+        auto shown_at = std::chrono::steady_clock::now();
+        const auto tell = [&](std::size_t done, std::size_t) {
+            if (std::chrono::steady_clock::now() - shown_at < told_every) return;
+            view_.told = done - before;
+            take_told(std::make_shared<const KnownFileFacts>(*known));
+            now_and_then();
+            shown_at = std::chrono::steady_clock::now();
+        };
+        const auto learnt = learn_facts(*known_.batch, files, *known, store(), stop_, tell);
+        if (!learnt) {
+            sorry(learnt.error());
+            return false;
+        }
+        view_.being_told = view_.told = 0;
+        take_told(std::move(known));
+        return true;
+    }
+
+    void take_told(std::shared_ptr<const KnownFileFacts> told) {
+        known_.told = std::move(told);
+        asked_.facts = known_.told;
+        sum_up();
+    }
+
+    /// What is known of the batch, where it is looked at.
+    void sum_up() {
+        if (!asking_.facts) return;
+        auto kinds = load_kinds();
+        const EntryFacts facts(*known_.batch, kinds ? std::move(*kinds) : Kinds(), now_ns(), known_.told, wanted_.said);
+        view_.facts = std::make_shared<const std::vector<FactSummary>>(summarise(*known_.batch, facts));
+        view_.files =
+            static_cast<std::uint64_t>(std::count_if(known_.batch->entries.begin(), known_.batch->entries.end(),
+                                                     [](const Entry& one) { return one.status.type != FileType::folder && !one.problem; }));
+    }
+
+    /// returns  false: it was stopped
+    bool look_elsewhere(Outlook& outlook) {
+        auto shown_at = std::chrono::steady_clock::now();
+        const auto tell = [&](std::size_t done, std::size_t of) {
+            if (std::chrono::steady_clock::now() - shown_at < told_every) return;
+            view_.looked_for = of;
+            view_.looked_at = done;
+            send_plan(false);
+            shown_at = std::chrono::steady_clock::now();
+        };
+        if (!find_elsewhere(*known_.disk, *known_.batch, asked_.job.into, known_.contents, store(), stop_, tell)) return false;
+        known_.looked_for = known_.batch;
+        known_.looked_in = asked_.job.into;
+        view_.looked_for = view_.looked_at = 0;
+        outlook = plan_again(asked_, outlook, known_.contents);
+        known_.outlook = outlook;
+        see(outlook);
+        send_plan(!view_.comparing);
+        return true;
+    }
+
+    Store* store() {
+        if (!known_.store)
+            if (auto opened = Store::open(owner_.state_folder_)) known_.store = std::move(*opened);
+        return known_.store.get();
+    }
+
+    bool is_of_planned_batch() const { return known_.outlook && known_.planned_batch == known_.batch; }
+    bool is_in_same_places() const {
+        return is_of_planned_batch() && same_places(known_.planned, wanted_.job) && known_.planned_typed == wanted_.typed && known_.planned_said == wanted_.said &&
+               (known_.planned_told == asked_.facts || !needs_file_facts(asked_.job));
+    }
+
+    /// Where just the rules have changed, the balance is told ahead of the plan.
+    void tell_shares() {
+        if (!is_in_same_places() || !known_.shown.outcome || known_.shown.comparing) return;
+        const auto shares = known_.shown.outcome->sharesBy(known_.shown_wishes, wishes_of(asked_));
+        if (!shares) return;
+        BenchView soon = known_.shown;
+        soon.shares = *shares;
+        send(std::move(soon), false);
+    }
+
+    /// Looks at the disk only where it must.
+    Result<Outlook> plan() {
+        auto outlook = is_in_same_places() ? Result<Outlook>(plan_again(asked_, *known_.outlook, known_.contents))
+                       : is_of_planned_batch() && differs_in_names_alone(known_.planned, wanted_.job)
+                           ? name_again(asked_, *known_.outlook, known_.contents)
+                           : look_ahead(*known_.disk, asked_, known_.batch, known_.contents, stop_);
+        if (!outlook) return outlook;
+        if (outlook->plan->traits().takes_away)
+            if (auto there = survey_in_place(*known_.disk, *outlook->batch, *outlook->layout, stop_))
+                around_ = std::make_shared<const Survey>(std::move(*there));
+        known_.outlook = *outlook;
+        known_.planned_batch = known_.batch;
+        known_.planned = wanted_.job;
+        known_.planned_typed = wanted_.typed;
+        known_.planned_said = wanted_.said;
+        known_.planned_told = asked_.facts;
+        return outlook;
+    }
+
+    void see(const Outlook& outlook) {
+        const Plan& plan = *outlook.plan;
+        if (goes_elsewhere(asked_.job)) view_.room = room_needed(plan, *outlook.destination);
+        view_.refusals.clear();
+        for (const Error& refusal : outlook.refusals) view_.refusals.push_back(shown(describe(refusal)));
+        view_.misses.clear();
+        for (const Error& miss : outlook.misses) view_.misses.push_back(shown(describe(miss)));
+        view_.outcome = OutcomeTree::make(outlook.plan, plan.traits().takes_away ? around_ : outlook.survey, now_ns());
+        view_.examples = name_examples(asked_.job, plan, now_ns());
+        view_.shares = view_.outcome->shares;
+        view_.comparing = !plan.not_compared.empty();
+        view_.impossible_names = static_cast<std::uint64_t>(std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) {
+            return item.problem && item.problem->fault == Fault::name_not_possible;
+        }));
+    }
+
+    void compare(const Outlook& outlook) {
+        // what is known so far is shown now and then: many large pairs take their time
+        auto shown_at = std::chrono::steady_clock::now();
+        const auto tell = [&](std::size_t) {
+            if (std::chrono::steady_clock::now() - shown_at < told_every) return;
+            see(plan_again(asked_, outlook, known_.contents));
+            send_plan(false);
+            shown_at = std::chrono::steady_clock::now();
+        };
+        if (!compare_pairs(*known_.disk, *outlook.plan, known_.contents, store(), stop_, tell)) return;
+        see(plan_again(asked_, outlook, known_.contents));
+        send_plan(true);
+    }
+
+    void send_plan(bool last) {
+        known_.shown = view_;
+        known_.shown_wishes = wishes_of(asked_);
+        send(view_, last);
+    }
+    void send(BenchView view, bool last) {
+        later(&owner_, [&owner = owner_, wish = asking_.wish, view = std::move(view), last]() mutable {
+            if (wish == owner.wish_) return emit owner.saw(view, last);
+            owner.retire(std::move(view));
+        });
+    }
+    void sorry(const Error& error) {
+        if (error.fault == Fault::cancelled) return;
+        view_.refusals.push_back(shown(describe(error)));
+        send(view_, true);
+    }
+    void served(bool Outlooker::*wanted) {
+        later(&owner_, [&owner = owner_, wish = asking_.wish, wanted] {
+            if (wish == owner.wish_) owner.*wanted = false;
+        });
+    }
+
+    Outlooker& owner_;  // its state folder and, on its own thread, its signals
+    Known& known_;
+    const Instruction& wanted_;
+    const Asking asking_;
+    const std::stop_token& stop_;
+    Asked asked_;
+    std::shared_ptr<const Survey> around_;  ///< of a removal: the folders that things leave
+    bool look_elsewhere_wanted_ = false;
+    BenchView view_;
+};
+
+Outlooker::Outlooker(std::string state_folder, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)), known_(std::make_shared<Known>()) {}
+Outlooker::~Outlooker() = default;
+
+void Outlooker::note(const Change& change) {
+    const std::scoped_lock lock(known_->mutex);
+    known_->changes.push_back(change);
+}
+
+void Outlooker::retire(BenchView view) {
+    const std::scoped_lock lock(known_->mutex);
+    known_->retired.push_back(std::move(view));
+}
+
+void Outlooker::ask(const Instruction& wish) {
+    // a wish that is replaced before it is served does not take what it wanted with it: that stays wanted until it was done
+    const Looking::Asking asking{++wish_, gather_wanted_, look_wanted_, keeps_, facts_wanted_};
+    worker_.post([this, known = known_, wish, asking](const std::stop_token& stop) { Looking(*this, *known, wish, asking, stop).run(); });
+}

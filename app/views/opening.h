@@ -1,0 +1,19 @@
+#pragma once
+
+#include <QUrl>
+#include <functional>
+#include <string>
+
+class QAbstractItemView;
+class QMenu;
+
+/// A path as an address, byte for byte (RFC 8089).
+QUrl file_address(const std::string& path);
+/// In the program that the desktop has for it.
+void open_in_its_program(const std::string& path);
+/// What can be done with a thing besides: it opens in its own program, its folder does, its path is copied as text.
+/// path  where it lies now
+void add_opening(QMenu& menu, const std::string& path);
+/// A list whose rows can be opened so, by its menu and by double click.
+/// path_of  of a row; empty: there is nothing to open
+void offer_opening(QAbstractItemView& list, std::function<std::string(int row)> path_of);

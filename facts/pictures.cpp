@@ -1,0 +1,93 @@
+#include <algorithm>
+#include <cctype>
+#include <exiv2/exiv2.hpp>
+
+#include "places.h"
+#include "telling.h"
+
+using tavlo::FileFacts;
+
+namespace {
+
+std::string text_of(const Exiv2::ExifData& exif, const char* key) {
+    const auto found = exif.findKey(Exiv2::ExifKey(key));
+    if (found == exif.end()) return {};
+    std::string text = found->toString();
+    text.erase(std::find(text.begin(), text.end(), '\0'), text.end());
+    const auto last = text.find_last_not_of(" \t\r\n");
+    return last == std::string::npos ? std::string() : text.substr(0, last + 1);
+}
+
+void tell_taken(const Exiv2::ExifData& exif, FileFacts& facts) {
+    for (const char* key : {"Exif.Photo.DateTimeOriginal", "Exif.Photo.DateTimeDigitized"})
+        if (const auto taken = tavlo::moment_from(text_of(exif, key))) return facts.set("taken", *taken);
+}
+
+std::string in_lower(std::string text) {
+    std::transform(text.begin(), text.end(), text.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return text;
+}
+
+/// Make and model, the make once.
+void tell_camera(const Exiv2::ExifData& exif, FileFacts& facts) {
+    const std::string make = text_of(exif, "Exif.Image.Make");
+    const std::string model = text_of(exif, "Exif.Image.Model");
+    const bool names_make = in_lower(model).find(in_lower(make)) != std::string::npos;
+    facts.set("camera", make.empty() || (names_make && !model.empty()) ? model : model.empty() ? make : make + " " + model);
+}
+
+/// Degrees, minutes and seconds as one number of degrees; nullopt: they are not all there, or mean nothing.
+std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, const char* reference, char negative, double most) {
+    const auto found = exif.findKey(Exiv2::ExifKey(key));
+    if (found == exif.end() || found->count() < 1) return std::nullopt;
+    double degrees = 0;
+    double part = 1;
+    for (long at = 0; at < std::min<long>(found->count(), 3); ++at, part *= 60) {
+        const Exiv2::Rational value = found->toRational(at);
+        if (value.second == 0) return std::nullopt;
+        degrees += static_cast<double>(value.first) / static_cast<double>(value.second) / part;
+    }
+    if (degrees < 0 || degrees > most) return std::nullopt;
+    const std::string side = text_of(exif, reference);
+    if (side.empty()) return std::nullopt;
+    return std::toupper(static_cast<unsigned char>(side.front())) == negative ? -degrees : degrees;
+}
+
+void tell_place(const Exiv2::ExifData& exif, FileFacts& facts) {
+    const auto latitude = degrees_of(exif, "Exif.GPSInfo.GPSLatitude", "Exif.GPSInfo.GPSLatitudeRef", 'S', 90);
+    const auto longitude = degrees_of(exif, "Exif.GPSInfo.GPSLongitude", "Exif.GPSInfo.GPSLongitudeRef", 'W', 180);
+    if (!latitude || !longitude) return;
+    const NearestPlace nearest = Gazetteer::offline().nearest(*latitude, *longitude);
+    facts.set("country", nearest.country);
+    facts.set("town", nearest.town);
+}
+
+/// Pixels as shown: a picture that lies on its side is turned (Exif 2.32, tag 0x0112).
+void tell_size(const Exiv2::Image& image, FileFacts& facts) {
+    const auto width = image.pixelWidth();
+    const auto height = image.pixelHeight();
+    if (width <= 0 || height <= 0) return;
+    const auto orientation = image.exifData().findKey(Exiv2::ExifKey("Exif.Image.Orientation"));
+    const long turned = orientation == image.exifData().end() ? 1 : orientation->toLong();
+    const bool lies = turned >= 5 && turned <= 8;
+    facts.set("width", static_cast<std::uint64_t>(lies ? height : width));
+    facts.set("height", static_cast<std::uint64_t>(lies ? width : height));
+}
+
+}  // namespace
+
+void tell_picture(const std::string& path, FileFacts& facts) {
+    static const bool ready = [] {
+        Exiv2::LogMsg::setLevel(Exiv2::LogMsg::mute);
+        Exiv2::enableBMFF(true);  // HEIC, AVIF, CR3
+        return true;
+    }();
+    (void)ready;
+    const auto image = Exiv2::ImageFactory::open(path);
+    image->readMetadata();
+    const Exiv2::ExifData& exif = image->exifData();
+    tell_taken(exif, facts);
+    tell_camera(exif, facts);
+    tell_place(exif, facts);
+    tell_size(*image, facts);
+}

@@ -1,0 +1,52 @@
+#include "telling.h"
+
+#include <fcntl.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <array>
+#include <exception>
+#include <string_view>
+
+using tavlo::FileFacts;
+
+namespace {
+
+/// Its first bytes; none of what is no file, or cannot be read. A fifo or a device is not waited for.
+std::string first_bytes(const std::string& path) {
+    const int file = ::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
+    if (file < 0) return {};
+    struct stat status {};
+    std::array<char, 16> bytes{};
+    const bool is_file = ::fstat(file, &status) == 0 && S_ISREG(status.st_mode);
+    const ssize_t count = is_file ? ::read(file, bytes.data(), bytes.size()) : 0;
+    ::close(file);
+    return count > 0 ? std::string(bytes.data(), static_cast<std::size_t>(count)) : std::string();
+}
+
+using Teller = void (*)(const std::string&, FileFacts&);
+
+/// What was told before something went wrong stands.
+void try_to(Teller teller, const std::string& path, FileFacts& facts) noexcept {
+    try {
+        teller(path, facts);
+    } catch (...) {  // a damaged file costs its facts, whatever a library makes of it
+    }
+}
+
+}  // namespace
+
+FileFacts tell(const std::string& path) {
+    FileFacts facts;
+    const std::string begin = first_bytes(path);
+    if (begin.empty()) return facts;
+    if (begin.starts_with("%PDF-")) {
+        try_to(tell_pdf, path, facts);
+    } else if (begin.starts_with("PK\x03\x04")) {
+        try_to(tell_zipped_document, path, facts);
+    } else {
+        try_to(tell_picture, path, facts);
+        if (facts.all().empty()) try_to(tell_sound, path, facts);
+    }
+    return facts;
+}

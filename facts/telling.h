@@ -1,0 +1,19 @@
+#pragma once
+
+#include <string>
+
+#include "facts/file_facts.h"
+
+// What a file tells, told by the library that reads its kind. Each may throw, and may leave what was told before it did.
+
+/// Whatever kind it is, seen by its first bytes. Never throws.
+tavlo::FileFacts tell(const std::string& path);
+
+/// Exif 2.32 by Exiv2: taken, camera, country, town, width, height.
+void tell_picture(const std::string& path, tavlo::FileFacts& facts);
+/// Any tags that TagLib reads: artist, album, title, genre, year, track.
+void tell_sound(const std::string& path, tavlo::FileFacts& facts);
+/// The document information dictionary (ISO 32000-1, 14.3.3): author, company, title, subject, created.
+void tell_pdf(const std::string& path, tavlo::FileFacts& facts);
+/// Office Open XML (ECMA-376 part 2, core properties; part 1, extended properties) and OpenDocument 1.2 (part 1, 4.3): the same.
+void tell_zipped_document(const std::string& path, tavlo::FileFacts& facts);
