@@ -271,7 +271,7 @@ private:
         const fs::path place = folder("Desks/Quay/Photos");
         for (int i = 1; i <= 64; ++i) {
             const Port& port = ports[static_cast<std::size_t>(i * 7 % 4)];
-            const Moment taken = moment(2029 + i % 3, 1 + i * 5 % 12, 1 + i * 11 % 28);
+            const Moment taken = moment(2029 + i % 3, 1 + i * 7 % 5, 1 + i * 11 % 28);
             const fs::path path = place / fmt::format("quay-{:03}.jpg", i);
             const bool knows_when = i % 13 != 0;
             const bool knows_where = i % 11 != 0;

@@ -10,11 +10,13 @@
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTemporaryDir>
+#include <QTreeView>
 #include <cstdio>
 
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "models/outcome_model.h"
+#include "models/sizes_model.h"
 #include "run/pending_plan.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
@@ -24,6 +26,7 @@
 #include "views/folder_levels_panel.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
+#include "views/sizes_page.h"
 #include "window_driver.h"
 
 namespace {
@@ -108,6 +111,7 @@ public:
         names();
         removes();
         sorts();
+        sizes();
         return good_;
     }
 
@@ -115,6 +119,7 @@ public:
         window_.show();
         driver_.settle();
         sorts();
+        sizes();
         return good_;
     }
 
@@ -237,6 +242,31 @@ private:
         bench.setStructure({});
         bench.replacePicks({});
         driver_.settle();
+    }
+
+    /// The whole office by weight; then a look at a photo.
+    void sizes() {
+        auto* page = driver_.find<SizesPage>("sizesPage");
+        driver_.click("placeSizes");
+        page->weigh(office_);
+        WindowDriver::wait([&] { return !page->isWeighing(); });
+        auto* tree = driver_.find<QTreeView>("sizes");
+        for (const char* folder : {"/Desks", "/Desks/Workshop", "/Scanner"}) tree->expand(page->model().indexOf(office_ + folder));
+        tree->selectionModel()->select(page->model().indexOf(office_ + "/Desks/Workshop/Mooring camera"),
+                                       QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
+        takeBoth("sizes");
+        driver_.click("sizesShow1");
+        take("sizes-largest");
+        driver_.click("sizesShow0");
+        driver_.click("placeBench");
+        driver_.openFolder(office_ + "/Desks/Quay/Photos");
+        QTest::qWait(300);
+        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();  // what the location line proposed
+        driver_.clickRow("folderList", 3);
+        window_.findChild<GatheringSide*>()->setLookShown(true);
+        QTest::qWait(1200);
+        take("look-facts");
+        window_.findChild<GatheringSide*>()->setLookShown(false);
     }
 
     /// What an undo has left in the Safe, and that it can go.

@@ -53,11 +53,16 @@ std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, c
     return std::toupper(static_cast<unsigned char>(side.front())) == negative ? -degrees : degrees;
 }
 
-void tell_place(const Exiv2::ExifData& exif, FileFacts& facts) {
+std::optional<std::pair<double, double>> place_of(const Exiv2::ExifData& exif) {
     const auto latitude = degrees_of(exif, "Exif.GPSInfo.GPSLatitude", "Exif.GPSInfo.GPSLatitudeRef", 'S', 90);
     const auto longitude = degrees_of(exif, "Exif.GPSInfo.GPSLongitude", "Exif.GPSInfo.GPSLongitudeRef", 'W', 180);
-    if (!latitude || !longitude) return;
-    const NearestPlace nearest = Gazetteer::offline().nearest(*latitude, *longitude);
+    return latitude && longitude ? std::optional(std::pair(*latitude, *longitude)) : std::nullopt;
+}
+
+void tell_place(const Exiv2::ExifData& exif, FileFacts& facts) {
+    const auto place = place_of(exif);
+    if (!place) return;
+    const NearestPlace nearest = Gazetteer::offline().nearest(place->first, place->second);
     facts.set("country", nearest.country);
     facts.set("town", nearest.town);
 }
@@ -74,17 +79,54 @@ void tell_size(const Exiv2::Image& image, FileFacts& facts) {
     facts.set("height", static_cast<std::uint64_t>(lies ? width : height));
 }
 
-}  // namespace
-
-void tell_picture(const std::string& path, FileFacts& facts) {
+Exiv2::Image::AutoPtr read_picture(const std::string& path) {
     static const bool ready = [] {
         Exiv2::LogMsg::setLevel(Exiv2::LogMsg::mute);
         Exiv2::enableBMFF(true);  // HEIC, AVIF, CR3
         return true;
     }();
     (void)ready;
-    const auto image = Exiv2::ImageFactory::open(path);
+    auto image = Exiv2::ImageFactory::open(path);
     image->readMetadata();
+    return image;
+}
+
+/// All values of a key, ", " between; a text with a language is told without it.
+template <class Data, class Key>
+std::string note_of(const Data& data, const Key& key) {
+    std::string all;
+    for (const auto& one : data) {
+        if (one.key() != key.key()) continue;
+        for (long at = 0; at < std::max(1L, static_cast<long>(one.count())); ++at) {
+            std::string text = one.toString(at);
+            if (text.starts_with("lang=")) text.erase(0, std::min(text.find(' '), text.size() - 1) + 1);
+            if (!text.empty()) all += (all.empty() ? "" : ", ") + text;
+        }
+    }
+    return all;
+}
+
+}  // namespace
+
+PictureNotes notes_of(const std::string& path) {
+    PictureNotes notes;
+    try {
+        const auto image = read_picture(path);
+        notes.place = place_of(image->exifData());
+        const auto note = [&](const char* xmp, const char* iptc) {
+            std::string text = note_of(image->xmpData(), Exiv2::XmpKey(xmp));
+            return text.empty() ? note_of(image->iptcData(), Exiv2::IptcKey(iptc)) : text;
+        };
+        notes.title = note("Xmp.dc.title", "Iptc.Application2.ObjectName");
+        notes.caption = note("Xmp.dc.description", "Iptc.Application2.Caption");
+        notes.keywords = note("Xmp.dc.subject", "Iptc.Application2.Keywords");
+    } catch (...) {  // no picture, or a damaged one
+    }
+    return notes;
+}
+
+void tell_picture(const std::string& path, FileFacts& facts) {
+    const auto image = read_picture(path);
     const Exiv2::ExifData& exif = image->exifData();
     tell_taken(exif, facts);
     tell_camera(exif, facts);

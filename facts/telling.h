@@ -1,6 +1,8 @@
 #pragma once
 
+#include <optional>
 #include <string>
+#include <utility>
 
 #include "facts/file_facts.h"
 
@@ -8,6 +10,16 @@
 
 /// Whatever kind it is, seen by its first bytes. Never throws.
 tavlo::FileFacts tell(const std::string& path);
+
+/// What is only shown of a picture: where exactly it was taken, and what somebody wrote about it (XMP's Dublin Core, else IPTC-IIM 4.2).
+struct PictureNotes {
+    std::optional<std::pair<double, double>> place{};  ///< latitude and longitude in degrees, north and east positive
+    std::string title{};
+    std::string caption{};
+    std::string keywords{};
+};
+/// Never throws; of what is no picture there is nothing.
+PictureNotes notes_of(const std::string& path);
 
 /// Exif 2.32 by Exiv2: taken, camera, country, town, width, height.
 void tell_picture(const std::string& path, tavlo::FileFacts& facts);

@@ -263,33 +263,6 @@
     </message>
 </context>
 <context>
-    <name>FactsDialog</name>
-    <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="88" />
-        <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files</source>
-        <translation>
-            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file</numerusform>
-            <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln files</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="89" />
-        <source> and %Ln folders</source>
-        <translation>
-            <numerusform> and %Ln folder</numerusform>
-            <numerusform> and %Ln folders</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <location filename="../views/facts_dialog.cpp" line="92" />
-        <source>%Ln folders could not be read; the figures are without them.</source>
-        <translation>
-            <numerusform>%Ln folder could not be read; the figures are without them.</numerusform>
-            <numerusform>%Ln folders could not be read; the figures are without them.</numerusform>
-        </translation>
-    </message>
-</context>
-<context>
     <name>FolderModel</name>
     <message numerus="yes">
         <location filename="../models/folder_model.cpp" line="261" />
@@ -576,11 +549,19 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="190" />
+        <location filename="../views/main_window.cpp" line="183" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/main_window.cpp" line="207" />
+        <source>%Ln picked; they are in hand on the bench.</source>
+        <translation>
+            <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
+            <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
         </translation>
     </message>
 </context>
@@ -1160,6 +1141,33 @@
         <translation>
             <numerusform>%Ln folder</numerusform>
             <numerusform>%Ln folders</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>SizesPage</name>
+    <message numerus="yes">
+        <location filename="../views/sizes_page.cpp" line="245" />
+        <source>%1 in %Ln files</source>
+        <translation>
+            <numerusform>%1 in %Ln file</numerusform>
+            <numerusform>%1 in %Ln files</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/sizes_page.cpp" line="247" />
+        <source> · %Ln folders could not be read</source>
+        <translation>
+            <numerusform> · %Ln folder could not be read</numerusform>
+            <numerusform> · %Ln folders could not be read</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/sizes_page.cpp" line="263" />
+        <source>%Ln selected, %1</source>
+        <translation>
+            <numerusform>%Ln selected, %1</numerusform>
+            <numerusform>%Ln selected, %1</numerusform>
         </translation>
     </message>
 </context>

@@ -11,21 +11,22 @@
 #include <QBuffer>
 #include <QGuiApplication>
 #include <QImageReader>
+#include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
 #include <algorithm>
 #include <cstdio>
-#include <exiv2/exiv2.hpp>
 #include <memory>
 #include <string>
 #include <string_view>
 
 #include "compare.h"
+#include "telling.h"
 #include "text.h"
 
 // tavlo-look PATH: looks at one file, and writes what it saw as one JSON object on standard output: "picture" (PNG, base64),
-// "text", and facts by name. tavlo-look --compare LEFT RIGHT: where two differ (compare.h). Bounded in memory and time by the kernel;
-// whoever calls it bounds the time of the clock too.
+// "text", and facts by name ("facts": those that patterns know). tavlo-look --compare LEFT RIGHT: where two differ (compare.h). Bounded in
+// memory and time by the kernel; whoever calls it bounds the time of the clock too.
 
 namespace {
 
@@ -61,13 +62,6 @@ bool look_at_picture(const QString& path, QJsonObject& seen) {
             reader.setScaledSize(size.scaled(2 * picture_side, 2 * picture_side, Qt::KeepAspectRatio));
     }
     put_picture(seen, reader.read());
-    try {  // Exif 2.3, tag 0x9003
-        const auto image = Exiv2::ImageFactory::open(path.toStdString());
-        image->readMetadata();
-        const auto taken = image->exifData().findKey(Exiv2::ExifKey("Exif.Photo.DateTimeOriginal"));
-        if (taken != image->exifData().end()) seen[QStringLiteral("taken")] = QString::fromStdString(taken->toString());
-    } catch (const std::exception&) {  // no such kind of picture, or damaged: then there is no date to show
-    }
     return true;
 }
 
@@ -75,12 +69,6 @@ bool look_at_pdf(const QString& path, QJsonObject& seen) {
     const std::unique_ptr<poppler::document> document(poppler::document::load_from_file(path.toStdString()));
     if (!document || document->is_locked()) return false;
     seen[QStringLiteral("pages")] = document->pages();
-    const auto put = [&](const char* name, const poppler::ustring& text) {
-        const auto utf8 = text.to_utf8();
-        if (!utf8.empty()) seen[QLatin1String(name)] = QString::fromUtf8(utf8.data(), static_cast<qsizetype>(utf8.size()));
-    };
-    put("title", document->get_title());
-    put("author", document->get_author());
     const std::unique_ptr<poppler::page> page(document->pages() > 0 ? document->create_page(0) : nullptr);
     if (!page) return true;
     const auto size = page->page_rect();
@@ -105,15 +93,16 @@ bool look_at_sound(const QByteArray& path, QJsonObject& seen) {
     seen[QStringLiteral("length")] = QStringLiteral("%1:%2").arg(seconds / 60).arg(seconds % 60, 2, 10, QLatin1Char('0'));
     seen[QStringLiteral("sound")] =
         QStringLiteral("%1 Hz · %2 channels · %3 kbit/s").arg(sound.sampleRate()).arg(sound.channels()).arg(sound.bitrate());
-    if (file.tag() != nullptr) {
-        const auto put = [&](const char* name, const TagLib::String& text) {
-            if (!text.isEmpty()) seen[QLatin1String(name)] = QString::fromStdString(text.to8Bit(true));
-        };
-        put("title", file.tag()->title());
-        put("artist", file.tag()->artist());
-        put("album", file.tag()->album());
-    }
     return true;
+}
+
+/// What it tells about itself, and what is only shown.
+void put_facts(QJsonObject& seen, const std::string& path) {
+    seen[QStringLiteral("facts")] = QJsonDocument::fromJson(QByteArray::fromStdString(to_json(tell(path)))).object();
+    const PictureNotes notes = notes_of(path);
+    if (notes.place) seen[QStringLiteral("place")] = QJsonArray{notes.place->first, notes.place->second};
+    for (const auto& [name, text] : {std::pair{"picture title", notes.title}, {"caption", notes.caption}, {"keywords", notes.keywords}})
+        if (!text.empty()) seen[QLatin1String(name)] = QString::fromStdString(text);
 }
 
 /// Text, if that is what the first part of it looks like; in UTF-8, UTF-16 by its mark, else Latin-1.
@@ -162,6 +151,7 @@ int main(int count, char** words) {
                                                  : look_at_picture(text_path, seen) || look_at_sound(path, seen) ||
                                                        look_at_text(begin, status.st_size > got, seen);
     seen[QStringLiteral("known")] = known;
+    put_facts(seen, path.toStdString());
     if (const auto* owner = ::getpwuid(status.st_uid)) seen[QStringLiteral("owner")] = QString::fromLocal8Bit(owner->pw_name);
     return write(seen);
 }

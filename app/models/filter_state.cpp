@@ -102,6 +102,8 @@ Criteria FilterState::criteria(const QDate& today) const {
     }
     wanted.parity = parity;
     wanted.owner = owner;
+    for (const QString& name : not_below.split(QLatin1Char(','), Qt::SkipEmptyParts))
+        if (!name.trimmed().isEmpty()) wanted.not_below.push_back(to_bytes(name.trimmed()));
     return wanted;
 }
 
@@ -166,6 +168,7 @@ QString FilterState::toText() const {
                      {QStringLiteral("number_to"), number_to},
                      {QStringLiteral("parity"), static_cast<int>(parity)}};
     if (owner) json[QStringLiteral("owner")] = static_cast<qint64>(*owner);
+    if (!not_below.isEmpty()) json[QStringLiteral("notBelow")] = not_below;
     return QString::fromUtf8(QJsonDocument(json).toJson(QJsonDocument::Compact));
 }
 
@@ -187,6 +190,7 @@ FilterState FilterState::fromText(const QString& text) {
     state.number_to = json[QStringLiteral("number_to")].toString();
     const int parity = json[QStringLiteral("parity")].toInt();
     if (parity >= 0 && parity <= static_cast<int>(Parity::even)) state.parity = static_cast<Parity>(parity);
+    state.not_below = json[QStringLiteral("notBelow")].toString();
     if (json.contains(QStringLiteral("owner"))) state.owner = static_cast<std::uint32_t>(json[QStringLiteral("owner")].toInteger());
     return state;
 }

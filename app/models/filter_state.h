@@ -22,6 +22,7 @@ struct FilterState {
     QString number_from, number_to;
     tavlo::Parity parity = tavlo::Parity::any;
     std::optional<std::uint32_t> owner;
+    QString not_below;  ///< names of folders that are left out, as typed: "Drafts, old*"
 
     bool operator==(const FilterState&) const = default;
     bool isEmpty() const;

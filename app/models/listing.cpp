@@ -118,7 +118,7 @@ void search_listing(const std::string& path, const Selector& selector, bool hidd
             sent = found.rows.size();
             send(std::make_shared<const Listing>(found));
         }
-        return in_sight;
+        return in_sight && (met.status.type != FileType::folder || selector.may_enter(met.name));
     });
     if (!walked && walked.error().fault == Fault::cancelled) return;
     if (!walked)
@@ -137,12 +137,14 @@ std::vector<std::uint32_t> arrange(const Listing& listing, const ListOrder& orde
     Criteria only_words;
     only_words.words = order.criteria.words;
     only_words.match_case = order.criteria.match_case;
+    only_words.not_below = order.criteria.not_below;
     const bool folders_in_question = only_words == order.criteria;
     for (std::uint32_t i = 0; i < listing.rows.size(); ++i) {
         const Listing::Row& row = listing.rows[i];
         if (!order.hidden && row.name.front() == '.') continue;
-        const bool fits = row.status.type == FileType::folder ? folders_in_question && words.fits(row.name)
-                                                              : listing.below || order.selector.fits(row.name, row.status);
+        const bool fits = row.status.type == FileType::folder
+                              ? folders_in_question && words.fits(row.name) && order.selector.may_enter(row.name)
+                              : listing.below || order.selector.fits(row.name, row.status);
         if (fits) rows.push_back(i);
     }
     std::vector<QString> kind_of;

@@ -5,6 +5,8 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 
+#include "fact_words.h"
+#include "names/pattern.h"
 #include "text.h"
 
 using namespace std::chrono_literals;
@@ -20,11 +22,32 @@ QString program() {
     return QFileInfo::exists(beside) ? beside : QStringLiteral(TAVLO_LOOK_INSTALLED);
 }
 
-QString value_text(QLatin1String name, const QJsonValue& value) {
-    if (value.isDouble()) return QString::number(value.toInt());
-    if (name != QLatin1String("taken")) return value.toString();
-    const QDateTime taken = QDateTime::fromString(value.toString(), QStringLiteral("yyyy:MM:dd HH:mm:ss"));
-    return taken.isValid() ? date_text_full(taken.toMSecsSinceEpoch() * 1'000'000) : value.toString();
+/// What patterns know of it, in words. The size of a picture is told by who has shown it.
+void add_facts(const QJsonObject& told, Look& look) {
+    for (const tavlo::KnownFact& known : tavlo::known_facts()) {
+        if (known.name == "width" || known.name == "height") continue;
+        const QJsonValue value = told[QLatin1String(known.name.data(), static_cast<int>(known.name.size()))];
+        if (value.isUndefined()) continue;
+        QString text = value.isDouble() ? QString::number(value.toInt()) : value.toString();
+        if (known.kind == tavlo::KnownFact::Kind::moment)
+            if (const QDateTime moment = QDateTime::fromString(text, Qt::ISODate); moment.isValid())
+                text = date_text_full(moment.toMSecsSinceEpoch() * 1'000'000);
+        QString name = fact_words(known.name);
+        name[0] = name[0].toUpper();
+        look.facts.emplace_back(name, text);
+    }
+}
+
+void add_place(const QJsonArray& place, Look& look) {
+    if (place.size() != 2) return;
+    const double latitude = place[0].toDouble();
+    const double longitude = place[1].toDouble();
+    look.geo = QStringLiteral("geo:%1,%2").arg(latitude, 0, 'f', 6).arg(longitude, 0, 'f', 6);
+    look.place_in_figures = QStringLiteral("%1\u00b0 %2, %3\u00b0 %4")
+                                .arg(std::abs(latitude), 0, 'f', 4)
+                                .arg(latitude < 0 ? LookerProcess::tr("S") : LookerProcess::tr("N"))
+                                .arg(std::abs(longitude), 0, 'f', 4)
+                                .arg(longitude < 0 ? LookerProcess::tr("W") : LookerProcess::tr("E"));
 }
 
 Differences differences_from(const QJsonObject& seen) {
@@ -102,12 +125,15 @@ void LookerProcess::lookAt(const std::string& path) {
         look.picture.loadFromData(QByteArray::fromBase64(seen[QStringLiteral("picture")].toString().toLatin1()), "PNG");
         look.text = seen[QStringLiteral("text")].toString();
         const std::pair<const char*, QString> names[] = {
-            {"owner", tr("Owner")},   {"dimensions", tr("Dimensions")}, {"taken", tr("Taken")},       {"pages", tr("Pages")},
-            {"length", tr("Length")}, {"sound", tr("Sound")},           {"title", tr("Title")},       {"author", tr("Author")},
-            {"artist", tr("Artist")}, {"album", tr("Album")},           {"encoding", tr("Encoding")}, {"lines end", tr("Lines end with")}};
+            {"dimensions", tr("Dimensions")}, {"pages", tr("Pages")},         {"length", tr("Length")},
+            {"sound", tr("Sound")},           {"picture title", tr("Title")}, {"caption", tr("Caption")},
+            {"keywords", tr("Keywords")},     {"encoding", tr("Encoding")},   {"lines end", tr("Lines end with")}};
         for (const auto& [name, words] : names)
             if (const auto value = seen[QLatin1String(name)]; !value.isUndefined())
-                look.facts.emplace_back(words, value_text(QLatin1String(name), value));
+                look.facts.emplace_back(words, value.isDouble() ? QString::number(value.toInt()) : value.toString());
+        add_facts(seen[QStringLiteral("facts")].toObject(), look);
+        if (const QString owner = seen[QStringLiteral("owner")].toString(); !owner.isEmpty()) look.facts.emplace_back(tr("Owner"), owner);
+        add_place(seen[QStringLiteral("place")].toArray(), look);
         if (look.picture.isNull() && look.text.isEmpty()) look.problem = tr("There is nothing to see of this file.");
         emit looked(path, look);
     });

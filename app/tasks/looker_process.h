@@ -15,6 +15,8 @@ struct Look {
     QImage picture;
     QString text;
     std::vector<std::pair<QString, QString>> facts;  ///< name and value, in words
+    QString geo;                                     ///< where a picture was taken, as an address (RFC 5870); empty: not known
+    QString place_in_figures;                        ///< the same, to be read
     QString problem;                                 ///< why there is nothing to see
 };
 

@@ -51,7 +51,7 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#folderLevels, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#folderLevels, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#sizesPage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
 QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
 QWidget#gathering, QWidget#receiptList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
@@ -84,7 +84,7 @@ QPushButton[role="primary"]:disabled { background: @line; color: @muted; border:
 QPushButton[role="segment"] { border-radius: 0px; padding: 3px 10px; }
 QPushButton[role="segment"]:checked { background: @ink; color: @paper; border: 1px solid @ink; }
 QPushButton[role="segment"]:checked:focus { border: 1px solid @amber_fill; }
-QTableView, QListView { background: transparent; color: @ink; border: 0; gridline-color: @line; selection-background-color: @selection; selection-color: @ink; }
+QTableView, QListView, QTreeView { background: transparent; color: @ink; border: 0; gridline-color: @line; selection-background-color: @selection; selection-color: @ink; }
 QHeaderView { background: transparent; }
 QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 10px 5px 14px; }
 QWidget#sentence, QWidget#sentence QLabel, QWidget#sentence Phrase, QLabel#receiptTitle { font-size: @large; }

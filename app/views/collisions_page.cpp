@@ -138,7 +138,7 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     pair_list_->setObjectName(QStringLiteral("pairList"));
     pair_list_->setAccessibleName(tr("Pairs of the group"));
     pair_list_->setModel(pairs_);
-    offer_opening(*pair_list_, [this](int row) { return pairs_->sourcePath(row); });
+    offer_opening(*pair_list_, [this](const QModelIndex& at) { return pairs_->sourcePath(at.row()); });
     pair_delegate_ = new PairDelegate(pair_list_);
     pair_delegate_->setChoices(decision_choices());
     pair_list_->setItemDelegate(pair_delegate_);
@@ -222,7 +222,7 @@ void CollisionsPage::showGroup() {
     pair_delegate_->setChoices(elsewhere                                         ? GroupModel::elsewhereChoices()
                                : group != nullptr && GroupModel::isTwins(*group) ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
                                                                                  : decision_choices());
-    names_->setVisible(!elsewhere);  // their own are free
+    for (QWidget* part : std::initializer_list<QWidget*>{name_words_, name_, names_}) part->setVisible(!elsewhere);  // their own are free
     fitColumns();
     pairs_->setPairs(view.plan, group == nullptr ? std::vector<ItemId>{} : group->items);
     empty_->setText(view.taken == 0

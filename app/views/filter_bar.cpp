@@ -173,6 +173,7 @@ void FilterBar::refresh() {
         ways << (*state_.owner == ::geteuid()      ? tr("my own")
                  : owners_.contains(*state_.owner) ? tr("owner %1").arg(owners_.at(*state_.owner))
                                                    : tr("owner %1").arg(*state_.owner));
+    if (!state_.not_below.isEmpty()) ways << tr("not below %1").arg(state_.not_below);
     say(*more_, tr("More"), ways.join(QStringLiteral(", ")));
     clear_->setVisible(!state_.isEmpty());
     line_->setPlaceholderText(state_.regex ? tr("Expression, as ^permit-\\d+ (RE2)")
@@ -285,6 +286,15 @@ void FilterBar::openNumber() {
     panel->openBelow(*number_);
 }
 
+/// Folders that are left out by their names, with all that is in them.
+void FilterBar::askNotBelow() {
+    bool said = false;
+    const QString names =
+        QInputDialog::getText(this, tr("Leave out folders"), tr("Names of folders, with commas between (* and ? fit anything):"),
+                              QLineEdit::Normal, state_.not_below, &said);
+    if (said) change([&](FilterState& state) { state.not_below = names.trimmed(); });
+}
+
 void FilterBar::openMore() {
     QMenu menu(this);
     const auto check = [&](const QString& words, bool on, auto set) {
@@ -295,6 +305,7 @@ void FilterBar::openMore() {
     };
     check(tr("Upper and lower case count"), state_.match_case, [](FilterState& state, bool on) { state.match_case = on; });
     check(tr("Read the line as an expression (RE2)"), state_.regex, [](FilterState& state, bool on) { state.regex = on; });
+    menu.addAction(tr("Nothing below folders named…"), this, &FilterBar::askNotBelow);
     auto* owners = menu.addMenu(tr("Owner"));
     const auto by = [&](const QString& words, std::optional<std::uint32_t> owner) {
         auto* action = owners->addAction(words, this, [this, owner] { change([&](FilterState& state) { state.owner = owner; }); });

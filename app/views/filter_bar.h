@@ -61,6 +61,7 @@ private:
     void openChanged();
     void openNumber();
     void openMore();
+    void askNotBelow();
     void keepUnderName();
 
     FilterState state_;

@@ -429,7 +429,7 @@ void GatheringSide::openMenu(const QPoint& at) {
             menu.addAction(tr("Open"), this, [this, path] { openFolder(path); });
             menu.addAction(tr("Open in another window"), this, [this, path] { emit otherWindowRequested(path); });
             menu.addAction(tr("Make it the destination"), this, [this, path] { bench_.setDestination(path); });
-            menu.addAction(tr("What is in it, in figures…"), this, [this, path] { emit factsRequested(path); });
+            menu.addAction(tr("What stands out below it"), this, [this, path] { emit sizesRequested(path); });
         } else if (model_->isBelow()) {
             menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
         }
@@ -442,7 +442,7 @@ void GatheringSide::openMenu(const QPoint& at) {
         menu.addSeparator();
     }
     menu.addAction(tr("New folder…\tCtrl+Shift+N"), this, &GatheringSide::newFolderRequested);
-    menu.addAction(tr("This folder in figures…"), this, [this] { emit factsRequested(folder()); });
+    menu.addAction(tr("What stands out below this folder"), this, [this] { emit sizesRequested(folder()); });
     menu.exec(list_->viewport()->mapToGlobal(at));
 }
 

@@ -48,7 +48,7 @@ signals:
     void newFolderRequested();
     void renameRequested(const std::string& folder, const std::string& name);
     void trashRequested(const std::vector<std::string>& paths);
-    void factsRequested(const std::string& folder);
+    void sizesRequested(const std::string& folder);
     void otherWindowRequested(const std::string& folder);
 
 protected:

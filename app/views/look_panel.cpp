@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPlainTextEdit>
+#include <QScrollArea>
 #include <QStackedWidget>
 
 #include "files/path.h"
@@ -58,10 +59,19 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     facts_->setObjectName(QStringLiteral("lookFacts"));
     facts_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     facts_->setWordWrap(true);
-    facts_->setFixedWidth(210);
-    facts_->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    facts_->setTextInteractionFlags(Qt::TextBrowserInteraction);
+    facts_->setOpenExternalLinks(true);  // a place on the map that the desktop has
     row->addWidget(pages_, 1);
-    row->addWidget(facts_);
+    auto* scroll = new QScrollArea;  // a picture has more to tell than there is room
+    scroll->setObjectName(QStringLiteral("lookFactsArea"));
+    scroll->setAccessibleName(tr("What the file tells"));
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFixedWidth(236);
+    scroll->setWidget(facts_);
+    for (QWidget* part : {static_cast<QWidget*>(facts_), scroll->viewport()}) part->setAutoFillBackground(false);
+    row->addWidget(scroll);
     wait_.setSingleShot(true);
     wait_.setInterval(rest_ms);
     connect(&wait_, &QTimer::timeout, this, [this] { looker_.lookAt(path_); });
@@ -84,12 +94,12 @@ void LookPanel::lookAt(const std::string& path, const Status& status, const QStr
     path_ = path;
     looker_.stop();
     own_facts_ = {{tr("Kind"), kind},
-                  {tr("Size"), size_text(status.id.size_bytes)},
-                  {tr("Bytes"), count_text(status.id.size_bytes)},
-                  {tr("Changed"), date_text(status.id.modified_ns)},
-                  {tr("Permissions"), permissions_text(status.mode)}};
+                  {tr("Size"), tr("%1 (%2 bytes)").arg(size_text(status.id.size_bytes), count_text(status.id.size_bytes))},
+                  {tr("Changed"), date_text(status.id.modified_ns)}};
+    permissions_ = permissions_text(status.mode);
     title_ = QStringLiteral("<b>%1</b>").arg(shown(name_of(path)).toHtmlEscaped());
     inner_facts_.clear();
+    geo_.clear();
     showFacts();
     note_->setText(status.type == FileType::file ? QString() : tr("A look is for files."));
     pages_->setCurrentWidget(note_);
@@ -102,6 +112,8 @@ void LookPanel::lookAt(const std::string& path, const Status& status, const QStr
 void LookPanel::show_(const Look& look) {
     image_ = look.picture;
     inner_facts_ = look.facts;
+    geo_ = look.geo;
+    place_ = look.place_in_figures;
     showFacts();
     if (!look.picture.isNull()) {
         pages_->setCurrentWidget(picture_);
@@ -118,7 +130,11 @@ void LookPanel::show_(const Look& look) {
 void LookPanel::showFacts() {
     auto facts = own_facts_;
     facts.insert(facts.end(), inner_facts_.begin(), inner_facts_.end());
-    facts_->setText(path_.empty() ? QString() : title_ + rows_of(facts));
+    facts.emplace_back(tr("Permissions"), permissions_);
+    const QString on_map = geo_.isEmpty() ? QString()
+                                          : QStringLiteral("<a href='%1' style='color:%2'>%3</a>")
+                                                .arg(geo_, Theme::current().accent.name(), tr("%1 on a map").arg(place_));
+    facts_->setText(path_.empty() ? QString() : title_ + (on_map.isEmpty() ? QString() : QStringLiteral("<br>") + on_map) + rows_of(facts));
 }
 
 void LookPanel::changeEvent(QEvent* event) {

@@ -34,6 +34,9 @@ private:
     QString title_;
     std::vector<std::pair<QString, QString>> own_facts_;
     std::vector<std::pair<QString, QString>> inner_facts_;
+    QString permissions_;
+    QString geo_;    ///< where the picture was taken, to be opened; empty: not known
+    QString place_;  ///< the same in figures
     QImage image_;
     QStackedWidget* pages_;
     QLabel* picture_;

@@ -30,7 +30,6 @@
 #include "views/balance_bar.h"
 #include "views/batch_view.h"
 #include "views/collisions_page.h"
-#include "views/facts_dialog.h"
 #include "views/folder_levels_panel.h"
 #include "views/gathering_side.h"
 #include "views/instruction_line.h"
@@ -40,6 +39,7 @@
 #include "views/run_line.h"
 #include "views/runs_page.h"
 #include "views/safe_page.h"
+#include "views/sizes_page.h"
 
 using namespace tavlo;
 
@@ -103,6 +103,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     keeping_ = new Keeping(state_folder, this);
     connect(keeping_, &Keeping::said, run_line_, &RunLine::say);
     places_->addWidget(safe_);
+    sizes_ = new SizesPage;
+    places_->addWidget(sizes_);
     buildMenus();
 
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
@@ -165,16 +167,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
     connect(gathering_, &GatheringSide::trashRequested, small_jobs_, &SmallJobs::trash);
     connect(gathering_, &GatheringSide::otherWindowRequested, this, &MainWindow::openOther);
-    connect(gathering_, &GatheringSide::factsRequested, this, [this](const std::string& path) {
-        auto* facts = new FactsDialog(path, this);
-        connect(facts, &FactsDialog::folderRequested, gathering_, &GatheringSide::openFolder);
-        connect(facts, &FactsDialog::pickRequested, this, [this](const std::vector<std::string>& paths) {
-            Bench::ByFolder by_folder;
-            for (const auto& one : paths) by_folder[std::string(parent_of(one))].emplace_back(name_of(one));
-            bench_->pickAll(by_folder, tr("Pick"));
-        });
-        facts->show();
-    });
+    connectSizes();
     connect(small_jobs_, &SmallJobs::changed, this, [this](const QString& words) {
         run_line_->say(words);
         gathering_->model().refresh();
@@ -198,6 +191,28 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
 
 MainWindow::~MainWindow() = default;
 
+void MainWindow::connectSizes() {
+    connect(gathering_, &GatheringSide::sizesRequested, this, [this](const std::string& path) {
+        sizes_->weigh(path);
+        goTo(PlaceToBe::sizes);
+    });
+    connect(sizes_, &SizesPage::folderRequested, this, [this](const std::string& path) {
+        goTo(PlaceToBe::bench);
+        gathering_->openFolder(path);
+    });
+    connect(sizes_, &SizesPage::pickRequested, this, [this](const std::vector<std::string>& paths) {
+        Bench::ByFolder by_folder;
+        for (const auto& one : paths) by_folder[std::string(parent_of(one))].emplace_back(name_of(one));
+        bench_->pickAll(by_folder, tr("Pick"));
+        run_line_->say(tr("%Ln picked; they are in hand on the bench.", nullptr, static_cast<int>(paths.size())));
+    });
+    connect(sizes_, &SizesPage::removeRequested, this, [this](const std::vector<std::string>& paths) {
+        bench_->setOperation(Operation::remove);
+        bench_->replacePicks(paths);
+        goTo(PlaceToBe::bench);
+    });
+}
+
 void MainWindow::goTo(PlaceToBe place) {
     strip_->setPlace(place);
     // the sentence and its balance stand above the collisions too: what is decided there shows in them
@@ -205,6 +220,7 @@ void MainWindow::goTo(PlaceToBe place) {
     if (place == PlaceToBe::receipts) page = receipts_;
     if (place == PlaceToBe::safe) page = safe_;
     if (place == PlaceToBe::runs) page = runs_page_;
+    if (place == PlaceToBe::sizes) page = sizes_;
     places_->setCurrentWidget(page);
     below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
     // what is not on view is not changed by a key, nor started
@@ -213,6 +229,7 @@ void MainWindow::goTo(PlaceToBe place) {
     if (place == PlaceToBe::receipts) receipts_->refresh();
     if (place == PlaceToBe::safe) safe_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
+    if (place == PlaceToBe::sizes && sizes_->folder().empty()) sizes_->weigh(gathering_->folder());
 }
 
 /// The line that narrows what is on view.
@@ -396,6 +413,10 @@ void MainWindow::buildViewMenu() {
     add(view, tr("R&uns"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::runs); });
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::receipts); });
     add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_5), [this] { goTo(PlaceToBe::safe); });
+    add(view, tr("Si&zes: what stands out below the folder on view"), QKeySequence(Qt::ALT | Qt::Key_6), [this] {
+        sizes_->weigh(gathering_->folder());
+        goTo(PlaceToBe::sizes);
+    });
     view->addSeparator();
     on_bench(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
     on_bench(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });

@@ -11,6 +11,7 @@ class BalanceBar;
 class CollisionsPage;
 class DesktopNotes;
 class SafePage;
+class SizesPage;
 class SafeVersions;
 class Bench;
 class GatheringSide;
@@ -51,6 +52,7 @@ protected:
 
 private:
     void buildMenus();
+    void connectSizes();
     void goTo(PlaceToBe place);
     void start();
     void focusFilter();
@@ -73,6 +75,7 @@ private:
     BalanceBar* balance_;
     NameStepsPanel* names_;
     FolderLevelsPanel* levels_;
+    SizesPage* sizes_;
     DesktopNotes* notes_;
     SafeVersions* versions_;
     Keeping* keeping_;

@@ -30,16 +30,21 @@ void add_opening(QMenu& menu, const std::string& path) {
         ->setObjectName(QStringLiteral("copyPath"));
 }
 
-void offer_opening(QAbstractItemView& list, std::function<std::string(int row)> path_of) {
+void offer_opening_menu(QAbstractItemView& list, PathOf path_of) {
     list.setContextMenuPolicy(Qt::CustomContextMenu);
-    QObject::connect(&list, &QWidget::customContextMenuRequested, &list, [&list, path_of](const QPoint& at) {
-        const std::string path = list.indexAt(at).isValid() ? path_of(list.indexAt(at).row()) : std::string();
+    QObject::connect(&list, &QWidget::customContextMenuRequested, &list, [&list, path_of = std::move(path_of)](const QPoint& at) {
+        const QModelIndex index = list.indexAt(at);
+        const std::string path = index.isValid() ? path_of(index) : std::string();
         if (path.empty()) return;
         QMenu menu(&list);
         add_opening(menu, path);
         menu.exec(list.viewport()->mapToGlobal(at));
     });
+}
+
+void offer_opening(QAbstractItemView& list, const PathOf& path_of) {
+    offer_opening_menu(list, path_of);
     QObject::connect(&list, &QAbstractItemView::doubleClicked, &list, [path_of](const QModelIndex& index) {
-        if (const std::string path = path_of(index.row()); !path.empty()) open_in_its_program(path);
+        if (const std::string path = path_of(index); !path.empty()) open_in_its_program(path);
     });
 }

@@ -111,6 +111,11 @@ private:
                 path.moveTo(-2, 1);
                 path.lineTo(2, 1);
                 break;
+            case PlaceToBe::sizes:  // bars of unlike length from one edge
+                path.moveTo(-8, -8);
+                path.lineTo(-8, 8);
+                for (const auto& [height, length] : {std::pair{-6, 15}, {-1, 9}, {4, 4}}) path.addRect(-8, height, length, 3);
+                break;
         }
         return path;
     }
@@ -131,7 +136,7 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     for (const auto& [place, word, name] :
          {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
           std::tuple{PlaceToBe::runs, tr("Runs"), "placeRuns"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"},
-          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}}) {
+          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}, std::tuple{PlaceToBe::sizes, tr("Sizes"), "placeSizes"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

@@ -186,7 +186,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     table_->setAccessibleName(tr("Items of this run"));
     table_->setModel(items_);
     show_receipt_rows(*table_, 260);
-    offer_opening(*table_, [this](int at) { return items_->place(at); });
+    offer_opening(*table_, [this](const QModelIndex& at) { return items_->place(at.row()); });
     auto* undo_table = new RowView;
     undo_table->setObjectName(QStringLiteral("undoItems"));
     undo_table->setAccessibleName(tr("What the undo would do"));

@@ -54,6 +54,11 @@ Result<Selector> Selector::make(const Criteria& criteria, const Kinds& kinds) {
     return selector;
 }
 
+bool Selector::may_enter(std::string_view folder) const {
+    const auto& left_out = ready_->criteria.not_below;
+    return std::none_of(left_out.begin(), left_out.end(), [&](const std::string& pattern) { return glob_matches(pattern, folder); });
+}
+
 bool Selector::fits(std::string_view name, const Status& status) const {
     if (ready_->all) return true;
     const Criteria& wanted = ready_->criteria;

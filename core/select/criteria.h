@@ -32,7 +32,8 @@ struct Criteria {
         number{};                 ///< a number in the name, its extension left out, lies between, both ends in it
     Parity parity = Parity::any;  ///< of the last number in the name, its extension left out
     std::optional<std::uint32_t> owner{};
-    bool only_empty = false;  ///< files of no bytes
+    bool only_empty = false;               ///< files of no bytes
+    std::vector<std::string> not_below{};  ///< patterns (glob(7)): nothing in a folder whose whole name fits one of them
 
     bool operator==(const Criteria&) const = default;
     /// Nothing is said.
@@ -47,6 +48,7 @@ public:
     /// errors   refused: an expression that RE2 cannot read, a kind that is not there; `step` says why
     static Result<Selector> make(const Criteria& criteria, const Kinds& kinds);
     bool fits(std::string_view name, const Status& status) const;
+    bool may_enter(std::string_view folder) const;  ///< whether what is in a folder of this name is wanted
     bool lets_all_through() const;
 
 private:

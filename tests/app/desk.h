@@ -1,7 +1,12 @@
 #pragma once
 
+#include <QAction>
 #include <QApplication>
+#include <QInputDialog>
+#include <QMenu>
+#include <QPushButton>
 #include <QTest>
+#include <QTimer>
 #include <catch2/catch.hpp>
 #include <optional>
 #include <string>
@@ -30,6 +35,27 @@ struct Desk {
         if (at == nullptr) at = QApplication::focusWidget();
         QTest::keyClick(at != nullptr ? at : &*window, key, with);
         QTest::qWait(10);
+    }
+    /// An entry of a button's menu, filled as it is when somebody opens it.
+    QAction* entry(const char* button, const QString& text) const {
+        QMenu* menu = driver->find<QPushButton>(button)->menu();
+        emit menu->aboutToShow();
+        for (QAction* action : menu->actions())
+            if (action->text() == text) return action;
+        FAIL("no entry " << text.toStdString());
+        return nullptr;
+    }
+    /// The next question for a text is answered so.
+    static void willAnswer(const QString& text) {
+        auto* waits = new QTimer(qApp);
+        QObject::connect(waits, &QTimer::timeout, waits, [waits, text] {
+            auto* dialog = qobject_cast<QInputDialog*>(QApplication::activeModalWidget());
+            if (dialog == nullptr) return;
+            waits->deleteLater();
+            dialog->setTextValue(text);
+            dialog->accept();
+        });
+        waits->start(10);
     }
     QString sentence() const { return driver->find<QWidget>("instruction")->accessibleName(); }
     /// The receipt of a run that was started; it may have ended before anybody asks.

@@ -215,6 +215,18 @@ TEST_CASE("chips narrow the list, say what they do, and go by one key", "[window
     REQUIRE(desk.driver->settle());
     CHECK(desk.model().rowCount() == 32);
     state = {};
+    state.not_below = QStringLiteral("Drafts, s?b");  // a folder goes out of sight, and what is in it
+    filter.setState(state);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.model().rowCount() == 31);
+    CHECK(desk.driver->find<QPushButton>("chipMore")->text() == QStringLiteral("More: not below Drafts, s?b"));
+    CHECK(FilterState::fromText(state.toText()) == state);
+    desk.driver->click("filterBelow");
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.driver->rowNamed("folderList", "photo-0206.jpg") < 0);
+    CHECK(desk.driver->rowNamed("folderList", "photo-0205.jpg") >= 0);
+    desk.driver->click("filterBelow");
+    state = {};
     state.number_from = QStringLiteral("205");
     state.number_to = QStringLiteral("210");
     state.parity = Parity::odd;

@@ -179,6 +179,32 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     CHECK(desk.window->bench().job().naming.steps.size() == 1);
 }
 
+TEST_CASE("steps are kept under a name, used again and forgotten", "[window][rename]") {
+    Desk desk;
+    desk.temp.write("desk/a.pdf", "a");
+    desk.open();
+    Bench& bench = desk.window->bench();
+    bench.replacePicks({desk.temp.path("desk/a.pdf")});
+    bench.setOperation(Operation::rename);
+    Naming naming;
+    naming.steps = {Affix{"permit-"}, AddToNumbers{1, AddToNumbers::Which::last}};
+    naming.whole_names = true;
+    bench.setNaming(naming);
+    REQUIRE(desk.driver->settle());
+    Desk::willAnswer(QStringLiteral("Permits/of now"));
+    desk.entry("keptSteps", QStringLiteral("Keep these under a name\u2026"))->trigger();
+    bench.setNaming({});
+    REQUIRE(desk.driver->settle());
+    const auto kept = [&](int at) { return desk.entry("keptSteps", QStringLiteral("Permits-of now"))->menu()->actions()[at]; };
+    kept(0)->trigger();
+    REQUIRE(desk.driver->settle());
+    CHECK(bench.job().naming == naming);
+    CHECK(desk.sentence().contains(QStringLiteral("permit- in front, then last number + 1")));
+    kept(1)->trigger();
+    emit desk.driver->find<QPushButton>("keptSteps")->menu()->aboutToShow();
+    CHECK(desk.driver->find<QPushButton>("keptSteps")->menu()->actions().size() == 1);
+}
+
 TEST_CASE("what is put into the trash by Delete leaves the batch too", "[window][remove]") {
     Desk desk;
     const Environment trash("XDG_DATA_HOME", desk.temp.path("data"));

@@ -17,7 +17,6 @@
 #include "support/temp_folder.h"
 #include "tasks/instruction_file.h"
 #include "tasks/outcome_export.h"
-#include "views/facts_dialog.h"
 #include "views/kinds_dialog.h"
 #include "views/location_bar.h"
 #include "views/rule_dialogs.h"
@@ -231,29 +230,6 @@ TEST_CASE("a pattern shows what it makes, or why it makes nothing", "[rules]") {
     dialog.findChild<QLineEdit*>("namePatternLine")->setText("{nome}");
     CHECK(dialog.findChild<QLabel*>("namePatternPreview")->text().contains("{nome}"));
     CHECK(dialog.pattern() == "{nome}");
-}
-
-TEST_CASE("a folder in figures: what stands out is listed, and can be picked", "[window]") {
-    TempFolder temp;
-    temp.write("top/large/file", std::string(5000, 'x'));
-    temp.write("top/small", "x");
-    temp.folder("top/empty");
-    auto* dialog = new FactsDialog(temp.path("top"), nullptr);
-    std::vector<std::string> picked;
-    QObject::connect(dialog, &FactsDialog::pickRequested, [&](const std::vector<std::string>& paths) { picked = paths; });
-    dialog->show();
-    auto* list = dialog->findChild<QListWidget*>("factsList");
-    REQUIRE(WindowDriver::wait([&] { return list->count() == 3; }));
-    CHECK(dialog->findChild<QLabel*>("factsFigures")->text().contains("2 files"));
-    auto* size = dialog->findChild<QLineEdit*>("factsSize");
-    size->setText("4K");
-    QTest::keyClick(size, Qt::Key_Return);
-    REQUIRE(WindowDriver::wait([&] { return list->count() == 4; }));
-    CHECK(list->item(0)->text().contains("large"));
-    list->item(0)->setSelected(true);
-    dialog->findChild<QPushButton*>("factsPick")->click();
-    CHECK(picked == std::vector<std::string>{temp.path("top/large")});
-    dialog->close();
 }
 
 TEST_CASE("kinds are changed in their file, and a line that says nothing is not saved", "[window]") {

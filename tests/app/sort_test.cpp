@@ -139,6 +139,39 @@ TEST_CASE("levels are added, moved by keys and typed; what means nothing is said
     CHECK_FALSE(panel->isVisible());
 }
 
+TEST_CASE("levels are kept under a name, and a fact is said of what is selected", "[window][sort]") {
+    Desk desk;
+    desk.temp.write("desk/in/a.jpg", photo_bytes({.taken = "2031:05:02 09:14:07"}));
+    desk.temp.write("desk/in/b.jpg", photo_bytes({.taken = "2030:05:02 09:14:07", .place = inverness}));
+    desk.open();
+    Bench& bench = desk.window->bench();
+    bench.replacePicks({desk.temp.path("desk/in")});
+    bench.setDestination(desk.temp.path("desk/to"));
+    Structure sorted;
+    sorted.sort_into = "{town}/{taken:%Y-%m}";
+    bench.setStructure(sorted);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.driver->find<QWidget>("folderLevels")->isVisible());
+    Desk::willAnswer(QStringLiteral("By town"));
+    desk.entry("levelSets", QStringLiteral("Keep these under a name\u2026"))->trigger();
+    desk.driver->click("noLevels");
+    REQUIRE(desk.driver->settle());
+    CHECK(bench.plan()->totals.items == 3);
+    desk.entry("levelSets", QStringLiteral("By town"))->menu()->actions().front()->trigger();
+    REQUIRE(desk.driver->settle());
+    CHECK(bench.job().structure.sort_into == "{town}/{taken:%Y-%m}");
+    CHECK(desk.temp.path("desk/to/unknown/2031-05/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
+    bench.sayFact({2}, "taken", *moment_from("1999"));
+    bench.sayFact({2}, "town", std::string("Elgin"));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.temp.path("desk/to/Elgin/1999-01/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
+    bench.sayFact({2}, "town", std::nullopt);
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.temp.path("desk/to/unknown/1999-01/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
+    CHECK(fact_from_text(*known_fact("track"), "7 of 12").error().fault == Fault::refused);
+    CHECK(fact_from_text(*known_fact("taken"), "soon").error().fault == Fault::refused);
+}
+
 TEST_CASE("what is there under another name has a clause of its own, and a group among what is to be decided", "[window][elsewhere]") {
     Desk desk;
     desk.temp.write("desk/in/a.pdf", "the same bytes");
