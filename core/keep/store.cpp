@@ -8,16 +8,15 @@
 #include <thread>
 
 #include "files/path.h"
-#include "keep/contents_rows.h"
 #include "keep/folder_rows.h"
 #include "keep/head_rows.h"
 #include "keep/item_rows.h"
 #include "keep/journal_rows.h"
+#include "keep/remembering_rows.h"
 #include "keep/safe_rows.h"
 #include "keep/schema.h"
 #include "keep/sqlite_rows.h"
 #include "keep/time_rows.h"
-#include "keep/told_rows.h"
 #include "keep/volume_rows.h"
 
 namespace tavlo {
@@ -26,13 +25,10 @@ namespace {
 
 constexpr std::chrono::milliseconds between_tries{5};
 
-class SqliteStore final : public Store {
+class SqliteStore final : public RememberingStore {
 public:
     SqliteStore(const std::string& path, const Timekeeper& clock, int busy_ms)
-        : path_(path),
-          clock_(clock),
-          busy_ms_(busy_ms),
-          database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */, busy_ms) {
+        : RememberingStore(path, busy_ms), clock_(clock), busy_ms_(busy_ms) {
         database_.exec("pragma auto_vacuum = incremental");  // of a new one only
         database_.exec("pragma journal_mode = wal");
         database_.exec("pragma synchronous = full");
@@ -299,36 +295,6 @@ public:
         return traces;
     }
 
-    Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) override {
-        return guarded("read what was compared", [&] { ContentsRows(database_).recall(pairs, known); });
-    }
-
-    Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) override {
-        return guarded("note what was compared", [&] { ContentsRows(database_).remember(found, now_ns()); });
-    }
-
-    Result<void> recall_facts(const std::vector<Status>& of, KnownFileFacts& known) override {
-        return guarded("read what files told", [&] {
-            ToldRows(database_).recall(ToldRows::Of::facts, of, [&](std::size_t at, std::string&& text) {
-                if (auto facts = facts_from_json(text)) known.learn(of[at], std::make_shared<const FileFacts>(std::move(*facts)));
-            });
-        });
-    }
-
-    Result<void> recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) override {
-        return guarded("read what was hashed", [&] { ToldRows(database_).recall(ToldRows::Of::bytes, of, take); });
-    }
-
-    Result<void> remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) override {
-        return guarded("note what was hashed", [&] { ToldRows(database_).remember(ToldRows::Of::bytes, hashes, now_ns()); });
-    }
-
-    Result<void> remember_facts(const std::vector<Told>& told) override {
-        std::vector<std::pair<Status, std::string>> texts;
-        for (const auto& [status, facts] : told) texts.emplace_back(status, to_json(*facts));
-        return guarded("note what files told", [&] { ToldRows(database_).remember(ToldRows::Of::facts, texts, now_ns()); });
-    }
-
     Result<std::vector<SafeEntry>> safe_entries() override {
         std::vector<SafeEntry> entries;
         auto read = each_safe_entry([&](SafeEntry&& entry) { entries.push_back(std::move(entry)); });
@@ -422,39 +388,6 @@ public:
     }
 
 private:
-    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
-    template <class Work>
-    Result<void> guarded(std::string_view step, Work work) {
-        try {
-            work();
-            return {};
-        } catch (const SQLite::Exception& exception) {
-            return failure(translate(exception, step));
-        } catch (const std::exception&) {
-            return failure(Fault::corrupt, std::string(step) + ": the database is damaged", path_);
-        }
-    }
-
-    Error translate(const SQLite::Exception& exception, std::string_view step) const { return translated(exception, step, path_); }
-
-public:
-    static Error translated(const SQLite::Exception& exception, std::string_view step, const std::string& path) {
-        Fault fault = Fault::io;
-        switch (exception.getErrorCode()) {
-            case SQLITE_FULL: fault = Fault::no_space; break;
-            case SQLITE_BUSY: fault = Fault::locked; break;
-            case SQLITE_READONLY:
-            case SQLITE_PERM:
-            case SQLITE_CANTOPEN: fault = Fault::no_permission; break;
-            case SQLITE_CORRUPT:
-            case SQLITE_NOTADB:
-            case SQLITE_MISMATCH: fault = Fault::corrupt; break;
-            default: break;
-        }
-        return {fault, 0, std::string(step) + ": " + exception.what(), path};
-    }
-
-private:
     /// A help only: nobody waits for it.
     void note_time() noexcept {
         try {
@@ -494,10 +427,8 @@ private:
         return totals;
     }
 
-    std::string path_;
     const Timekeeper& clock_;
     const int busy_ms_;
-    SQLite::Database database_;
     ItemRows items_{database_};
     SafeRows safe_{database_};
 };
@@ -524,7 +455,7 @@ Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, cons
             return std::make_unique<SqliteStore>(path, clock, static_cast<int>(patience.count()));
         } catch (const SQLite::Exception& exception) {
             if (exception.getErrorCode() != SQLITE_BUSY || std::chrono::steady_clock::now() >= give_up)
-                return failure(SqliteStore::translated(exception, "open the state", path));
+                return failure(RememberingStore::translated(exception, "open the state", path));
         }
     }
 }

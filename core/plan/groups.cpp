@@ -95,7 +95,9 @@ std::optional<RuleOfDecisions> rule_of_decisions(const Plan& plan) {
     for (const ItemId id : plan.colliding) {
         const Item& item = plan.items[id];
         if (!is_own_collision(item) || !item.collision->by_hand || !item.collision->finding) continue;
-        if (*item.collision->finding == Finding::twin || item.collision->renames_held) continue;  // that is about these alone
+        const Finding met = *item.collision->finding;
+        if (met == Finding::twin || item.collision->renames_held) continue;  // that is about these alone
+        if (met == Finding::elsewhere) continue;                             // no name is taken
         const auto finding = static_cast<std::size_t>(*item.collision->finding);
         const auto decision = static_cast<std::size_t>(item.collision->decision);
         ++out.taken;
