@@ -1,6 +1,8 @@
 #include <algorithm>
 #include <cctype>
 #include <exiv2/exiv2.hpp>
+#include <exiv2/webpimage.hpp>
+#include <stdexcept>
 
 #include "places.h"
 #include "telling.h"
@@ -79,6 +81,14 @@ void tell_size(const Exiv2::Image& image, FileFacts& facts) {
     facts.set("height", static_cast<std::uint64_t>(lies ? width : height));
 }
 
+/// Its readers of films and of sound write past their buffers where a file is damaged (a broken WAV is enough), and tell no Exif.
+bool is_picture(int type) {
+    namespace Type = Exiv2::ImageType;
+    const auto pictures = {Type::jpeg, Type::tiff, Type::png, Type::webp, Type::bmff, Type::gif, Type::bmp, Type::psd, Type::jp2,
+                           Type::cr2,  Type::crw,  Type::mrw, Type::orf,  Type::pgf,  Type::raf, Type::rw2, Type::tga};
+    return std::find(pictures.begin(), pictures.end(), type) != pictures.end();
+}
+
 Exiv2::Image::AutoPtr read_picture(const std::string& path) {
     static const bool ready = [] {
         Exiv2::LogMsg::setLevel(Exiv2::LogMsg::mute);
@@ -86,6 +96,7 @@ Exiv2::Image::AutoPtr read_picture(const std::string& path) {
         return true;
     }();
     (void)ready;
+    if (!is_picture(Exiv2::ImageFactory::getType(path))) throw std::runtime_error("is no picture");
     auto image = Exiv2::ImageFactory::open(path);
     image->readMetadata();
     return image;

@@ -91,6 +91,12 @@ TEST_CASE("sound and documents tell what their makers wrote", "[facts]") {
     CHECK(told_by(temp, "e.pdf",
                   pdf_bytes({{"Author", "(M. Harn)"}, {"Title", "(Notice)"}, {"CreationDate", "(D:20310502091407+02'00')"}})) ==
           R"({"author":"M. Harn","title":"Notice","created":"2031-05-02T09:14:07"})");
+    // RIFF INFO (its chunks are as long as an even number of bytes), which no reader of pictures or films gets to see
+    const std::string info = std::string("INFOINAM\x06\0\0\0Bell 1IART\x06\0\0\0Quay\0\0", 32);
+    const std::string format = std::string("fmt \x10\0\0\0\x01\0\x01\0\x80\x3e\0\0\0\x7d\0\0\x02\0\x10\0", 24);
+    const std::string chunks = "WAVE" + format + std::string("LIST\x20\0\0\0", 8) + info + std::string("data\x04\0\0\0\0\0\0\0", 12);
+    const std::string wave = std::string("RIFF") + static_cast<char>(chunks.size()) + std::string(3, '\0') + chunks;
+    CHECK(told_by(temp, "a.wav", wave) == R"({"artist":"Quay","title":"Bell 1"})");
     CHECK(told_by(temp, "plain.txt", "nothing to tell") == "{}");
     CHECK(told_by(temp, "empty.jpg", "") == "{}");
     CHECK(told_by(temp, "some.zip", zip_bytes({{"meta.xml", "<other><office:meta/></other>"}})) == "{}");
