@@ -200,7 +200,7 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="197" />
+        <location filename="../views/collisions_page.cpp" line="193" />
         <source>%Ln meet what is there</source>
         <translation>
             <numerusform>%Ln meet what is there</numerusform>
@@ -208,7 +208,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="198" />
+        <location filename="../views/collisions_page.cpp" line="194" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -216,7 +216,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="201" />
+        <location filename="../views/collisions_page.cpp" line="197" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -224,7 +224,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="284" />
+        <location filename="../views/collisions_page.cpp" line="280" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -379,7 +379,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="172" />
+        <location filename="../views/instruction_line.cpp" line="170" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -387,7 +387,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="173" />
+        <location filename="../views/instruction_line.cpp" line="171" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -395,7 +395,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="220" />
+        <location filename="../views/instruction_line.cpp" line="218" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -403,7 +403,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="287" />
+        <location filename="../views/instruction_line.cpp" line="285" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -411,7 +411,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="288" />
+        <location filename="../views/instruction_line.cpp" line="286" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -419,7 +419,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="294" />
+        <location filename="../views/instruction_line.cpp" line="292" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -427,7 +427,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="286" />
+        <location filename="../views/instruction_line.cpp" line="284" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>

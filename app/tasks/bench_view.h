@@ -31,6 +31,7 @@ struct BenchView {
     tavlo::Room room{};
     std::vector<QString> misses{};               ///< lines of tables of names that fit nothing
     std::vector<QString> refusals{};             ///< why this may not be run
+    std::uint64_t made = 0;                      ///< items that are folders which the run makes, and nobody has in hand
     std::uint64_t impossible_names = 0;          ///< items whose names the destination cannot hold
     std::vector<tavlo::NameExample> examples{};  ///< what the steps of new names make of some of the batch
     bool has_folders = false;                    ///< a folder is in the batch, so subfolders matter

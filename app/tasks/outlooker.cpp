@@ -242,6 +242,7 @@ private:
             send_plan(false);
             shown_at = std::chrono::steady_clock::now();
         };
+        known_.looked_for.reset();  // what was found is forgotten as it begins
         if (!find_elsewhere(*known_.disk, *known_.batch, asked_.job.into, known_.contents, store(), stop_, tell)) return false;
         known_.looked_for = known_.batch;
         known_.looked_in = asked_.job.into;
@@ -261,13 +262,13 @@ private:
 
     bool is_of_planned_batch() const { return known_.outlook && known_.planned_batch == known_.batch; }
     bool is_in_same_places() const {
-        return is_of_planned_batch() && same_places(known_.planned, wanted_.job) && known_.planned_typed == wanted_.typed && known_.planned_said == wanted_.said &&
-               (known_.planned_told == asked_.facts || !needs_file_facts(asked_.job));
+        return is_of_planned_batch() && same_places(known_.planned, wanted_.job) && known_.planned_typed == wanted_.typed &&
+               known_.planned_said == wanted_.said && (known_.planned_told == asked_.facts || !needs_file_facts(asked_.job));
     }
 
     /// Where just the rules have changed, the balance is told ahead of the plan.
     void tell_shares() {
-        if (!is_in_same_places() || !known_.shown.outcome || known_.shown.comparing) return;
+        if (!is_in_same_places() || !known_.shown.outcome || known_.shown.isReading()) return;
         const auto shares = known_.shown.outcome->sharesBy(known_.shown_wishes, wishes_of(asked_));
         if (!shares) return;
         BenchView soon = known_.shown;
@@ -305,6 +306,8 @@ private:
         view_.examples = name_examples(asked_.job, plan, now_ns());
         view_.shares = view_.outcome->shares;
         view_.comparing = !plan.not_compared.empty();
+        view_.made = static_cast<std::uint64_t>(
+            std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) { return item.role == Role::made; }));
         view_.impossible_names = static_cast<std::uint64_t>(std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) {
             return item.problem && item.problem->fault == Fault::name_not_possible;
         }));

@@ -30,7 +30,7 @@ Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
     Settled settled;
     for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
         const Entry& entry = plan.batch->entries[id];
-        if (plan.batch->is_named(entry) && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
+        if (plan.batch->is_named(entry) && !entry.made && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
     }
     return settled;
 }

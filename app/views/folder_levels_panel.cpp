@@ -2,26 +2,27 @@
 
 #include <QApplication>
 #include <QHBoxLayout>
-#include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
-#include <QSettings>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <array>
 
 #include "fact_words.h"
+#include "select/kinds.h"
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/folder_level_row.h"
+#include "views/kept_sets.h"
 
 using namespace tavlo;
 
 namespace {
 
 constexpr int levels_width = 760;
+constexpr std::size_t looked_at = 500;  // files, to see what a batch is
+const auto kept_levels = QStringLiteral("keptLevels");
 
 struct Ready {
     KnownFact::Of of;
@@ -39,20 +40,23 @@ std::vector<Ready> ready_ones() {
             {Of::all, FolderLevelsPanel::tr("Anything: year and month of change"), "{changed:%Y-%m}"}};
 }
 
-/// The ready one for what most of a batch is.
+/// The ready one for what most of a batch is, by its first files' names: nothing of them has been read yet.
 std::string usual_for(const BenchView& view) {
-    std::array<std::uint64_t, 4> known{};
+    const Kinds kinds;
+    std::size_t files = 0;
+    std::size_t pictures = 0;
+    std::size_t sounds = 0;
+    for (std::size_t at = 0; view.batch && at < view.batch->entries.size() && files < looked_at; ++at) {
+        const Entry& entry = view.batch->entries[at];
+        if (entry.status.type == FileType::folder) continue;
+        ++files;
+        const Kind* kind = kinds.of(entry.name);
+        pictures += kind != nullptr && kind->name == "pictures" ? 1U : 0U;
+        sounds += kind != nullptr && kind->name == "audio" ? 1U : 0U;
+    }
+    const auto of = 2 * pictures > files ? KnownFact::Of::pictures : 2 * sounds > files ? KnownFact::Of::sound : KnownFact::Of::all;
     const auto ready = ready_ones();
-    if (view.facts)
-        for (const FactSummary& one : *view.facts)
-            if (const KnownFact* fact = known_fact(one.name)) {
-                auto& most = known[static_cast<std::size_t>(fact->of)];
-                most = std::max(most, one.known_of);
-            }
-    known[0] = view.files / 2;  // what fewer know is of little use
-    const auto best = static_cast<KnownFact::Of>(std::max_element(known.begin(), known.end()) - known.begin());
-    const auto found = std::find_if(ready.begin(), ready.end(), [&](const Ready& one) { return one.of == best; });
-    return found->pattern;
+    return std::find_if(ready.begin(), ready.end(), [&](const Ready& one) { return one.of == of; })->pattern;
 }
 
 QString values_of(const FactSummary& summary) {
@@ -237,23 +241,15 @@ void FolderLevelsPanel::fillFacts() {
 void FolderLevelsPanel::fillSets() {
     sets_->clear();
     for (const Ready& one : ready_ones()) sets_->addAction(one.words, this, [this, pattern = std::string(one.pattern)] { use(pattern); });
-    QSettings settings;
-    settings.beginGroup(QStringLiteral("keptLevels"));
     sets_->addSeparator();
-    for (const QString& name : settings.childKeys()) {
-        const std::string pattern = settings.value(name).toString().toStdString();
-        if (!Pattern::parse_folders(pattern)) continue;
-        auto* set = sets_->addMenu(name);
-        set->addAction(tr("Use"), this, [this, pattern] { use(pattern); });
-        set->addAction(tr("Forget"), this, [name] { QSettings().remove(QStringLiteral("keptLevels/") + name); });
-    }
+    offer_kept(*sets_, kept_levels, [this](const QString& kept) -> std::function<void()> {
+        if (!Pattern::parse_folders(kept.toStdString())) return nullptr;
+        return [this, pattern = kept.toStdString()] { use(pattern); };
+    });
     sets_->addAction(tr("Keep these under a name…"), this, &FolderLevelsPanel::keepSet)->setEnabled(!shown_.empty());
 }
 
 void FolderLevelsPanel::keepSet() {
-    const QString name =
-        QInputDialog::getText(this, tr("Keep these levels"), tr("Name:")).trimmed().replace(QLatin1Char('/'), QLatin1Char('-'));
-    if (name.isEmpty()) return;
-    QSettings().setValue(QStringLiteral("keptLevels/") + name, QString::fromStdString(shown_));
-    emit said(tr("Kept as %1.").arg(name));
+    const QString name = keep_under_a_name(this, tr("Keep these levels"), kept_levels, QString::fromStdString(shown_));
+    if (!name.isEmpty()) emit said(tr("Kept as %1.").arg(name));
 }

@@ -164,9 +164,7 @@ void InstructionLine::refresh() {
     auto items = plan && fresh                                ? plan->items.size() - plan->leaving.size()
                  : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
                                                               : bench_.pickedCount();
-    if (plan && fresh && !job.structure.sort_into.empty())  // folders that it makes are not in hand
-        items -= static_cast<std::size_t>(
-            std::count_if(plan->items.begin(), plan->items.end(), [](const Item& item) { return item.role == Role::made; }));
+    if (plan && fresh) items -= view.made;  // folders that it makes are not in hand
     const auto folders = bench_.sourceFolders();
     in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
     items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));

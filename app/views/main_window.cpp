@@ -352,7 +352,7 @@ void MainWindow::buildMenus() {
     add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
         QMessageBox::information(
             this, tr("Keys"),
-            tr("Left: Space picks, Return opens or picks, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
+            tr("Left: Space picks, Return opens, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
                "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders, F2 types a name.\n"
                "Ctrl+R gives the batch new names where it is: Return adds a step, Alt+Up and Alt+Down move it. Ctrl+Delete removes it.\n"
                "Collisions: the same keys decide a whole group, or pairs and go on to the next; Left and Right go\n"

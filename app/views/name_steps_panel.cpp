@@ -6,11 +6,9 @@
 #include <QFileDialog>
 #include <QGuiApplication>
 #include <QHBoxLayout>
-#include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
-#include <QSettings>
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -21,6 +19,7 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/kept_sets.h"
 #include "views/name_step_row.h"
 
 using namespace tavlo;
@@ -28,6 +27,7 @@ using namespace tavlo;
 namespace {
 
 constexpr int steps_width = 670;
+const auto kept_steps = QStringLiteral("keptSteps");
 
 /// What was kept under a name, as the document of a job that holds it.
 std::string set_document(const Naming& naming) {
@@ -235,28 +235,21 @@ void NameStepsPanel::changeEvent(QEvent* event) {
 
 void NameStepsPanel::fillSets() {
     sets_->clear();
-    QSettings settings;
-    settings.beginGroup(QStringLiteral("keptSteps"));
-    for (const QString& name : settings.childKeys()) {
-        const auto job = job_from_json(settings.value(name).toString().toStdString());
-        if (!job) continue;
-        auto* set = sets_->addMenu(name);
-        set->addAction(tr("Use"), this, [this, naming = job->naming] {
+    offer_kept(*sets_, kept_steps, [this](const QString& kept) -> std::function<void()> {
+        const auto job = job_from_json(kept.toStdString());
+        if (!job) return nullptr;
+        return [this, naming = job->naming] {
             show(naming);
             bench_.setNaming(naming);
-        });
-        set->addAction(tr("Forget"), this, [name] { QSettings().remove(QStringLiteral("keptSteps/") + name); });
-    }
+        };
+    });
     if (!sets_->isEmpty()) sets_->addSeparator();
     sets_->addAction(tr("Keep these under a name…"), this, &NameStepsPanel::keepSet)->setEnabled(!shown_.empty());
 }
 
 void NameStepsPanel::keepSet() {
-    const QString name =
-        QInputDialog::getText(this, tr("Keep these steps"), tr("Name:")).trimmed().replace(QLatin1Char('/'), QLatin1Char('-'));
-    if (name.isEmpty()) return;
-    QSettings().setValue(QStringLiteral("keptSteps/") + name, QString::fromStdString(set_document(shown_)));
-    emit said(tr("Kept as %1.").arg(name));
+    const QString name = keep_under_a_name(this, tr("Keep these steps"), kept_steps, QString::fromStdString(set_document(shown_)));
+    if (!name.isEmpty()) emit said(tr("Kept as %1.").arg(name));
 }
 
 /// What was copied from a sheet becomes a file of the state folder, so that the receipt can say which table it was.

@@ -27,6 +27,7 @@ using Clock = std::chrono::steady_clock;
 
 constexpr std::size_t asked_ahead = 16;  // files that one helper knows of: more would only wait
 constexpr std::chrono::milliseconds look_for_stop{100};
+constexpr int not_loaded = 127;  // the status of a program whose loader gave up, ld.so(8)
 
 /// One process, spoken to through a socket: a path and a NUL in, a line of JSON out, in their order.
 class Helper {
@@ -53,7 +54,17 @@ public:
         }
         return helper;
     }
-    ~Helper() { end(); }
+    ~Helper() { (void)end(); }
+    /// Ends it, whatever it is at. returns  how it ended, if it had by itself (waitpid(2)); else that it was killed
+    int end() {
+        int status = 0;
+        if (process_ <= 0) return status;
+        ::kill(process_, SIGKILL);
+        while (::waitpid(process_, &status, 0) < 0 && errno == EINTR) {
+        }
+        process_ = -1;
+        return status;
+    }
     Helper(Helper&& other) noexcept
         : asked(std::move(other.asked)),
           since(other.since),
@@ -61,7 +72,7 @@ public:
           socket_(std::move(other.socket_)),
           answer_(std::move(other.answer_)) {}
     Helper& operator=(Helper&& other) noexcept {
-        end();
+        (void)end();
         asked = std::move(other.asked);
         since = other.since;
         process_ = std::exchange(other.process_, -1);
@@ -105,14 +116,6 @@ public:
 
 private:
     Helper() = default;
-    void end() {
-        if (process_ <= 0) return;
-        ::kill(process_, SIGKILL);
-        while (::waitpid(process_, nullptr, 0) < 0 && errno == EINTR) {
-        }
-        process_ = -1;
-    }
-
     pid_t process_ = -1;
     Handle socket_;
     std::string answer_;
@@ -186,7 +189,12 @@ Result<void> FactReader::read(const std::vector<std::string>& paths, const std::
                 alive = helper.ask(paths[at], at);
             }
             const bool late = !helper.asked.empty() && Clock::now() - helper.since > std::chrono::milliseconds(bounds_.longest_ms);
-            if (!alive || late) lose(which);
+            if (!alive || late) {
+                const int status = helper.end();
+                if (WIFEXITED(status) && WEXITSTATUS(status) == not_loaded)
+                    return failure(Fault::unsupported, "cannot be loaded: a library of it is missing", program_);
+                lose(which);
+            }
         }
     }
     return {};

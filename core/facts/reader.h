@@ -25,7 +25,7 @@ public:
     FactReader(std::string program, Bounds bounds);
 
     /// take  (place in `paths`, its facts), once for each, as they come; on this thread
-    /// errors  not_found: the helper is not there; cancelled
+    /// errors  not_found: the helper is not there; unsupported: it cannot be loaded; cancelled
     Result<void> read(const std::vector<std::string>& paths, const std::function<void(std::size_t, FileFacts&&)>& take,
                       const std::stop_token& stop = {});
 

@@ -352,7 +352,10 @@ Result<FactsSaid> facts_said_from_json(std::string_view text) {
             SaidFacts facts;
             members.text("path", path);
             if (const Json* id = members.find("of")) facts.of = identity_from(*id);
-            if (const Json* told = members.find("facts")) facts.facts = facts_from_json(told->dump()).value_or(FileFacts());
+            const Json* told = members.find("facts");
+            auto read = told != nullptr ? facts_from_json(told->dump()) : Result<FileFacts>(failure(Fault::corrupt, "is missing", ""));
+            if (!read) unreadable(read.error().step, "facts");
+            facts.facts = std::move(*read);
             members.end();
             said.insert_or_assign(std::move(path), std::move(facts));
         }

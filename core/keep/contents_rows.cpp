@@ -32,18 +32,9 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
 }
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {
-    SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-    SQLite::Statement insert(database_, "insert or replace into contents values(?,?,?,?)");
-    for (const auto& [pair, same] : found) {
-        insert.bind(1, key_of(pair));
-        bind_bytes(insert, 2, packed(pair));
-        insert.bind(3, same ? 1 : 0);
-        insert.bind(4, now_ns / 1'000'000'000);
-        insert.exec();
-        insert.reset();
-    }
-    keep_newest(database_, "contents", most_remembered);
-    transaction.commit();
+    std::vector<RememberedRow> rows;
+    for (const auto& [pair, same] : found) rows.push_back({key_of(pair), packed(pair), same ? "1" : "0"});
+    remember_rows(database_, "contents", rows, now_ns, most_remembered);
 }
 
 }  // namespace tavlo

@@ -125,8 +125,7 @@ ReceiptItem planned_item(const Plan& plan, const Item& item) {
     out.type = entry.status.type;
     out.size_bytes = entry.status.id.size_bytes;
     out.modified_ns = entry.status.id.modified_ns;
-    if (item.collision)
-        out.collision = receipt_collision(*item.collision);
+    if (item.collision) out.collision = receipt_collision(*item.collision);
     if (item.problem) out.error = reason(*item.problem);
     return out;
 }

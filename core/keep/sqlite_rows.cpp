@@ -39,10 +39,22 @@ void put_number(std::string& bytes, std::uint64_t value) {
     bytes += static_cast<char>(value);
 }
 
-void keep_newest(SQLite::Database& database, const char* table, std::int64_t most) {
+void remember_rows(SQLite::Database& database, const char* table, const std::vector<RememberedRow>& rows, std::int64_t now_ns,
+                   std::int64_t most) {
+    SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
+    SQLite::Statement insert(database, fmt::format("insert or replace into {} values(?,?,?,?)", table));
+    for (const RememberedRow& row : rows) {
+        insert.bind(1, row.key);
+        bind_bytes(insert, 2, row.of);
+        bind_bytes(insert, 3, row.found);
+        insert.bind(4, now_ns / 1'000'000'000);
+        insert.exec();
+        insert.reset();
+    }
     const auto count = database.execAndGet(fmt::format("select count(*) from {}", table)).getInt64();
     if (count > most)
         database.exec(fmt::format("delete from {0} where key in (select key from {0} order by used limit {1})", table, count - most));
+    transaction.commit();
 }
 
 std::string pack_roots(const std::vector<std::string>& roots) {

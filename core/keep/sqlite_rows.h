@@ -25,8 +25,15 @@ std::uint64_t as_unsigned(const SQLite::Column& column);
 
 /// Appends a number, small ones in few bytes (LEB128, DWARF 5, 7.6).
 void put_number(std::string& bytes, std::uint64_t value);
-/// Of a table of what has been found out, with `key` and `used`, the rows that were used longest ago go where there are more.
-void keep_newest(SQLite::Database& database, const char* table, std::int64_t most);
+/// One of what has been found out: a number to find it by, what it is of, in full, and what was found.
+struct RememberedRow {
+    std::int64_t key = 0;
+    std::string of;
+    std::string found;
+};
+/// Puts rows into a table of such, in one transaction; those that came longest ago go where there are more than `most`.
+void remember_rows(SQLite::Database& database, const char* table, const std::vector<RememberedRow>& rows, std::int64_t now_ns,
+                   std::int64_t most);
 
 /// A stored word that nobody knows means a damaged or a newer database: an error, never a default.
 template <class Word>

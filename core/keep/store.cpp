@@ -12,7 +12,7 @@
 #include "keep/head_rows.h"
 #include "keep/item_rows.h"
 #include "keep/journal_rows.h"
-#include "keep/remembering_rows.h"
+#include "keep/remembering_store.h"
 #include "keep/safe_rows.h"
 #include "keep/schema.h"
 #include "keep/sqlite_rows.h"

@@ -37,19 +37,13 @@ void ToldRows::recall(Of what, const std::vector<Status>& things, const std::fun
 }
 
 void ToldRows::remember(Of what, const std::vector<std::pair<Status, std::string>>& told, std::int64_t now_ns) {
-    SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-    SQLite::Statement insert(database_, "insert or replace into told values(?,?,?,?)");
+    std::vector<RememberedRow> rows;
     for (const auto& [status, words] : told) {
-        const std::string thing = packed(what, status);
-        insert.bind(1, key_of(thing));
-        bind_bytes(insert, 2, thing);
-        bind_bytes(insert, 3, words);
-        insert.bind(4, now_ns / 1'000'000'000);
-        insert.exec();
-        insert.reset();
+        std::string thing = packed(what, status);
+        const auto key = key_of(thing);
+        rows.push_back({key, std::move(thing), words});
     }
-    keep_newest(database_, "told", most_told);
-    transaction.commit();
+    remember_rows(database_, "told", rows, now_ns, most_told);
 }
 
 }  // namespace tavlo

@@ -15,10 +15,23 @@ using namespace tavlo;
 
 namespace {
 
+void make_files(const TempFolder& temp) {
+    temp.write("desk/large/file", std::string(5000, 'x'));
+    temp.write("desk/large/deep/other", std::string(3000, 'y'));
+    temp.write("desk/small", "x");
+    temp.folder("desk/empty");
+}
+
+/// A desk of known weights, on view in the place for sizes.
 struct Scales {
-    explicit Scales(Desk& desk) : desk_(desk), page(*desk.driver->find<SizesPage>("sizesPage")) {}
-    void wait() {
+    explicit Scales(Desk& desk) : desk_(desk), page(opened(desk)) {
         REQUIRE(WindowDriver::wait([&] { return !page.isWeighing() && page.model().weighed() && page.model().weighed()->complete; }));
+    }
+    static SizesPage& opened(Desk& desk) {
+        make_files(desk.temp);
+        desk.open();
+        desk.stroke(Qt::Key_6, Qt::AltModifier);
+        return *desk.driver->find<SizesPage>("sizesPage");
     }
     QStringList names(const QModelIndex& parent = {}) const {
         QStringList names;
@@ -33,22 +46,11 @@ struct Scales {
     SizesPage& page;
 };
 
-void make_files(const TempFolder& temp) {
-    temp.write("desk/large/file", std::string(5000, 'x'));
-    temp.write("desk/large/deep/other", std::string(3000, 'y'));
-    temp.write("desk/small", "x");
-    temp.folder("desk/empty");
-}
-
 }  // namespace
 
 TEST_CASE("sizes are a place to work in: folders open, what stands out is listed, and goes into the batch", "[window][sizes]") {
     Desk desk;
-    make_files(desk.temp);
-    desk.open();
-    desk.stroke(Qt::Key_6, Qt::AltModifier);
-    Scales scales(desk);
-    scales.wait();
+    const Scales scales(desk);
     CHECK(scales.names() == QStringList{"large/", "small", "empty/"});
     const QModelIndex large = scales.page.model().indexOf(desk.temp.path("desk/large"));
     CHECK(scales.names(large) == QStringList{"file", "deep/"});
@@ -71,11 +73,7 @@ TEST_CASE("sizes are a place to work in: folders open, what stands out is listed
 
 TEST_CASE("the sizes follow the disk, what was open stays open, and what is selected becomes what is removed", "[window][sizes]") {
     Desk desk;
-    make_files(desk.temp);
-    desk.open();
-    desk.stroke(Qt::Key_6, Qt::AltModifier);
-    Scales scales(desk);
-    scales.wait();
+    const Scales scales(desk);
     auto* tree = desk.driver->find<QTreeView>("sizes");
     tree->expand(scales.page.model().indexOf(desk.temp.path("desk/large")));
     scales.select(desk.temp.path("desk/large/deep"));

@@ -63,6 +63,7 @@ TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all
     REQUIRE(desk.driver->settle());
     desk.stroke(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     CHECK(desk.driver->find<QWidget>("folderLevels")->isVisible());
+    CHECK(bench.job().structure.sort_into == "{taken:%Y|=undated}/{town|country|=no place}");  // as photos usually are
     auto* panel = desk.driver->find<FolderLevelsPanel>("folderLevels");
     desk.driver->find<QPushButton>("levelSets")->menu()->aboutToShow();
     desk.driver->find<QPushButton>("levelSets")->menu()->actions().front()->trigger();  // pictures: year, then town

@@ -157,6 +157,10 @@ done
         CHECK(facts[at].all().size() == (plain ? 1U : 0U));
         if (plain) CHECK(std::get<std::string>(*facts[at].find("title")) == paths[at].substr(4));
     }
+    temp.write("unloadable", "#!/bin/sh\nexit 127\n");
+    REQUIRE(::chmod(temp.path("unloadable").c_str(), 0755) == 0);
+    FactReader unloadable(temp.path("unloadable"), bounds);  // not a thousand files that tell nothing
+    CHECK(unloadable.read({"/in/a", "/in/b"}, [](std::size_t, FileFacts&&) {}).error().fault == Fault::unsupported);
     FactReader none(temp.path("no helper"), bounds);
     const auto refused = none.read({"/in/a"}, [](std::size_t, FileFacts&&) {});
     REQUIRE_FALSE(refused);

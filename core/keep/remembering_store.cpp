@@ -1,4 +1,4 @@
-#include "keep/remembering_rows.h"
+#include "keep/remembering_store.h"
 
 #include <sqlite3.h>
 
