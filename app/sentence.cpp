@@ -112,19 +112,31 @@ QString batch_words(const InHand& batch, bool stays = false) {
 }
 
 QString transfer_sentence(const Job& job, const InHand& batch) {
-    const bool copies = job.operation == Operation::copy;
-    QString text = (copies ? Sentence::tr("Copy %1") : Sentence::tr("Move %1")).arg(batch_words(batch));
+    const bool moves = job.operation == Operation::move;
+    const QString verb = moves                                ? Sentence::tr("Move %1")
+                         : job.operation == Operation::unpack ? Sentence::tr("Unpack %1")
+                                                              : Sentence::tr("Copy %1");
+    QString text = verb.arg(batch_words(batch));
     text += Sentence::tr(" into %1").arg(short_path(job.into));
     if (batch.has_folders || batch.from.size() > 1 || job.structure != Structure{})
         text += Sentence::tr(", %1").arg(structure_words(job.structure));
     if (!batch.as.isEmpty()) text += Sentence::tr(", as %1").arg(batch.as);
     if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
-    if (!copies && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
+    if (moves && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
     text += Sentence::tr("; where a name is taken, %1").arg(rule_words(rule_of(job.policy)));
     if (job.look_elsewhere)
         text += Sentence::tr("; what is already there under another name %1")
                     .arg(elsewhere_words(job.policy.when[static_cast<std::size_t>(Finding::elsewhere)].value_or(Decision::rename)));
+    return text + Sentence::tr(".");
+}
+
+QString packing_sentence(const Job& job, const InHand& batch) {
+    QString text = Sentence::tr("Pack %1 into %2").arg(batch_words(batch), short_path(job.into));
+    if (batch.has_folders || batch.from.size() > 1 || job.structure != Structure{})
+        text += Sentence::tr(", %1").arg(structure_words(job.structure));
+    if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
+    if (job.then_remove) text += Sentence::tr(", then remove them to the Safe");
     return text + Sentence::tr(".");
 }
 
@@ -165,8 +177,10 @@ QString job_sentence(const Job& job, const InHand& batch) {
         case Operation::remove: return Sentence::tr("Remove %1%2, %3.").arg(batch_words(batch), inside, shelf_words(job.shelf));
         case Operation::make:
             return Sentence::tr("Make the folder %1 in %2.").arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));
+        case Operation::pack: return packing_sentence(job, batch);
         case Operation::copy:
         case Operation::move:
+        case Operation::unpack:
         case Operation::undo:
         case Operation::restore: break;
     }

@@ -55,6 +55,7 @@ QString outcome_words(const Item& item) {
         case Outcome::undecided: break;
     }
     if (!item.collision && item.role == Role::renamed && item.outcome == Outcome::skipped) return Wording::tr("keeps its name");
+    if (!item.collision && is_packed(item.action) && item.outcome == Outcome::undecided) return Wording::tr("the archive's name is taken");
     if (!item.collision) return item.outcome == Outcome::skipped ? Wording::tr("skip") : Wording::tr("changed since");
     return item.collision->finding ? finding_words(*item.collision->finding) : Wording::tr("comparing…");
 }
@@ -67,6 +68,8 @@ QString result_words(Outcome outcome, Operation operation) {
                 case Operation::move: return Wording::tr("moved");
                 case Operation::rename: return Wording::tr("renamed");
                 case Operation::make: return Wording::tr("made");
+                case Operation::pack: return Wording::tr("packed");
+                case Operation::unpack: return Wording::tr("unpacked");
                 case Operation::copy:
                 case Operation::undo:
                 case Operation::restore:
@@ -88,6 +91,8 @@ QString result_words(Outcome outcome, Operation operation) {
 QString result_words(const ReceiptItem& item) {
     const Operation what = item.role == Role::renamed    ? Operation::rename
                            : item.role == Role::made     ? Operation::make
+                           : is_packed(item.action)      ? Operation::pack
+                           : item.role == Role::archive  ? Operation::make
                            : item.action == Action::move ? Operation::move
                                                          : Operation::copy;
     return result_words(item.result, what);

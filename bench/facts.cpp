@@ -69,7 +69,7 @@ void facts(const fs::path& place, int photos) {
     const auto files = files_of(*batch);
     const auto learn = [&] {
         KnownFileFacts known;
-        check(learn_facts(*batch, files, known, store->get()).has_value() && known.size() == files.size(), "tell nothing");
+        check(learn_facts(*disk, *batch, files, known, store->get()).has_value() && known.size() == files.size(), "tell nothing");
         const FileFacts* one = known.find(batch->entries[files.front()].status);
         check(one != nullptr && one->find("town") != nullptr, "know no town");
     };

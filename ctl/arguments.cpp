@@ -8,6 +8,7 @@
 #include "files/path.h"
 #include "help.h"
 #include "job/growing.h"
+#include "job/packing.h"
 #include "name_steps.h"
 #include "paths.h"
 #include "selection_options.h"
@@ -124,17 +125,21 @@ struct TransferOptions {
     std::optional<std::string> sort_into;
     std::optional<std::string> clear;
     std::optional<std::string> verify;
+    const bool unpacks;
 
-    TransferOptions(CommandLine& line, Arguments& out) {
-        line.rest("SOURCE", sources);
+    TransferOptions(CommandLine& line, Arguments& out) : unpacks(out.command == Arguments::Command::unpack) {
+        line.rest(unpacks ? "ARCHIVE" : "SOURCE", sources);
         line.group("Where to, and in which folders");
         line.value("--into", into, "FOLDER", "the destination folder; made, with its parents, when missing; required");
-        line.flag("--contents", out.job.structure.contents, "what is inside each source folder, not the folder itself");
+        line.flag("--contents", out.job.structure.contents,
+                  unpacks ? "what is inside each archive, not in a folder of its name"
+                          : "what is inside each source folder, not the folder itself");
         line.value("--subfolders", subfolders, "all|filled|none",
                    "all of them; only those in which a file ends up; only the files directly inside", "all");
         line.flag("--flatten", out.job.structure.flatten, "every file directly into FOLDER");
         line.value("--sort-into", sort_into, "PATTERN",
                    "each file into the folder that this makes for it: '{taken:%Y|=undated}/{town|country}'; docs/sorting.md");
+        if (unpacks) return;
         line.value("--keep-from", keep_from, "FOLDER", "keep the folders between FOLDER and the sources that lie below it");
         line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
         line.value("--clear", clear, "none|extra|all",
@@ -142,7 +147,7 @@ struct TransferOptions {
     }
 
     void read_places(Arguments& out) const {
-        if (sources.empty()) refuse("SOURCE is required");
+        if (sources.empty()) refuse(unpacks ? "ARCHIVE is required" : "SOURCE is required");
         if (!into) refuse("--into is required");
         if (into->empty()) refuse("--into wants a folder, and got nothing");
         read_sources(sources, out.job);
@@ -178,22 +183,26 @@ struct TransferOptions {
 void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     TransferOptions options(line, out);
     const CollisionOptions collisions(line);
-    line.flag("--look-elsewhere", out.job.look_elsewhere,
-              "find files whose bytes are somewhere in FOLDER already, whatever they are called there: the finding elsewhere, which is "
-              "skipped where names that are taken are, and else arrives");
+    if (!options.unpacks)
+        line.flag("--look-elsewhere", out.job.look_elsewhere,
+                  "find files whose bytes are somewhere in FOLDER already, whatever they are called there: the finding elsewhere, which is "
+                  "skipped where names that are taken are, and else arrives");
     const SelectionOptions selection(line);
     NameStepOptions names(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     line.value("--verify", options.verify, "read-back|none", "read again from the disk what was written, and compare",
-               "read-back for a move between file systems, else none");
-    line.flag("--lose-attributes", out.job.may_lose,
-              "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
-    line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
+               options.unpacks ? "none" : "read-back for a move between file systems, else none");
+    if (!options.unpacks) {
+        line.flag("--lose-attributes", out.job.may_lose,
+                  "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
+        line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
+    }
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(names.take(words));
     common.read(out);
-    out.job.operation = out.command == Arguments::Command::move ? tavlo::Operation::move : tavlo::Operation::copy;
+    using tavlo::Operation;
+    out.job.operation = options.unpacks ? Operation::unpack : out.command == Arguments::Command::move ? Operation::move : Operation::copy;
     options.read_places(out);
     options.read_structure(out);
     options.read_clearing(out);
@@ -208,6 +217,49 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     const bool chooses = out.job.what.chooses_files();
     if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
     if (const auto why = tavlo::reason_to_wait(out.job); !why.empty()) refuse("--while-counting is not possible: " + why);
+}
+
+void read_pack(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    std::vector<std::string> sources;
+    std::optional<std::string> into;
+    std::optional<std::string> subfolders;
+    std::optional<std::string> links;
+    std::optional<std::string> press;
+    line.rest("SOURCE", sources);
+    line.group("Where to, and in which folders");
+    line.value("--into", into, "FILE",
+               "the archive: .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst; its folder is made when missing; required");
+    line.flag("--contents", out.job.structure.contents, "what is inside each source folder, not the folder itself");
+    line.value("--subfolders", subfolders, "all|filled|none",
+               "all of them; only those in which a file ends up; only the files directly inside", "all");
+    line.flag("--flatten", out.job.structure.flatten, "every file directly into the archive");
+    line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
+    const CollisionOptions collisions(line);
+    const SelectionOptions selection(line);
+    NameStepOptions names(line);
+    line.group("How");
+    line.flag("--then-remove", out.job.then_remove, "what is proved to be in the archive goes to the Safe once that has its name");
+    line.value("--press", press, "fast|normal|small", "how hard it is pressed", "normal");
+    line.flag("--plan", out.plan_only, "print the plan and change nothing");
+    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    line.parse(names.take(words));
+    common.read(out);
+    out.job.operation = tavlo::Operation::pack;
+    if (!into) refuse("--into is required");
+    if (into->empty()) refuse("--into wants a file, and got nothing");
+    read_sources(sources, out.job);
+    out.job.into = absolute(*into);
+    if (const auto why = tavlo::objection_to_archive(out.job.into); into->ends_with('/') || !why.empty())
+        refuse(tavlo::printable(*into) + ": " + (why.empty() ? "is a folder's name, and no file's" : why));
+    if (subfolders && out.job.structure.flatten) refuse("--flatten and --subfolders exclude each other");
+    read_subfolders(subfolders, out.job);
+    collisions.read(out.job.policy);
+    out.job.naming = names.read();
+    selection.read(out.job.what);
+    out.job.what.follow_links = one_of<bool>("--links", links, false, {{"keep", false}, {"follow", true}});
+    using tavlo::Press;
+    out.job.press =
+        one_of<Press>("--press", press, Press::normal, {{"fast", Press::fast}, {"normal", Press::normal}, {"small", Press::small}});
 }
 
 void read_rename(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
@@ -262,6 +314,49 @@ void read_facts(CommandLine& line, const std::vector<std::string>& words, Argume
     common.read(out);
     if (sources.empty()) refuse("FILE is required");
     read_sources(sources, out.job);
+}
+
+void read_job_name(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    line.group("Which");
+    line.argument("NAME", out.saved, "the job, as `tavloctl jobs` lists it");
+    const CommonOptions common(line, out, 0U);
+    line.parse(words);
+    common.read(out);
+}
+
+void read_job_save(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    line.group("Which");
+    line.argument("JOB.json", out.saved, "the document; its name is the job's");
+    line.flag("--replace", out.replaces, "a job of that name goes");
+    const CommonOptions common(line, out, 0U);
+    line.parse(words);
+    common.read(out);
+    out.saved = absolute(out.saved);
+}
+
+void read_run(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    line.group("Which");
+    line.argument("NAME|JOB.json", out.saved, "a saved job; what ends in .json or has a '/' is a file");
+    line.group("How");
+    line.flag("--plan", out.plan_only, "print what each step would do now, and change nothing");
+    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    line.parse(words);
+    common.read(out);
+    if (out.saved.ends_with(".json") || out.saved.find('/') != std::string::npos) out.saved = absolute(out.saved);
+}
+
+void read_schedule(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
+    line.group("Which");
+    line.argument("NAME", out.saved, "the job, as `tavloctl jobs` lists it");
+    line.group("When; without any, as the job's document says");
+    line.value("--calendar", out.schedule.calendar, "WHEN", "by the calendar: 'Mon..Fri 18:00', as systemd.time(7) has it");
+    line.flag("--when-changed", out.schedule.when_changed, "when something changes in the folders that it takes from");
+    line.flag("--never", out.never, "not by itself any more");
+    const CommonOptions common(line, out, 0U);
+    line.parse(words);
+    common.read(out);
+    const int given = (out.schedule.calendar ? 1 : 0) + (out.schedule.when_changed ? 1 : 0) + (out.never ? 1 : 0);
+    if (given > 1) refuse("--calendar, --when-changed and --never exclude one another");
 }
 
 void read_by_id(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
@@ -327,7 +422,15 @@ constexpr Known commands[] = {
     {"move", Command::move, read_transfer},
     {"rename", Command::rename, read_rename},
     {"remove", Command::remove, read_remove},
+    {"pack", Command::pack, read_pack},
+    {"unpack", Command::unpack, read_transfer},
     {"facts", Command::facts, read_facts},
+    {"jobs", Command::jobs, read_list},
+    {"job save", Command::job_save, read_job_save},
+    {"job show", Command::job_show, read_job_name},
+    {"job forget", Command::job_forget, read_job_name},
+    {"run", Command::run, read_run},
+    {"schedule", Command::schedule, read_schedule},
     {"receipts", Command::receipts, read_list},
     {"receipt", Command::receipt, read_by_id},
     {"check", Command::check, read_by_id},
@@ -342,8 +445,7 @@ constexpr Known commands[] = {
 Arguments read(std::vector<std::string> words) {
     std::string name = words.front();
     words.erase(words.begin());
-    if (name == "run") refuse("'run' is not there yet");
-    if (name == "safe" && !words.empty() && !words.front().starts_with("-")) {
+    if ((name == "safe" || name == "job") && !words.empty() && !words.front().starts_with("-")) {
         name += ' ' + words.front();
         words.erase(words.begin());
     }
@@ -362,7 +464,8 @@ void put_command_first(std::vector<std::string>& words) {
     while (ahead < words.size() && (words[ahead] == "--state" || words[ahead].starts_with("--state=")))
         ahead += words[ahead] == "--state" && ahead + 1 < words.size() ? 2U : 1U;
     if (ahead == 0 || ahead >= words.size()) return;
-    const bool of_two_words = words[ahead] == "safe" && ahead + 1 < words.size() && !words[ahead + 1].starts_with("-");
+    const bool of_two_words =
+        (words[ahead] == "safe" || words[ahead] == "job") && ahead + 1 < words.size() && !words[ahead + 1].starts_with("-");
     const auto begin = words.begin();
     std::rotate(begin, begin + static_cast<std::ptrdiff_t>(ahead), begin + static_cast<std::ptrdiff_t>(ahead + (of_two_words ? 2 : 1)));
 }

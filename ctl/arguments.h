@@ -5,7 +5,7 @@
 #include <string>
 #include <vector>
 
-#include "job/job.h"
+#include "job/saved_job.h"
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
 struct Arguments {
@@ -14,7 +14,15 @@ struct Arguments {
         move,
         rename,
         remove,
+        pack,
+        unpack,
         facts,
+        jobs,
+        job_save,
+        job_show,
+        job_forget,
+        run,
+        schedule,
         receipts,
         receipt,
         check,
@@ -27,6 +35,10 @@ struct Arguments {
 
     Command command = Command::copy;
     tavlo::Job job{};
+    std::string saved{};    ///< a saved job: its name, or, for `run` and `job save`, a file
+    bool replaces = false;  ///< job save: one of that name goes
+    tavlo::Schedule schedule{};
+    bool never = false;  ///< schedule: not by itself any more
     std::string id{};    ///< a receipt or a Safe entry; of safe empty: the undo whose versions go
     std::string into{};  ///< safe restore: another folder
     std::optional<std::uint64_t> older_than_days{};
@@ -40,11 +52,11 @@ struct Arguments {
     bool verbose = false;
 
     /// What it asks for is `job`.
-    bool makes_job() const { return command <= Command::remove; }
+    bool makes_job() const { return command <= Command::unpack; }
     /// It changes something; else it only answers.
     bool carries_out() const {
-        const bool does = makes_job() || command == Command::undo || command == Command::recover || command == Command::safe_restore ||
-                          command == Command::safe_empty;
+        const bool does = makes_job() || command == Command::undo || command == Command::recover || command == Command::run ||
+                          command == Command::safe_restore || command == Command::safe_empty;
         return does && !plan_only;
     }
 };

@@ -69,6 +69,7 @@ void CommandLine::list(const std::string& name, std::vector<std::string>& values
 
 void CommandLine::argument(const std::string& name, std::string& value, const std::string& help) {
     reader_->app.add_option(name, value, help)->required();
+    argument_ = {name, &value};
     describe(name, help);
 }
 
@@ -111,6 +112,8 @@ void CommandLine::parse(std::vector<std::string> words) {
     words.erase(end_of_options, words.end());
     std::reverse(words.begin(), words.end());  // it takes them from the end
     CLI::App& app = reader_->app;
+    const bool is_behind = rest_ == nullptr && argument_.second != nullptr && sources.size() == 1;  // whatever it begins with
+    if (is_behind) app.get_option(argument_.first)->required(false);
     try {
         app.parse(std::move(words));
     } catch (const CLI::CallForHelp&) {
@@ -133,6 +136,7 @@ void CommandLine::parse(std::vector<std::string> words) {
     }
     for (const CLI::Option* option : app.get_options())
         if (option->get_expected_max() <= 1 && option->count() > 1) refuse(option->get_name() + " may be given once only");
+    if (is_behind && app.get_option(argument_.first)->count() == 0) *argument_.second = std::exchange(sources, {}).front();
     if (rest_ == nullptr) {
         if (!sources.empty()) refuse("there is no use for '" + tavlo::printable(sources.front()) + "' here");
         return;

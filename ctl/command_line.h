@@ -4,6 +4,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 #include "help.h"
@@ -61,6 +62,7 @@ private:
     std::unique_ptr<Reader> reader_;
     std::string heading_ = "Options";
     std::vector<Described> described_;
+    std::pair<std::string, std::string*> argument_{};  ///< the one that there is
     std::vector<std::string>* rest_ = nullptr;
     std::string rest_name_;
 };

@@ -7,7 +7,16 @@
 // What each command does. All answer with the status that the program ends with.
 
 /// store  null where only a plan is asked for
-int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments);
+/// totals  of what came of it, or would; null: nobody asks
+int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments, tavlo::Totals* totals = nullptr);
+
+/// A saved job, step by step.
+int run_job(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments);
+int list_jobs(tavlo::Store& store, const Arguments& arguments);
+int save_job(const Arguments& arguments);
+int show_job(const Arguments& arguments);
+int forget_job(const Arguments& arguments);
+int schedule_job(const Arguments& arguments);
 
 int show_facts(tavlo::FileSystem& disk, const Arguments& arguments);
 

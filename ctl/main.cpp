@@ -3,6 +3,7 @@
 #include <csignal>
 #include <iostream>
 
+#include "archive/archive_files.h"
 #include "arguments.h"
 #include "commands.h"
 #include "report.h"
@@ -13,10 +14,20 @@ namespace {
 using Command = Arguments::Command;
 
 int run(const Arguments& arguments) {
-    const auto disk = tavlo::make_disk();
+    const auto disk = tavlo::make_disk_with_archives();
     // a plan changes nothing, not even the state folder; everything else needs it before it touches a file
     if (arguments.makes_job() && arguments.plan_only) return transfer(*disk, nullptr, arguments);
-    if (arguments.command == Command::facts) return show_facts(*disk, arguments);
+    switch (arguments.command) {
+        case Command::facts: return show_facts(*disk, arguments);
+        case Command::job_save: return save_job(arguments);
+        case Command::job_show: return show_job(arguments);
+        case Command::job_forget: return forget_job(arguments);
+        case Command::schedule: return schedule_job(arguments);
+        case Command::run:
+            if (arguments.plan_only) return run_job(*disk, nullptr, arguments);
+            break;
+        default: break;
+    }
     const auto store = tavlo::Store::open(arguments.state_folder);
     if (!store) {
         say("the state cannot be kept there: " + describe(store.error()));
@@ -24,10 +35,18 @@ int run(const Arguments& arguments) {
     }
     switch (arguments.command) {
         case Command::copy:
+        case Command::pack:
+        case Command::unpack:
         case Command::move:
         case Command::rename:
         case Command::remove: return transfer(*disk, store->get(), arguments);
-        case Command::facts: break;  // which needs no store
+        case Command::facts:
+        case Command::job_save:
+        case Command::job_show:
+        case Command::job_forget:
+        case Command::schedule: break;  // which need no store
+        case Command::jobs: return list_jobs(**store, arguments);
+        case Command::run: return run_job(*disk, store->get(), arguments);
         case Command::receipts: return list_receipts(**store, arguments);
         case Command::receipt: return show_receipt(**store, arguments);
         case Command::check: return check(*disk, **store, arguments);

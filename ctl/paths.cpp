@@ -68,3 +68,8 @@ std::string usual_state_folder() {
                "): set HOME or XDG_STATE_HOME, or give --state FOLDER");
     return tavlo::join(home, ".local/state/tavlo");
 }
+
+std::string program_path() {
+    const std::unique_ptr<char, decltype(&std::free)> path(::realpath("/proc/self/exe", nullptr), &std::free);
+    return path ? path.get() : "tavloctl";
+}

@@ -13,5 +13,8 @@ std::string source_path(const std::string& path);
 /// A folder that is there, absolute. `option` is who asks for it.
 std::string folder_that_is_there(const std::string& option, const std::string& path);
 
+/// This program, as a file.
+std::string program_path();
+
 /// Where the state is kept when nobody says: never below a home that is not there, nor below the root for want of one.
 std::string usual_state_folder();

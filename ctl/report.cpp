@@ -9,6 +9,7 @@
 #include <iostream>
 
 #include "files/path.h"
+#include "job/saved_job.h"
 #include "keep/documents.h"
 #include "streams.h"
 
@@ -55,13 +56,7 @@ int failed_for(const Error& error) {
     return some_failed;
 }
 
-std::string summary(const Totals& totals) {
-    std::string text;
-    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::merged, Outcome::skipped,
-                               Outcome::removed, Outcome::restored, Outcome::undecided, Outcome::failed})
-        if (totals.of(outcome) > 0) text += fmt::format("{}{} {}", text.empty() ? "" : ", ", totals.of(outcome), to_text(outcome));
-    return fmt::format("{} items: {}", totals.items, text.empty() ? "nothing to do" : text);
-}
+std::string summary(const Totals& totals) { return fmt::format("{} items: {}", totals.items, in_words(totals)); }
 
 std::string local_time(std::int64_t ns) {
     return fmt::format("{:%Y-%m-%d %H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000)));
@@ -181,19 +176,20 @@ int print_receipt(Store& store, const ReceiptHead& head, const Arguments& argume
 }
 
 int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine& progress, RunOptions wanted, const Plan* plan,
-                         const std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>& work) {
+                         const std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>& work, Totals* totals) {
     StopOnSignal signal;
     RunReport report(arguments, progress, plan);
     wanted.stop = signal.token();
     const auto head = work(wanted, report.events());
     report.end();
+    if (head && totals != nullptr) *totals = head->totals;
     if (head) return print_receipt(store, *head, arguments);
     return report.has_begun() ? failed_for(head.error()) : refuse_for(head.error());
 }
 
-int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, ProgressLine& progress,
-                   RunOptions wanted) {
+int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, ProgressLine& progress, RunOptions wanted,
+                   Totals* totals) {
     return carry_out_and_report(
         store, arguments, progress, std::move(wanted), &plan,
-        [&](const RunOptions& options, const RunEvents& events) { return carry_out(disk, store, plan, options, events); });
+        [&](const RunOptions& options, const RunEvents& events) { return carry_out(disk, store, plan, options, events); }, totals);
 }

@@ -59,8 +59,10 @@ private:
 /// The receipt of a run that is through, and its status.
 int print_receipt(tavlo::Store& store, const tavlo::ReceiptHead& head, const Arguments& arguments);
 
+/// totals  where they are wanted
 int carry_out_and_report(tavlo::Store& store, const Arguments& arguments, ProgressLine& progress, tavlo::RunOptions wanted,
                          const tavlo::Plan* plan,
-                         const std::function<tavlo::Result<tavlo::ReceiptHead>(const tavlo::RunOptions&, const tavlo::RunEvents&)>& work);
+                         const std::function<tavlo::Result<tavlo::ReceiptHead>(const tavlo::RunOptions&, const tavlo::RunEvents&)>& work,
+                         tavlo::Totals* totals = nullptr);
 int carry_out_plan(tavlo::FileSystem& disk, tavlo::Store& store, const tavlo::Plan& plan, const Arguments& arguments,
-                   ProgressLine& progress, tavlo::RunOptions wanted);
+                   ProgressLine& progress, tavlo::RunOptions wanted, tavlo::Totals* totals = nullptr);

@@ -16,17 +16,26 @@ using namespace tavlo;
 
 namespace {
 
-std::string sentence_for(const Job& job) {
+std::string sentence_of_step(const Job& job) {
     const std::string what =
         job.what.sources.size() == 1 ? printable(job.what.sources.front()) : fmt::format("{} sources", job.what.sources.size());
     if (job.operation == Operation::remove)
         return fmt::format("Remove {}{}, to the {}", job.structure.contents ? "what is in " : "", what,
                            job.shelf == Shelf::trash ? "trash" : "Safe");
     if (job.operation == Operation::rename) return fmt::format("New names {} {}", job.structure.contents ? "in" : "for", what);
-    return fmt::format("{} {} into {}", job.operation == Operation::move ? "Move" : "Copy", what, printable(job.into));
+    const char* verb = job.operation == Operation::move     ? "Move"
+                       : job.operation == Operation::unpack ? "Unpack"
+                       : job.operation == Operation::pack   ? "Pack"
+                                                            : "Copy";
+    return fmt::format("{} {} into {}", verb, what, printable(job.into));
 }
 
-RunOptions options_for(const Job& job) { return {.sentence = sentence_for(job), .job = to_json(job), .verify = job.verify}; }
+/// What a saved job does is headed with its name.
+std::string sentence_for(const Job& job) { return (job.name.empty() ? "" : job.name + ": ") + sentence_of_step(job); }
+
+RunOptions options_for(const Job& job) {
+    return {.sentence = sentence_for(job), .job = to_json(job), .verify = job.verify, .press = job.press};
+}
 
 int transfer_while_counting(FileSystem& disk, Store& store, const Arguments& arguments) {
     ProgressLine progress(shows_progress(arguments));
@@ -37,7 +46,7 @@ int transfer_while_counting(FileSystem& disk, Store& store, const Arguments& arg
 
 }  // namespace
 
-int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
+int transfer(FileSystem& disk, Store* store, const Arguments& arguments, Totals* totals) {
     if (arguments.while_counting) return transfer_while_counting(disk, *store, arguments);
     ProgressLine progress(shows_progress(arguments));
     const auto counted = [&](std::uint64_t entries) { progress.counted("counting", entries, "entries"); };
@@ -61,7 +70,9 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments) {
     std::vector<Error> misses = std::move(chosen->misses);
     misses.insert(misses.end(), outlook->misses.begin(), outlook->misses.end());
     for (const Error& miss : misses) say(describe(miss));
-    const int status = arguments.plan_only ? print_plan(*outlook->plan, arguments.json)
-                                           : carry_out_plan(disk, *store, *outlook->plan, arguments, progress, options_for(arguments.job));
+    if (totals != nullptr) *totals = outlook->plan->totals;
+    const int status = arguments.plan_only
+                           ? print_plan(*outlook->plan, arguments.json)
+                           : carry_out_plan(disk, *store, *outlook->plan, arguments, progress, options_for(arguments.job), totals);
     return misses.empty() || status == stopped ? status : some_failed;
 }

@@ -24,6 +24,7 @@
 #include "translations.h"
 #include "views/filter_bar.h"
 #include "views/folder_levels_panel.h"
+#include "views/pack_dialog.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "views/sizes_page.h"
@@ -112,6 +113,14 @@ public:
         removes();
         sorts();
         sizes();
+        packs();
+        return good_;
+    }
+
+    bool packing() {
+        window_.show();
+        driver_.settle();
+        packs();
         return good_;
     }
 
@@ -124,6 +133,35 @@ public:
     }
 
 private:
+    /// A year of permits put away in an archive, and a look into it.
+    void packs() {
+        Bench& bench = window_.bench();
+        bench.setOperation(tavlo::Operation::copy);
+        bench.setStructure({});
+        bench.replacePicks({office_ + "/Archive/2031", office_ + "/Scanner/Permits"});
+        bench.setDestination(office_ + "/Archive");
+        bench.setOperation(tavlo::Operation::pack);
+        driver_.settle();
+        takeBoth("packing");
+        tavlo::Job job = bench.job();
+        job.into = office_ + "/Archive/permits-2031.zip";
+        PackDialog dialog(job, &window_);
+        dialog.show();
+        QTest::qWait(60);
+        if (!dialog.grab().save(QDir(pictures_).filePath(QStringLiteral("packing-how.png")))) good_ = false;
+        dialog.close();
+        bench.setPacking(job);
+        driver_.settle();
+        driver_.click("start");
+        driver_.settle();
+        driver_.openFolder(job.into + "/Permits");
+        QTest::qWait(500);
+        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
+        bench.setOperation(tavlo::Operation::copy);
+        driver_.settle();
+        takeBoth("packing-inside");
+    }
+
     /// Every number one up, as a page was put in between, where one that stays has the last name; then names from a table, two of which
     /// are traded.
     void names() {
@@ -509,12 +547,14 @@ void leave_half_done(const std::string& office, const std::string& state) {
 }
 
 /// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view; with --in-place only
-/// those of new names and of removing, with --sorting those of sorting.
+/// those of new names and of removing, with --packing and --sorting
+/// those of these.
 int main(int count, char** words) {
     const bool in_place = count == 4 && std::string_view(words[3]) == "--in-place";
+    const bool packing = count == 4 && std::string_view(words[3]) == "--packing";
     const bool sorting = count == 4 && std::string_view(words[3]) == "--sorting";
-    if (count != 3 && !in_place && !sorting) {
-        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --sorting]\n");
+    if (count != 3 && !in_place && !packing && !sorting) {
+        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --packing | --sorting]\n");
         return 2;
     }
     QTemporaryDir state;
@@ -533,6 +573,7 @@ int main(int count, char** words) {
         MainWindow window(office + "/Inbox/Harbour desk", state_folder);
         Tour tour(window, office, pictures);
         if (in_place) return tour.inPlace() ? 0 : 1;
+        if (packing) return tour.packing() ? 0 : 1;
         if (sorting) return tour.sorting() ? 0 : 1;
         if (!tour.run()) return 1;
     }

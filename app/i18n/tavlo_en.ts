@@ -265,7 +265,7 @@
 <context>
     <name>FolderModel</name>
     <message numerus="yes">
-        <location filename="../models/folder_model.cpp" line="261" />
+        <location filename="../models/folder_model.cpp" line="262" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -276,7 +276,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="360" />
+        <location filename="../views/gathering_side.cpp" line="362" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -284,7 +284,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="361" />
+        <location filename="../views/gathering_side.cpp" line="363" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -292,7 +292,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="363" />
+        <location filename="../views/gathering_side.cpp" line="365" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -300,7 +300,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="367" />
+        <location filename="../views/gathering_side.cpp" line="369" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -308,7 +308,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="370" />
+        <location filename="../views/gathering_side.cpp" line="372" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -316,7 +316,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="376" />
+        <location filename="../views/gathering_side.cpp" line="378" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -324,7 +324,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="375" />
+        <location filename="../views/gathering_side.cpp" line="377" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -371,7 +371,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_menus.cpp" line="88" />
+        <location filename="../views/instruction_menus.cpp" line="90" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -379,7 +379,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="170" />
+        <location filename="../views/instruction_line.cpp" line="179" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -387,7 +387,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="171" />
+        <location filename="../views/instruction_line.cpp" line="180" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -395,7 +395,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="218" />
+        <location filename="../views/instruction_line.cpp" line="227" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -403,7 +403,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="285" />
+        <location filename="../views/instruction_line.cpp" line="308" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -411,7 +411,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="286" />
+        <location filename="../views/instruction_line.cpp" line="309" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -419,7 +419,23 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="292" />
+        <location filename="../views/instruction_line.cpp" line="310" />
+        <source>Pack %Ln items</source>
+        <translation>
+            <numerusform>Pack %Ln item</numerusform>
+            <numerusform>Pack %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="311" />
+        <source>Unpack %Ln items</source>
+        <translation>
+            <numerusform>Unpack %Ln item</numerusform>
+            <numerusform>Unpack %Ln items</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="317" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -427,7 +443,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="284" />
+        <location filename="../views/instruction_line.cpp" line="307" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -438,7 +454,7 @@
 <context>
     <name>Keeping</name>
     <message numerus="yes">
-        <location filename="../tasks/keeping.cpp" line="43" />
+        <location filename="../tasks/keeping.cpp" line="44" />
         <source>%Ln versions have left the Safe, past the age that you have set.</source>
         <translation>
             <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
@@ -538,7 +554,7 @@
 <context>
     <name>Listing</name>
     <message numerus="yes">
-        <location filename="../models/listing.cpp" line="127" />
+        <location filename="../models/listing.cpp" line="129" />
         <source>%Ln folders could not be read</source>
         <translation>
             <numerusform>%Ln folder could not be read</numerusform>
@@ -598,7 +614,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="372" />
+        <location filename="../views/outcome_side.cpp" line="373" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -606,7 +622,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="384" />
+        <location filename="../views/outcome_side.cpp" line="385" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -614,7 +630,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="400" />
+        <location filename="../views/outcome_side.cpp" line="401" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -622,7 +638,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="402" />
+        <location filename="../views/outcome_side.cpp" line="403" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -630,7 +646,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="403" />
+        <location filename="../views/outcome_side.cpp" line="404" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -638,7 +654,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="404" />
+        <location filename="../views/outcome_side.cpp" line="405" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -646,7 +662,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="405" />
+        <location filename="../views/outcome_side.cpp" line="406" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -654,7 +670,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="409" />
+        <location filename="../views/outcome_side.cpp" line="410" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -662,7 +678,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="411" />
+        <location filename="../views/outcome_side.cpp" line="412" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -670,7 +686,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="413" />
+        <location filename="../views/outcome_side.cpp" line="414" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -678,7 +694,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="417" />
+        <location filename="../views/outcome_side.cpp" line="418" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -872,6 +888,14 @@
     </message>
     <message numerus="yes">
         <location filename="../views/run_line.cpp" line="120" />
+        <source>%Ln packed</source>
+        <translation>
+            <numerusform>%Ln packed</numerusform>
+            <numerusform>%Ln packed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/run_line.cpp" line="121" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -879,7 +903,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="121" />
+        <location filename="../views/run_line.cpp" line="122" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -887,7 +911,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="122" />
+        <location filename="../views/run_line.cpp" line="123" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -895,7 +919,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="123" />
+        <location filename="../views/run_line.cpp" line="124" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -903,7 +927,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="124" />
+        <location filename="../views/run_line.cpp" line="125" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -911,7 +935,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="125" />
+        <location filename="../views/run_line.cpp" line="126" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -919,7 +943,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="126" />
+        <location filename="../views/run_line.cpp" line="127" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -927,7 +951,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="127" />
+        <location filename="../views/run_line.cpp" line="128" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -935,7 +959,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="128" />
+        <location filename="../views/run_line.cpp" line="129" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -943,7 +967,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="156" />
+        <location filename="../views/run_line.cpp" line="157" />
         <source>%Ln runs are paused since the last time.</source>
         <translation>
             <numerusform>%Ln run is paused since the last time.</numerusform>
@@ -951,7 +975,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="161" />
+        <location filename="../views/run_line.cpp" line="162" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
@@ -1174,7 +1198,7 @@
 <context>
     <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_jobs.cpp" line="119" />
+        <location filename="../tasks/small_jobs.cpp" line="120" />
         <source>%Ln of it; the receipt says why</source>
         <translation>
             <numerusform>%Ln of it; the receipt says why</numerusform>

@@ -4,6 +4,7 @@
 #include <mutex>
 #include <utility>
 
+#include "archive/archive_files.h"
 #include "files/path.h"
 #include "select/walk.h"
 #include "tasks/bench.h"
@@ -219,7 +220,7 @@ void FolderModel::measureFolders() {
     }
     if (paths.empty()) return;
     measurer_.post([this, paths = std::move(paths), folder = folder_](const std::stop_token& stop) {
-        const auto disk = make_disk();
+        const auto disk = make_disk_with_archives();
         for (const auto& path : paths) {
             FolderSize size;
             const auto walked = walk_below(*disk, path, stop, [&](const Met& met) {

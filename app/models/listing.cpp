@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <chrono>
 
+#include "archive/archive_files.h"
 #include "files/natural.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -73,7 +74,7 @@ QString kind_text(const Listing::Row& row, const Kinds& kinds) {
 void read_listing(const std::string& path, const std::stop_token& stop, const std::function<void(std::shared_ptr<const Listing>)>& send) {
     auto listing = std::make_shared<Listing>();
     listing->path = path;
-    const auto disk = make_disk();
+    const auto disk = make_disk_with_archives();
     const auto began = std::chrono::steady_clock::now();
     const auto folder = disk->open_folder(path);
     auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
@@ -86,6 +87,7 @@ void read_listing(const std::string& path, const std::stop_token& stop, const st
     for (Name& name : *names) {
         if (stop.stop_requested()) return;
         if (is_own(*disk, *folder, name.bytes)) continue;
+        if (name.bytes.find('\0') != std::string::npos) continue;  // the second of one name in an archive: only taken out with all
         const auto status = disk->status(*folder, name.bytes);
         if (status) add(*listing, std::move(name.bytes), *status, 0);  // else it went away meanwhile
         if (sent || listing->rows.size() % 256 != 0 || std::chrono::steady_clock::now() - began < first_rows) continue;
@@ -103,7 +105,7 @@ void search_listing(const std::string& path, const Selector& selector, bool hidd
     found.path = path;
     found.below = true;
     found.complete = false;
-    const auto disk = make_disk();
+    const auto disk = make_disk_with_archives();
     const auto began = std::chrono::steady_clock::now();
     std::size_t sent = 0;
     std::size_t looked_at = 0;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "archive/archive_files.h"
 #include "files/file_system.h"
 #include "files/natural.h"
 #include "files/own.h"
@@ -11,7 +12,7 @@ using namespace tavlo;
 
 BegunFolders begun_folders(const std::string& path, bool inside, const std::stop_token& stop) {
     BegunFolders found;
-    const auto disk = make_disk();
+    const auto disk = make_disk_with_archives();
     const std::string begin = inside ? std::string() : std::string(name_of(path));
     const auto folder = disk->open_folder(inside ? path : std::string(parent_of(path)));
     const auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));

@@ -4,8 +4,11 @@
 #include <optional>
 #include <utility>
 
+#include "archive/format.h"
 #include "files/path.h"
 #include "job/growing.h"
+#include "names/names.h"
+#include "plan/traits.h"
 #include "tasks/batch_file.h"
 
 using namespace tavlo;
@@ -70,8 +73,41 @@ void Bench::set(Value& held, const Value& wanted) {
     changed();
 }
 
-void Bench::setOperation(Operation operation) { set(asked_.job.operation, operation); }
-void Bench::setDestination(const std::string& path) { set(asked_.job.into, path); }
+/// The name that an archive has until somebody says another: of what it is made of.
+std::string Bench::archiveIn(const std::string& folder) const {
+    const std::string now(name_of(asked_.job.into));
+    if (traits_of(asked_.job.operation).packs && archive_format(now)) return join(folder, now);
+    const auto folders = sourceFolders();
+    std::string name(folders.empty() ? std::string_view() : name_of(folders.front()));
+    if (picked_count_ == 1) {
+        name = std::string(name_of(wholeJob().what.sources.front()));
+        name.resize(extension_start(name, FileType::file));
+    }
+    return join(folder, (name.empty() ? "batch" : name) + ".zip");
+}
+
+void Bench::setOperation(Operation operation) {
+    Job wanted = asked_.job;
+    wanted.operation = operation;
+    const bool packs = traits_of(operation).packs;
+    if (!wanted.into.empty() && packs != traits_of(asked_.job.operation).packs)
+        wanted.into = packs ? archiveIn(wanted.into) : std::string(parent_of(wanted.into));
+    set(asked_.job, wanted);
+}
+
+/// Of an archive: the folder that it is to lie in.
+void Bench::setDestination(const std::string& path) {
+    set(asked_.job.into, traits_of(asked_.job.operation).packs ? archiveIn(path) : path);
+}
+
+void Bench::setPacking(const Job& job) {
+    Job wanted = asked_.job;
+    wanted.into = job.into;
+    wanted.press = job.press;
+    wanted.then_remove = job.then_remove;
+    set(asked_.job, wanted);
+}
+
 void Bench::setStructure(const Structure& shape) { set(asked_.job.structure, shape); }
 void Bench::setNewNames(const NewNames& names) { set(asked_.job.policy.new_names, names); }
 void Bench::setNamesAdapted(bool adapted) { set(asked_.job.policy.adapt_names, adapted); }

@@ -58,6 +58,8 @@ public:
     void setMayLose(bool may_lose);  ///< attributes with their sources, in a move
     void setClearing(tavlo::Clearing clearing);
     void setNaming(const tavlo::Naming& naming);
+    /// Where the archive is to be, how hard it is pressed, and whether its sources go: those of a job that packs.
+    void setPacking(const tavlo::Job& job);
     void setShelf(tavlo::Shelf shelf);  ///< where what is removed goes
     /// What is there under another name is found, and skipped, arrives all the same, or is asked about; nullopt: nobody looks.
     void setElsewhere(std::optional<tavlo::Decision> decision);
@@ -109,6 +111,7 @@ private:
     static std::shared_ptr<const Names> shared(Names names) { return std::make_shared<const Names>(std::move(names)); }
     Change note(const Change& wanted);
     void apply(std::vector<Change> wanted, const QString& words);
+    std::string archiveIn(const std::string& folder) const;
     template <class Value>
     void set(Value& held, const Value& wanted);
     void changed();

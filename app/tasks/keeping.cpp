@@ -2,6 +2,7 @@
 
 #include <QSettings>
 
+#include "archive/archive_files.h"
 #include "run/take_back.h"
 #include "text.h"
 
@@ -36,7 +37,7 @@ void Keeping::apply(const KeepingRules& rules) {
         const auto store = Store::open(state_folder_);
         if (!store) return;  // the first run will say why
         if (rules.safe_days > 0) {
-            const auto disk = make_disk();
+            const auto disk = make_disk_with_archives();
             const auto emptied = empty_safe(*disk, **store, static_cast<std::uint64_t>(rules.safe_days));
             if (!emptied) tell(shown(describe(emptied.error())));
             if (emptied && !emptied->removed.empty())

@@ -71,13 +71,14 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
     auto tree = std::make_shared<OutcomeTree>();
     tree->plan = plan;
     tree->survey = survey;
-    if (!plan->standing && survey) tree->destination = {survey, &survey->roots.front()};
+    if (!plan->standing && survey) tree->destination = {survey, plan->traits().packs ? &survey->roots.back() : &survey->roots.front()};
     const FolderTree& standing = tree->standing();
     tree->folders.resize(std::max<std::size_t>(1, plan->targets.size()));
     tree->arriving.resize(tree->folders.size());
     std::vector<bool> shown(tree->folders.size());
     for (ItemId id = 0; id < plan->items.size(); ++id) {
         const Item& item = plan->items[id];
+        if (item.role == Role::archive) continue;  // what will be in it is shown
         ++tree->shares[static_cast<std::size_t>(share_of(item))];
         const bool again = item.inside != no_folder && item.outcome == Outcome::merged && shown[item.inside];
         if (item.inside != no_folder) shown[item.inside] = true;
@@ -93,9 +94,11 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
         tree->leaving.bytes += weight.bytes;
     }
     for (FolderId id = 0; id < tree->folders.size(); ++id) {
-        const bool is_top = standing.size() > id && standing.parent(id) == no_folder;
+        // of an archive what will be in it is shown, and not what lies around it
+        const bool is_top = standing.size() > id && standing.parent(id) == no_folder && (id == 0 || !plan->traits().packs);
         if (is_top && (!plan->standing || !tree->folders[id].empty())) tree->tops.push_back(id);
-        const HeldFolder* held = survey && id < standing.size() ? survey->folder(standing, id) : nullptr;
+        const bool lies_around = plan->traits().packs && id != 0;
+        const HeldFolder* held = survey && id < standing.size() && !lies_around ? survey->folder(standing, id) : nullptr;
         if (held == nullptr) continue;
         auto& nodes = tree->folders[id];
         std::unordered_set<std::string> wanted;

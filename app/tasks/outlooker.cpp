@@ -7,6 +7,7 @@
 #include <set>
 #include <utility>
 
+#include "archive/archive_files.h"
 #include "facts/learn.h"
 #include "files/path.h"
 #include "job/elsewhere.h"
@@ -44,7 +45,7 @@ std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
 
 /// What is kept from one wish to the next.
 struct Outlooker::Known {
-    std::unique_ptr<FileSystem> disk = make_disk();
+    std::unique_ptr<FileSystem> disk = make_disk_with_archives();
     std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
     std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
     bool saved = true;                                                  ///< what is picked is in its file
@@ -205,7 +206,7 @@ private:
             now_and_then();
             shown_at = std::chrono::steady_clock::now();
         };
-        const auto learnt = learn_facts(*known_.batch, files, *known, store(), stop_, tell);
+        const auto learnt = learn_facts(*known_.disk, *known_.batch, files, *known, store(), stop_, tell);
         if (!learnt) {
             sorry(learnt.error());
             return false;

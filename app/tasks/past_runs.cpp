@@ -4,6 +4,7 @@
 #include <chrono>
 #include <sstream>
 
+#include "archive/archive_files.h"
 #include "csv.h"
 #include "files/small_file.h"
 #include "keep/documents.h"
@@ -81,7 +82,7 @@ std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::u
 void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint64_t>& only) {
     using Planned = std::shared_ptr<const Plan>;
     const auto plan = [receipt, only](Store& store, const std::stop_token&) -> Result<Planned> {
-        const auto disk = make_disk();
+        const auto disk = make_disk_with_archives();
         const auto held = settle_before_undo(*disk, store, receipt);
         if (!held) return failure(held.error());
         auto planned = prepare_undo(*disk, store, receipt, only, held->has_value());
@@ -98,7 +99,7 @@ void PastRuns::freeRoom(const std::string& receipt) {
             next = std::chrono::steady_clock::now() + std::chrono::milliseconds(100);
             later(this, [this, receipt, done, of] { emit freeing(receipt, done, of); });
         };
-        return remove_proved(*make_disk(), store, receipt, report);
+        return remove_proved(*make_disk_with_archives(), store, receipt, report);
     };
     ask(frees_, remove, [this, receipt](const auto& emptied) { emit freed(receipt, emptied.removed.size(), emptied.problems.size()); });
 }
@@ -168,7 +169,7 @@ void PastRuns::check(const std::string& receipt) {
     const auto compare = [receipt](Store& store, const std::stop_token& stop) -> Result<Differences> {
         const auto head = store.receipt(receipt);
         if (!head) return failure(head.error());
-        const auto disk = make_disk();
+        const auto disk = make_disk_with_archives();
         Checker checker(*disk, *head, stop);
         Differences differs;
         std::uint64_t number = 0;

@@ -116,6 +116,7 @@ void RunLane::work(const Errand& errand, const std::stop_token& stop) {
     RunOptions options;
     options.sentence = errand.sentence.toStdString();
     if (errand.job) options.job = to_json(*errand.job);
+    if (errand.job) options.press = errand.job->press;
     options.stop = stop;
     options.pace = pace_.get();
     options.pause_when_stuck = true;  // somebody is there to make room

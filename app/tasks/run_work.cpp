@@ -3,6 +3,7 @@
 #include <unordered_map>
 #include <unordered_set>
 
+#include "archive/archive_files.h"
 #include "files/drives.h"
 #include "files/path.h"
 #include "job/retry.h"
@@ -45,7 +46,7 @@ public:
           events_(std::move(events)),
           counted_(counted),
           settled_(settled),
-          disk_(make_disk()),
+          disk_(make_disk_with_archives()),
           store_(Store::open(state_folder)) {}
 
     RunEnd run() {

@@ -4,6 +4,7 @@
 #include <QUndoStack>
 #include <algorithm>
 
+#include "archive/archive_files.h"
 #include "files/path.h"
 #include "keep/store.h"
 #include "sentence.h"
@@ -77,7 +78,7 @@ void SmallJobs::ask(const Job& job, const QString& sentence) {
     const auto look = [job, state_folder = state_folder_](const std::stop_token&) {
         Asked asked = job;
         asked.kept = folders_to_keep(state_folder);
-        return std::make_shared<const Result<Outlook>>(prepare(*make_disk(), asked));
+        return std::make_shared<const Result<Outlook>>(prepare(*make_disk_with_archives(), asked));
     };
     enqueue([this, job, sentence, look] {
         worker_.ask(this, look, [this, job, sentence](const Looked& looked) { begin(job, sentence, looked); });

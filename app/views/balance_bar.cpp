@@ -142,8 +142,10 @@ void BalanceBar::refresh() {
         room_->setToolTip(QString());
     } else if (plan && view.outcome->destination) {
         const auto free = size_text(view.outcome->destination->volume.free_bytes);
-        room_->setText(view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free)
-                                           : tr("%1 free there").arg(free));
+        const bool packs = bench_.job().operation == Operation::pack;
+        room_->setText(packs                 ? tr("<b>%1</b> to pack · %2 free there").arg(size_text(view.room.bytes), free)
+                       : view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free)
+                                             : tr("%1 free there").arg(free));
         const bool keeps = view.outcome->destination->volume.keeps_attributes;
         room_->setToolTip(keeps ? QString() : tr("The destination cannot keep owners, permissions and extended attributes."));
         if (!keeps) room_->setText(room_->text() + tr(" · without owners and permissions"));

@@ -13,6 +13,7 @@
 #include <map>
 #include <unordered_set>
 
+#include "archive/format.h"
 #include "files/path.h"
 #include "models/folder_model.h"
 #include "tasks/bench.h"
@@ -322,6 +323,7 @@ void GatheringSide::invertSelection() {
 void GatheringSide::activate(int row) {
     const QModelIndex index = model_->index(row, 0);
     if (model_->row(row).status.type == FileType::folder) return openFolder(model_->path(index));
+    if (looks_like_archive(model_->row(row).name)) return openFolder(model_->path(index));
     open_in_its_program(model_->path(index));
 }
 
@@ -430,7 +432,10 @@ void GatheringSide::openMenu(const QPoint& at) {
             menu.addAction(tr("Open in another window"), this, [this, path] { emit otherWindowRequested(path); });
             menu.addAction(tr("Make it the destination"), this, [this, path] { bench_.setDestination(path); });
             menu.addAction(tr("What stands out below it"), this, [this, path] { emit sizesRequested(path); });
-        } else if (model_->isBelow()) {
+        } else if (looks_like_archive(row.name)) {
+            menu.addAction(tr("Look into the archive\tReturn"), this, [this, path] { openFolder(path); });
+        }
+        if (!is_folder && model_->isBelow()) {
             menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
         }
         menu.addSeparator();

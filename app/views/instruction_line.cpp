@@ -70,6 +70,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     third_comma_ = add_words();
     losing_ = add_phrase("phraseLosing");
     losing_->setTakesAway(true);
+    then_ = add_phrase("phraseThen");
     semicolon_ = add_words();
     taken_ = add_words();
     rule_ = add_phrase("phraseRule");
@@ -111,6 +112,11 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         fillClearingMenu(clearing_menu_);
         clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
     });
+    connect(then_, &Phrase::clicked, this, [this] {
+        Job wanted = bench_.job();
+        wanted.then_remove = !wanted.then_remove;
+        bench_.setPacking(wanted);
+    });
     connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
     for (QMenu* menu :
          {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &elsewhere_menu_, &clearing_menu_})
@@ -122,7 +128,10 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     refresh();
 }
 
-void InstructionLine::chooseDestination() { panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2))); }
+void InstructionLine::chooseDestination() {
+    if (packs()) return askArchive();
+    panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2)));
+}
 
 void InstructionLine::dragEnterEvent(QDragEnterEvent* event) {
     if (from_mime(event->mimeData()).paths.size() == 1) event->acceptProposedAction();
@@ -161,7 +170,7 @@ void InstructionLine::refresh() {
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
     // until the batch has been gone through, what is known is how many were picked
-    auto items = plan && fresh                                ? plan->items.size() - plan->leaving.size()
+    auto items = plan && fresh                                ? plan->totals.items - plan->leaving.size()
                  : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
                                                               : bench_.pickedCount();
     if (plan && fresh) items -= view.made;  // folders that it makes are not in hand
@@ -169,7 +178,7 @@ void InstructionLine::refresh() {
     in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
     items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
-    is_one_file_ = plan && fresh && goes_elsewhere(job) && job.naming.empty() && items == 1 && !plan->items.empty() &&
+    is_one_file_ = plan && fresh && goes_elsewhere(job) && !packs() && job.naming.empty() && items == 1 && !plan->items.empty() &&
                    plan->entry(plan->items.back()).status.type != FileType::folder;
     if (is_one_file_ && bench_.isTyped(static_cast<ItemId>(plan->items.size() - 1)))
         in_hand_.as = shown(plan->final_name(plan->items.back()));
@@ -202,12 +211,12 @@ void InstructionLine::refreshTransfer() {
     const Job& job = bench_.job();
     const auto& plan = bench_.plan();
     const bool fresh = !bench_.isWorking();
-    const bool copies = job.operation == Operation::copy;
-    operation_->setText(copies ? tr("Copy") : tr("Move"));
+    const bool moves = job.operation == Operation::move;
+    operation_->setText(packs() ? tr("Pack") : moves ? tr("Move") : tr("Copy"));
     operation_->setTakesAway(false);
     from_->setText(tr(" from "));
     into_->setText(tr(" into "));
-    destination_->setText(job.into.empty() ? tr("a folder to be chosen") : short_path(job.into));
+    destination_->setText(!job.into.empty() ? short_path(job.into) : packs() ? tr("an archive to be named") : tr("a folder to be chosen"));
     destination_->setWaiting(job.into.empty());
     destination_->setToolTip(shown(job.into));
     shape_->setText(structure_words(job.structure));
@@ -228,13 +237,27 @@ void InstructionLine::refreshTransfer() {
     showRule();
     elsewhere_->setText(elsewhere_words(bench_.elsewhere().value_or(Decision::skip)));
     before_elsewhere_->setText(tr("; what is already there under another name "));
-    setShown({before_elsewhere_, elsewhere_}, job.look_elsewhere);
+    setShown({before_elsewhere_, elsewhere_}, job.look_elsewhere && !packs());
     setShown({into_, destination_}, true);
     setShown({comma_, shape_}, has_shape);
-    setShown({second_comma_, clearing_}, job.clearing != Clearing::none);
+    setShown({second_comma_, clearing_}, job.clearing != Clearing::none && !packs());
     setShown({before_names_, names_}, is_one_file_ || !job.naming.empty());
-    setShown({third_comma_, losing_}, !copies && job.may_lose);
+    setShown({losing_}, moves && job.may_lose);
+    setShown({third_comma_}, (moves && job.may_lose) || packs());
+    refreshPacking();
     setShown({before_shelf_, shelf_}, false);
+}
+
+/// What becomes of what was packed.
+void InstructionLine::refreshPacking() {
+    then_->setVisible(packs());
+    if (!packs()) return;
+    const bool removes = bench_.job().then_remove;
+    then_->setText(removes ? tr("then remove them") : tr("and keep them"));
+    then_->setTakesAway(removes);
+    then_->setToolTip(removes ? tr("Each file goes to the Safe once it is proved to be in the archive. Change to: they stay.")
+                              : tr("They stay where they are. Change to: each goes to the Safe once it is proved to be in the archive."));
+    then_->setAccessibleName(tr("What becomes of them: %1").arg(then_->text()));
 }
 
 /// What a removal says, and what new names where things are say.
@@ -253,7 +276,7 @@ void InstructionLine::refreshInPlace() {
     names_->setWaiting(job.naming.empty());
     shelf_->setText(shelf_words(job.shelf));
     showRule();
-    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_, before_elsewhere_, elsewhere_}, false);
+    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_, then_, before_elsewhere_, elsewhere_}, false);
     setShown({comma_, shape_}, in_hand_.has_folders || job.structure.contents);
     setShown({before_names_, names_}, !removes);
     setShown({before_shelf_, shelf_}, removes);
@@ -284,6 +307,8 @@ QString verb_for(Operation operation, int count) {
         case Operation::move: return count == 0 ? InstructionLine::tr("Move") : InstructionLine::tr("Move %Ln items", nullptr, count);
         case Operation::rename: return count == 0 ? InstructionLine::tr("Rename") : InstructionLine::tr("Rename %Ln items", nullptr, count);
         case Operation::remove: return count == 0 ? InstructionLine::tr("Remove") : InstructionLine::tr("Remove %Ln items", nullptr, count);
+        case Operation::pack: return count == 0 ? InstructionLine::tr("Pack") : InstructionLine::tr("Pack %Ln items", nullptr, count);
+        case Operation::unpack: return count == 0 ? InstructionLine::tr("Unpack") : InstructionLine::tr("Unpack %Ln items", nullptr, count);
         case Operation::copy:
         case Operation::undo:
         case Operation::restore:

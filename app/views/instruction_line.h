@@ -58,6 +58,9 @@ private:
     void offerElsewhere(QMenu& menu);
     void askOwnRule();
     void askNamePattern();
+    void askArchive();
+    bool packs() const;
+    void refreshPacking();
 
     Bench& bench_;
     SentenceLayout* words_;
@@ -77,6 +80,7 @@ private:
     Phrase* shelf_;
     QLabel* third_comma_;
     Phrase* losing_;
+    Phrase* then_;
     QLabel* semicolon_;
     QLabel* taken_;
     Phrase* rule_;

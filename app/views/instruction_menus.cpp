@@ -6,6 +6,7 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "views/instruction_line.h"
+#include "views/pack_dialog.h"
 #include "views/rule_dialogs.h"
 
 // What the underlined parts of the sentence offer.
@@ -57,6 +58,7 @@ void InstructionLine::fillOperationMenu() {
     add(tr("&Copy to another folder"), Operation::copy);
     add(tr("&Move to another folder"), Operation::move);
     add(tr("&New names where it is"), Operation::rename);
+    add(tr("&Pack into an archive"), Operation::pack);
     add(tr("&Remove, to the Safe or to the trash"), Operation::remove);
     if (!goes_elsewhere(bench_.job())) return;
     operation_menu_.addSeparator();
@@ -74,7 +76,7 @@ void InstructionLine::fillShelfMenu() {
 void InstructionLine::fillItemsMenu() {
     items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
     items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
-    if (!goes_elsewhere(bench_.job())) return;
+    if (!goes_elsewhere(bench_.job()) || packs()) return;
     items_menu_.addSeparator();
     items_menu_.addAction(tr("Sort them into folders by what they tell…"), this, &InstructionLine::levelsRequested);
     if (bench_.job().operation != Operation::move) return;
@@ -107,6 +109,7 @@ void InstructionLine::fillShapeMenu() {
     }
     shape_menu_.addSeparator();
     add(tr("All files in one folder, no subfolders"), {false, Subfolders::all, true, {}});
+    if (packs()) return;
     auto* sorted =
         shape_menu_.addAction(tr("In folders by what files tell: date, place, artist, author…"), this, &InstructionLine::levelsRequested);
     sorted->setObjectName(QStringLiteral("sortByFacts"));
@@ -176,7 +179,7 @@ void InstructionLine::fillRuleMenu() {
         action->setCheckable(true);
         action->setChecked(rule == bench_.collisionRule());
     }
-    if (goes_elsewhere(bench_.job())) offerElsewhere(*rule_menu_.addMenu(tr("What is already there under another name")));
+    if (goes_elsewhere(bench_.job()) && !packs()) offerElsewhere(*rule_menu_.addMenu(tr("What is already there under another name")));
     rule_menu_.addSeparator();
     const NewNames now = bench_.job().policy.new_names;
     auto* names = rule_menu_.addMenu(tr("New names, where both stay"));
@@ -208,6 +211,16 @@ void InstructionLine::offerElsewhere(QMenu& menu) {
 void InstructionLine::askOwnRule() {
     OwnRuleDialog dialog(bench_.ownRule(), this);
     if (dialog.exec() == QDialog::Accepted) bench_.setOwnRule(dialog.rule());
+}
+
+bool InstructionLine::packs() const { return bench_.job().operation == Operation::pack; }
+
+void InstructionLine::askArchive() {
+    Job now = bench_.job();
+    if (const auto folders = bench_.sourceFolders(); now.into.empty() && !folders.empty())  // beside what it is made of
+        now.into = join(std::string(parent_of(folders.front())), std::string(name_of(folders.front())) + ".zip");
+    PackDialog dialog(now, this);
+    if (dialog.exec() == QDialog::Accepted) bench_.setPacking(dialog.job());
 }
 
 void InstructionLine::askNamePattern() {

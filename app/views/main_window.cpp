@@ -383,9 +383,11 @@ void MainWindow::buildBatchMenu() {
         names_->begin();
     });
     on_bench(batch, tr("&Sort into folders by what files tell"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_S), [this] {
-        if (!goes_elsewhere(bench_->job())) bench_->setOperation(Operation::copy);
+        const bool has_folders = goes_elsewhere(bench_->job()) && bench_->job().operation != Operation::pack;
+        if (!has_folders) bench_->setOperation(Operation::copy);
         levels_->begin();
     });
+    on_bench(batch, tr("&Pack into an archive"), {}, [this] { bench_->setOperation(Operation::pack); });
     on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });
     batch->addSeparator();
     on_bench(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),

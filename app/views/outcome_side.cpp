@@ -15,6 +15,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "archive/archive_files.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "tasks/bench.h"
@@ -153,7 +154,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     });
     connect(model_, &OutcomeModel::foldersWanted, this, [this](const std::vector<std::string>& places) {
         reader_.post([this, places](const std::stop_token& stop) {
-            const auto disk = make_disk();
+            const auto disk = make_disk_with_archives();
             for (const auto& place : places) {
                 const auto folder = disk->open_folder(place);
                 auto held = folder ? list_held(*disk, *folder) : Result<HeldFolder>(failure(folder.error()));

@@ -116,8 +116,9 @@ void RunLine::showEnd(const ReceiptHead& head) {
         if (totals.of(outcome) > 0) parts << words;
     };
     const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
-    add(Outcome::created, head.operation == Operation::move ? tr("%Ln moved", nullptr, number(Outcome::created))
-                                                            : tr("%Ln copied", nullptr, number(Outcome::created)));
+    add(Outcome::created, head.operation == Operation::move   ? tr("%Ln moved", nullptr, number(Outcome::created))
+                          : head.operation == Operation::pack ? tr("%Ln packed", nullptr, number(Outcome::created))
+                                                              : tr("%Ln copied", nullptr, number(Outcome::created)));
     add(Outcome::overwritten, tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
     add(Outcome::renamed, tr("%Ln renamed", nullptr, number(Outcome::renamed)));
     add(Outcome::merged, tr("%Ln folders merged", nullptr, number(Outcome::merged)));

@@ -35,6 +35,7 @@ struct Entry {
     bool complete = true;
     bool way = false;     ///< a folder that is not in hand itself, and comes along so that its name is kept (keep_way())
     bool made = false;    ///< a folder that is not there: the run makes it
+    bool archive = false;  ///< a whole archive, read as the folder that it stands for
     bool picked = false;  ///< a folder that was asked for as such, whole (choose_folders())
 };
 

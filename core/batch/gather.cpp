@@ -5,6 +5,7 @@
 #include <set>
 #include <unordered_map>
 
+#include "archive/archive_files.h"
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -36,6 +37,7 @@ public:
         const std::string name(name_of(path));
         const auto status = disk_.status(**handle, name);
         if (!status) return failure(status.error());
+        if (options_.archives) return take_archive(path, *status);
         const EntryId entry = add(folder, parent, name, **handle, *status, through_link, true);
         if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
         return check_readable(batch_.entries[entry]);
@@ -92,6 +94,38 @@ private:
         return id;
     }
 
+    /// What is in an archive: below the folder that all of it lies in, if there is one, else below the archive itself.
+    Result<void> take_archive(const std::string& source, const Status& status) {
+        std::string path = source;
+        if (status.type == FileType::link) {
+            const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr), &std::free);
+            if (!resolved) return failure(Fault::not_found, "is a link that leads nowhere", path);
+            path = resolved.get();
+        }
+        const auto opened =
+            status.type == FileType::folder ? failure(Fault::refused, "is a folder, and no archive", path) : disk_.open_folder(path);
+        if (!opened) return failure(opened.error());
+        const auto inside = disk_.status(*opened);
+        if (!inside) return failure(inside.error());
+        const FolderId node = root(path);
+        if (const std::string name = standing_for(disk_, *opened); !name.empty()) {
+            const auto standing = disk_.status(*opened, name);
+            if (!standing) return failure(standing.error());
+            add(node, no_entry, name, *opened, *standing, false, true);
+            return {};
+        }
+        Entry entry;
+        entry.folder = root(std::string(parent_of(path)));
+        entry.inside = node;
+        entry.name = std::string(name_of(path));
+        entry.status = *inside;
+        entry.archive = true;
+        const auto id = static_cast<EntryId>(batch_.entries.size());
+        batch_.entries.push_back(std::move(entry));
+        enter(id, batch_.entries[id].name);
+        return {};
+    }
+
     /// A source that may not be read is refused before anything is touched; special files are never opened.
     Result<void> check_readable(const Entry& entry) {
         if (entry.status.type != FileType::file || options_.depth == 0U) return {};
@@ -108,7 +142,8 @@ private:
         Entry entry;
         entry.folder = folder;
         entry.parent = parent;
-        entry.name = name;
+        entry.name = std::string(plain_name(name));
+        if (entry.name.size() != name.size()) entry.real = std::make_shared<const Place>(Place{folder, name});
         entry.status = status;
         if (status.type == FileType::link) {
             auto points_at = disk_.read_link(handle, name);
@@ -195,7 +230,7 @@ private:
             Entry entry;
             entry.folder = folder;
             entry.parent = above;
-            entry.name = name.bytes;
+            entry.name = std::string(plain_name(name.bytes));
             entry.status.type = name.hint;
             entry.problem = std::make_shared<const Error>(status.error());
             batch_.entries.push_back(std::move(entry));

@@ -14,6 +14,7 @@ namespace tavlo {
 
 struct GatherOptions {
     bool follow_links = false;  ///< take what a link points at in the link's place
+    bool archives = false;      ///< each source is an archive, and what is in it is read (ArchiveFiles)
     /// How deep it is read: 0, the sources themselves, not whether they can be read; 1, what lies directly in them too. nullopt: all
     std::optional<unsigned> depth{};
     std::stop_token stop{};

@@ -1,23 +1,16 @@
 #include "facts/reader.h"
 
-#include <fcntl.h>
 #include <poll.h>
-#include <spawn.h>
 #include <sys/socket.h>
-#include <sys/wait.h>
-#include <unistd.h>
 
 #include <algorithm>
 #include <array>
+#include <cerrno>
 #include <chrono>
-#include <csignal>
 #include <deque>
 #include <thread>
 
-#include "files/handle.h"
-#include "files/path.h"
-
-extern char** environ;
+#include "files/helper.h"
 
 namespace tavlo {
 
@@ -27,67 +20,24 @@ using Clock = std::chrono::steady_clock;
 
 constexpr std::size_t asked_ahead = 16;  // files that one helper knows of: more would only wait
 constexpr std::chrono::milliseconds look_for_stop{100};
-constexpr int not_loaded = 127;  // the status of a program whose loader gave up, ld.so(8)
 
-/// One process, spoken to through a socket: a path and a NUL in, a line of JSON out, in their order.
+/// One process, spoken to in its order: a path and a NUL in, a line of JSON out.
 class Helper {
 public:
     static Result<Helper> start(const std::string& program) {
-        std::array<int, 2> ends{};
-        if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends.data()) != 0)
-            return failure(system_error(errno, "make a socket for", program));
-        Helper helper;
-        helper.socket_ = Handle(ends[0], program);
-        const Handle theirs(ends[1], program);
-        posix_spawn_file_actions_t actions{};
-        ::posix_spawn_file_actions_init(&actions);
-        ::posix_spawn_file_actions_adddup2(&actions, theirs.descriptor(), STDIN_FILENO);
-        ::posix_spawn_file_actions_adddup2(&actions, theirs.descriptor(), STDOUT_FILENO);
-        ::posix_spawn_file_actions_addopen(&actions, STDERR_FILENO, "/dev/null", O_WRONLY, 0);
-        std::string name = program;
-        std::array<char*, 2> words{name.data(), nullptr};
-        const int error = ::posix_spawn(&helper.process_, program.c_str(), &actions, nullptr, words.data(), environ);
-        ::posix_spawn_file_actions_destroy(&actions);
-        if (error != 0) {
-            helper.process_ = -1;
-            return failure(system_error(error, "start", program));
-        }
-        return helper;
+        auto process = HelperProcess::start(program);
+        if (!process) return failure(process.error());
+        return Helper(std::move(*process));
     }
-    ~Helper() { (void)end(); }
-    /// Ends it, whatever it is at. returns  how it ended, if it had by itself (waitpid(2)); else that it was killed
-    int end() {
-        int status = 0;
-        if (process_ <= 0) return status;
-        ::kill(process_, SIGKILL);
-        while (::waitpid(process_, &status, 0) < 0 && errno == EINTR) {
-        }
-        process_ = -1;
-        return status;
-    }
-    Helper(Helper&& other) noexcept
-        : asked(std::move(other.asked)),
-          since(other.since),
-          process_(std::exchange(other.process_, -1)),
-          socket_(std::move(other.socket_)),
-          answer_(std::move(other.answer_)) {}
-    Helper& operator=(Helper&& other) noexcept {
-        (void)end();
-        asked = std::move(other.asked);
-        since = other.since;
-        process_ = std::exchange(other.process_, -1);
-        socket_ = std::move(other.socket_);
-        answer_ = std::move(other.answer_);
-        return *this;
-    }
+    Result<void> end() { return process_.end_and_tell(); }
 
-    int descriptor() const { return socket_.descriptor(); }
+    int descriptor() const { return process_.descriptor(); }
 
     bool ask(const std::string& path, std::size_t at) {
         if (asked.empty()) since = Clock::now();
         asked.push_back(at);
         const auto size = path.size() + 1;
-        return ::send(socket_.descriptor(), path.c_str(), size, MSG_NOSIGNAL) == static_cast<ssize_t>(size);
+        return ::send(process_.descriptor(), path.c_str(), size, MSG_NOSIGNAL) == static_cast<ssize_t>(size);
     }
 
     /// take  each whole line
@@ -95,7 +45,7 @@ public:
     template <class Take>
     bool answers(std::size_t longest, Take take) {
         std::array<char, 65536> bytes{};
-        const auto count = ::recv(socket_.descriptor(), bytes.data(), bytes.size(), 0);
+        const auto count = ::recv(process_.descriptor(), bytes.data(), bytes.size(), 0);
         if (count < 0) return errno == EINTR || errno == EAGAIN;
         if (count == 0) return false;
         answer_.append(bytes.data(), static_cast<std::size_t>(count));
@@ -115,9 +65,8 @@ public:
     Clock::time_point since;        ///< when the first of them was begun
 
 private:
-    Helper() = default;
-    pid_t process_ = -1;
-    Handle socket_;
+    explicit Helper(HelperProcess process) : process_(std::move(process)) {}
+    HelperProcess process_;
     std::string answer_;
 };
 
@@ -125,16 +74,7 @@ unsigned usual_helpers() { return std::clamp(std::thread::hardware_concurrency()
 
 }  // namespace
 
-std::string facts_program() {
-    std::array<char, 4096> self{};
-    const auto length = ::readlink("/proc/self/exe", self.data(), self.size());
-    if (length > 0) {
-        const std::string beside =
-            join(std::string(parent_of(std::string_view(self.data(), static_cast<std::size_t>(length)))), "tavlo-facts");
-        if (::access(beside.c_str(), X_OK) == 0) return beside;
-    }
-    return TAVLO_FACTS_INSTALLED;
-}
+std::string facts_program() { return helper_program("tavlo-facts"); }
 
 FactReader::FactReader(std::string program, Bounds bounds) : program_(std::move(program)), bounds_(bounds) {}
 
@@ -171,7 +111,9 @@ Result<void> FactReader::read(const std::vector<std::string>& paths, const std::
             if (!started) return failure(started.error());
             helpers.push_back(std::move(*started));
             const std::size_t at = next_one();
-            if (!helpers.back().ask(paths[at], at)) lose(helpers.size() - 1);
+            if (helpers.back().ask(paths[at], at)) continue;
+            if (auto loaded = helpers.back().end(); !loaded) return loaded;  // it ended before it was asked
+            lose(helpers.size() - 1);
         }
         std::vector<pollfd> waits;
         for (const Helper& helper : helpers) waits.push_back({helper.descriptor(), POLLIN, 0});
@@ -190,9 +132,7 @@ Result<void> FactReader::read(const std::vector<std::string>& paths, const std::
             }
             const bool late = !helper.asked.empty() && Clock::now() - helper.since > std::chrono::milliseconds(bounds_.longest_ms);
             if (!alive || late) {
-                const int status = helper.end();
-                if (WIFEXITED(status) && WEXITSTATUS(status) == not_loaded)
-                    return failure(Fault::unsupported, "cannot be loaded: a library of it is missing", program_);
+                if (auto loaded = helper.end(); !loaded) return loaded;
                 lose(which);
             }
         }

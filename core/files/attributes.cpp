@@ -6,6 +6,8 @@
 
 #include <algorithm>
 #include <cerrno>
+#include <cstdlib>
+#include <fstream>
 
 namespace tavlo {
 
@@ -118,6 +120,15 @@ std::vector<std::string> cannot_hold(int open, const Attributes& wanted) {
         if (is_irreplaceable(name)) lost.push_back(name);
     if (set_any && looked) ::fchmod(open, before.st_mode & 07777U);  // an access control list changes the mode too
     return lost;
+}
+
+std::uint32_t mode_of_new_file() {
+    constexpr std::uint32_t all = 0666;
+    constexpr std::uint32_t usual_mask = 022;
+    std::ifstream status("/proc/self/status");
+    for (std::string line; std::getline(status, line);)
+        if (line.starts_with("Umask:")) return all & ~static_cast<std::uint32_t>(std::strtoul(line.c_str() + 6, nullptr, 8));
+    return all & ~usual_mask;
 }
 
 }  // namespace tavlo

@@ -29,4 +29,7 @@ std::vector<std::string> cannot_hold(int open, const Attributes& wanted);
 /// Whether losing it would lose something that a person put there.
 bool is_irreplaceable(std::string_view attribute);
 
+/// What a new file that nothing is the model of has: 0666 less this process's mask (umask(2), read from proc(5), /proc/self/status).
+std::uint32_t mode_of_new_file();
+
 }  // namespace tavlo

@@ -140,6 +140,14 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
     return hasher ? hasher->text() : std::string{};
 }
 
+Result<void> read_pieces(FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter,
+                         const std::function<Result<void>(std::uint64_t, std::span<const std::byte>)>& take) {
+    const auto read = read_through(disk, file, seen, meter, [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
+        return hole ? Result<void>{} : take(offset, piece);
+    });
+    return read ? Result<void>{} : Result<void>(failure(read.error()));
+}
+
 Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& meter) {
     const std::uint64_t first = meter.next_piece(buffer_bytes);
     if (first == 0) return cancelled(file);

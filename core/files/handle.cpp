@@ -23,12 +23,16 @@ Handle& Handle::operator=(Handle&& other) noexcept {
         close();
         descriptor_ = std::exchange(other.descriptor_, -1);
         path_ = std::move(other.path_);
+        inner_ = std::move(other.inner_);
     }
     return *this;
 }
 
+Handle Handle::duplicate() const { return {::fcntl(descriptor_, F_DUPFD_CLOEXEC, 3), path_}; }
+
 void Handle::close() noexcept {
     if (descriptor_ >= 0) ::close(std::exchange(descriptor_, -1));
+    inner_.reset();
 }
 
 Staged::~Staged() {

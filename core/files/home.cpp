@@ -13,4 +13,10 @@ std::string home_folder() {
     return user != nullptr && user->pw_dir != nullptr && user->pw_dir[0] == '/' ? user->pw_dir : "";
 }
 
+std::string config_folder() {
+    if (const char* given = std::getenv("XDG_CONFIG_HOME"); given != nullptr && given[0] == '/') return given;
+    const std::string home = home_folder();
+    return (home.empty() ? std::string("/") : home + "/") + ".config";
+}
+
 }  // namespace tavlo

@@ -79,7 +79,7 @@ struct Volume {
     std::uint64_t max_file_bytes = UINT64_MAX;
     std::string_view forbidden_in_names{};  ///< characters besides '/' and NUL
     bool folds_case = false;
-    bool may_fold_case = false;  ///< it does, or nobody knows: what lies behind FUSE or a network does not say
+    bool may_fold_case = false;    ///< it does, or nobody knows: what lies behind FUSE or a network does not say
     bool holds_links = true;       ///< symbolic ones
     bool keeps_attributes = true;  ///< owner, permissions, extended attributes
     bool read_only = false;

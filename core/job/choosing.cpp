@@ -37,7 +37,7 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
     return misses;
 }
 
-Result<Batch> choose_by_facts(const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told, FactsMemory* memory,
+Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told, FactsMemory* memory,
                               const std::stop_token& stop, const std::function<void(std::size_t, std::size_t)>& progress) {
     const auto wishes = fact_wishes_from(what.files.with);
     if (!wishes) return failure(wishes.error());
@@ -46,7 +46,7 @@ Result<Batch> choose_by_facts(const Batch& batch, const Selection& what, std::in
     const bool in_files =
         std::any_of(wishes->begin(), wishes->end(), [](const FactWish& one) { return one.fact->of != KnownFact::Of::all; });
     if (in_files)
-        if (auto learnt = learn_facts(batch, files_of(batch), told, memory, stop, progress); !learnt) return failure(learnt.error());
+        if (auto learnt = learn_facts(disk, batch, files_of(batch), told, memory, stop, progress); !learnt) return failure(learnt.error());
     const EntryFacts facts(batch, std::move(*kinds), now_ns, std::make_shared<const KnownFileFacts>(told));
     const auto fits = [&](EntryId id) {
         return std::all_of(wishes->begin(), wishes->end(),
@@ -59,6 +59,7 @@ Result<Batch> choose_by_facts(const Batch& batch, const Selection& what, std::in
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.follow_links = job.what.follow_links;
+    options.archives = job.operation == Operation::unpack;
     if (job.what.chooses_folders()) return options;
     if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
     if (job.operation == Operation::remove && !job.what.chooses_files()) options.depth = job.structure.contents ? 1 : 0;
@@ -94,7 +95,7 @@ Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_
     if (!selector->lets_all_through()) batch = choose(*batch, *selector, what.keeps_empty_folders);
     const auto facts = std::make_shared<KnownFileFacts>();
     if (!what.files.with.empty()) {
-        batch = choose_by_facts(*batch, what, now_ns, *facts, memory, options.stop, told);
+        batch = choose_by_facts(disk, *batch, what, now_ns, *facts, memory, options.stop, told);
         if (!batch) return failure(batch.error());
     }
     if (!what.list) return Chosen{std::move(*batch), {}, facts};

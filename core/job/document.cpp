@@ -2,8 +2,8 @@
 
 #include <charconv>
 
+#include "job/job_members.h"
 #include "job/members.h"
-#include "job/naming_document.h"
 #include "plan/traits.h"
 
 namespace tavlo {
@@ -198,8 +198,7 @@ std::pair<std::string, PairDecision> decision_from(const Json& json) {
 
 }  // namespace
 
-std::string to_json(const Job& job) {
-    Json json;
+void put_job(Json& json, const Job& job) {
     json["operation"] = to_text(job.operation);
     put_selection(json, job.what);
     put_list(json, "make", job.make);
@@ -216,35 +215,51 @@ std::string to_json(const Job& job) {
     put_flag(json, "look_elsewhere", job.look_elsewhere);
     put_word(json, "clear", clearing_words, job.clearing, Clearing::none);
     if (job.shelf != Shelf::safe) json["to"] = to_text(job.shelf);
+    if (!job.name.empty()) put_bytes(json, "job", job.name);
+    put_flag(json, "then_remove", job.then_remove);
+    if (job.press != Press::normal) json["press"] = to_text(job.press);
     put_flag(json, "lose_attributes", job.may_lose);
     put_word(json, "verify", verify_words, job.verify, Verify::automatic);
+}
+
+std::string to_json(const Job& job) {
+    Json json;
+    put_job(json, job);
     return text_of(json);
+}
+
+Job read_job(Members& members) {
+    Job job;
+    if (members.find("operation") == nullptr) unreadable("is missing", "operation");
+    members.word("operation", job.operation, operation_of_job);
+    job.what = read_selection(members);
+    members.list("make", job.make);
+    members.flag("contents", job.structure.contents);
+    members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
+    job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
+    members.flag("flatten", job.structure.flatten);
+    members.text("sort_into", job.structure.sort_into);
+    members.flag("folders", job.structure.folders_too);
+    job.naming = read_naming(members);
+    members.text("keep_from", job.structure.kept_from);
+    members.text("into", job.into);
+    job.policy = read_policy(members);
+    members.flag("look_elsewhere", job.look_elsewhere);
+    members.word("clear", job.clearing, from_words(clearing_words));
+    members.word("to", job.shelf, shelf_from_text);
+    members.text("job", job.name);
+    members.flag("then_remove", job.then_remove);
+    members.word("press", job.press, press_from_text);
+    members.flag("lose_attributes", job.may_lose);
+    members.word("verify", job.verify, from_words(verify_words));
+    return job;
 }
 
 Result<Job> job_from_json(std::string_view text) {
     return read_document<Job>([&] {
         const Json json = parsed(text);
         Members members(json);
-        Job job;
-        if (members.find("operation") == nullptr) unreadable("is missing", "operation");
-        members.word("operation", job.operation, operation_of_job);
-        job.what = read_selection(members);
-        members.list("make", job.make);
-        members.flag("contents", job.structure.contents);
-        members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
-        job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
-        members.flag("flatten", job.structure.flatten);
-        members.text("sort_into", job.structure.sort_into);
-        members.flag("folders", job.structure.folders_too);
-        job.naming = read_naming(members);
-        members.text("keep_from", job.structure.kept_from);
-        members.text("into", job.into);
-        job.policy = read_policy(members);
-        members.flag("look_elsewhere", job.look_elsewhere);
-        members.word("clear", job.clearing, from_words(clearing_words));
-        members.word("to", job.shelf, shelf_from_text);
-        members.flag("lose_attributes", job.may_lose);
-        members.word("verify", job.verify, from_words(verify_words));
+        Job job = read_job(members);
         members.end();
         return job;
     });

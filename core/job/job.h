@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "archive/format.h"
 #include "facts/known_file_facts.h"
 #include "layout/structure.h"
 #include "names/steps.h"
@@ -36,10 +37,10 @@ struct Selection {
 /// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
 /// disk at the time.
 struct Job {
-    Operation operation = Operation::copy;  ///< copy, move, rename, remove or make
+    Operation operation = Operation::copy;  ///< copy, move, rename, remove, make, pack or unpack
     Selection what{};
     std::vector<std::string> make{};  ///< new folders in `into`: "a", "a/b"
-    std::string into{};               ///< the destination, an absolute path; empty where nothing goes to one
+    std::string into{};               ///< the destination, an absolute path, or the archive to be made; empty where nothing goes to one
     Structure structure{};
     Naming naming{};
     Policy policy{};
@@ -48,6 +49,9 @@ struct Job {
     Shelf shelf = Shelf::safe;  ///< where what is removed goes
     bool may_lose = false;      ///< as in Wishes
     Verify verify = Verify::automatic;
+    bool then_remove = false;     ///< what was packed, and proved to be, goes to the Safe
+    Press press = Press::normal;  ///< how hard an archive is pressed
+    std::string name{};           ///< of the saved job that it is a step of; empty: of none
     bool operator==(const Job&) const = default;
 };
 

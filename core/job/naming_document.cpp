@@ -1,6 +1,6 @@
-#include "job/naming_document.h"
-
 #include <optional>
+
+#include "job/job_members.h"
 
 namespace tavlo {
 

@@ -64,6 +64,17 @@ Json item_json(const ReceiptItem& item, Operation operation) {
     return json;
 }
 
+/// The archive that the items are packed into stands beside them.
+Json archive_json(const ReceiptItem& item) {
+    const Json whole = item_json(item, Operation::pack);
+    Json json;
+    for (const auto& [name, value] : whole.items()) {
+        if (name == "source" || name == "source_bytes" || name == "type" || name == "modified") continue;
+        json[name == "target" ? "path" : name == "target_bytes" ? "path_bytes" : name] = value;
+    }
+    return json;
+}
+
 /// What goes nowhere else has none: an undo, new names, a removal.
 bool has_destination(Operation operation) { return traits_of(operation).makes_destination; }
 
@@ -136,17 +147,29 @@ void write_plan(std::ostream& out, const Plan& plan) {
     if (has_destination(plan.operation)) put_bytes(first, "destination", plan.destination);
     if (!plan.undoes.empty()) first["undoes"] = plan.undoes;
     DocumentWriter document(out, "plan", first, "items");
-    for (const Item& item : plan.items) document.add(item_json(planned_item(plan, item), plan.operation));
-    document.end({{"totals", totals_json(plan.totals)}});
+    Json last;
+    for (const Item& item : plan.items) {
+        if (item.role == Role::archive)
+            last["archive"] = archive_json(planned_item(plan, item));
+        else
+            document.add(item_json(planned_item(plan, item), plan.operation));
+    }
+    last["totals"] = totals_json(plan.totals);
+    document.end(last);
 }
 
 Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store, const std::function<void()>& written) {
     DocumentWriter document(out, "receipt", head_json(head), "items");
+    Json last;
     auto read = store.each_item(head.id, [&](ReceiptItem&& item) {
-        document.add(item_json(item, head.operation));
+        if (item.role == Role::archive)
+            last["archive"] = archive_json(item);
+        else
+            document.add(item_json(item, head.operation));
         if (written) written();
     });
-    document.end({{"totals", totals_json(head.totals)}});
+    last["totals"] = totals_json(head.totals);
+    document.end(last);
     return read;
 }
 

@@ -61,7 +61,7 @@ void ItemRows::write(const std::string& receipt, const Row& row) {
     std::uint64_t bytes = 0;
     bool lost = false;
     for (const auto& [number, item] : row.items) {
-        if (item.type == FileType::file && arrives(item.result)) bytes += item.size_bytes;
+        if (item.type == FileType::file && item.role != Role::archive && arrives(item.result)) bytes += item.size_bytes;
         lost = lost || !item.not_kept.empty();
     }
     SQLite::Statement items(database_, "insert or replace into item_rows values(?,?,?)");

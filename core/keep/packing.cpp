@@ -50,6 +50,8 @@ Role role_by_action(Action action, bool is_renamed_in_place) {
         case Action::take_away:
         case Action::remove_folder: return Role::leaves;
         case Action::make_folder: return Role::made;
+        case Action::pack:
+        case Action::pack_away: break;  // which are younger than roles
     }
     throw std::runtime_error("holds an action that is not known");
 }

@@ -145,7 +145,7 @@ public:
         ReceiptHead head = given;
         auto finished = guarded("finish the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            head.totals = totals_of(head.id);
+            head.totals = totals_of(head);
             write_end(database_, head);
             if (head.state == RunState::done) drop_journal(database_, head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
@@ -413,14 +413,17 @@ private:
         return more;
     }
 
-    Totals totals_of(const std::string& receipt) {
+    Totals totals_of(const ReceiptHead& head) {
         Totals totals;
-        items_.each_outcome(receipt, [&](std::uint64_t, Outcome result, bool) {
+        const auto all = pending_count(database_, head.id);
+        const bool packs = traits_of(head.operation).packs && all > 0;
+        const auto planned = packs ? all - 1 : all;  // the last is the archive, which is not counted
+        items_.each_outcome(head.id, [&](std::uint64_t number, Outcome result, bool) {
+            if (packs && number == planned) return;
             ++totals.items;
             totals.count(result);
         });
-        totals.bytes = items_.bytes(receipt);
-        const auto planned = pending_count(database_, receipt);
+        totals.bytes = items_.bytes(head.id);
         const auto left = planned - std::min(planned, totals.items);
         totals.items += left;
         totals.by_outcome[static_cast<std::size_t>(Outcome::planned)] += left;

@@ -3,6 +3,7 @@
 #include <unordered_map>
 
 #include "files/path.h"
+#include "names/names.h"
 
 namespace tavlo {
 
@@ -17,6 +18,9 @@ std::vector<bool> filled_folders(const Batch& batch) {
     }
     return filled;
 }
+
+/// The folder that an archive stands for: "permits.tar.gz" for "permits"
+std::string stem_of(const std::string& name) { return name.substr(0, extension_start(name, FileType::file)); }
 
 class Layouter {
 public:
@@ -55,9 +59,14 @@ private:
             arrival.parent = arrival_of_[entry.parent];
             if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;
         }
-        if (is_folder && !entry.problem) arrival.inside = node_for(arrival.folder, entry.name);
+        if (is_folder && !entry.problem) arrival.inside = node_for(arrival.folder, entry.archive ? stem_of(entry.name) : entry.name);
         feed(arrival.folder, entry.folder);
+        if (entry.real) layout_.several_feed[arrival.folder] = true;  // in an archive a name may stand twice
         if (wanted_ && !is_folder) name_on_the_way(arrival, id);
+        if (entry.archive) {
+            arrival.name = static_cast<std::uint32_t>(layout_.names.size());
+            layout_.names.push_back(stem_of(entry.name));
+        }
         arrival_of_[id] = static_cast<std::uint32_t>(layout_.arrivals.size());
         layout_.arrivals.push_back(arrival);
     }

@@ -108,11 +108,17 @@ std::optional<Moment> moment_from(std::string_view text) {
 
 std::string written(Moment moment) { return formatted(moment, "%Y-%m-%dT%H:%M:%S"); }
 
-std::string unknown_fact(std::string_view name) {
+namespace {
+
+std::string unknown_among(std::string_view name, std::span<const KnownFact> known) {
     std::string names;
-    for (const KnownFact& one : known_facts()) names += (names.empty() ? "" : ", ") + std::string(one.name);
+    for (const KnownFact& one : known) names += (names.empty() ? "" : ", ") + std::string(one.name);
     return fmt::format("knows no fact '{}'; there are {}", printable(name), names);
 }
+
+}  // namespace
+
+std::string unknown_fact(std::string_view name) { return unknown_among(name, known_facts()); }
 
 const KnownFact* known_fact(std::string_view name) {
     const auto& all = known_facts();
@@ -166,12 +172,12 @@ const std::vector<KnownFact>& known_facts() {
     return all;
 }
 
-Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t place) {
+Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t place, std::span<const KnownFact> known) {
     if (text.starts_with('=')) return Choice{{}, std::string(text.substr(1))};
     const auto colon = text.find(':');
     const auto name = text.substr(0, colon);
-    const KnownFact* fact = known_fact(name);
-    if (fact == nullptr) return failure(Fault::refused, fmt::format("{} (at character {})", unknown_fact(name), place + 1), "");
+    const auto fact = std::find_if(known.begin(), known.end(), [&](const KnownFact& one) { return one.name == name; });
+    if (fact == known.end()) return failure(Fault::refused, fmt::format("{} (at character {})", unknown_among(name, known), place + 1), "");
     if (colon == std::string_view::npos) return Choice{std::string(name), std::string(fact->usual_format)};
     const auto format = text.substr(colon + 1);
     if (!is_format(fact->kind, format))
@@ -180,7 +186,9 @@ Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t 
     return Choice{std::string(name), std::string(format)};
 }
 
-Result<Pattern> Pattern::parse(std::string_view text) {
+Result<Pattern> Pattern::parse(std::string_view text) { return parse(text, known_facts()); }
+
+Result<Pattern> Pattern::parse(std::string_view text, std::span<const KnownFact> known) {
     Pattern pattern;
     std::string plain;
     for (std::size_t at = 0; at < text.size(); ++at) {
@@ -199,7 +207,7 @@ Result<Pattern> Pattern::parse(std::string_view text) {
             std::vector<Choice> choices;
             for (std::size_t from = at + 1; from <= close;) {
                 const auto end = std::min(text.find('|', from), close);
-                auto choice = choice_from(text.substr(from, end - from), from);
+                auto choice = choice_from(text.substr(from, end - from), from, known);
                 if (!choice) return failure(choice.error());
                 choices.push_back(std::move(*choice));
                 from = end + 1;
@@ -265,6 +273,25 @@ std::string Pattern::fill(const FactOf& fact_of, bool ext_may_be_nothing) const 
         }
         out += value.value_or(may_be_nothing ? "" : "unknown");
     }
+    return out;
+}
+
+std::string Pattern::fill_line(const FactOf& fact_of) const {
+    std::string out;
+    for (const Part& part : parts_) {
+        if (const auto* plain = std::get_if<std::string>(&part)) {
+            out += *plain;
+            continue;
+        }
+        std::optional<std::string> value;
+        for (const Choice& choice : std::get<std::vector<Choice>>(part)) {
+            const auto fact = choice.fact.empty() ? std::optional<Fact>(choice.text) : fact_of(choice.fact);
+            if (fact) value = choice.fact.empty() ? choice.text : formatted(*fact, choice.text);
+            if (value) break;
+        }
+        out += value.value_or("unknown");
+    }
+    std::replace(out.begin(), out.end(), '\n', ' ');
     return out;
 }
 

@@ -3,6 +3,7 @@
 #include <cstdint>
 #include <functional>
 #include <optional>
+#include <span>
 #include <string>
 #include <string_view>
 #include <variant>
@@ -28,11 +29,15 @@ using Fact = std::variant<std::string, std::uint64_t, Moment>;
 /// Gives a fact by its name; nullopt: not known of this one.
 using FactOf = std::function<std::optional<Fact>(std::string_view name)>;
 
+struct KnownFact;
+
 /// Text with fields in braces: `{n:3}-{kind|=other}{ext}`; `{{` and `}}` are braces. The first choice of a field that is known stands
 /// there; plain text, after '=', always is. Where none is known there stands "unknown".
 class Pattern {
 public:
     /// errors  refused: there is no such fact or format, a brace is open; `step` says which and where
+    /// known   the facts there are
+    static Result<Pattern> parse(std::string_view text, std::span<const KnownFact> known);
     static Result<Pattern> parse(std::string_view text);
 
     /// The same, of folders, one in the other: levels with '/' between.
@@ -43,6 +48,8 @@ public:
     std::string fill(const FactOf& fact_of, bool ext_may_be_nothing) const;
     /// A folder for a thing: "2031/Thurso"; levels that come out empty are left out, and none is "." or "..".
     std::string fill_folders(const FactOf& fact_of) const;
+    /// As a line of a text: values stand there as they are, but for line feeds, which become spaces.
+    std::string fill_line(const FactOf& fact_of) const;
     bool uses(std::string_view fact) const;
     bool uses_file_facts() const;  ///< one that only the file's own bytes tell
 
@@ -54,7 +61,7 @@ private:
     using Part = std::variant<std::string, std::vector<Choice>>;
 
     static std::optional<std::string> value_of(const Choice& choice, const FactOf& fact_of, bool ext_may_be_nothing);
-    static Result<Choice> choice_from(std::string_view text, std::size_t place);
+    static Result<Choice> choice_from(std::string_view text, std::size_t place, std::span<const KnownFact> known);
 
     std::vector<Part> parts_;
 };

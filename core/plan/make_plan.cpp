@@ -14,8 +14,9 @@ std::string Plan::final_path(const Item& item) const { return join(finals.path(i
 
 Totals total(const Plan& plan) {
     Totals totals;
-    totals.items = plan.items.size();
     for (const Item& item : plan.items) {
+        if (item.role == Role::archive) continue;
+        ++totals.items;
         totals.count(item.outcome);
         const Status& status = plan.entry(item).status;
         if (arrives(item.outcome) && status.type == FileType::file) totals.bytes += status.id.size_bytes;
@@ -47,7 +48,10 @@ Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const L
     for (;;) {
         Planner planner(wishes, batch, layout, survey, known, keeping);
         Plan plan = std::move(planner).run();
-        if (planner.misjudged().empty()) return plan;
+        if (planner.misjudged().empty()) {
+            if (plan.steps.empty()) plan.steps = in_reading_order(plan);
+            return plan;
+        }
         for (const auto at : planner.misjudged()) keeping[at] = true;
     }
 }

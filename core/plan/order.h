@@ -7,6 +7,8 @@
 
 namespace tavlo {
 
+struct Plan;
+
 /// One that gives a name up and takes another. Each name stands for a place, in whatever words, as long as they are the same for the same
 /// place. No two give up, or take, the same one.
 struct Rename {
@@ -33,5 +35,9 @@ struct Ordered {
 
 /// As they were given, but for those that wait for one that comes later: that one goes first. Of a cycle the one that comes first parks.
 Ordered order(std::span<const Rename> wanted);
+
+/// Where bytes come out of archives: the order in which a plan is best carried out, folders first, then as things lie in the archives, so
+/// that each is gone through once. Twins that are to replace one another keep theirs. Empty: its own order is as good.
+std::vector<Ordered::Step> in_reading_order(const Plan& plan);
 
 }  // namespace tavlo

@@ -42,6 +42,8 @@ enum class Action : std::uint8_t {
     take_away,      ///< the source goes to the Safe, or the trash (undo of a copy, what leaves the destination, what is removed)
     remove_folder,  ///< the source, a folder, goes if it is empty (undo of a made folder)
     make_folder,    ///< a new folder; or one that a run removed, with the attributes it had (undo of a move)
+    pack,           ///< what it is and holds is written into the archive of the plan; the source stays
+    pack_away,      ///< the same, and once the archive has its name the source goes to the Safe; a folder, empty by then, for good
 };
 
 /// What an item is to its plan.
@@ -52,8 +54,9 @@ enum class Role : std::uint8_t {
     on_the_way,  ///< a folder that is not in hand itself, and comes along so that its name is kept
     renamed,     ///< gets another name where it is, a folder with all that is in it
     made,        ///< a folder that no source stands for: a new one, or one that an undo makes again
+    archive,     ///< what the others are packed into; it comes after them
 };
-inline constexpr int role_count = 6;
+inline constexpr bool is_packed(Action action) { return action == Action::pack || action == Action::pack_away; }
 
 /// What few items have, and a million can do without.
 struct ItemExtras {
@@ -100,6 +103,7 @@ inline bool replaces(const Item& item) {
     return item.outcome == Outcome::restored && item.collision && item.collision->decision == Decision::overwrite;
 }
 
+/// Of the items that people count: an archive that the others are packed into is none.
 struct Totals {
     std::uint64_t items = 0;
     std::uint64_t bytes = 0;  ///< sizes of the files that arrive

@@ -88,7 +88,10 @@ void Planner::decide(std::uint32_t at) {
     if (arrival.name != own_name) item.add_extras().name = wanted(arrival);
     const bool is_way = plan_.entry(item).way;
     const bool is_made = plan_.entry(item).made;
-    item.action = is_made ? Action::make_folder : wishes_.operation == Operation::move && !is_way ? Action::move : Action::copy;
+    item.action = is_made                                           ? Action::make_folder
+                  : plan_.traits().packs                            ? wishes_.then_removes ? Action::pack_away : Action::pack
+                  : wishes_.operation == Operation::move && !is_way ? Action::move
+                                                                    : Action::copy;
     item.role = is_made ? Role::made : is_way ? Role::on_the_way : Role::arrives;
     if (shares_folder_decision(item) || cannot_be_done(item, at)) return;
     if (item.outcome == Outcome::renamed) {  // under the nearest name that the destination can hold

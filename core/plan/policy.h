@@ -45,6 +45,7 @@ struct Wishes {
     Shelf shelf = Shelf::safe;  ///< of what is removed
     /// A move goes on where the target cannot keep what people put into extended attributes, or into an access control list.
     bool may_lose = false;
+    bool then_removes = false;    ///< sources that were packed go to the Safe
     bool look_elsewhere = false;  ///< what is known of files that are there under other names counts
 };
 

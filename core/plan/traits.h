@@ -13,6 +13,7 @@ struct Traits {
     bool in_order = false;                 ///< an item may want a name that the one before it gives up: none overtakes another
     bool puts_back = false;                ///< what arrives was there before: it is "restored"
     bool takes_away = false;               ///< what is in hand leaves, and nothing of it arrives
+    bool packs = false;                    ///< what is in hand goes into one archive, which takes its name at the end
     bool lends_write = false;              ///< folders of one's own that may not be written are made so, for as long as it works in them
     bool can_be_retried = false;           ///< what failed can be asked for again by itself
 };
@@ -30,6 +31,8 @@ constexpr Traits traits_of(Operation operation) noexcept {
         case Operation::remove: return {.comes_from_batch = true, .takes_away = true};
         case Operation::rename: return {.comes_from_batch = true, .in_order = true};
         case Operation::make: return {.comes_from_batch = true};
+        case Operation::unpack: return {.comes_from_batch = true, .makes_destination = true, .can_be_retried = true};
+        case Operation::pack: return {.comes_from_batch = true, .reads_sources = true, .makes_destination = true, .packs = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};
     }
     return {};

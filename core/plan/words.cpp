@@ -11,6 +11,8 @@ std::string_view to_text(Operation operation) noexcept {
         case Operation::rename: return "rename";
         case Operation::remove: return "remove";
         case Operation::make: return "make";
+        case Operation::unpack: return "unpack";
+        case Operation::pack: return "pack";
     }
     return {};
 }
@@ -73,7 +75,7 @@ std::optional<Word> word_from_text(std::string_view text, Word last) noexcept {
 
 }  // namespace
 
-std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::make); }
+std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::pack); }
 std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::elsewhere); }
 std::optional<Decision> decision_from_text(std::string_view text) noexcept { return word_from_text(text, Decision::rename); }
 std::optional<Outcome> outcome_from_text(std::string_view text) noexcept { return word_from_text(text, Outcome::restored); }

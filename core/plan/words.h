@@ -6,7 +6,7 @@
 
 namespace tavlo {
 
-enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove, make };
+enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove, make, unpack, pack };
 
 /// How the incoming thing compares with the one that holds the name; or, `elsewhere`, what else there is of it: its name is free, and its
 /// bytes are in the destination under another.

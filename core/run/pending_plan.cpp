@@ -106,11 +106,16 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
             const FolderId folder = targets.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
             rest.resumption.links.push_back({item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
         }
-        if (item.type != FileType::folder) continue;
+        if (item.role == Role::archive) {
+            rest.resumption.archive = item.result;
+            rest.resumption.archive_place = item.place();
+        }
+        if (item.type != FileType::folder || item.action == Action::pack) continue;
         const bool stands = arrives(item.result) || item.result == Outcome::merged;
-        if (stands || item.role == Role::renamed) place_of_folder[number] = {item.source, item.place()};
+        if ((stands && !is_packed(item.action)) || item.role == Role::renamed) place_of_folder[number] = {item.source, item.place()};
         // a folder that an undo made again is its own model: it has its attributes, but for the date
-        const bool fills = item.action == Action::copy || item.action == Action::move || item.action == Action::make_folder;
+        const bool goes = item.action == Action::move || item.action == Action::pack_away;
+        const bool fills = item.action == Action::copy || goes || item.action == Action::make_folder;
         const bool is_new = item.role == Role::made && traits_of(head.operation).comes_from_batch;
         if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) continue;
         Entry entry;
@@ -120,10 +125,9 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.status.type = FileType::folder;
         entry.status.id.modified_ns = item.modified_ns;
         batch->entries.push_back(std::move(entry));
-        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number,
-                          item.action == Action::move};
+        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number, goes};
         if (item.action == Action::make_folder) folder.mode = item.after_mode;
-        if (item.result != Outcome::merged) folder.made = targets.at(item.target, item.place());
+        if (item.result != Outcome::merged && item.action != Action::pack_away) folder.made = targets.at(item.target, item.place());
         rest.resumption.rest.push_back(folder);
     }
 
@@ -141,7 +145,8 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         entry.points_at = was.points_at;
         if (!was.real.empty())
             entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool is_entered = was.action == Action::copy || (was.action == Action::move && was.role == Role::arrives);
+        const bool is_entered =
+            was.action == Action::copy || is_packed(was.action) || (was.action == Action::move && was.role == Role::arrives);
         if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
         batch->entries.push_back(std::move(entry));
 
@@ -166,9 +171,10 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
             const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
             const std::string place = join(folder, name_of(was.source));
             const bool in_case_alone = was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
+            // places by the folders' names of before: by those of now one that waits under a hidden name would have that of another
             renames.push_back(!takes_name     ? stays_in_nobodys_way(id)
-                              : in_case_alone ? by_a_hidden_name(place)
-                                              : Rename{place, join(folder, name_of(was.final_path))});
+                              : in_case_alone ? by_a_hidden_name(was.source)
+                                              : Rename{was.source, join(std::string(parent_of(was.source)), name_of(was.final_path))});
             if (was.role == Role::renamed) place_of_folder[was.number] = {was.source, place};
             if (was.role == Role::renamed && was.type == FileType::folder) item.inside = targets.at(was.target, place);
         }
@@ -199,6 +205,7 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         plan.standing = plan.finals;
         plan.steps = order(renames).steps;
     }
+    if (plan.steps.empty()) plan.steps = in_reading_order(plan);
     plan.totals = total(plan);
     return rest;
 }

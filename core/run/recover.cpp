@@ -99,7 +99,7 @@ Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::strin
             if (item.type == FileType::folder && stands) written_to.insert(item.place());
             if (item.shelf == Shelf::trash && stands) note_trash(written_to, parent_of(item.source));
             if (item.shelf == Shelf::trash && item.result == Outcome::removed) note_trash(written_to, parent_of(item.place()));
-            const bool matters = item.type == FileType::folder || item.linked_source.inode != 0;
+            const bool matters = item.type == FileType::folder || item.linked_source.inode != 0 || item.role == Role::archive;
             volumes.bring_up_to_date(item);
             if (matters && item.result != Outcome::planned) settled.emplace_back(number, std::move(item));
             ++number;

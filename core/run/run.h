@@ -5,6 +5,7 @@
 #include <stop_token>
 #include <string>
 
+#include "archive/format.h"
 #include "files/file_system.h"
 #include "files/pace.h"
 #include "keep/store.h"
@@ -22,8 +23,9 @@ struct RunOptions {
     std::string sentence{};  ///< what was asked for, for the receipt's head
     std::string job{};       ///< the same as a document (job/document.h)
     Verify verify = Verify::automatic;
-    std::stop_token stop{};  ///< heard between items and inside large files
-    Pace* pace = nullptr;    ///< holds or limits the run, heard as the stop is; null: as fast as it can
+    Press press = Press::normal;  ///< of an archive that is made
+    std::stop_token stop{};       ///< heard between items and inside large files
+    Pace* pace = nullptr;         ///< holds or limits the run, heard as the stop is; null: as fast as it can
     /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of failing item
     /// by item; it can be gone on with once there is room again.
     bool pause_when_stuck = false;
@@ -73,6 +75,8 @@ struct Resumption {
     std::vector<std::uint64_t> numbers;  ///< of the plan's items in the receipt
     std::vector<FolderRest> rest;
     std::vector<PlacedLink> links;
+    std::optional<Outcome> archive{};  ///< of the one that the items are packed into, where it is settled
+    std::string archive_place{};
 };
 
 /// Carries out what was left of a run, as recover() has planned it. Whoever calls holds the run's lock.

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <set>
 
+#include "archive/members.h"
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -30,6 +31,13 @@ std::vector<Identity> source_folders(const Batch& batch) {
     return ids;
 }
 
+/// An archive is read from one end to the other, by one.
+unsigned threads_for(const Plan& plan, const RunOptions& options) {
+    const auto& entries = plan.batch->entries;
+    if (std::any_of(entries.begin(), entries.end(), [](const Entry& entry) { return is_packed(entry.status.id); })) return 1;
+    return options.threads != 0 ? options.threads : useful_threads();
+}
+
 }  // namespace
 
 Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events) {
@@ -49,7 +57,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       traits_(plan.traits()),
       resumption_(resumption),
       options_(options),
-      threads_(options.threads != 0 ? options.threads : useful_threads()),
+      threads_(threads_for(plan, options)),
       events_(events),
       finals_(plan.standing ? *plan.standing : plan.finals),
       sources_(disk, plan.batch->folders),
@@ -118,7 +126,9 @@ Result<void> Runner::begin() {
     }
     safe_ = std::make_unique<SafeFolder>(disk_, head_.id, traits_.reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
     trash_ = std::make_unique<Trash>(disk_, head_.id, head_.started_ns);
-    if (traits_.removes_emptied_folders)
+    const bool packs_away = traits_.packs && std::any_of(plan_.items.begin(), plan_.items.end(),
+                                                         [](const Item& one) { return one.action == Action::pack_away; });
+    if (traits_.removes_emptied_folders || packs_away)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {
         for (const FolderRest& rest : resumption_->rest) take_up(rest);
@@ -140,7 +150,7 @@ void Runner::take_up(const FolderRest& rest) {
     if (!attributes) return;  // gone by now: what it was like is no longer to be known
     attributes->modified_ns = rest.modified_ns;
     if (rest.mode) attributes->mode = *rest.mode;
-    if (traits_.removes_emptied_folders && rest.moves) {
+    if ((traits_.removes_emptied_folders || traits_.packs) && rest.moves) {
         emptied_.push_back({rest.source, *attributes});
         took_from_[plan_.batch->entries[rest.source].inside] = true;
     }
@@ -156,7 +166,7 @@ bool Runner::is_left_from_before(const Status& folder, bool is_new) const {
 /// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
 Result<void> Runner::make_destination() {
     std::vector<std::string> missing;
-    std::string existing = plan_.destination;
+    std::string existing = traits_.packs ? std::string(parent_of(plan_.destination)) : plan_.destination;
     auto handle = disk_.open_folder(existing);
     while (!handle && handle.error().fault == Fault::not_found && existing != "/") {
         missing.emplace_back(name_of(existing));
@@ -177,6 +187,7 @@ Result<void> Runner::make_destination() {
     }
     const auto status = disk_.status(*handle);
     if (!status) return failure(status.error());
+    if (traits_.packs) return {};
     if (const Identity& known = finals_.identity(0); known.inode != 0 && !status->id.could_be(known))
         return failure(Fault::changed_meanwhile, "is no longer the folder that was looked at", plan_.destination);
     finals_.set_identity(0, status->id);
@@ -194,6 +205,8 @@ Result<void> Runner::go_through_items() {
         const auto next = plan_.steps.empty() ? Ordered::Step{static_cast<ItemId>(at)} : plan_.steps[at];
         if (auto done = next.parks ? park(next.which) : step(next.which); !done) return done;
     }
+    if (resumption_ != nullptr && resumption_->archive && !packed_.empty())  // that has its name, or not, from before
+        if (auto settled = settle_packed(); !settled) return settled;
     if (auto flushed = flush(); !flushed) return flushed;
     while (!parked_.empty()) fail(parked_.begin()->first, {Fault::io, 0, "the name that it was to have did not come free", ""});
     return {};
@@ -212,6 +225,11 @@ Result<void> Runner::step(ItemId id) {
             return {};
         case Outcome::failed: fail(id, *it.problem); return {};
         default: break;
+    }
+    if (it.role == Role::archive) return step_archive(id);
+    if (is_packed(it.action)) {
+        packed_.push_back(id);
+        return {};
     }
     if (follows_its_folder(id)) return {};
     const bool carried = it.along && carried_[it.parent];

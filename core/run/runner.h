@@ -7,6 +7,7 @@
 #include <unordered_set>
 #include <vector>
 
+#include "archive/writer.h"
 #include "run/durable.h"
 #include "run/placing.h"
 #include "run/run.h"
@@ -149,6 +150,21 @@ private:
     Result<void> make_durable_and_note();
     void drop(Work& work, const Error& why);
 
+    // runner_packing.cpp: what goes into one archive, which takes its name once all of it was read back
+    Result<void> step_archive(ItemId id);
+    Result<StagedCopy> make_archive(const Handle& into);
+    Result<StagedCopy> write_archive(const Handle& into, const std::vector<ItemId>& members);
+    Result<PackedThing> pack(ItemId id, ArchiveWriter& writer, std::string& hash);
+    Result<PackedThing> pack_file(ItemId id, ArchiveWriter& writer, std::string& hash);
+    PackedThing told_of(ItemId id, const Attributes& attributes) const;
+    std::string member_path(ItemId id) const;
+    FormatKeeps keeps() const;
+    Result<void> read_back(const Staged& archive, const std::vector<PackedThing>& things, const std::vector<std::string>& hashes);
+    Result<void> settle_packed();
+    Outcome outcome_of_archive() const;
+    /// What a source is to be when it leaves: as it was packed, or as it was looked at.
+    Identity leaving_as(ItemId id) const;
+
     // runner_results.cpp
     ReceiptItem& receipt_item(ItemId id);
     void settle(ItemId id, Outcome result);
@@ -226,6 +242,11 @@ private:
     std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode
     std::unordered_map<std::string, Identity> placed_twins_;      ///< by place
+    std::vector<ItemId> packed_;                                  ///< items that go into the archive
+    std::unordered_map<ItemId, Identity> packed_as_;              ///< files among them, as they were read
+    std::unordered_map<ItemId, int> changes_;                     ///< how often one of these changed while it was read
+    ItemId archive_ = no_item;
+    std::string archive_place_{};  ///< once it has its name
 };
 
 }  // namespace tavlo

@@ -399,7 +399,7 @@ void Runner::take_away(Work& work) {
     const auto folder = source_folder(work.item);
     if (!folder) return fail(work.item, folder.error());
     Keeper& keeper = this->keeper(work.item);
-    const auto put = [&] { return keeper.keep(*work.slot, **folder, source.name, source.status.id); };
+    const auto put = [&] { return keeper.keep(*work.slot, **folder, source.name, leaving_as(work.item)); };
     auto kept = put();
     if (!kept && kept.error().fault == Fault::no_permission && lend_write(*folder)) {
         if (!work.slot->shared) {  // the first was dropped
@@ -410,6 +410,8 @@ void Runner::take_away(Work& work) {
         kept = put();
     }
     if (!kept) note_left_in(work.slot, work.item);
+    if (!kept && is_packed(item(work.item).action))
+        return fail(work.item, {kept.error().fault, 0, "is in the archive, and stays: " + reason(kept.error()), plan_.source_path(item(work.item))});
     if (!kept && (kept.error().fault == Fault::changed_meanwhile || kept.error().fault == Fault::not_found))
         return leave_undecided(work.item, "was changed since");
     if (!kept) return fail(work.item, kept.error());
@@ -421,6 +423,7 @@ void Runner::take_away(Work& work) {
         receipt_item(work.item).final_path = kept->place;
         receipt_item(work.item).after = kept->id;
     }
+    if (is_packed(item(work.item).action)) note_taken_from(work.item);
     settle(work.item, Outcome::created);
 }
 

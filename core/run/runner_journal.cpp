@@ -86,7 +86,7 @@ Result<void> Runner::journal_group(RunRecords records) {
             case Work::Kind::take_away: intent.kind = Intent::Kind::take_away; break;
             case Work::Kind::remove_folder: break;
         }
-        intent.expected = work.kind == Work::Kind::take_away ? entry(work.item).status.id : expected_at(work.item, place);
+        intent.expected = work.kind == Work::Kind::take_away ? leaving_as(work.item) : expected_at(work.item, place);
         if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
         if (it.collision && it.collision->finding == Finding::twin) twins[place] = intent.fresh;
         if (needs_slot) {

@@ -65,8 +65,8 @@ void Runner::settle(ItemId id, Outcome result) {
     open_.erase(id);
     results_[id] = wording(id, result);
     out.result = results_[id];
-    head_.totals.count(out.result);
-    if (arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
+    if (out.role != Role::archive) head_.totals.count(out.result);
+    if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
     if (events_.item) events_.item(id, out);
     if (const ItemId number_there = item(id).takes_back; number_there != no_item) {
         // a folder that is made again is taken back once what it became is gone
@@ -83,6 +83,7 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
     ReceiptItem& out = receipt_item(id);
     const std::string place = join(finals_.path(it.folder), placed.name);
     if (place != out.target) out.final_path = place;
+    if (it.role == Role::archive) archive_place_ = place;
     out.after = placed.status.id;
     out.after_mode = placed.status.mode;
     out.after_status_changed_ns = placed.status.status_changed_ns;

@@ -32,6 +32,7 @@ Result<Settlement> settlement_of(Store& store, const std::string& receipt, const
     });
     if (!read) return failure(read.error());
     Settlement settlement;
+    if (plan.traits().packs) return settlement;  // an archive that is there is not added to
     settlement.complete = plan.operation == head->operation && plan.destination == head->destination;
     for (ItemId id = 0; id < plan.items.size(); ++id) {
         const Item& item = plan.items[id];

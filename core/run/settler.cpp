@@ -308,7 +308,7 @@ private:
         out.source = item.source;
         out.target = item.target;
         const bool goes = item.action == Action::take_away;
-        const bool has_place = !goes || item.shelf == Shelf::trash;
+        const bool has_place = (!goes && !is_packed(item.action)) || item.shelf == Shelf::trash;
         if (const auto place = join(folder, placed.name); has_place && place != item.target) out.final_path = place;
         out.type = item.type;
         out.size_bytes = item.identity.size_bytes;
@@ -324,7 +324,9 @@ private:
         out.after = placed.status.id;
         out.after_mode = placed.status.mode;
         out.after_status_changed_ns = placed.status.status_changed_ns;
-        if (goes)
+        if (is_packed(item.action))
+            out.result = Outcome::created;  // once its archive has its name; what is noted here is that its source has gone
+        else if (goes)
             out.result = Outcome::removed;
         else if (traits_of(head_.operation).puts_back)
             out.result = Outcome::restored;

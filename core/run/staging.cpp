@@ -5,7 +5,9 @@
 #include <condition_variable>
 #include <mutex>
 
+#include "archive/members.h"
 #include "files/attributes.h"
+#include "files/path.h"
 
 namespace tavlo {
 
@@ -29,7 +31,7 @@ std::int64_t unsure_until(FileSystem& disk, const Handle& folder, const Status& 
     if (dated > began_ns || began_ns - dated > coarsest_step_ns) return 0;
     const auto volume = disk.volume(folder);
     // what comes through a server is dated in its own steps, whatever it says
-    const std::int64_t own = seen.id.inodes_last() ? (volume ? volume->time_step_ns : 1) : coarsest_step_ns / 2;
+    const std::int64_t own = is_packed(seen.id) ? 1 : seen.id.inodes_last() ? (volume ? volume->time_step_ns : 1) : coarsest_step_ns / 2;
     const std::int64_t step = std::max(tick_ns, own);
     // what is changed after this instant may be dated a tick before it
     return began_ns - dated > step + tick_ns ? 0 : dated + step + 2 * tick_ns;
@@ -59,47 +61,32 @@ void find_silent_losses(const Attributes& wanted, const Status& fresh, std::vect
 
 Result<StagedCopy> stage_once(FileSystem& disk, const Handle& source_folder, const std::string& name, const Handle& into,
                               const Staging& how, const Meter& meter) {
-    const auto from = disk.open_file(source_folder, name);
-    if (!from) return failure(from.error());
-    const std::int64_t began_ns = wall_ns();
-    Status before = from->status;
-    const bool is_written = disk.writer(from->file) == Writer::some;
-    if (is_written && how.source_leaves) return failure(Fault::refused, "is open for writing elsewhere, and stays", from->file.path());
-    if (is_written) {  // through a mapping, perhaps: what it changed is dated once it is written out, and not before
-        if (auto synced = disk.sync(from->file); !synced) return failure(synced.error());
-        const auto again = disk.status(from->file);
-        if (!again) return failure(again.error());
-        before = *again;
-    }
-    auto staged = disk.stage(into, how.part_name);
-    if (!staged) return failure(staged.error());
-    const auto attributes = disk.attributes(from->file, before);
-    if (!attributes) return failure(attributes.error());
-    auto copied = copy_bytes(disk, from->file, *staged, before, how.hash || before.id.size_bytes <= hashed_anyway_bytes, meter);
-    if (!copied && copied.error().fault == Fault::changed_meanwhile)  // not as it said, or no longer so?
-        if (const auto now = disk.status(from->file); now && !same_state(before, *now))
-            return failure(Fault::changed_meanwhile, "changed while it was read", from->file.path());
-    if (!copied) return failure(copied.error());
-    const std::int64_t unsure_ns = unsure_until(disk, source_folder, before, began_ns);
-    if (is_written || unsure_ns != 0) {  // its date may say nothing of a change: so it is read once more
-        if (unsure_ns != 0 && !wait_until(unsure_ns, meter.stop)) return failure(Fault::cancelled, "stopped", from->file.path());
-        const auto same = same_bytes(disk, from->file, staged->file(), Meter{meter.stop, {}, meter.pace});
-        if (!same) return failure(same.error());
-        if (!*same) return failure(Fault::changed_meanwhile, "changed while it was read", from->file.path());
-    }
-    const auto after = disk.status(from->file);
-    if (!after) return failure(after.error());
-    if (!same_state(before, *after)) return failure(Fault::changed_meanwhile, "changed while it was read", from->file.path());
-    auto lost = disk.set_attributes(staged->file(), *attributes);
+    std::optional<Staged> staged;
+    std::string hash;
+    const auto read = [&](const Handle& file, const Status& seen) -> Result<void> {
+        auto fresh = disk.stage(into, how.part_name);
+        if (!fresh) return failure(fresh.error());
+        staged.emplace(std::move(*fresh));
+        auto copied = copy_bytes(disk, file, *staged, seen, how.hash || seen.id.size_bytes <= hashed_anyway_bytes, meter);
+        if (!copied) return failure(copied.error());
+        hash = std::move(*copied);
+        return {};
+    };
+    const auto is_the_same = [&](const Handle& file) { return same_bytes(disk, file, staged->file(), Meter{meter.stop, {}, meter.pace}); };
+    const auto held = read_held_still(disk, source_folder, name, how.source_leaves, meter, read, is_the_same);
+    if (!held) return failure(held.error());
+    auto lost = disk.set_attributes(staged->file(), held->attributes);
     if (!lost) return failure(lost.error());
     const auto fresh = disk.status(staged->file());
     if (!fresh) return failure(fresh.error());
-    if (fresh->id.size_bytes != before.id.size_bytes) return failure(Fault::corrupt, "was written, and has another size", into.path());
-    find_silent_losses(*attributes, *fresh, *lost);
+    if (fresh->id.size_bytes != held->source.id.size_bytes)
+        return failure(Fault::corrupt, "was written, and has another size", into.path());
+    find_silent_losses(held->attributes, *fresh, *lost);
     if (how.source_leaves && !how.may_lose)
         if (const auto gone = std::find_if(lost->begin(), lost->end(), is_irreplaceable); gone != lost->end())
-            return failure(Fault::unsupported, "would lose " + *gone + ", which the destination cannot keep, and stays", from->file.path());
-    return StagedCopy{std::move(*staged), before, fresh->id, std::move(*copied), std::move(*lost)};
+            return failure(Fault::unsupported, "would lose " + *gone + ", which the destination cannot keep, and stays",
+                           join(source_folder.path(), name));
+    return StagedCopy{std::move(*staged), held->source, fresh->id, std::move(hash), std::move(*lost)};
 }
 
 }  // namespace
@@ -113,6 +100,42 @@ Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, con
     Error error = second.error();
     error.step += ", twice";
     return failure(std::move(error));
+}
+
+Result<HeldStill> read_held_still(FileSystem& disk, const Handle& source_folder, const std::string& name, bool source_leaves,
+                                  const Meter& meter, const std::function<Result<void>(const Handle&, const Status&)>& read,
+                                  const std::function<Result<bool>(const Handle&)>& is_the_same) {
+    const auto from = disk.open_file(source_folder, name);
+    if (!from) return failure(from.error());
+    const std::string& path = from->file.path();
+    const std::int64_t began_ns = wall_ns();
+    Status before = from->status;
+    const bool is_written = disk.writer(from->file) == Writer::some;
+    if (is_written && source_leaves) return failure(Fault::refused, "is open for writing elsewhere, and stays", path);
+    if (is_written) {  // through a mapping, perhaps: what it changed is dated once it is written out, and not before
+        if (auto synced = disk.sync(from->file); !synced) return failure(synced.error());
+        const auto again = disk.status(from->file);
+        if (!again) return failure(again.error());
+        before = *again;
+    }
+    auto attributes = disk.attributes(from->file, before);
+    if (!attributes) return failure(attributes.error());
+    auto done = read(from->file, before);
+    if (!done && done.error().fault == Fault::changed_meanwhile)  // not as it said, or no longer so?
+        if (const auto now = disk.status(from->file); now && !same_state(before, *now))
+            return failure(Fault::changed_meanwhile, "changed while it was read", path);
+    if (!done) return failure(done.error());
+    const std::int64_t unsure_ns = unsure_until(disk, source_folder, before, began_ns);
+    if (is_written || unsure_ns != 0) {  // its date may say nothing of a change: so it is read once more
+        if (unsure_ns != 0 && !wait_until(unsure_ns, meter.stop)) return failure(Fault::cancelled, "stopped", path);
+        const auto same = is_the_same(from->file);
+        if (!same) return failure(same.error());
+        if (!*same) return failure(Fault::changed_meanwhile, "changed while it was read", path);
+    }
+    const auto after = disk.status(from->file);
+    if (!after) return failure(after.error());
+    if (!same_state(before, *after)) return failure(Fault::changed_meanwhile, "changed while it was read", path);
+    return HeldStill{before, std::move(*attributes)};
 }
 
 std::string listed(const std::vector<std::string>& attributes) {

@@ -29,6 +29,8 @@ Role role_of(Action action) {
         case Action::take_away:
         case Action::remove_folder: return Role::leaves;
         case Action::make_folder: return Role::made;
+        case Action::pack:
+        case Action::pack_away: break;
     }
     return Role::arrives;
 }
@@ -91,6 +93,7 @@ public:
 
 private:
     bool counts(std::uint64_t number, const ReceiptItem& item) const {
+        if (is_packed(item.action) && item.set_aside.empty()) return false;  // nothing on the disk has changed by it
         return took_effect(item) && (basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]));
     }
 
@@ -100,7 +103,7 @@ private:
         basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
             if (!took_effect(item)) return;
             const bool was_removed = item.result == Outcome::removed && traits_of(basis_.head.operation).comes_from_batch;
-            if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed) {
+            if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed || item.action == Action::pack_away) {
                 const std::string parent(parent_of(item.source));
                 sources_of_moves_.insert(parent);
                 if (counts(number, item) && item.brought_back.empty()) goes_back_into_.insert(parent);
@@ -280,6 +283,12 @@ private:
 
     void take_back(std::uint64_t number, const ReceiptItem& was) {
         now_taking_back_ = static_cast<ItemId>(number);
+        if (is_packed(was.action)) {  // its source went to the Safe
+            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (lies_in_taken_place(was.source))
+                return leave(was, was.source, was.source, std::nullopt, "something else stands where its folder was");
+            return bring_back(number, was, was.set_aside, was.source, std::nullopt);
+        }
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
             if (lies_in_trash(was)) return bring_out_of_trash(was);

@@ -1,9 +1,9 @@
 #include "select/kinds.h"
 
 #include <algorithm>
-#include <cstdlib>
 #include <sstream>
 
+#include "files/home.h"
 #include "files/path.h"
 #include "files/small_file.h"
 
@@ -111,12 +111,7 @@ std::string extension_of(std::string_view name) {
     return dot == std::string_view::npos || dot == 0 ? std::string() : lower(name.substr(dot + 1));
 }
 
-std::string kinds_file() {
-    const char* config = std::getenv("XDG_CONFIG_HOME");
-    if (config != nullptr && config[0] == '/') return join(config, "tavlo/kinds");
-    const char* home = std::getenv("HOME");
-    return join(home != nullptr && home[0] == '/' ? home : "/", ".config/tavlo/kinds");
-}
+std::string kinds_file() { return join(config_folder(), "tavlo/kinds"); }
 
 Result<Kinds> load_kinds() {
     auto kinds = Kinds::load(kinds_file());

@@ -82,7 +82,7 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     if (volume->read_only) return failure(Fault::no_permission, "lies on a file system that is read-only", existing);
     if (auto may = disk.may_write(*handle); !may)
         return failure(Fault::no_permission,
-                       destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
+                       may.error().fault == Fault::unsupported ? may.error().step : destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
     if (destination.exists) {
         const auto real = disk.real_path(*handle);
         const auto mounts = disk.mounts_below(*handle);

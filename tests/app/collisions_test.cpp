@@ -152,7 +152,7 @@ TEST_CASE("by keys alone: decide and go on, next and last undecided, through all
     CHECK(table.of(Outcome::undecided) == 1);
 }
 
-TEST_CASE("new names: typed in place, by a scheme, for the one that is there; a decision is its pair's only", "[window][collisions]") {
+TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a decision is its pair's only", "[window][collisions]") {
     Table table;
     auto* name = table.driver->find<QLineEdit>("newName");
     CHECK(name->text() == "n-1-2.pdf");
@@ -192,7 +192,7 @@ TEST_CASE("the rule that the decisions amount to is offered in words, and become
     CHECK_FALSE(rule->isVisible());
 }
 
-TEST_CASE("what differs is found by the program that looks: lines, cells, bytes; hostile files harm nothing", "[look]") {
+TEST_CASE("what differs is found by the program that looks: lines, cells, bytes, hostile files harm nothing", "[look]") {
     TempFolder temp;
     PairLooker looker;
     std::optional<Differences> seen;

@@ -62,7 +62,7 @@ TEST_CASE("forty names get a word in front and a number, in few strokes, and the
     REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
 }
 
-TEST_CASE("numbers are shifted and two names traded by a pasted table; what fits nothing is said; the one that stays is a collision",
+TEST_CASE("numbers are shifted and two names traded by a pasted table, what fits nothing is said, the one that stays is a collision",
           "[window][rename]") {
     Desk desk;
     for (int at = 1; at <= 4; ++at) desk.temp.write("desk/" + numbered(at), std::to_string(at));

@@ -102,7 +102,7 @@ struct Yard {
 
 }  // namespace
 
-TEST_CASE("runs on one drive queue up; one is paused so that another finishes, one is put first", "[window][runs]") {
+TEST_CASE("runs on one drive queue up, one is paused so that another finishes, one is put first", "[window][runs]") {
     Yard yard;
     yard.runs().limitAll(6 * mega);
     RunLane* one = yard.start("one");
@@ -136,7 +136,7 @@ TEST_CASE("runs on one drive queue up; one is paused so that another finishes, o
     CHECK(yard.driver->find<QLabel>("runsEmpty")->isVisible());
 }
 
-TEST_CASE("runs on different drives go side by side; a limit is kept", "[window][runs]") {
+TEST_CASE("runs on different drives go side by side, a limit is kept", "[window][runs]") {
     Yard yard;
     std::filesystem::create_directories(yard.temp.path("memory"));
     const Mount memory = Mount::memory(yard.temp.path("memory"));
@@ -298,7 +298,7 @@ TEST_CASE("chosen items of a receipt are undone, as a plan first", "[window][rec
     CHECK(yard.driver->find<QPushButton>("undo")->text() == QString("Undo…"));
 }
 
-TEST_CASE("lanes are gone through, paused and stopped by keys; a stopped run is gone on with from its receipt", "[window][runs]") {
+TEST_CASE("lanes are gone through, paused and stopped by keys, a stopped run is gone on with from its receipt", "[window][runs]") {
     Yard yard;
     yard.runs().limitAll(4 * mega);
     RunLane* one = yard.start("one");

@@ -118,7 +118,7 @@ TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its me
     CHECK(shelf.driver->find<QLabel>("safeTitle")->text() == "The Safe is empty");
 }
 
-TEST_CASE("versions leave the Safe by themselves only at the age that was set; a Safe that is too large is said once", "[safe]") {
+TEST_CASE("versions leave the Safe by themselves only at the age that was set, a Safe that is too large is said once", "[safe]") {
     SafeScene shelf;
     const auto store = Store::open(shelf.temp.path("state"));
     const auto entries = (*store)->safe_entries();

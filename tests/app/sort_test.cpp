@@ -110,7 +110,7 @@ TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all
     CHECK(std::filesystem::is_empty(to));
 }
 
-TEST_CASE("levels are added, moved by keys and typed; what means nothing is said and changes nothing", "[window][sort]") {
+TEST_CASE("levels are added, moved by keys and typed, what means nothing is said and changes nothing", "[window][sort]") {
     Desk desk;
     for (const char* file : {"desk/in/a.pdf", "desk/in/b.txt"}) desk.temp.write(file, file);
     desk.open();

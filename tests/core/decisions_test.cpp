@@ -74,7 +74,7 @@ TEST_CASE("of many strokes the last one about a path holds, for its own pair onl
     CHECK(holds);
 }
 
-TEST_CASE("the one that is there gets another name, and the incoming one its place; undo turns it round", "[disk][decisions]") {
+TEST_CASE("the one that is there gets another name, and the incoming one its place, undo turns it round", "[disk][decisions]") {
     const bool moves = GENERATE(false, true);
     TempFolder temp;
     temp.write("from/report.pdf", "incoming");

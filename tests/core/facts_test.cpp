@@ -184,7 +184,7 @@ TEST_CASE("what a file has told is remembered until it changes", "[facts]") {
         const Batch batch = value(gather(*disk, {temp.path("in")}));
         KnownFileFacts known;
         std::size_t told = 0;
-        REQUIRE(learn_facts(batch, files_of(batch), known, store.get(), {}, [&](std::size_t, std::size_t) { ++told; }));
+        REQUIRE(learn_facts(*disk, batch, files_of(batch), known, store.get(), {}, [&](std::size_t, std::size_t) { ++told; }));
         CHECK(known.size() == 2);
         CHECK(known.find(batch.entries[1].status)->find("taken") != nullptr);
         return told;

@@ -54,7 +54,7 @@ std::string deep(const TempFolder& temp, const std::string& top, int levels) {
 
 }  // namespace
 
-TEST_CASE("a tree goes whole, however deep it is and however few files may be open; what its links point at stays", "[disk][removing]") {
+TEST_CASE("a tree goes whole, however deep it is and however few files may be open, what its links point at stays", "[disk][removing]") {
     TempFolder temp;
     temp.write("outside/kept", "kept");
     deep(temp, "tree", 150);
@@ -72,7 +72,7 @@ TEST_CASE("a tree goes whole, however deep it is and however few files may be op
     CHECK(temp.read("outside/kept") == "kept");
 }
 
-TEST_CASE("what is mounted in a tree stays, with the folders around it, and is named; all else goes", "[disk][removing][mount]") {
+TEST_CASE("what is mounted in a tree stays, with the folders around it, and is named, all else goes", "[disk][removing][mount]") {
     TempFolder temp;
     const std::string bottom = deep(temp, "tree", 12);
     fs::create_directories(temp.path("tree/d/d/d/mounted"));

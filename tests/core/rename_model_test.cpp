@@ -146,3 +146,27 @@ TEST_CASE(
     });
     CHECK(holds);
 }
+
+TEST_CASE("a ring of folders with rings in each, ended at any call, is gone on with to its end", "[disk][rename]") {
+    std::uint64_t interrupted = 0;
+    for (int calls = 0; calls < 200; ++calls) {
+        CAPTURE(calls);
+        const TempFolder temp("/dev/shm");
+        NewNamesByPath names;
+        const std::map<std::string, std::string> ring{{"a", "b"}, {"b", "c"}, {"c", "a"}};
+        for (const auto& [folder, other] : ring) {
+            for (const auto& [name, next] : ring) names[temp.write("in/" + folder + "/" + name, folder + name)] = next;
+            names[temp.path("in/" + folder)] = other;
+        }
+        const auto plan = plan_renames({temp.path("in")}, names, {});
+        Jobs jobs(temp.path("state"));
+        work_until_it_ends(calls, [&](FileSystem& disk) { (void)carry_out(disk, *jobs.store, *plan, {}); });
+        const auto heads = value(jobs.store->receipts());
+        if (heads.empty()) continue;
+        if (heads[0].state == RunState::interrupted) ++interrupted;
+        CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
+        for (const auto& [folder, other] : ring)
+            for (const auto& [name, next] : ring) CHECK(temp.read("in/" + other + "/" + next) == folder + name);
+    }
+    CHECK(interrupted > 20);
+}

@@ -73,7 +73,7 @@ TEST_CASE("a run goes on with what was left undecided, under its own receipt, an
     CHECK(tree_of(left.temp.path("to"), {.folder_times = false}) == left.to);
 }
 
-TEST_CASE("what a plan does besides, or for another destination, is not that run's; an undone run is not gone on with", "[disk][settle]") {
+TEST_CASE("what a plan does besides, or for another destination, is not that run's, an undone run is not gone on with", "[disk][settle]") {
     Left left(false);
     left.job.what.sources.push_back(left.temp.write("from/another", "x"));
     const auto with_more = left.planned({{"over", Decision::overwrite}});

@@ -92,7 +92,7 @@ TEST_CASE("a copy sorts files into folders that it makes, once each, and the und
     CHECK(temp.has("to/2031/Inverness/b.jpg"));
 }
 
-TEST_CASE("a move sorts, and folders that it empties go; what wants one name is a twin", "[sort]") {
+TEST_CASE("a move sorts, and folders that it empties go, what wants one name is a twin", "[sort]") {
     const TempFolder temp;
     Jobs jobs(temp.path("state"));
     temp.write("in/x/a.pdf", "one");

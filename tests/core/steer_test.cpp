@@ -162,7 +162,7 @@ TEST_CASE("the time left is steady where the run is, and silent where nothing is
     CHECK_FALSE(forecast.left(start + 31s, all));
 }
 
-TEST_CASE("file systems in memory are on no common drive; two folders of one file system are on the same", "[disk][drives]") {
+TEST_CASE("file systems in memory are on no common drive, two folders of one file system are on the same", "[disk][drives]") {
     TempFolder temp;
     std::filesystem::create_directories(temp.path("one/two"));
     CHECK(drives_below(temp.path("one")) == drives_below(temp.path("one/two/not/there/yet")));

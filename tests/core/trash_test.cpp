@@ -80,7 +80,7 @@ TEST_CASE("the home trash: a file, its note, and back, also after another took i
     CHECK(fs::exists(second.items[0].final_path));
 }
 
-TEST_CASE("what was emptied out of the trash is missed by name; what was changed in it stays there", "[trash][remove]") {
+TEST_CASE("what was emptied out of the trash is missed by name, what was changed in it stays there", "[trash][remove]") {
     TempFolder temp;
     const Environment home("XDG_DATA_HOME", temp.path("data"));
     Jobs jobs(temp.path("state"));
@@ -147,7 +147,7 @@ TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administr
     CHECK(temp.read(can + "/info/folder.trashinfo").find("\nPath=sub/folder\n") != std::string::npos);
 }
 
-TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used; nor is one inside it that is a link", "[trash][remove]") {
+TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used, nor is one inside it that is a link", "[trash][remove]") {
     const OtherVolume other;
     NEEDS(other.volume)
     const TempFolder& temp = other.temp;

@@ -7,7 +7,7 @@
 
 // tavloctl facts, --sort-into, --with and --look-elsewhere, as a script uses them.
 
-TEST_CASE("facts of files, as JSON and as lines; what is not there is said", "[facts]") {
+TEST_CASE("facts of files, as JSON and as lines, what is not there is said", "[facts]") {
     const TempFolder temp;
     const Script script(temp);
     temp.write("Éclair 12.jpg", photo_bytes({.taken = "2031:05:02 09:14:07", .make = "Ostrel", .model = "Q7"}));

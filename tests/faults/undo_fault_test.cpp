@@ -23,7 +23,7 @@
 using namespace tavlo;
 namespace fs = std::filesystem;
 
-TEST_CASE("the undo of a run that was interrupted settles it first; of one that goes on it is refused", "[fault][undo]") {
+TEST_CASE("the undo of a run that was interrupted settles it first, of one that goes on it is refused", "[fault][undo]") {
     class Dies final : public ForwardingFileSystem {
     public:
         int left = 0;

@@ -27,7 +27,7 @@
 using namespace tavlo;
 namespace fs = std::filesystem;
 
-TEST_CASE("a disk that comes back under another number is known again; another one under its number is not taken for it",
+TEST_CASE("a disk that comes back under another number is known again, another one under its number is not taken for it",
           "[disks][volume]") {
     const auto kind = GENERATE(as<std::string>(), "ext4", "xfs", "btrfs");
     CAPTURE(kind);

@@ -18,7 +18,7 @@ Ran Jobs::carry_out(const Plan& plan, const RunOptions& options) {
     REQUIRE(ran.items.size() == plan.items.size());
     std::uint64_t counted = 0;
     for (const auto outcome : ran.head.totals.by_outcome) counted += outcome;
-    REQUIRE(counted == plan.items.size());
+    REQUIRE(counted == plan.totals.items);
     return ran;
 }
 

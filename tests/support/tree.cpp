@@ -34,7 +34,7 @@ std::string describe(const std::string& path, const std::string& below, const Tr
                      std::map<std::pair<dev_t, ino_t>, std::string>& first) {
     struct stat s {};
     if (::lstat(path.c_str(), &s) != 0) return "(gone)";
-    const bool times = options.folder_times || !S_ISDIR(s.st_mode);
+    const bool times = options.times && (options.folder_times || !S_ISDIR(s.st_mode));
     std::string out = fmt::format("{:o} {}:{}", s.st_mode, s.st_uid, s.st_gid);
     if (times) out += fmt::format(" {}.{:09}", s.st_mtim.tv_sec, s.st_mtim.tv_nsec);
     if (S_ISLNK(s.st_mode)) out += " -> " + fs::read_symlink(path).string();

@@ -11,6 +11,7 @@ using Tree = std::map<std::string, std::string>;
 struct TreeOptions {
     bool folder_times = true;
     bool hard_links = true;
+    bool times = true;
 };
 Tree tree_of(const std::string& top, const TreeOptions& options = {});
 

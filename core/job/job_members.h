@@ -2,6 +2,7 @@
 
 // Inside job/ only, as job/members.h is.
 
+#include "job/job.h"
 #include "job/members.h"
 #include "names/steps.h"
 
@@ -11,5 +12,9 @@ namespace tavlo {
 /// "count_by".
 void put_naming(Json& json, const Naming& naming);
 Naming read_naming(Members& members);
+
+/// All that a job is, as members of an object. Whoever reads them looks for what is left over (Members::end()).
+void put_job(Json& json, const Job& job);
+Job read_job(Members& members);
 
 }  // namespace tavlo
