@@ -10,6 +10,7 @@
 #include <cerrno>
 #include <csignal>
 #include <string>
+#include <vector>
 
 #include "members.h"
 #include "write.h"
@@ -67,6 +68,7 @@ class Out {
 public:
     void say(Frame kind, std::string_view payload) {
         text_ += frame(kind, payload);
+        said_ += payload.size() + tavlo::frame_head_bytes;
         if (text_.size() >= flushed_at) flush();
     }
     void flush() {
@@ -80,16 +82,28 @@ public:
         text_.clear();
     }
 
+    std::uint64_t said() const { return said_; }  ///< bytes so far
+
 private:
     std::string text_;
+    std::uint64_t said_ = 0;
 };
 
+/// So many bytes of standard input, which is read in pieces. returns  false: it has ended
 bool read_all(std::span<char> into) {
-    for (std::size_t got = 0; got < into.size();) {
-        const auto count = ::read(STDIN_FILENO, into.data() + got, into.size() - got);
-        if (count < 0 && errno == EINTR) continue;
-        if (count <= 0) return false;
-        got += static_cast<std::size_t>(count);
+    static std::vector<char> piece(piece_bytes);
+    static std::span<const char> left;
+    while (!into.empty()) {
+        if (left.empty()) {
+            const auto count = ::read(STDIN_FILENO, piece.data(), piece.size());
+            if (count < 0 && errno == EINTR) continue;
+            if (count <= 0) return false;
+            left = std::span<const char>(piece).first(static_cast<std::size_t>(count));
+        }
+        const std::size_t taken = std::min(into.size(), left.size());
+        std::copy_n(left.begin(), taken, into.begin());
+        left = left.subspan(taken);
+        into = into.subspan(taken);
     }
     return true;
 }
@@ -193,6 +207,8 @@ private:
     /// Another file is wanted by now.
     bool asked() {
         if (asked_) return true;
+        if (out_.said() - said_when_looked_ < flushed_at) return false;  // a look costs more than a small file does
+        said_when_looked_ = out_.said();
         pollfd waits{STDIN_FILENO, POLLIN, 0};
         asked_ = ::poll(&waits, 1, 0) > 0;
         return asked_;
@@ -212,6 +228,7 @@ private:
     std::uint64_t next_ = 0;  ///< number of the thing that next() gives
     std::uint64_t wanted_ = 0;
     bool asked_ = false;
+    std::uint64_t said_when_looked_ = 0;
 };
 
 /// Takes things and bytes until the end is said.

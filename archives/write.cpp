@@ -23,6 +23,7 @@ using tavlo::FileType;
 using tavlo::PackedThing;
 using tavlo::Press;
 
+constexpr int block_bytes = 256 * 1024;  // given at a time
 constexpr std::int64_t second_ns = 1'000'000'000;
 
 std::string level_for(ArchiveFormat format, Press press) {
@@ -105,6 +106,7 @@ Writer::Writer(ArchiveFormat format, Press press, Give give) : parts_(std::make_
         parts_->check(::archive_write_set_format_option(out, "zip", "compression-level", level_for(format, press).c_str()));
     else if (format != ArchiveFormat::tar)
         parts_->check(::archive_write_set_filter_option(out, nullptr, "compression-level", level_for(format, press).c_str()));
+    ::archive_write_set_bytes_per_block(out, block_bytes);
     ::archive_write_set_bytes_in_last_block(out, 1);
     const auto write = [](archive*, void* self, const void* bytes, std::size_t size) {
         static_cast<Parts*>(self)->give({static_cast<const char*>(bytes), size});

@@ -12,7 +12,6 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::size_t piece_bytes = 256 * 1024;
 constexpr int most_deaths = 3;  // then nothing more is asked of the archive: each may have taken seconds
 
 }  // namespace
@@ -33,14 +32,12 @@ Error ArchiveReader::died(HelperProcess& helper) {
 Result<Frame> ArchiveReader::receive(HelperProcess& from) {
     const auto have = [&](std::size_t wanted) -> bool {
         while (received_.size() - taken_ < wanted) {
-            if (taken_ > piece_bytes) {
+            if (taken_ > heard_.size()) {
                 received_.erase(0, taken_);
                 taken_ = 0;
             }
-            const std::size_t size = received_.size();
-            received_.resize(size + piece_bytes);
-            const auto count = ::recv(from.descriptor(), received_.data() + size, piece_bytes, 0);
-            received_.resize(size + static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
+            const auto count = ::recv(from.descriptor(), heard_.data(), heard_.size(), 0);
+            received_.append(heard_.data(), static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
             if (count < 0 && errno == EINTR) continue;
             if (count <= 0) return false;
         }

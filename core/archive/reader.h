@@ -53,6 +53,7 @@ private:
     std::mutex mutex_;
     std::string received_;  ///< and not taken in yet, from `taken_` on
     std::size_t taken_ = 0;
+    std::vector<char> heard_ = std::vector<char>(256 * 1024);
     std::string payload_;
     std::optional<HelperProcess> helper_;
     std::uint64_t number_ = UINT64_MAX;  ///< of the file whose bytes come

@@ -82,10 +82,8 @@ Result<void> ArchiveWriter::send_all() {
 
 Result<void> ArchiveWriter::hear(bool wait) {
     for (;;) {
-        const std::size_t size = in_.size();
-        in_.resize(size + piece_bytes);
-        const auto count = ::recv(helper_.descriptor(), in_.data() + size, piece_bytes, wait ? 0 : MSG_DONTWAIT);
-        in_.resize(size + static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
+        const auto count = ::recv(helper_.descriptor(), heard_.data(), heard_.size(), wait ? 0 : MSG_DONTWAIT);
+        in_.append(heard_.data(), static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
         if (count < 0 && errno == EINTR) continue;
         if (count < 0 && !wait && (errno == EAGAIN || errno == EWOULDBLOCK)) return {};
         if (count == 0 && is_through_) return {};  // it has said all, and gone

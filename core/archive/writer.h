@@ -4,6 +4,7 @@
 #include <optional>
 #include <span>
 #include <string>
+#include <vector>
 
 #include "archive/format.h"
 #include "archive/packed.h"
@@ -44,6 +45,7 @@ private:
     Take take_;
     std::string out_{};
     std::string in_{};
+    std::vector<char> heard_ = std::vector<char>(256 * 1024);
     bool is_through_ = false;
     std::uint64_t things_ = 0;
     std::optional<Error> failed_{};

@@ -20,6 +20,7 @@ namespace {
 constexpr std::uint64_t held_in_memory_bytes = 1024 * 1024;
 constexpr int most_changes = 2;  // while it is read; then it is reported, and left out
 constexpr std::size_t piece_bytes = 1024 * 1024;
+constexpr std::uint64_t written_out_at_once = 4 * 1024 * 1024;
 
 using Stretches = decltype(PackedThing::stretches);
 
@@ -125,11 +126,14 @@ Result<StagedCopy> Runner::write_archive(const Handle& into, const std::vector<I
     if (!staged) return failure(staged.error());
     Hasher hasher;
     std::uint64_t size = 0;
+    std::uint64_t written_out = 0;
     const auto take = [&](std::span<const std::byte> bytes) -> Result<void> {
         if (auto written = disk_.write_at(*staged, size, bytes); !written) return written;
-        disk_.start_writing(*staged, size, bytes.size());
         hasher.add(bytes);
         size += bytes.size();
+        if (size - written_out < written_out_at_once) return {};
+        disk_.start_writing(*staged, written_out, size - written_out);
+        written_out = size;
         return {};
     };
     auto writer = ArchiveWriter::start(archive_format(name_of(path)).value_or(ArchiveFormat::tar), options_.press, take);
