@@ -112,7 +112,25 @@ bool has_bytes(const PackedThing& thing) {
     return thing.type == FileType::file && thing.problem.empty() && (!thing.is_hard_link || thing.size_bytes > 0);
 }
 
+/// What a header may tell of one thing; what is more costs that thing.
+void bound(PackedThing& thing) {
+    constexpr std::size_t longest_text = 64 * 1024;
+    constexpr std::size_t most_attributes = 1024 * 1024;
+    std::size_t attributes = 0;
+    for (const auto& [name, value] : thing.extended) attributes += name.size() + value.size();
+    if (thing.path.size() > longest_text || thing.points_at.size() > longest_text) thing.problem = "has a name of more than 64 KiB";
+    if (attributes > most_attributes) thing.problem = "has attributes of more than 1 MiB";
+    if (thing.path.size() > longest_text) thing.path = "a name of " + std::to_string(thing.path.size()) + " bytes";
+    if (thing.points_at.size() > longest_text) thing.points_at.clear();
+    if (attributes > most_attributes) thing.extended.clear();
+    if (thing.stretches.size() > most_attributes) {
+        thing.problem = "has more holes than can be told of";
+        thing.stretches.clear();
+    }
+}
+
 void list(const Source& source, Out& out) {
+    constexpr std::uint64_t most_told_bytes = std::uint64_t{1} << 30;  // who listens holds all of it
     // more things than so many bytes can tell of: a reader that goes round in circles
     constexpr std::uint64_t told_by_a_byte = 100;
     constexpr std::uint64_t told_anyway = 10'000;
@@ -121,8 +139,10 @@ void list(const Source& source, Out& out) {
     std::uint64_t told = 0;
     try {
         members = open_members(source);
-        while (const auto thing = members->next()) {
+        while (auto thing = members->next()) {
+            bound(*thing);
             if (++told > told_anyway + told_by_a_byte * source.size_bytes) throw Broken("is damaged: it has no end");
+            if (out.said() > most_told_bytes) throw Broken("tells of more than can be held");
             out.say(Frame::thing, packed_text(*thing));
         }
         members->check_end();

@@ -17,6 +17,8 @@ constexpr unsigned number_bits = 31;
 constexpr std::uint64_t number_mask = (std::uint64_t{1} << number_bits) - 1;
 constexpr std::uint64_t made_up = std::uint64_t{1} << (number_bits - 1);  // of folders that no thing of the list stands for
 constexpr std::size_t longest_name = 255;
+constexpr std::size_t most_folders = 1000;   // one in the other
+constexpr std::size_t longest_shown = 1024;  // bytes of a name that cannot be anyway
 constexpr std::uint32_t usual_file_mode = 0644;
 constexpr std::uint32_t usual_folder_mode = 0755;
 constexpr std::uint32_t rights = 0777;  // setuid and setgid are nobody's to bring along
@@ -119,6 +121,10 @@ MemberTree::Place MemberTree::place_of(const PackedThing& thing) {
         if (thing.type != FileType::folder) place.problem = "has no name";
         return place;
     }
+    if (parts->size() > most_folders) {
+        place.problem = "lies in more than 1,000 folders, one in the other";
+        return place;
+    }
     for (const auto& part : *parts)
         if (part.size() > longest_name) {
             place.problem = "has a name of over 255 bytes";
@@ -145,6 +151,7 @@ void MemberTree::fail(std::uint64_t number, const std::string& why) {
     std::string path = list_.things[number].path;
     while (path.size() > 1 && path.ends_with('/')) path.pop_back();
     if (path.empty()) path = "?";
+    if (path.size() > longest_shown) path = path.substr(0, longest_shown) + "…";
     const MemberId id = add(root, std::move(path));
     members_[id].status = status_of(number);
     members_[id].problem = why;
