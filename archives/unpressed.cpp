@@ -26,7 +26,7 @@ public:
             if (stream_.avail_in == 0) refill();
             if (stream_.avail_in == 0) {
                 cut_short_ = true;
-                throw Broken("ends before its end");
+                throw Broken("ends before its end, so that nothing before it could be held against its checksum");
             }
             stream_.next_out = reinterpret_cast<Bytef*>(out_.data());
             stream_.avail_out = static_cast<uInt>(out_.size());
