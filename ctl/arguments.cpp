@@ -239,7 +239,7 @@ void read_pack(CommandLine& line, const std::vector<std::string>& words, Argumen
     NameStepOptions names(line);
     line.group("How");
     line.flag("--then-remove", out.job.then_remove, "what is proved to be in the archive goes to the Safe once that has its name");
-    line.value("--press", press, "fast|normal|small", "how hard it is pressed", "normal");
+    line.value("--compression", press, "fast|normal|small", "how small it becomes, against the time that takes", "normal");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(names.take(words));
@@ -259,7 +259,7 @@ void read_pack(CommandLine& line, const std::vector<std::string>& words, Argumen
     out.job.what.follow_links = one_of<bool>("--links", links, false, {{"keep", false}, {"follow", true}});
     using tavlo::Press;
     out.job.press =
-        one_of<Press>("--press", press, Press::normal, {{"fast", Press::fast}, {"normal", Press::normal}, {"small", Press::small}});
+        one_of<Press>("--compression", press, Press::normal, {{"fast", Press::fast}, {"normal", Press::normal}, {"small", Press::small}});
 }
 
 void read_rename(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {

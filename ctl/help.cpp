@@ -38,7 +38,7 @@ constexpr CommandHelp commands[] = {
      "you "
      "say so, and only then.",
      {"tavloctl pack ~/Permits --into ~/Mail/permits.zip",
-      "tavloctl pack ~/Cases/2030 --into /mnt/archive/2030.tar.xz --press small --then-remove",
+      "tavloctl pack ~/Cases/2030 --into /mnt/archive/2030.tar.xz --compression small --then-remove",
       "tavloctl pack ~/Scans --contents --into scans.tar.gz --changed-after 30d --plan"}},
     {"unpack",
      "unpack ARCHIVE... --into FOLDER [options]",

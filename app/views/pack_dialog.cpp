@@ -23,7 +23,7 @@ namespace {
 QString format_words(ArchiveFormat format) {
     switch (format) {
         case ArchiveFormat::zip: return PackDialog::tr("zip: to send; everybody can open it");
-        case ArchiveFormat::tar: return PackDialog::tr("tar: as it is, not pressed");
+        case ArchiveFormat::tar: return PackDialog::tr("tar: without compression");
         case ArchiveFormat::tar_gz: return PackDialog::tr("tar.gz: for other Unix machines");
         case ArchiveFormat::tar_xz: return PackDialog::tr("tar.xz: to put away; smallest, slowest");
         case ArchiveFormat::tar_zst: return PackDialog::tr("tar.zst: to put away in a hurry");
@@ -43,7 +43,7 @@ QString press_words(Press press) {
     switch (press) {
         case Press::fast: return PackDialog::tr("little: fast");
         case Press::normal: return PackDialog::tr("as usual");
-        case Press::small: return PackDialog::tr("hard: small, and slow");
+        case Press::small: return PackDialog::tr("much: small, and slow");
     }
     return {};
 }
@@ -101,7 +101,7 @@ PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(
     form->addRow(add(tr("&Name"), name_), name_);
     form->addRow(add(tr("F&ormat"), format_), format_);
     form->addRow(QString(), about_);
-    form->addRow(add(tr("&Pressed"), press_), press_);
+    form->addRow(add(tr("&Compression"), press_), press_);
     column->addLayout(form);
     column->addSpacing(6);
     column->addWidget(removes_);

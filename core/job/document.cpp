@@ -217,7 +217,7 @@ void put_job(Json& json, const Job& job) {
     if (job.shelf != Shelf::safe) json["to"] = to_text(job.shelf);
     if (!job.name.empty()) put_bytes(json, "job", job.name);
     put_flag(json, "then_remove", job.then_remove);
-    if (job.press != Press::normal) json["press"] = to_text(job.press);
+    if (job.press != Press::normal) json["compression"] = to_text(job.press);
     put_flag(json, "lose_attributes", job.may_lose);
     put_word(json, "verify", verify_words, job.verify, Verify::automatic);
 }
@@ -249,7 +249,7 @@ Job read_job(Members& members) {
     members.word("to", job.shelf, shelf_from_text);
     members.text("job", job.name);
     members.flag("then_remove", job.then_remove);
-    members.word("press", job.press, press_from_text);
+    members.word("compression", job.press, press_from_text);
     members.flag("lose_attributes", job.may_lose);
     members.word("verify", job.verify, from_words(verify_words));
     return job;

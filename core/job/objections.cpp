@@ -67,7 +67,7 @@ std::optional<Error> objection_to_rest(const Job& job) {
         {"to", job.shelf != Shelf::safe && does != Operation::remove},
         {"names", !job.naming.empty() && does == Operation::remove},
         {"then_remove", job.then_remove && does != Operation::pack},
-        {"press", job.press != Press::normal && does != Operation::pack},
+        {"compression", job.press != Press::normal && does != Operation::pack},
         {"make", !job.make.empty() && does != Operation::make},
     };
     for (const auto& [member, is_useless] : useless)

@@ -257,40 +257,45 @@ std::optional<std::string> Pattern::value_of(const Choice& choice, const FactOf&
     return value.empty() && !is_nothing ? std::nullopt : std::optional(std::move(value));
 }
 
-std::string Pattern::fill(const FactOf& fact_of, bool ext_may_be_nothing) const {
+namespace {
+
+/// value_of  what a choice comes to; the first that comes to something stands there
+/// unknown   what stands there where none does
+template <class Parts, class ValueOf, class Unknown>
+std::string filled(const Parts& parts, ValueOf value_of, Unknown unknown) {
     std::string out;
-    for (const Part& part : parts_) {
-        if (const auto* plain = std::get_if<std::string>(&part)) {
+    for (const auto& part : parts) {
+        if (const auto* plain = std::get_if<0>(&part)) {
             out += *plain;
             continue;
         }
+        const auto& choices = std::get<1>(part);
         std::optional<std::string> value;
-        bool may_be_nothing = false;  // a thing that lies in no folder is not one of which the folder is unknown
-        for (const Choice& choice : std::get<std::vector<Choice>>(part)) {
-            value = value_of(choice, fact_of, ext_may_be_nothing);
-            if (value) break;
-            may_be_nothing = may_be_nothing || choice.fact == makes_levels;
-        }
-        out += value.value_or(may_be_nothing ? "" : "unknown");
+        for (auto choice = choices.begin(); choice != choices.end() && !value; ++choice) value = value_of(*choice);
+        out += value ? *value : unknown(choices);
     }
     return out;
 }
 
+}  // namespace
+
+std::string Pattern::fill(const FactOf& fact_of, bool ext_may_be_nothing) const {
+    const auto value = [&](const Choice& choice) { return value_of(choice, fact_of, ext_may_be_nothing); };
+    // a thing that lies in no folder is not one of which the folder is unknown
+    const auto unknown = [](const std::vector<Choice>& choices) {
+        const auto is_folders = [](const Choice& choice) { return choice.fact == makes_levels; };
+        return std::any_of(choices.begin(), choices.end(), is_folders) ? "" : "unknown";
+    };
+    return filled(parts_, value, unknown);
+}
+
 std::string Pattern::fill_line(const FactOf& fact_of) const {
-    std::string out;
-    for (const Part& part : parts_) {
-        if (const auto* plain = std::get_if<std::string>(&part)) {
-            out += *plain;
-            continue;
-        }
-        std::optional<std::string> value;
-        for (const Choice& choice : std::get<std::vector<Choice>>(part)) {
-            const auto fact = choice.fact.empty() ? std::optional<Fact>(choice.text) : fact_of(choice.fact);
-            if (fact) value = choice.fact.empty() ? choice.text : formatted(*fact, choice.text);
-            if (value) break;
-        }
-        out += value.value_or("unknown");
-    }
+    const auto value = [&](const Choice& choice) -> std::optional<std::string> {
+        if (choice.fact.empty()) return choice.text;
+        const auto fact = fact_of(choice.fact);
+        return fact ? std::optional(formatted(*fact, choice.text)) : std::nullopt;
+    };
+    std::string out = filled(parts_, value, [](const std::vector<Choice>&) { return "unknown"; });
     std::replace(out.begin(), out.end(), '\n', ' ');
     return out;
 }

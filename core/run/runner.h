@@ -153,7 +153,8 @@ private:
     // runner_packing.cpp: what goes into one archive, which takes its name once all of it was read back
     Result<void> step_archive(ItemId id);
     Result<StagedCopy> make_archive(const Handle& into);
-    Result<StagedCopy> write_archive(const Handle& into, const std::vector<ItemId>& members);
+    /// nullopt: it is to be begun anew
+    Result<std::optional<StagedCopy>> write_archive(const Handle& into, const std::vector<ItemId>& members);
     Result<PackedThing> pack(ItemId id, ArchiveWriter& writer, std::string& hash);
     Result<PackedThing> pack_file(ItemId id, ArchiveWriter& writer, std::string& hash);
     PackedThing told_of(ItemId id, const Attributes& attributes) const;

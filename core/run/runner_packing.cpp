@@ -115,12 +115,13 @@ Result<StagedCopy> Runner::make_archive(const Handle& into) {
         for (const ItemId id : packed_)
             if (results_[id] == Outcome::planned) members.push_back(id);
         auto made = write_archive(into, members);
-        if (made || made.error().fault != Fault::changed_meanwhile || stuck_) return made;
+        if (!made) return failure(made.error());
+        if (*made) return std::move(**made);
+        if (stuck_) return failure(*stuck_);
     }
 }
 
-/// errors  changed_meanwhile: it is to be begun anew
-Result<StagedCopy> Runner::write_archive(const Handle& into, const std::vector<ItemId>& members) {
+Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into, const std::vector<ItemId>& members) {
     const std::string& path = plan_.destination;
     auto staged = disk_.stage(into, part_name(head_.id, parts_++));
     if (!staged) return failure(staged.error());
@@ -160,7 +161,7 @@ Result<StagedCopy> Runner::write_archive(const Handle& into, const std::vector<I
             const bool again = changed && ++changes_[id] < most_changes;
             if (changed && !again) why.step += ", twice";
             if (!again) fail(id, why);
-            if (writer->things() > things.size()) return failure(Fault::changed_meanwhile, "is begun anew", path);
+            if (writer->things() > things.size()) return std::optional<StagedCopy>();  // it holds a part of this one by now
             if (!again) break;
             thing = pack(id, *writer, hash);
         }
@@ -169,6 +170,7 @@ Result<StagedCopy> Runner::write_archive(const Handle& into, const std::vector<I
         things.push_back(std::move(*thing));
         hashes.push_back(std::move(hash));
     }
+    if (stuck_) return failure(*stuck_);  // what could not be reached is to be in it, once it can be
     if (things.empty()) return failure(Fault::not_found, "has nothing in it: nothing could be packed", path);
     if (auto finished = writer->finish(); !finished) return failure(finished.error());
     if (auto set = disk_.set_mode(staged->file(), mode_of_new_file()); !set) return failure(set.error());
@@ -179,7 +181,7 @@ Result<StagedCopy> Runner::write_archive(const Handle& into, const std::vector<I
     const auto fresh = disk_.status(staged->file());
     if (!fresh) return failure(fresh.error());
     if (fresh->id.size_bytes != size) return failure(Fault::corrupt, "was written, and has another size", path);
-    return StagedCopy{std::move(*staged), *fresh, fresh->id, hasher.text(), {}};
+    return std::optional<StagedCopy>(StagedCopy{std::move(*staged), *fresh, fresh->id, hasher.text(), {}});
 }
 
 PackedThing Runner::told_of(ItemId id, const Attributes& attributes) const {
@@ -341,6 +343,8 @@ Result<void> Runner::settle_packed() {
             }
     for (const ItemId id : std::exchange(packed_, {})) {
         if (results_[id] != Outcome::planned) continue;
+        const bool is_in = archive_ == no_item || item(id).outcome == Outcome::merged || packed_as_.contains(id);
+        if (arrives(came_of_it) && !is_in) continue;  // of what is not known to be in it nothing is said, and nothing goes
         if (!arrives(came_of_it)) {
             if (came_of_it == Outcome::failed) {
                 fail(id, {Fault::not_found, 0, "the archive that it goes into could not be made", plan_.source_path(item(id))});

@@ -162,7 +162,7 @@ TEST_CASE("what means nothing is refused when the job is read, naming file, step
     refused(step(R"({"operation":"rename","sources":["in"]})"), "step 1: names");
     refused(step(R"({"operation":"rename","sources":["in"],"names":[{"replace":["","x"]}]})"), "step 1: names");
     refused(step(R"({"operation":"pack","sources":["in"],"into":"x.rar"})"), "step 1: into");
-    refused(step(R"({"operation":"pack","sources":["in"],"into":"x.zip","press":"hard"})"), "step 1: press");
+    refused(step(R"({"operation":"pack","sources":["in"],"into":"x.zip","compression":"hard"})"), "step 1: compression");
     refused(step(R"({"operation":"note","file":"x"})"), "step 1: line");
     refused(step(R"({"operation":"note","file":"x","line":"{size}"})"), "step 1: line");
     refused(step(R"({"operation":"note","file":"x","line":"y","sources":["in"]})"), "step 1: sources");

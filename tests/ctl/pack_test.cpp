@@ -239,8 +239,8 @@ TEST_CASE("files are chosen and named for an archive as for a folder", "[pack]")
     temp.write("in/deep/b.pdf", "b");
     temp.write("in/deep/c.txt", "c");
     REQUIRE(script
-                .run({"pack", temp.path("in"), "--flatten", "--name", "*.pdf", "--prefix", "p-", "--into", temp.path("x.tgz"), "--press",
-                      "small"})
+                .run({"pack", temp.path("in"), "--flatten", "--name", "*.pdf", "--prefix", "p-", "--into", temp.path("x.tgz"),
+                      "--compression", "small"})
                 .status == 0);
     CHECK(by_python(temp.path(), "print(sorted(tarfile.open('x.tgz').getnames()))") == "['p-a.pdf', 'p-b.pdf']\n");
     REQUIRE(script.run({"pack", temp.path("in"), "--name", "*.txt", "--into", temp.path("y.zip")}).status == 0);

@@ -19,10 +19,12 @@ using namespace tavlo;
 namespace {
 
 struct Scene {
-    explicit Scene(bool removes, const std::string& extension = "tar.gz", bool over = false) : file("mail/x." + extension) {
+    explicit Scene(bool removes, const std::string& extension = "tar.gz", bool over = false, const std::string& more = {})
+        : file("mail/x." + extension) {
         for (const char* name : {"in/a", "in/b", "in/deep/c", "in/deep/d"}) temp.write(name, std::string(name) + std::string(2000, 'x'));
         temp.write("in/large", std::string(1'200'000, 'l'));
         std::filesystem::create_symlink("a", temp.path("in/link"));
+        if (!more.empty()) temp.write(more, more);
         if (over) temp.write(file, "what was there");
         before = tree_of(temp.path("in"), {.folder_times = false});
         Job job;
@@ -146,6 +148,32 @@ TEST_CASE("a source that changes while it is packed is packed as it is in the en
             CHECK(scene.temp.has("out/in/moving") == is_in);
             if (is_in) CHECK(scene.temp.read("out/in/moving") == scene.temp.read("in/moving"));
         }
+    }
+}
+
+TEST_CASE("where a source cannot be reached and somebody waits for it, no archive is made without it, and it stays", "[fault][pack]") {
+    struct Gone : ForwardingFileSystem {
+        Result<OpenedFile> open_file(const Handle& f, const std::string& n) override {
+            if (n == last) return failure(Fault::unreachable, "the disk is away", n);
+            return ForwardingFileSystem::open_file(f, n);
+        }
+        std::string last;
+    };
+    for (const char* last : {"zz, behind all others", "large", "a"}) {
+        CAPTURE(last);
+        Scene scene(true, "zip", false, "in/zz, behind all others");
+        Gone disk;
+        disk.last = last;
+        Jobs jobs(scene.temp.path("state"));
+        RunOptions waits;
+        waits.pause_when_stuck = true;
+        const auto head = value(carry_out(disk, *jobs.store, *scene.plan, waits));
+        CHECK(head.state == RunState::stopped);
+        CHECK_FALSE(scene.temp.has(scene.file));
+        CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
+        CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());  // it is back
+        CHECK(value(jobs.store->receipt(head.id)).totals.of(Outcome::created) == 9);
+        check_whole(scene, jobs, head.id, false);
     }
 }
 
