@@ -7,8 +7,8 @@
 
 #include "commands.h"
 #include "files/path.h"
-#include "job/document.h"
 #include "job/job_files.h"
+#include "job/last_runs.h"
 #include "job/schedule.h"
 #include "keep/documents.h"
 #include "paths.h"
@@ -21,39 +21,21 @@ using namespace tavlo;
 
 namespace {
 
-/// A job's last step that ran.
-struct LastRun {
-    std::string receipt;
-    std::int64_t started_ns = 0;
-    int status = 0;
-};
-
-std::map<std::string, LastRun> last_runs(Store& store) {
-    std::map<std::string, LastRun> last;
-    const auto heads = store.receipts();  // newest first
-    if (!heads) return last;
-    for (const ReceiptHead& head : *heads) {
-        if (head.job.find("\"job\"") == std::string::npos) continue;
-        const auto job = job_from_json(head.job);
-        if (job && !job->name.empty()) last.try_emplace(job->name, LastRun{head.id, head.started_ns, exit_for(head)});
-    }
-    return last;
-}
-
 std::optional<std::int64_t> next_of(const JobUnits& units, const std::string& name) {
     const auto calendar = units.calendar(name);
-    const auto next = calendar ? next_by_calendar(*calendar) : Result<std::optional<std::int64_t>>(std::nullopt);
-    return next ? *next : std::nullopt;
+    const auto next = calendar ? next_by_calendar(*calendar) : Result<std::vector<std::int64_t>>();
+    return next && !next->empty() ? std::optional(next->front()) : std::nullopt;
 }
 
-std::string how_it_ended(int status) {
-    switch (status) {
-        case done: return "done";
-        case some_failed: return "some failed";
-        case some_undecided: return "some undecided";
-        case stopped: return "stopped";
-        default: return "refused";
+std::string how_it_ended(Ending ending) {
+    switch (ending) {
+        case Ending::done: return "done";
+        case Ending::some_failed: return "some failed";
+        case Ending::some_undecided: return "some undecided";
+        case Ending::stopped: return "stopped";
+        case Ending::refused: return "refused";
     }
+    return {};
 }
 
 }  // namespace
@@ -61,7 +43,8 @@ std::string how_it_ended(int status) {
 int list_jobs(Store& store, const Arguments& arguments) {
     const auto all = JobFiles().all(now_ns());
     if (!all) return failed_for(all.error());
-    const auto last = last_runs(store);
+    const auto heads = store.receipts();
+    const auto last = heads ? last_runs(*heads) : std::map<std::string, ReceiptHead>();
     const JobUnits units;
     nlohmann::ordered_json list = nlohmann::ordered_json::array();
     for (const JobFiles::Kept& kept : *all) {
@@ -71,7 +54,8 @@ int list_jobs(Store& store, const Arguments& arguments) {
         if (!arguments.json) {
             std::cout << printable(kept.name);
             if (!kept.job) std::cout << "  broken: " << printable(kept.job.error().step);
-            if (ran != last.end()) std::cout << "  last " << local_time(ran->second.started_ns) << ' ' << how_it_ended(ran->second.status);
+            if (ran != last.end())
+                std::cout << "  last " << local_time(ran->second.started_ns) << ' ' << how_it_ended(ending_of(ran->second));
             if (next) std::cout << "  next " << local_time(*next);
             if (by_itself && !next) std::cout << "  when something changes";
             std::cout << '\n';
@@ -83,7 +67,7 @@ int list_jobs(Store& store, const Arguments& arguments) {
         one["steps"] = kept.job ? nlohmann::ordered_json(kept.job->steps.size()) : nlohmann::ordered_json(nullptr);
         one["last"] = nullptr;
         if (ran != last.end())
-            one["last"] = {{"receipt", ran->second.receipt}, {"started", utc_text(ran->second.started_ns)}, {"status", ran->second.status}};
+            one["last"] = {{"receipt", ran->second.id}, {"started", utc_text(ran->second.started_ns)}, {"status", exit_for(ran->second)}};
         one["scheduled"] = by_itself;
         one["next"] = next ? nlohmann::ordered_json(utc_text(*next)) : nlohmann::ordered_json(nullptr);
         if (!kept.job) one["error"] = to_utf8(printable(kept.job.error().step));

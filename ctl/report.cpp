@@ -30,15 +30,8 @@ void print_kept_by_undo(Store& store, const ReceiptHead& head) {
 
 }  // namespace
 
-int exit_for(const Totals& totals) {
-    if (totals.of(Outcome::failed) > 0) return some_failed;
-    return totals.of(Outcome::undecided) > 0 ? some_undecided : done;
-}
-
-int exit_for(const ReceiptHead& head) {
-    if (head.state == RunState::stopped) return stopped;
-    return head.problem.empty() ? exit_for(head.totals) : some_failed;
-}
+int exit_for(const Totals& totals) { return static_cast<int>(ending_of(totals)); }
+int exit_for(const ReceiptHead& head) { return static_cast<int>(ending_of(head)); }
 
 int worse(int one, int other) {
     constexpr std::array by_weight{done, some_undecided, some_failed, stopped};

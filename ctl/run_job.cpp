@@ -6,7 +6,10 @@
 
 #include "commands.h"
 #include "files/path.h"
+#include "job/course.h"
+#include "job/drives_of_job.h"
 #include "job/job_files.h"
+#include "keep/drive_turn.h"
 #include "keep/run_lock.h"
 #include "report.h"
 #include "streams.h"
@@ -31,62 +34,66 @@ private:
     std::streambuf* before_;
 };
 
-void add(Totals& all, const Totals& more) {
-    all.items += more.items;
-    all.bytes += more.bytes;
-    for (std::size_t at = 0; at < all.by_outcome.size(); ++at) all.by_outcome[at] += more.by_outcome[at];
-}
-
 class JobRunner {
 public:
-    JobRunner(FileSystem& disk, Store* store, const Arguments& arguments, const SavedJob& job)
-        : disk_(disk), store_(store), arguments_(arguments), job_(job) {}
+    JobRunner(FileSystem& disk, Store* store, const Arguments& arguments, SavedJob job)
+        : disk_(disk), store_(store), arguments_(arguments), course_(std::move(job)) {}
 
     int run() {
-        int status = done;
-        for (std::size_t at = 0; at < job_.steps.size(); ++at) {
-            const JobStep& step = job_.steps[at];
-            const auto* note = std::get_if<Note>(&step.what);
-            const int ended = note != nullptr ? run_note(at, *note) : run_step(at, std::get<Job>(step.what));
-            if (ended == done) continue;
-            status = ended;
-            if (ended == stopped || !step.go_on) break;
+        while (const JobStep* step = course_.step()) {
+            if (const auto* note = std::get_if<Note>(&step->what))
+                course_.take(static_cast<Ending>(run_note(*note)));
+            else
+                run_step(std::get<Job>(step->what));
         }
+        const int status = static_cast<int>(course_.ending());
         if (arguments_.json && (status != refused || !documents_.empty())) print(status);
         return status;
     }
 
 private:
-    void head(std::size_t at) const {
-        if (!arguments_.json && !arguments_.quiet && job_.steps.size() > 1) std::cout << fmt::format("step {}:\n", at + 1) << std::flush;
+    void head() const {
+        if (!arguments_.json && !arguments_.quiet && course_.job().steps.size() > 1)
+            std::cout << fmt::format("step {}:\n", course_.at() + 1) << std::flush;
     }
-    int run_note(std::size_t at, const Note& note) {
+    int run_note(const Note& note) const {
         if (arguments_.plan_only) return done;
-        const auto written = write_note(note, job_.name, totals_, now_ns());
+        const auto written = write_note(note, course_.job().name, course_.totals(), now_ns());
         if (written) return done;
-        say(fmt::format("step {}: {}", at + 1, describe(written.error())));
+        say(fmt::format("step {}: {}", course_.at() + 1, describe(written.error())));
         return some_failed;
     }
-    int run_step(std::size_t at, const Job& wanted) {
+    void run_step(const Job& wanted) {
         Arguments step = arguments_;
-        step.job = at_time(wanted, job_.name, now_ns());
+        step.job = at_time(wanted, course_.job().name, now_ns());
+        const auto turn = turn_for(step.job);
+        if (!turn && turn.error().fault == Fault::cancelled) return course_.take(Ending::stopped);
         Totals totals;
         int status = done;
         std::string document;
         {
             std::optional<Caught> caught;
             if (arguments_.json) caught.emplace();
-            head(at);
+            head();
             status = transfer(disk_, store_, step, &totals);
             if (caught) document = caught->text();
         }
-        if (status == refused) say(fmt::format("step {} was refused", at + 1));
+        if (status == refused) say(fmt::format("step {} was refused", course_.at() + 1));
         if (!document.empty()) documents_.push_back(std::move(document));
-        add(totals_, totals);
-        return status;
+        course_.take(static_cast<Ending>(status), totals);
+    }
+    /// Runs of the window, and other saved jobs, are let through first where they are on the same drives.
+    Result<DriveTurn> turn_for(const Job& job) const {
+        if (arguments_.plan_only) return DriveTurn();
+        const StopOnSignal signal;
+        const auto waits = [this] {
+            if (!arguments_.quiet) say(printable(course_.job().name) + ": waits for another run on its drives");
+        };
+        return DriveTurn::wait(arguments_.state_folder, drives_of(job), signal.token(), waits);
     }
     void print(int status) const {
-        std::cout << "{\"tavlo\":1,\"document\":\"job-run\",\n\"job\":" << nlohmann::json(to_utf8(job_.name)).dump() << ",\n\"steps\":[";
+        std::cout << "{\"tavlo\":1,\"document\":\"job-run\",\n\"job\":" << nlohmann::json(to_utf8(course_.job().name)).dump()
+                  << ",\n\"steps\":[";
         for (std::size_t at = 0; at < documents_.size(); ++at) std::cout << (at == 0 ? "\n" : ",\n") << documents_[at];
         std::cout << "],\n\"status\":" << status << "}\n";
     }
@@ -94,8 +101,7 @@ private:
     FileSystem& disk_;
     Store* store_;
     const Arguments& arguments_;
-    const SavedJob& job_;
-    Totals totals_{};
+    JobCourse course_;
     std::vector<std::string> documents_;
 };
 

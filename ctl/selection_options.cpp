@@ -28,8 +28,9 @@ SelectionOptions::SelectionOptions(CommandLine& line) {
     line.value("--larger", files_.larger, "SIZE", "only files of more than SIZE: 500, 20K, 1.5M, 2G; powers of 1024");
     line.value("--smaller", files_.smaller, "SIZE", "only files of less than SIZE");
     line.value("--changed-after", files_.changed_after, "WHEN",
-               "only files changed after: 2031-05-02, 2031-05-02T09:00 (local time), 30d for 30 days ago");
+               "only files changed after: 2031-05-02, 2031-05-02T09:00 (local time), 30d for 30 days ago, last-month for its beginning");
     line.value("--changed-before", files_.changed_before, "WHEN", "only files changed before");
+    line.value("--filter", files_.filter, "WORDS", "only files whose names hold these words, in any case: 'permit -draft *.pdf'");
     line.value("--regex", files_.regex, "RE", "only files with this RE2 expression anywhere in the name");
     line.value("--number", files_.number, "FROM-TO|even|odd",
                "only files with a number in the name that lies in the range: 120-135; even, odd: of the last one");

@@ -4,7 +4,6 @@
 
 #include "commands.h"
 #include "files/path.h"
-#include "job/choosing.h"
 #include "job/document.h"
 #include "job/growing.h"
 #include "job/prepare.h"
@@ -51,28 +50,20 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments, Totals*
     ProgressLine progress(shows_progress(arguments));
     const auto counted = [&](std::uint64_t entries) { progress.counted("counting", entries, "entries"); };
     const auto told = [&](std::size_t done, std::size_t of) { progress.counted("reading facts", done, of, "files"); };
-    auto chosen = gather_chosen(disk, arguments.job, now_ns(), {.on_progress = counted}, store, told);
-    if (!chosen) {
-        progress.clear();
-        return refuse_for(chosen.error());
-    }
-    progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination");
     const auto read = [&](std::size_t done, std::size_t of) { progress.counted("looking elsewhere", done, of, "files"); };
     const auto compared = [&](std::size_t done, std::size_t of) { progress.counted("comparing", done, of, "pairs"); };
     Asked asked = arguments.job;
     asked.kept = folders_to_keep(arguments.state_folder);
-    asked.facts = std::move(chosen->facts);
-    const auto outlook = prepare(disk, asked, std::make_shared<const Batch>(std::move(chosen->batch)), store, {}, {told, read, compared});
+    const auto gathered = [&] { progress.say_now(arguments.job.into.empty() ? "looking at the folders" : "looking at the destination"); };
+    const auto outlook = prepare(disk, std::move(asked), store, {}, {counted, gathered, told, read, compared});
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());
     for (const Error& refusal : outlook->refusals) refuse_for(refusal);
     if (!outlook->refusals.empty()) return refused;
-    std::vector<Error> misses = std::move(chosen->misses);
-    misses.insert(misses.end(), outlook->misses.begin(), outlook->misses.end());
-    for (const Error& miss : misses) say(describe(miss));
+    for (const Error& miss : outlook->misses) say(describe(miss));
     if (totals != nullptr) *totals = outlook->plan->totals;
     const int status = arguments.plan_only
                            ? print_plan(*outlook->plan, arguments.json)
                            : carry_out_plan(disk, *store, *outlook->plan, arguments, progress, options_for(arguments.job), totals);
-    return misses.empty() || status == stopped ? status : some_failed;
+    return outlook->misses.empty() || status == stopped ? status : some_failed;
 }

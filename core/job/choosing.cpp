@@ -37,8 +37,9 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
     return misses;
 }
 
-Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told, FactsMemory* memory,
-                              const std::stop_token& stop, const std::function<void(std::size_t, std::size_t)>& progress) {
+Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told,
+                              FactsMemory* memory, const std::stop_token& stop,
+                              const std::function<void(std::size_t, std::size_t)>& progress) {
     const auto wishes = fact_wishes_from(what.files.with);
     if (!wishes) return failure(wishes.error());
     auto kinds = load_kinds();

@@ -116,6 +116,7 @@ void put_selection(Json& json, const Selection& what) {
     put_list(json, "kind", what.files.kind);
     put_text(json, "larger", what.files.larger);
     put_text(json, "smaller", what.files.smaller);
+    put_text(json, "filter", what.files.filter);
     put_text(json, "changed_after", what.files.changed_after);
     put_text(json, "changed_before", what.files.changed_before);
     put_text(json, "regex", what.files.regex);
@@ -136,6 +137,7 @@ Selection read_selection(Members& members) {
     members.list("kind", what.files.kind);
     members.text("larger", what.files.larger);
     members.text("smaller", what.files.smaller);
+    members.text("filter", what.files.filter);
     members.text("changed_after", what.files.changed_after);
     members.text("changed_before", what.files.changed_before);
     members.text("regex", what.files.regex);

@@ -173,14 +173,23 @@ private:
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop,
                            const std::function<void(std::size_t)>& compared) {
     // most promising first: of one date, and small ones before large ones, so that much is known soon
-    std::vector<ItemId> items = plan.not_compared;
-    std::stable_sort(items.begin(), items.end(), [&](ItemId one, ItemId other) {
-        const auto rank = [&](ItemId id) {
-            const Pair pair = plan.pair(plan.items[id]);
-            return std::pair(pair.incoming.modified_ns != pair.held.modified_ns, pair.incoming.size_bytes);
-        };
-        return rank(one) < rank(other);
+    struct Ranked {
+        bool other_date;
+        std::uint64_t size_bytes;
+        ItemId item;
+    };
+    std::vector<Ranked> ranked;
+    ranked.reserve(plan.not_compared.size());
+    for (const ItemId id : plan.not_compared) {
+        const Pair pair = plan.pair(plan.items[id]);
+        ranked.push_back({pair.incoming.modified_ns != pair.held.modified_ns, pair.incoming.size_bytes, id});
+    }
+    std::stable_sort(ranked.begin(), ranked.end(), [](const Ranked& one, const Ranked& other) {
+        return std::pair(one.other_date, one.size_bytes) < std::pair(other.other_date, other.size_bytes);
     });
+    std::vector<ItemId> items;
+    items.reserve(ranked.size());
+    for (const Ranked& one : ranked) items.push_back(one.item);
     // where inodes do not last, nothing tells that a file is still as it was when it was compared
     const auto can_be_remembered = [](const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); };
     PairReader reader(disk, plan, stop);
@@ -219,7 +228,8 @@ Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Bat
                         const PrepareEvents& events) {
     if (needs_file_facts(asked.job)) {
         auto told = asked.facts ? std::make_shared<KnownFileFacts>(*asked.facts) : std::make_shared<KnownFileFacts>();
-        if (auto learnt = learn_facts(disk, *batch, files_of(*batch), *told, memory, stop, events.told); !learnt) return failure(learnt.error());
+        if (auto learnt = learn_facts(disk, *batch, files_of(*batch), *told, memory, stop, events.told); !learnt)
+            return failure(learnt.error());
         asked.facts = std::move(told);
     }
     KnownContents known;
@@ -239,10 +249,14 @@ Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Bat
     return plan_again(asked, *outlook, known);
 }
 
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, Store* memory, std::stop_token stop) {
-    auto gathered = gather(disk, asked.job.what.sources, gathering_of(asked.job, {.stop = stop}));
-    if (!gathered) return failure(gathered.error());
-    return prepare(disk, asked, std::make_shared<const Batch>(std::move(*gathered)), memory, stop);
+Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory, std::stop_token stop, const PrepareEvents& events) {
+    auto chosen = gather_chosen(disk, asked.job, now_ns(), {.stop = stop, .on_progress = events.counted}, memory, events.told);
+    if (!chosen) return failure(chosen.error());
+    if (events.gathered) events.gathered();
+    if (!asked.facts) asked.facts = std::move(chosen->facts);
+    auto outlook = prepare(disk, std::move(asked), std::make_shared<const Batch>(std::move(chosen->batch)), memory, stop, events);
+    if (outlook) outlook->misses.insert(outlook->misses.begin(), chosen->misses.begin(), chosen->misses.end());
+    return outlook;
 }
 
 }  // namespace tavlo

@@ -55,8 +55,10 @@ bool differs_in_names_alone(const Job& one, const Job& other);
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop = {},
                            const std::function<void(std::size_t)>& compared = {});
 
-/// Called now and then with how many are done, and of how many.
+/// Called now and then with how many are done, and of how many. Each may be left out.
 struct PrepareEvents {
+    std::function<void(std::uint64_t)> counted{};              ///< things of the batch, while it is gathered
+    std::function<void()> gathered{};                          ///< once: the batch is whole
     std::function<void(std::size_t, std::size_t)> told{};      ///< files that have told their facts
     std::function<void(std::size_t, std::size_t)> read{};      ///< files that may be there under other names
     std::function<void(std::size_t, std::size_t)> compared{};  ///< pairs
@@ -67,8 +69,10 @@ struct PrepareEvents {
 Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory = nullptr,
                         std::stop_token stop = {}, const PrepareEvents& events = {});
 
-/// The same, gathering the batch first.
-Result<Outlook> prepare(FileSystem& disk, const Asked& asked, Store* memory = nullptr, std::stop_token stop = {});
+/// The same from the sources on: gathers what the job chooses of them. Lines of its list that fit nothing are among the misses.
+/// errors   as gather_chosen() too
+Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory = nullptr, std::stop_token stop = {},
+                        const PrepareEvents& events = {});
 
 /// Bytes as allocated (hard links once) and inodes that a plan needs on the destination's file system.
 struct Room {

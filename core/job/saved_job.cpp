@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cerrno>
 #include <filesystem>
+#include <map>
 
 #include "files/handle.h"
 #include "files/home.h"
@@ -39,7 +40,7 @@ public:
 
     enum class As : std::uint8_t { path, pattern };
     std::string whole(const std::string& path, const std::string& member, As as = As::path) const {
-        const auto literal = [&](const std::string& folder) { return as == As::pattern ? with_doubled_braces(folder) : folder; };
+        const auto literal = [&](const std::string& folder) { return as == As::pattern ? as_pattern(folder) : folder; };
         if (path.empty()) unreadable("wants a path, and got nothing", member);
         std::string out = path;
         if (path == "~" || path.starts_with("~/")) {
@@ -70,11 +71,6 @@ public:
     }
 
 private:
-    static std::string with_doubled_braces(const std::string& path) {
-        std::string out;
-        for (const char c : path) out.append(c == '{' || c == '}' ? 2 : 1, c);
-        return out;
-    }
     std::string folder_;
 };
 
@@ -95,6 +91,7 @@ JobStep read_step(const Json& json, const Places& places, std::int64_t now_ns) {
     Members members(json);
     JobStep step;
     members.flag("go_on", step.go_on);
+    members.flag("off", step.off);
     std::string operation;
     members.text("operation", operation);
     if (operation == "note") {
@@ -161,11 +158,6 @@ FactOf facts_at(std::int64_t now_ns, const std::string& job = {}, const std::str
     };
 }
 
-std::string filled(const std::string& place, std::int64_t now_ns) {
-    const auto pattern = Pattern::parse(place, facts_of_place);
-    return pattern ? pattern->fill(facts_at(now_ns), false) : place;
-}
-
 }  // namespace
 
 std::string objection_to_job_name(const std::string& name) {
@@ -196,6 +188,7 @@ std::string to_json(const SavedJob& job) {
             put_job(one, std::get<Job>(step.what));
         }
         if (step.go_on) one["go_on"] = true;
+        if (step.off) one["off"] = true;
         json["steps"].push_back(std::move(one));
     }
     if (job.schedule) {
@@ -222,12 +215,35 @@ Result<SavedJob> read_saved_job(const std::string& file, std::int64_t now_ns) {
     return saved_job_from_json(*text, file, std::string(parent_of(file)), now_ns);
 }
 
+std::string place_at_time(const std::string& place, std::int64_t now_ns) {
+    const auto pattern = Pattern::parse(place, facts_of_place);
+    return pattern ? pattern->fill(facts_at(now_ns), false) : place;
+}
+
 Job at_time(const Job& step, const std::string& name, std::int64_t now_ns) {
     Job job = step;
     job.name = name;
-    for (auto& source : job.what.sources) source = filled(source, now_ns);
-    if (!job.into.empty()) job.into = filled(job.into, now_ns);
+    for (auto& source : job.what.sources) source = place_at_time(source, now_ns);
+    if (!job.into.empty()) job.into = place_at_time(job.into, now_ns);
     return job;
+}
+
+std::string as_pattern(const std::string& path) {
+    std::string out;
+    for (const char c : path) out.append(c == '{' || c == '}' ? 2 : 1, c);
+    return out;
+}
+
+Job with_patterns_of(const Job& before, Job changed, std::int64_t now_ns) {
+    std::map<std::string, std::string> patterns;
+    for (const auto& source : before.what.sources) patterns.emplace(place_at_time(source, now_ns), source);
+    for (auto& source : changed.what.sources) {
+        const auto known = patterns.find(source);
+        source = known != patterns.end() ? known->second : as_pattern(source);
+    }
+    if (!changed.into.empty()) changed.into = place_at_time(before.into, now_ns) == changed.into ? before.into : as_pattern(changed.into);
+    changed.name.clear();
+    return changed;
 }
 
 std::string in_words(const Totals& totals) {
@@ -239,7 +255,7 @@ std::string in_words(const Totals& totals) {
 }
 
 Result<void> write_note(const Note& note, const std::string& job, const Totals& totals, std::int64_t now_ns) {
-    const std::string path = filled(note.file, now_ns);
+    const std::string path = place_at_time(note.file, now_ns);
     const auto pattern = Pattern::parse(note.line, facts_of_note);
     if (!pattern) return failure(pattern.error());
     const std::string line = pattern->fill_line(facts_at(now_ns, job, in_words(totals))) + "\n";

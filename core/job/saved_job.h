@@ -22,6 +22,7 @@ struct Note {
 struct JobStep {
     std::variant<Job, Note> what;  ///< of a job sources and destination are patterns of {now}
     bool go_on = false;            ///< the steps behind it come, whatever came of it
+    bool off = false;              ///< it is kept, and left out
     bool operator==(const JobStep&) const = default;
 };
 
@@ -48,8 +49,16 @@ Result<SavedJob> saved_job_from_json(std::string_view text, const std::string& f
 /// The same, of a file. errors  as read_small_file()
 Result<SavedJob> read_saved_job(const std::string& file, std::int64_t now_ns);
 
+/// The path that a place's pattern makes at a time.
+std::string place_at_time(const std::string& pattern, std::int64_t now_ns);
 /// A step's job, with the places that its patterns make at the time, under the saved job's name.
 Job at_time(const Job& step, const std::string& name, std::int64_t now_ns);
+
+/// A path as a pattern that makes just that path.
+std::string as_pattern(const std::string& path);
+/// A step that somebody has worked on as it is at a time, as a step again: places that are as they were are by their patterns again.
+/// before  the step that `changed` came of, by at_time()
+Job with_patterns_of(const Job& before, Job changed, std::int64_t now_ns);
 
 /// Appends a note's line, in one write, at the end of its file, which is made when missing, with its folders.
 /// totals  of all steps so far

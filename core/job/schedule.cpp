@@ -103,16 +103,18 @@ std::optional<std::int64_t> moment_in(const std::string& text) {
 
 }  // namespace
 
-Result<std::optional<std::int64_t>> next_by_calendar(const std::string& expression) {
-    const auto answer = ask_program({"systemd-analyze", "calendar", "--iterations=1", "--", expression});
+Result<std::vector<std::int64_t>> next_by_calendar(const std::string& expression, int times) {
+    const auto answer = ask_program({"systemd-analyze", "calendar", fmt::format("--iterations={}", times), "--", expression});
     if (!answer) return failure(Fault::unsupported, "cannot be checked: systemd-analyze is not there", expression);
     if (answer->status != 0) return failure(Fault::refused, "is no calendar expression that systemd knows (systemd.time(7))", expression);
     std::istringstream lines(answer->text);
-    std::optional<std::int64_t> next;
+    std::vector<std::int64_t> next;
+    // "Next elapse: Fri … UTC", then "Iter. #2: …"; where local time is another, "(in UTC): …" below each
     for (std::string line; std::getline(lines, line);)
-        for (const std::string_view heading : {"Next elapse:", "(in UTC):"})
+        for (const std::string_view heading : {"Next elapse: ", "(in UTC): ", "Iter. #"})
             if (const auto at = line.find(heading); at != std::string::npos)
-                if (const auto found = moment_in(line.substr(at + heading.size()))) next = found;
+                if (const auto colon = line.find(": ", at); colon != std::string::npos)
+                    if (const auto found = moment_in(line.substr(colon + 1))) next.push_back(*found);
     return next;
 }
 
@@ -123,15 +125,15 @@ Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& sch
         return failure(Fault::refused, "is a name too long for a unit of systemd", job.name);
     const std::string about = without_specifiers(job.name);
     std::vector<UnitFile> units;
-    units.push_back({unit + ".service", fmt::format("[Unit]\n"
-                                                    "Description=Tavlo: {}\n"
-                                                    "\n"
-                                                    "[Service]\n"
-                                                    "Type=oneshot\n"
-                                                    "Environment={}\n"
-                                                    "ExecStart={} run --quiet --state {} -- {}\n",
-                                                    about, word("XDG_CONFIG_HOME=" + config_folder()), word(program), word(state),
-                                                    word(job.name))});
+    units.push_back(
+        {unit + ".service", fmt::format("[Unit]\n"
+                                        "Description=Tavlo: {}\n"
+                                        "\n"
+                                        "[Service]\n"
+                                        "Type=oneshot\n"
+                                        "Environment={}\n"
+                                        "ExecStart={} run --quiet --state {} -- {}\n",
+                                        about, word("XDG_CONFIG_HOME=" + config_folder()), word(program), word(state), word(job.name))});
     if (schedule.calendar) {
         units.push_back({unit + ".timer", fmt::format("[Unit]\n"
                                                       "Description=Tavlo: when {}\n"
@@ -171,6 +173,14 @@ std::string JobUnits::file(const std::string& unit) const { return join(folder_,
 bool JobUnits::are_there(const std::string& job) const {
     for (const char* kind : {".timer", ".path"})
         if (::access(file(unit_of(job) + kind).c_str(), F_OK) == 0) return true;
+    return false;
+}
+
+bool JobUnits::are_on(const std::string& job) const {
+    for (const char* kind : {".timer", ".path"}) {
+        const std::string unit = unit_of(job) + kind;
+        if (::access(file(unit).c_str(), F_OK) == 0) return systemctl({"is-active", "--quiet", unit}).empty();
+    }
     return false;
 }
 

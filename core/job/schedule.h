@@ -22,8 +22,8 @@ Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& sch
                                         const std::string& state);
 
 /// Asks systemd what a calendar expression means. errors  refused: nothing; unsupported: systemd-analyze(1) is not there to be asked
-/// returns  when it comes next, in ns since 1970; nullopt: never again
-Result<std::optional<std::int64_t>> next_by_calendar(const std::string& expression);
+/// returns  when it comes next, so many times at most, in ns since 1970, soonest first; none: never again
+Result<std::vector<std::int64_t>> next_by_calendar(const std::string& expression, int times = 1);
 
 /// A job's unit files, in the user's systemd (systemd.unit(5), "UNIT FILE LOAD PATH").
 class JobUnits {
@@ -37,6 +37,8 @@ public:
     /// Switches them off, and takes the files away. returns  whether there were any
     Result<bool> take_away(const std::string& job) const;
     bool are_there(const std::string& job) const;
+    /// The user's systemd has them switched on. It is asked: this may take its time.
+    bool are_on(const std::string& job) const;
     /// The calendar expression of its timer; nullopt: there is none
     std::optional<std::string> calendar(const std::string& job) const;
 

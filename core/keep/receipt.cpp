@@ -28,6 +28,16 @@ std::optional<RunState> run_state_from_text(std::string_view text) noexcept {
     return std::nullopt;
 }
 
+Ending ending_of(const Totals& totals) {
+    if (totals.of(Outcome::failed) > 0) return Ending::some_failed;
+    return totals.of(Outcome::undecided) > 0 ? Ending::some_undecided : Ending::done;
+}
+
+Ending ending_of(const ReceiptHead& head) {
+    if (head.state == RunState::stopped) return Ending::stopped;
+    return head.problem.empty() ? ending_of(head.totals) : Ending::some_failed;
+}
+
 ReceiptCollision receipt_collision(const Collision& planned) {
     return {planned.finding, planned.held.id.size_bytes, planned.held.id.modified_ns, planned.decision,
             planned.elsewhere ? *planned.elsewhere : std::string()};

@@ -39,6 +39,11 @@ struct ReceiptHead {
     Totals totals{};
 };
 
+/// How a run came out, or a step of a saved job: the exit statuses of docs/contract.md.
+enum class Ending : std::uint8_t { done = 0, some_failed = 1, refused = 2, some_undecided = 3, stopped = 4 };
+Ending ending_of(const Totals& totals);
+Ending ending_of(const ReceiptHead& head);
+
 struct ReceiptCollision {
     std::optional<Finding> finding;
     std::uint64_t size_bytes = 0;

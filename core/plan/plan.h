@@ -111,6 +111,12 @@ struct Totals {
 
     std::uint64_t of(Outcome outcome) const { return by_outcome[static_cast<std::size_t>(outcome)]; }
     void count(Outcome outcome) { ++by_outcome[static_cast<std::size_t>(outcome)]; }
+    Totals& operator+=(const Totals& more) {
+        items += more.items;
+        bytes += more.bytes;
+        for (std::size_t at = 0; at < outcome_count; ++at) by_outcome[at] += more.by_outcome[at];
+        return *this;
+    }
 };
 
 /// Whether an outcome means that the thing ends up in the destination.

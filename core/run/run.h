@@ -39,6 +39,7 @@ struct RunEvents {
     std::function<void(const ReceiptHead&)> begun{};         ///< with the totals that are planned; again for each part of a run that grows
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
+    std::function<void(std::uint64_t)> archived{};           ///< how large the archive that is made has become, in bytes
     std::function<void(const std::string&)> at_hand{};       ///< path of a file that is begun with; not of each, but of some each second
     std::function<void(const Error&)> waits{};               ///< for another program that keeps the state locked; again every few seconds
 };

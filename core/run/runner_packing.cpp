@@ -132,6 +132,7 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into, cons
         if (auto written = disk_.write_at(*staged, size, bytes); !written) return written;
         hasher.add(bytes);
         size += bytes.size();
+        if (events_.archived) events_.archived(size);
         if (size - written_out < written_out_at_once) return {};
         disk_.start_writing(*staged, written_out, size - written_out);
         written_out = size;

@@ -40,6 +40,31 @@ bool taken(std::string_view& text, std::string_view any_of) {
     return true;
 }
 
+/// When a day, week, month or year began, or the one before; a week begins on Monday, as ISO 8601 has it.
+std::optional<std::int64_t> start_from_words(std::string_view text, std::int64_t now_ns) {
+    const std::time_t seconds = now_ns / second_ns;
+    std::tm time{};
+    ::localtime_r(&seconds, &time);
+    time.tm_hour = time.tm_min = time.tm_sec = 0;
+    time.tm_isdst = -1;
+    const int since_monday = (time.tm_wday + 6) % 7;
+    if (text == "last-day")
+        time.tm_mday -= 1;
+    else if (text == "this-week")
+        time.tm_mday -= since_monday;
+    else if (text == "last-week")
+        time.tm_mday -= since_monday + 7;
+    else if (text == "this-month")
+        time.tm_mday = 1;
+    else if (text == "last-month")
+        time.tm_mon -= 1, time.tm_mday = 1;
+    else if (text == "this-year")
+        time.tm_mon = 0, time.tm_mday = 1;
+    else if (text != "this-day")
+        return std::nullopt;
+    return std::int64_t{std::mktime(&time)} * second_ns;
+}
+
 }  // namespace
 
 std::optional<std::uint64_t> size_from_text(std::string_view text) {
@@ -76,6 +101,7 @@ std::optional<std::int64_t> time_from_text(std::string_view text, std::int64_t n
         if (!days || *days > 100'000) return std::nullopt;
         return now_ns - static_cast<std::int64_t>(*days) * 86'400 * second_ns;
     }
+    if (const auto start = start_from_words(text, now_ns)) return start;
     std::tm time{};
     const auto year = digits(text, 4);
     const auto month = year && taken(text, "-") ? digits(text, 2) : std::nullopt;

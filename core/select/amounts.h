@@ -11,7 +11,8 @@ namespace tavlo {
 std::optional<std::uint64_t> size_from_text(std::string_view text);
 
 /// "2031-05-02", "2031-05-02T09:00", "2031-05-02T09:00:30" (a space for the T), local time; or "30d", so many days before
-/// `now_ns`. Dates that the calendar does not have are none.
+/// `now_ns`; or "this-day", "last-day", "this-week", "last-week", "this-month", "last-month", "this-year": the beginning of it.
+/// Dates that the calendar does not have are none.
 /// returns  ns since 1970-01-01 UTC
 std::optional<std::int64_t> time_from_text(std::string_view text, std::int64_t now_ns);
 

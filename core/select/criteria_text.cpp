@@ -8,7 +8,7 @@ namespace tavlo {
 namespace {
 
 constexpr const char* a_size = "a SIZE as 500, 20K, 1.5M";
-constexpr const char* a_date = "a date as 2031-05-02 or 2031-05-02T09:00, or 30d";
+constexpr const char* a_date = "a date as 2031-05-02 or 2031-05-02T09:00, or 30d, or last-month";
 constexpr const char* a_range = "a range as 120-135, or even, or odd";
 
 /// Puts into `out` what a text says, where there is one.
@@ -30,6 +30,11 @@ Result<Criteria> criteria_from(const CriteriaText& text, std::int64_t now_ns) {
     wanted.kinds = text.kind;
     wanted.regex = text.regex.value_or("");
     if (text.regex && text.regex->empty()) return failure(Fault::refused, "wants an expression", "regex");
+    if (text.filter) {
+        wanted.words = *text.filter;
+        wanted.match_case = false;
+        if (text.regex) wanted.regex = "(?-i)" + *text.regex;  // to which it matters all the same
+    }
     if (text.number == "even") wanted.parity = Parity::even;
     if (text.number == "odd") wanted.parity = Parity::odd;
     for (auto read_one :

@@ -22,7 +22,8 @@ struct CriteriaText {
     std::optional<std::string> changed_before{};
     std::optional<std::string> regex{};
     std::optional<std::string> number{};
-    std::vector<std::string> with{};  ///< facts, see fact_wishes_from()
+    std::vector<std::string> with{};      ///< facts, see fact_wishes_from()
+    std::optional<std::string> filter{};  ///< a filter line, see NameFilter; case does not matter
 
     bool operator==(const CriteriaText&) const = default;
     /// Nothing is said.

@@ -105,6 +105,17 @@ TEST_CASE("sizes, dates and ranges as people write them", "[select]") {
     CHECK(time_from_text("2031-05-02", now) == midnight);
     CHECK(time_from_text("2031-05-02T09:30", now) == midnight + 34'200'000'000'000);
     CHECK(time_from_text("30d", now) == now - std::int64_t{30} * 86'400'000'000'000);
+    // Wednesday, 14 May 2031, at three in the afternoon
+    day.tm_mday = 14;
+    day.tm_hour = 15;
+    const std::int64_t afternoon = std::int64_t{std::mktime(&day)} * 1'000'000'000;
+    for (const auto& [word, date] :
+         {std::pair("this-day", "2031-05-14"), std::pair("last-day", "2031-05-13"), std::pair("this-week", "2031-05-12"),
+          std::pair("last-week", "2031-05-05"), std::pair("this-month", "2031-05-01"), std::pair("last-month", "2031-04-01"),
+          std::pair("this-year", "2031-01-01")}) {
+        CAPTURE(word);
+        CHECK(time_from_text(word, afternoon) == time_from_text(date, now));
+    }
     for (const char* wrong : {"", "2031-02-30", "2031-5-2", "2031-05-02T9", "2031-05-02T25:00", "yesterday", "d", "2031-05-02x"})
         CHECK_FALSE(time_from_text(wrong, now));
     CHECK(range_from_text("120-135") == std::pair<std::uint64_t, std::uint64_t>(120, 135));

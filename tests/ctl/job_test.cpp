@@ -5,10 +5,14 @@
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
+#include <optional>
 #include <random>
 #include <regex>
+#include <thread>
 
+#include "job/drives_of_job.h"
 #include "job/job_files.h"
+#include "keep/drive_turn.h"
 #include "keep/run_lock.h"
 #include "script.h"
 #include "support/environment.h"
@@ -311,4 +315,56 @@ TEST_CASE("documents of jobs in which anything may be wrong are read or refused,
         CHECK(*again == *job);
     }
     CHECK(read > 10);
+}
+
+TEST_CASE("a saved job waits for whoever has its drives, and goes on once they are free", "[job]") {
+    const Office office;
+    office.temp.write("in/a.pdf", "a");
+    const std::string file = office.save("waits", copy_step);
+    const tavlo::Job step = std::get<tavlo::Job>(tavlo::read_saved_job(file, tavlo::now_ns())->steps.front().what);
+    const auto drives = tavlo::drives_of(tavlo::at_time(step, "waits", tavlo::now_ns()));
+    REQUIRE_FALSE(drives.empty());
+    const std::string state = office.temp.path("xdg/tavlo");  // the script's
+    std::filesystem::create_directories(state);
+    std::optional<tavlo::DriveTurn> turn(std::move(*tavlo::DriveTurn::take(state, drives)));
+    CHECK(tavlo::DriveTurn::take(state, drives).error().fault == tavlo::Fault::name_taken);
+    bool waited = false;
+    std::jthread frees([&] {
+        // while it waits it holds the job's own lock
+        const auto latest = std::chrono::steady_clock::now() + std::chrono::seconds(20);
+        while (!waited && std::chrono::steady_clock::now() < latest) waited = tavlo::RunLock::is_held(state, tavlo::lock_of_job("waits"));
+        waited = waited && !office.temp.has("to");
+        turn.reset();
+    });
+    const auto ran = office.script.run({"run", "waits"});
+    CAPTURE(ran.err);
+    CHECK(ran.status == 0);
+    frees.join();
+    CHECK(waited);
+    CHECK(office.temp.has("to/" + this_year() + "/a.pdf"));
+}
+
+TEST_CASE("what a filter line lets through is chosen, and months and weeks are meant as they begin", "[job]") {
+    const Office office;
+    for (const char* name : {"in/Permit one.pdf", "in/permit draft.pdf", "in/other.pdf"}) office.temp.write(name, name);
+    const auto copied =
+        office.script.run({"copy", office.temp.path("in"), "--contents", "--into", office.temp.path("to"), "--filter", "permit -draft"});
+    CAPTURE(copied.err);
+    CHECK(copied.status == 0);
+    CHECK(office.temp.has("to/Permit one.pdf"));
+    CHECK_FALSE(office.temp.has("to/permit draft.pdf"));
+    CHECK_FALSE(office.temp.has("to/other.pdf"));
+    office.temp.date("in/other.pdf", 1'000'000'000);
+    const auto recent = office.script.run(
+        {"copy", office.temp.path("in"), "--contents", "--into", office.temp.path("recent"), "--changed-after", "this-year"});
+    CHECK(recent.status == 0);
+    CHECK_FALSE(office.temp.has("recent/other.pdf"));
+    CHECK(office.temp.has("recent/permit draft.pdf"));
+    // in a job a step that is switched off is left out
+    office.save(
+        "half",
+        R"({"operation":"note","file":"../log/off.txt","line":"x","off":true},{"operation":"note","file":"../log/on.txt","line":"x"})");
+    CHECK(office.script.run({"run", "half"}).status == 0);
+    CHECK_FALSE(office.temp.has("log/off.txt"));
+    CHECK(office.temp.has("log/on.txt"));
 }
