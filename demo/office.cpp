@@ -52,6 +52,7 @@ public:
         quay_photos();
         oddities();
         survey();
+        jobs();
         date_folders();
     }
 
@@ -307,6 +308,26 @@ private:
         for (const auto& entry : fs::directory_iterator(odd)) set_changed(entry.path(), {2031, 5, 9, 8, 30, 0, 0});
         set_changed(root_ / "Inbox/.desk-notes", {2031, 5, 9, 8, 31, 0, 0});
         set_changed(root_ / "Inbox/Harbour desk/.permit-counter", {2031, 5, 9, 8, 32, 0, 0});
+    }
+
+    /// What the office does every week, as documents that are read in.
+    void jobs() {
+        const fs::path place = folder("Jobs");
+        write_text(place / "Permits into the archive.json", R"({ "tavlo": 1, "document": "job", "name": "Permits into the archive",
+  "steps": [
+    { "operation": "copy", "sources": ["../Inbox/Harbour desk"], "contents": true, "name": ["permit-*.pdf"], "subfolders": "none",
+      "into": "../Archive/{now:%Y}/Permits", "on_collision": "skip", "when": { "newer": "overwrite" } },
+    { "operation": "pack", "sources": ["../Scanner/Invoices"], "into": "../Archive/{now:%Y}/invoices-{now:%Y-%m}.zip",
+      "on_collision": "rename", "go_on": true },
+    { "operation": "note", "file": "../Archive/log.txt", "line": "{now:%F %T} {job}: {totals}" } ],
+  "schedule": { "calendar": "Mon..Fri 18:00" } }
+)");
+        write_text(place / "Quay photos by place.json", R"({ "tavlo": 1, "document": "job", "name": "Quay photos by place",
+  "steps": [
+    { "operation": "copy", "sources": ["../Desks/Quay/Photos"], "contents": true, "kind": ["pictures"],
+      "sort_into": "{taken:%Y-%m|=undated}/{town|country|=no place}", "into": "../Archive/Photos", "look_elsewhere": true,
+      "when": { "elsewhere": "skip", "same": "skip" } } ] }
+)");
     }
 
     void date_folders() {

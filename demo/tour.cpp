@@ -13,7 +13,9 @@
 #include <QTreeView>
 #include <cstdio>
 
+#include "camera.h"
 #include "job/prepare.h"
+#include "jobs_tour.h"
 #include "keep/store.h"
 #include "models/outcome_model.h"
 #include "models/sizes_model.h"
@@ -24,9 +26,9 @@
 #include "translations.h"
 #include "views/filter_bar.h"
 #include "views/folder_levels_panel.h"
-#include "views/pack_dialog.h"
 #include "views/gathering_side.h"
 #include "views/outcome_side.h"
+#include "views/pack_dialog.h"
 #include "views/sizes_page.h"
 #include "window_driver.h"
 
@@ -35,8 +37,8 @@ namespace {
 /// The window worked through the main job, with a picture of each main view.
 class Tour {
 public:
-    Tour(MainWindow& window, std::string office, QString pictures)
-        : window_(window), driver_(window), office_(std::move(office)), pictures_(std::move(pictures)) {}
+    Tour(MainWindow& window, std::string office, const QString& pictures)
+        : window_(window), driver_(window), camera_(window, pictures), office_(std::move(office)) {}
 
     bool startAfterACrash() {
         window_.show();
@@ -45,7 +47,7 @@ public:
         driver_.click("placeRuns");
         QTest::qWait(200);
         takeBoth("runs-interrupted");
-        return good_;
+        return camera_.isGood();
     }
 
     /// New names where things are, and what leaves: part of the whole tour, and by itself.
@@ -54,7 +56,7 @@ public:
         driver_.settle();
         names();
         removes();
-        return good_;
+        return camera_.isGood();
     }
 
     bool run() {
@@ -114,14 +116,14 @@ public:
         sorts();
         sizes();
         packs();
-        return good_;
+        return camera_.isGood();
     }
 
     bool packing() {
         window_.show();
         driver_.settle();
         packs();
-        return good_;
+        return camera_.isGood();
     }
 
     bool sorting() {
@@ -129,7 +131,7 @@ public:
         driver_.settle();
         sorts();
         sizes();
-        return good_;
+        return camera_.isGood();
     }
 
 private:
@@ -148,7 +150,7 @@ private:
         PackDialog dialog(job, &window_);
         dialog.show();
         QTest::qWait(60);
-        if (!dialog.grab().save(QDir(pictures_).filePath(QStringLiteral("packing-how.png")))) good_ = false;
+        take("packing-how");
         dialog.close();
         bench.setPacking(job);
         driver_.settle();
@@ -459,14 +461,8 @@ private:
         QApplication::activePopupWidget()->close();
     }
 
-    void takeBoth(const char* name) {
-        take(name);
-        apply_theme(*qApp, ThemeChoice::dark);
-        QTest::qWait(50);
-        take((std::string(name) + "-dark").c_str());
-        apply_theme(*qApp, ThemeChoice::light);
-        QTest::qWait(50);
-    }
+    void take(const char* name) { camera_.take(name); }
+    void takeBoth(const char* name) { camera_.takeBoth(name); }
 
     void gather() {
         driver_.openFolder(office_ + "/Scanner/Permits");
@@ -496,26 +492,10 @@ private:
         driver_.decideByClick(QStringLiteral("permit-0418-slipway.pdf"), Decision::rename);
     }
 
-    void take(const char* name) {
-        QTest::qWait(60);
-        const QString path = QDir(pictures_).filePath(QLatin1String(name) + QStringLiteral(".png"));
-        QPixmap picture = window_.grab();
-        for (QWidget* popup : QApplication::topLevelWidgets())  // what is open above the window belongs to the picture
-            if (popup->isVisible() && popup->windowType() == Qt::Popup) {
-                QPainter painter(&picture);
-                painter.drawPixmap(window_.mapFromGlobal(popup->pos()), popup->grab());
-            }
-        if (!picture.save(path)) {
-            std::fprintf(stderr, "tavlo-tour: %s cannot be written\n", qPrintable(path));
-            good_ = false;
-        }
-    }
-
     MainWindow& window_;
     WindowDriver driver_;
+    Camera camera_;
     std::string office_;
-    QString pictures_;
-    bool good_ = true;
 };
 
 }  // namespace
@@ -547,14 +527,14 @@ void leave_half_done(const std::string& office, const std::string& state) {
 }
 
 /// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view; with --in-place only
-/// those of new names and of removing, with --packing and --sorting
-/// those of these.
+/// those of new names and of removing, with --packing, --sorting and --jobs those of these.
 int main(int count, char** words) {
     const bool in_place = count == 4 && std::string_view(words[3]) == "--in-place";
     const bool packing = count == 4 && std::string_view(words[3]) == "--packing";
     const bool sorting = count == 4 && std::string_view(words[3]) == "--sorting";
-    if (count != 3 && !in_place && !packing && !sorting) {
-        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --packing | --sorting]\n");
+    const bool jobs = count == 4 && std::string_view(words[3]) == "--jobs";
+    if (count != 3 && !in_place && !packing && !sorting && !jobs) {
+        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --packing | --sorting | --jobs]\n");
         return 2;
     }
     QTemporaryDir state;
@@ -569,13 +549,15 @@ int main(int count, char** words) {
     const std::string office = QDir(QString::fromLocal8Bit(words[1])).absolutePath().toStdString();
     const QString pictures = QString::fromLocal8Bit(words[2]);
     const std::string state_folder = state.path().toStdString() + "/state";
+    JobsTour::keepJobs(office);
     {
         MainWindow window(office + "/Inbox/Harbour desk", state_folder);
+        if (jobs) return JobsTour(window, office, pictures).run() ? 0 : 1;
         Tour tour(window, office, pictures);
         if (in_place) return tour.inPlace() ? 0 : 1;
         if (packing) return tour.packing() ? 0 : 1;
         if (sorting) return tour.sorting() ? 0 : 1;
-        if (!tour.run()) return 1;
+        if (!tour.run() || !JobsTour(window, office, pictures).run()) return 1;
     }
     leave_half_done(office, state_folder);
     apply_theme(application, ThemeChoice::light);

@@ -1,0 +1,20 @@
+#pragma once
+
+#include <QString>
+
+class QWidget;
+
+/// Takes pictures of a window, with what is open above it.
+class Camera {
+public:
+    /// folder  where the pictures go
+    Camera(QWidget& window, const QString& folder) : window_(window), folder_(folder) {}
+    void take(const char* name);
+    void takeBoth(const char* name);  ///< in the light and in the dark
+    bool isGood() const { return good_; }
+
+private:
+    QWidget& window_;
+    const QString folder_;
+    bool good_ = true;
+};
