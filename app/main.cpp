@@ -3,7 +3,8 @@
 #include <csignal>
 #include <cstdio>
 
-#include "files/path.h"
+#include "command_line.h"
+#include "ending.h"
 #include "keep/store.h"
 #include "theme/theme.h"
 #include "translations.h"
@@ -11,29 +12,44 @@
 
 namespace {
 
-std::string current_folder() {
+std::string home() {
     const char* home = std::getenv("HOME");
     return home != nullptr && home[0] == '/' ? home : "/";
 }
 
+/// Runs pause at their next safe point, and are there at the next start.
+void end_all_windows() {
+    for (QWidget* widget : QApplication::topLevelWidgets())
+        if (auto* window = qobject_cast<MainWindow*>(widget)) window->endNow();
+    QApplication::quit();
+}
+
 }  // namespace
 
-/// tavlo [FOLDER]
 int main(int count, char** words) {
     std::signal(SIGXFSZ, SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
+    const QByteArray here = qgetenv("PWD");
+    // before anything needs a display
+    const CommandLine wanted = read_command_line({words + 1, words + count}, here.startsWith('/') ? here.toStdString() : "/");
+    if (wanted.help || wanted.version) {
+        std::fputs(wanted.help ? usage().c_str() : "tavlo " TAVLO_VERSION "\n", stdout);
+        return 0;
+    }
+    if (!wanted.wrong.empty()) {
+        std::fprintf(stderr, "tavlo: %s\n", wanted.wrong.c_str());
+        return 2;
+    }
     QApplication application(count, words);
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo"));
     QApplication::setDesktopFileName(QStringLiteral("tavlo"));
     install_translations(application);
     apply_theme(application, static_cast<ThemeChoice>(QSettings().value(QStringLiteral("theme"), 0).toInt()));
-    if (count > 2) {
-        std::fprintf(stderr, "usage: tavlo [FOLDER]\n");
-        return 2;
-    }
-    const QByteArray here = qgetenv("PWD");
-    const std::string folder = count == 2 ? tavlo::normalised(words[1], here.startsWith('/') ? here.toStdString() : "/") : current_folder();
-    MainWindow window(folder, tavlo::default_state_folder());
+    const EndSignals ending(end_all_windows);
+    MainWindow window(home(), tavlo::default_state_folder());
+    window.keepPlace();
     window.show();
+    for (std::size_t at = 0; at < wanted.places.size(); ++at)
+        at == 0 ? window.openPlace(wanted.places[at]) : window.openOther(wanted.places[at]);
     return QApplication::exec();
 }

@@ -6,6 +6,7 @@
 #include "fact_words.h"
 #include "files/path.h"
 #include "text.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -60,6 +61,27 @@ QString rule_words(CollisionRule rule) {
     return {};
 }
 
+QString policy_words(const Policy& policy, bool nobody_there) {
+    const QString ask = nobody_there ? Sentence::tr("both stay until you look") : rule_words(CollisionRule::ask);
+    const CollisionRule rule = rule_of(policy);
+    if (rule == CollisionRule::ask) return ask;
+    if (rule != CollisionRule::own) return rule_words(rule);
+    const auto said = [&ask](Decision decision) { return decision == Decision::undecided ? ask : decision_words(decision); };
+    QStringList others;
+    for (std::size_t at = 0; at < finding_count; ++at) {
+        const auto finding = static_cast<Finding>(at);
+        if (finding == Finding::elsewhere) continue;  // which the sentence has words of its own for
+        const auto& decision = policy.when[at];
+        if (decision && *decision != policy.otherwise) others << Sentence::tr("%1: %2").arg(finding_words(finding), said(*decision));
+        for (std::size_t size = 0; size < size_relation_count; ++size)
+            if (const auto& sized = policy.when_sized[at][size]; sized && *sized != decision.value_or(policy.otherwise))
+                others
+                    << Sentence::tr("%1 and %2: %3").arg(finding_words(finding), size_words(static_cast<SizeRelation>(size)), said(*sized));
+    }
+    return others.isEmpty() ? said(policy.otherwise)
+                            : Sentence::tr("%1 (%2)").arg(said(policy.otherwise), others.join(QStringLiteral(", ")));
+}
+
 namespace {
 
 struct StepWords {
@@ -104,11 +126,13 @@ struct StepWords {
 
 /// "12 items from Inbox"; of what stays where it is, "in Inbox"
 QString batch_words(const InHand& batch, bool stays = false) {
+    if (!batch.whole.isEmpty()) return batch.whole;
     QString text = Sentence::tr("%Ln items", nullptr, static_cast<int>(batch.items));
     const int folders = static_cast<int>(batch.from.size());
     if (folders == 0) return text;
     const QString where = folders == 1 ? short_path(batch.from.front(), 1) : Sentence::tr("%Ln folders", nullptr, folders);
-    return text + (stays ? Sentence::tr(" in %1") : Sentence::tr(" from %1")).arg(where);
+    text += (stays ? Sentence::tr(" in %1") : Sentence::tr(" from %1")).arg(where);
+    return batch.which.isEmpty() ? text : Sentence::tr("%1 (%2)").arg(text, batch.which);
 }
 
 QString transfer_sentence(const Job& job, const InHand& batch) {
@@ -124,7 +148,7 @@ QString transfer_sentence(const Job& job, const InHand& batch) {
     if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
     if (moves && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
-    text += Sentence::tr("; where a name is taken, %1").arg(rule_words(rule_of(job.policy)));
+    text += Sentence::tr("; where a name is taken, %1").arg(policy_words(job.policy, !batch.whole.isEmpty()));
     if (job.look_elsewhere)
         text += Sentence::tr("; what is already there under another name %1")
                     .arg(elsewhere_words(job.policy.when[static_cast<std::size_t>(Finding::elsewhere)].value_or(Decision::rename)));
@@ -173,7 +197,7 @@ QString job_sentence(const Job& job, const InHand& batch) {
     switch (job.operation) {
         case Operation::rename:
             return Sentence::tr("Give %1%2 new names: %3; where a name is taken, %4.")
-                .arg(batch_words(batch, true), inside, naming_words(job.naming), rule_words(rule_of(job.policy)));
+                .arg(batch_words(batch, true), inside, naming_words(job.naming), policy_words(job.policy, !batch.whole.isEmpty()));
         case Operation::remove: return Sentence::tr("Remove %1%2, %3.").arg(batch_words(batch), inside, shelf_words(job.shelf));
         case Operation::make:
             return Sentence::tr("Make the folder %1 in %2.").arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));

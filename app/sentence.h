@@ -17,6 +17,9 @@ QString name_step_words(const tavlo::NameStep& step);
 QString naming_words(const tavlo::Naming& naming);
 QString shelf_words(tavlo::Shelf shelf);
 QString rule_words(CollisionRule rule);
+/// The same of any: one of one's own is said in full, "skip (newer: overwrite)".
+/// nobody_there  to be asked: a saved job runs by itself
+QString policy_words(const tavlo::Policy& policy, bool nobody_there = false);
 /// What becomes of what is there under another name: "is skipped"
 QString elsewhere_words(tavlo::Decision decision);
 
@@ -25,7 +28,9 @@ struct InHand {
     std::size_t items = 0;
     std::vector<std::string> from{};  ///< the folders that the sources lie in
     bool has_folders = false;
-    QString as{};  ///< of a single file that goes under a name that was typed: that name
+    QString as{};     ///< of a single file that goes under a name that was typed: that name
+    QString which{};  ///< of what lies in the sources, which is in hand (selection_words()); empty: all
+    QString whole{};  ///< in place of a count and where from: "what is in Inbox"
 };
 
 /// "Copy 12 items from Inbox into Archive / 2031, keeping subfolders; where a name is taken, ask me."

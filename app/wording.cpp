@@ -36,6 +36,15 @@ QString decision_words(Decision decision) {
     return {};
 }
 
+QString size_words(SizeRelation relation) {
+    switch (relation) {
+        case SizeRelation::smaller: return Wording::tr("smaller");
+        case SizeRelation::same_size: return Wording::tr("of one size");
+        case SizeRelation::larger: return Wording::tr("larger");
+    }
+    return {};
+}
+
 QStringList decision_choices() { return {Wording::tr("Skip"), Wording::tr("Overwrite"), Wording::tr("Rename")}; }
 
 QString outcome_words(const Item& item) {

@@ -10,6 +10,8 @@
 
 QString finding_words(tavlo::Finding finding);
 QString decision_words(tavlo::Decision decision);
+/// "larger": the incoming one
+QString size_words(tavlo::SizeRelation relation);
 /// Skip, Overwrite, Rename, as on buttons: the n-th is tavlo::Decision(n + 1).
 QStringList decision_choices();
 inline constexpr int overwrite_choice = 1;  ///< of decision_choices(): takes something away

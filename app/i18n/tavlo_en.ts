@@ -200,7 +200,7 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="193" />
+        <location filename="../views/collisions_page.cpp" line="198" />
         <source>%Ln meet what is there</source>
         <translation>
             <numerusform>%Ln meet what is there</numerusform>
@@ -208,7 +208,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="194" />
+        <location filename="../views/collisions_page.cpp" line="199" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -216,7 +216,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="197" />
+        <location filename="../views/collisions_page.cpp" line="202" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -224,7 +224,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="280" />
+        <location filename="../views/collisions_page.cpp" line="285" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -240,6 +240,17 @@
         <translation>
             <numerusform>A run has ended, and %Ln item needs you</numerusform>
             <numerusform>A run has ended, and %Ln items need you</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>DestinationPanel</name>
+    <message numerus="yes">
+        <location filename="../views/destination_panel.cpp" line="172" />
+        <source>%1: the run will make the last %Ln folders of it.</source>
+        <translation>
+            <numerusform>%1: the run will make the last %Ln folder of it.</numerusform>
+            <numerusform>%1: the run will make the last %Ln folders of it.</numerusform>
         </translation>
     </message>
 </context>
@@ -276,7 +287,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="362" />
+        <location filename="../views/gathering_side.cpp" line="366" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -284,7 +295,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="363" />
+        <location filename="../views/gathering_side.cpp" line="367" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -292,7 +303,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="365" />
+        <location filename="../views/gathering_side.cpp" line="369" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -300,7 +311,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="369" />
+        <location filename="../views/gathering_side.cpp" line="373" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -308,7 +319,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="372" />
+        <location filename="../views/gathering_side.cpp" line="376" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -316,7 +327,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="378" />
+        <location filename="../views/gathering_side.cpp" line="382" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -324,7 +335,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="377" />
+        <location filename="../views/gathering_side.cpp" line="381" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -371,7 +382,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_menus.cpp" line="90" />
+        <location filename="../views/instruction_menus.cpp" line="91" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -379,7 +390,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="179" />
+        <location filename="../views/instruction_line.cpp" line="195" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -387,7 +398,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="180" />
+        <location filename="../views/instruction_line.cpp" line="196" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -395,7 +406,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="227" />
+        <location filename="../views/instruction_line.cpp" line="203" />
+        <source>%Ln undecided stay in hand.</source>
+        <translation>
+            <numerusform>%Ln undecided stays in hand.</numerusform>
+            <numerusform>%Ln undecided stay in hand.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/instruction_line.cpp" line="246" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -403,7 +422,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="308" />
+        <location filename="../views/instruction_line.cpp" line="336" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -411,7 +430,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="309" />
+        <location filename="../views/instruction_line.cpp" line="339" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -419,7 +438,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="310" />
+        <location filename="../views/instruction_line.cpp" line="342" />
         <source>Pack %Ln items</source>
         <translation>
             <numerusform>Pack %Ln item</numerusform>
@@ -427,7 +446,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="311" />
+        <location filename="../views/instruction_line.cpp" line="345" />
         <source>Unpack %Ln items</source>
         <translation>
             <numerusform>Unpack %Ln item</numerusform>
@@ -435,7 +454,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="317" />
+        <location filename="../views/instruction_line.cpp" line="352" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -443,11 +462,84 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="307" />
+        <location filename="../views/instruction_line.cpp" line="333" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
             <numerusform>Move %Ln items</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>JobWords</name>
+    <message numerus="yes">
+        <location filename="../job_words.cpp" line="77" />
+        <source>changed in the last %Ln days</source>
+        <translation>
+            <numerusform>changed in the last %Ln day</numerusform>
+            <numerusform>changed in the last %Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../job_words.cpp" line="83" />
+        <source>not changed for %Ln days</source>
+        <translation>
+            <numerusform>not changed for %Ln day</numerusform>
+            <numerusform>not changed for %Ln days</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../job_words.cpp" line="101" />
+        <source>%Ln places</source>
+        <translation>
+            <numerusform>%Ln place</numerusform>
+            <numerusform>%Ln places</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../job_words.cpp" line="108" />
+        <source>%Ln things</source>
+        <translation>
+            <numerusform>%Ln thing</numerusform>
+            <numerusform>%Ln things</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../job_words.cpp" line="176" />
+        <source>%1: %Ln kinds of collision (%2) will stay as they are until you look.</source>
+        <translation>
+            <numerusform>%1: %Ln kind of collision (%2) will stay as it is until you look.</numerusform>
+            <numerusform>%1: %Ln kinds of collision (%2) will stay as they are until you look.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>JobsModel</name>
+    <message numerus="yes">
+        <location filename="../models/jobs_model.cpp" line="42" />
+        <source>%1 (and %Ln more steps)</source>
+        <translation>
+            <numerusform>%1 (and %Ln more step)</numerusform>
+            <numerusform>%1 (and %Ln more steps)</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>KeepJobDialog</name>
+    <message numerus="yes">
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="38" />
+        <source>the same %Ln things, by their names</source>
+        <translation>
+            <numerusform>the same %Ln thing, by their names</numerusform>
+            <numerusform>the same %Ln things, by their names</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="99" />
+        <source>%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.</source>
+        <translation>
+            <numerusform>%Ln kind of collision will stay as it is until you look: nobody is asked while it is running.</numerusform>
+            <numerusform>%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.</numerusform>
         </translation>
     </message>
 </context>
@@ -473,7 +565,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_words.cpp" line="43" />
+        <location filename="../views/lane_words.cpp" line="47" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -481,7 +573,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_words.cpp" line="44" />
+        <location filename="../views/lane_words.cpp" line="48" />
         <source>about %Ln min left</source>
         <translation>
             <numerusform>about %Ln min left</numerusform>
@@ -492,7 +584,7 @@
 <context>
     <name>LaneView</name>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="109" />
+        <location filename="../views/lane_view.cpp" line="118" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -500,7 +592,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="110" />
+        <location filename="../views/lane_view.cpp" line="119" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -565,7 +657,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="183" />
+        <location filename="../views/main_window.cpp" line="212" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -573,18 +665,26 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="207" />
+        <location filename="../views/main_window.cpp" line="237" />
         <source>%Ln picked; they are in hand on the bench.</source>
         <translation>
             <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
             <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <location filename="../views/main_window.cpp" line="299" />
+        <source>%Ln were left out: they lie on no disk of this machine.</source>
+        <translation>
+            <numerusform>%Ln was left out: it lies on no disk of this machine.</numerusform>
+            <numerusform>%Ln were left out: they lie on no disk of this machine.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>NameStepsPanel</name>
     <message numerus="yes">
-        <location filename="../views/name_steps_panel.cpp" line="187" />
+        <location filename="../views/name_steps_panel.cpp" line="190" />
         <source>%1 (and %Ln more)</source>
         <translation>
             <numerusform>%1 (and %Ln more)</numerusform>
@@ -614,7 +714,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="373" />
+        <location filename="../views/outcome_side.cpp" line="387" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -622,7 +722,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="385" />
+        <location filename="../views/outcome_side.cpp" line="399" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -630,7 +730,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="401" />
+        <location filename="../views/outcome_side.cpp" line="415" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -638,7 +738,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="403" />
+        <location filename="../views/outcome_side.cpp" line="417" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -646,7 +746,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="404" />
+        <location filename="../views/outcome_side.cpp" line="418" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -654,7 +754,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="405" />
+        <location filename="../views/outcome_side.cpp" line="419" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -662,7 +762,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="406" />
+        <location filename="../views/outcome_side.cpp" line="420" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -670,7 +770,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="410" />
+        <location filename="../views/outcome_side.cpp" line="424" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -678,7 +778,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="412" />
+        <location filename="../views/outcome_side.cpp" line="426" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -686,7 +786,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="414" />
+        <location filename="../views/outcome_side.cpp" line="428" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -694,7 +794,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="418" />
+        <location filename="../views/outcome_side.cpp" line="432" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -732,7 +832,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="231" />
+        <location filename="../views/receipts_page.cpp" line="192" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -740,7 +840,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="329" />
+        <location filename="../views/receipts_page.cpp" line="290" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -748,7 +848,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="251" />
+        <location filename="../views/receipts_page.cpp" line="212" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -756,7 +856,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="302" />
+        <location filename="../views/receipts_page.cpp" line="263" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -764,7 +864,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="305" />
+        <location filename="../views/receipts_page.cpp" line="266" />
         <source>%Ln stay in the Safe, as their source does not hold the same bytes now.</source>
         <translation>
             <numerusform>%Ln stays in the Safe, as its source does not hold the same bytes now.</numerusform>
@@ -772,7 +872,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="335" />
+        <location filename="../views/receipts_page.cpp" line="296" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -780,7 +880,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="338" />
+        <location filename="../views/receipts_page.cpp" line="299" />
         <source> · left %Ln versions in the Safe, %1</source>
         <translation>
             <numerusform> · left %Ln version in the Safe, %1</numerusform>
@@ -788,7 +888,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="389" />
+        <location filename="../views/receipts_page.cpp" line="350" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -796,7 +896,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="397" />
+        <location filename="../views/receipts_page.cpp" line="358" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -804,7 +904,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="444" />
+        <location filename="../views/receipts_page.cpp" line="411" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -812,7 +912,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="445" />
+        <location filename="../views/receipts_page.cpp" line="412" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -820,7 +920,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="447" />
+        <location filename="../views/receipts_page.cpp" line="414" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -828,7 +928,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="449" />
+        <location filename="../views/receipts_page.cpp" line="416" />
         <source>%Ln folders stay, as they hold something</source>
         <translation>
             <numerusform>%Ln folder stays, as it holds something</numerusform>
@@ -836,7 +936,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="450" />
+        <location filename="../views/receipts_page.cpp" line="417" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -844,7 +944,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="454" />
+        <location filename="../views/receipts_page.cpp" line="421" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -852,7 +952,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="469" />
+        <location filename="../views/receipts_page.cpp" line="436" />
         <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
         <translation>
             <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
@@ -986,7 +1086,7 @@
 <context>
     <name>RunsPage</name>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="317" />
+        <location filename="../views/runs_page.cpp" line="321" />
         <source>%Ln going on</source>
         <translation>
             <numerusform>%Ln going on</numerusform>
@@ -994,7 +1094,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="318" />
+        <location filename="../views/runs_page.cpp" line="322" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -1002,7 +1102,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="319" />
+        <location filename="../views/runs_page.cpp" line="323" />
         <source>%Ln paused</source>
         <translation>
             <numerusform>%Ln paused</numerusform>
@@ -1010,7 +1110,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="320" />
+        <location filename="../views/runs_page.cpp" line="324" />
         <source>%Ln interrupted</source>
         <translation>
             <numerusform>%Ln interrupted</numerusform>
@@ -1018,7 +1118,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="353" />
+        <location filename="../views/runs_page.cpp" line="358" />
         <source>Needs you: %Ln failed</source>
         <translation>
             <numerusform>Needs you: %Ln failed</numerusform>
@@ -1026,7 +1126,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="355" />
+        <location filename="../views/runs_page.cpp" line="360" />
         <source>Try %Ln again</source>
         <translation>
             <numerusform>Try %Ln again</numerusform>
@@ -1034,7 +1134,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="356" />
+        <location filename="../views/runs_page.cpp" line="361" />
         <source>Leave %Ln</source>
         <translation>
             <numerusform>Leave %Ln</numerusform>
@@ -1152,7 +1252,7 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="107" />
+        <location filename="../sentence.cpp" line="130" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -1160,7 +1260,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="110" />
+        <location filename="../sentence.cpp" line="133" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -1171,7 +1271,7 @@
 <context>
     <name>SizesPage</name>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="245" />
+        <location filename="../views/sizes_page.cpp" line="246" />
         <source>%1 in %Ln files</source>
         <translation>
             <numerusform>%1 in %Ln file</numerusform>
@@ -1179,7 +1279,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="247" />
+        <location filename="../views/sizes_page.cpp" line="248" />
         <source> · %Ln folders could not be read</source>
         <translation>
             <numerusform> · %Ln folder could not be read</numerusform>
@@ -1187,7 +1287,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="263" />
+        <location filename="../views/sizes_page.cpp" line="264" />
         <source>%Ln selected, %1</source>
         <translation>
             <numerusform>%Ln selected, %1</numerusform>

@@ -8,6 +8,7 @@
 struct BegunFolders {
     std::vector<std::string> names;  ///< in natural order
     bool exists = false;             ///< the path is a folder as it stands
+    int missing = 0;                 ///< if not, how many folders at its end are not there
 };
 
 /// Looks on the disk, for a thread that may wait. What is Tavlo's own is left out.

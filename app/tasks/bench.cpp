@@ -34,6 +34,28 @@ Job Bench::wholeJob() const {
     return job;
 }
 
+Instruction Bench::whole() const {
+    Instruction all = asked_;
+    all.job = wholeJob();
+    return all;
+}
+
+void Bench::take(const Instruction& wanted) {
+    asked_ = wanted;
+    asked_.job.name.clear();
+    rule_ = rule_of(asked_.job.policy);
+    if (rule_ == CollisionRule::own) asked_.own = asked_.job.policy;
+    Names paths = std::exchange(asked_.job.what.sources, {});
+    for (auto& path : paths)
+        while (path.size() > 1 && path.ends_with('/')) path.pop_back();
+    const Selection chosen = asked_.job.what;
+    replacePicks(paths);
+    asked_.job.what = chosen;
+    lookAgain();
+}
+
+void Bench::takeAll() { set(asked_.job.what, Selection{}); }
+
 std::string Bench::reasonToWait() const {
     constexpr std::size_t few = 1000;  // so many things that were picked one by one are counted in no time
     if (picked_count_ > few) return "many things were picked one by one";
@@ -71,6 +93,13 @@ void Bench::set(Value& held, const Value& wanted) {
     if (held == wanted) return;
     held = wanted;
     changed();
+}
+
+bool Bench::holdsArchivesAlone() const {
+    const auto is_archive = [](std::string_view name) { return looks_like_archive(name); };
+    return !picked_.empty() && std::all_of(picked_.begin(), picked_.end(), [&](const auto& folder) {
+        return std::all_of(folder.second.names.begin(), folder.second.names.end(), is_archive);
+    });
 }
 
 /// The name that an archive has until somebody says another: of what it is made of.
@@ -262,6 +291,7 @@ void Bench::show(const BenchView& view, bool last) {
 }
 
 void Bench::changed() {
+    if (picked_count_ == 0) asked_.job.what = {};  // it was about what is in hand
     working_ = true;
     emit jobChanged();
     outlooker_.ask(asked_);

@@ -28,6 +28,8 @@ public:
     bool isPicked(const std::string& folder, const std::string& name) const;
     std::size_t pickedIn(const std::string& folder) const;
     Names sourceFolders() const;
+    /// Something is picked, and by its names nothing but archives.
+    bool holdsArchivesAlone() const;
     using ByFolder = std::map<std::string, Names>;
     // Each of these can be undone, and done again.
     void pick(const std::string& folder, Names names) { pickAll({{folder, std::move(names)}}, tr("Pick")); }
@@ -37,6 +39,12 @@ public:
     void unpickFolder(const std::string& folder);
     /// Takes these paths, and nothing else, in hand.
     void replacePicks(const Names& paths);
+    /// All that is asked for, with every source, to be taken up again.
+    Instruction whole() const;
+    /// Takes it up as it stands: what it takes from in hand, all else as it says.
+    void take(const Instruction& wanted);
+    /// All that lies in what is in hand, where a job had chosen some of it.
+    void takeAll();
     QUndoStack& history() { return history_; }
     /// What was settled by a run leaves the batch, and so does what is no longer there; that is not undone.
     void forget(const ByFolder& by_folder);

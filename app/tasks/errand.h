@@ -17,6 +17,9 @@ struct CarryOut {
 struct CarryOutCounting {  ///< while the batch is still being counted
     tavlo::Asked asked;
 };
+struct DoJob {  ///< from its sources on: gathered and planned when it is its turn, carried out with nobody asked
+    tavlo::Job job;
+};
 struct GoOn {  ///< what was left of a run
     std::string receipt;
 };
@@ -37,7 +40,8 @@ struct LeaveFailed {  ///< what failed of a run, or these of that, is left as it
 /// What a lane is to carry out: a sentence for people, and one of these.
 struct Errand {
     QString sentence;
-    std::variant<errands::CarryOut, errands::CarryOutCounting, errands::GoOn, errands::TakeBack, errands::TryAgain, errands::LeaveFailed>
+    std::variant<errands::CarryOut, errands::CarryOutCounting, errands::DoJob, errands::GoOn, errands::TakeBack, errands::TryAgain,
+                 errands::LeaveFailed>
         what{};
     std::shared_ptr<const tavlo::Job> job{};  ///< that it came of; null where it came of none
     bool at_once = false;                     ///< it is small, and waits for no other run

@@ -17,8 +17,13 @@ QByteArray to_uri(const std::string& path) {
     return "file://" + QByteArray(path.data(), static_cast<qsizetype>(path.size())).toPercentEncoding("/");
 }
 
-std::string from_uri(QByteArray uri) {
-    uri = uri.trimmed();
+}  // namespace
+
+std::string path_from_uri(const QByteArray& given) {
+    const QByteArray uri = given.trimmed();
+    // RFC 8089: without a host, with an empty one, or on this machine by its name for itself
+    const bool names_host = uri.startsWith("file://") && !uri.startsWith("file:///") && !uri.startsWith("file://localhost/");
+    if (names_host) return {};
     for (const char* begin : {"file://localhost/", "file:///", "file:/"})
         if (uri.startsWith(begin)) {
             const QByteArray path = QByteArray::fromPercentEncoding(uri.mid(static_cast<qsizetype>(qstrlen(begin)) - 1));
@@ -26,8 +31,6 @@ std::string from_uri(QByteArray uri) {
         }
     return {};
 }
-
-}  // namespace
 
 std::unique_ptr<QMimeData> to_mime(const FileClip& clip) {
     auto mime = std::make_unique<QMimeData>();
@@ -59,7 +62,10 @@ FileClip from_mime(const QMimeData* mime) {
             continue;
         }
         if (line.isEmpty() || line.startsWith('#')) continue;
-        if (auto path = from_uri(line); !path.empty()) clip.paths.push_back(std::move(path));
+        if (auto path = path_from_uri(line); !path.empty())
+            clip.paths.push_back(std::move(path));
+        else
+            ++clip.elsewhere;
     }
     if (mime->data(cut_format) == "1") clip.cut = true;
     return clip;

@@ -80,6 +80,7 @@ LookProgram::LookProgram(QObject* parent) : QObject(parent) {
 LookProgram::~LookProgram() { stop(); }
 
 void LookProgram::stop() {
+    ++wish_;
     limit_.stop();
     if (!process_) return;
     QProcess* ending = process_.release();  // without the window waiting for it
@@ -89,9 +90,16 @@ void LookProgram::stop() {
     ending->kill();
 }
 
-void LookProgram::run(const std::vector<std::string>& arguments, std::function<void(bool, const QJsonObject&)> done) {
+void LookProgram::run(const QStringList& options, const std::vector<std::string>& files,
+                      std::function<void(bool, const QJsonObject&)> done) {
     stop();
     done_ = std::move(done);
+    copies_.want(this, files, [this, options, wish = wish_](const std::vector<std::string>& found) {
+        if (wish == wish_) start(options, found);
+    });
+}
+
+void LookProgram::start(QStringList words, const std::vector<std::string>& files) {
     process_ = std::make_unique<QProcess>();
     process_->setProcessChannelMode(QProcess::SeparateChannels);
     process_->setStandardErrorFile(QProcess::nullDevice());
@@ -100,8 +108,7 @@ void LookProgram::run(const std::vector<std::string>& arguments, std::function<v
     connect(process_.get(), &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
         if (error == QProcess::FailedToStart) finish(false);
     });
-    QStringList words;
-    for (const auto& argument : arguments) words << QString::fromLocal8Bit(argument.data(), static_cast<qsizetype>(argument.size()));
+    for (const auto& argument : files) words << QString::fromLocal8Bit(argument.data(), static_cast<qsizetype>(argument.size()));
     process_->start(program(), words, QIODevice::ReadOnly);
     limit_.start();
 }
@@ -115,7 +122,7 @@ void LookProgram::finish(bool good) {
 }
 
 void LookerProcess::lookAt(const std::string& path) {
-    program_.run({path}, [this, path](bool good, const QJsonObject& seen) {
+    program_.run({}, {path}, [this, path](bool good, const QJsonObject& seen) {
         Look look;
         if (!good || !seen[QStringLiteral("known")].toBool()) {
             look.problem = good ? tr("There is no look at files of this kind.") : tr("This file could not be looked at.");
@@ -149,7 +156,7 @@ void PairLooker::lookAt(const std::string& left, const std::string& right) {
     if (!left.empty()) left_.lookAt(left);
     if (!right.empty()) right_.lookAt(right);
     if (left.empty() || right.empty()) return;
-    comparer_.run({"--compare", left, right},
+    comparer_.run({QStringLiteral("--compare")}, {left, right},
                   [this](bool good, const QJsonObject& seen) { emit compared(good ? differences_from(seen) : Differences{}); });
 }
 

@@ -4,11 +4,14 @@
 #include <QJsonObject>
 #include <QObject>
 #include <QProcess>
+#include <QStringList>
 #include <QTimer>
 #include <functional>
 #include <memory>
 #include <string>
 #include <vector>
+
+#include "tasks/member_copies.h"
 
 /// What was seen of a file.
 struct Look {
@@ -36,19 +39,24 @@ struct Differences {
 };
 
 /// Runs tavlo-look, the program that looks at files, one call at a time, the newest wish only. A file that brings that program down,
-/// or keeps it busy, costs nothing but its look.
+/// or keeps it busy, costs nothing but its look. One that lies in an archive is copied out of it first.
 class LookProgram final : public QObject {
     Q_OBJECT
 
 public:
     explicit LookProgram(QObject* parent = nullptr);
     ~LookProgram() override;
-    void run(const std::vector<std::string>& arguments, std::function<void(bool good, const QJsonObject& seen)> done);
+    /// options  ahead of the paths of the files
+    void run(const QStringList& options, const std::vector<std::string>& files,
+             std::function<void(bool good, const QJsonObject& seen)> done);
     void stop();
 
 private:
+    void start(QStringList words, const std::vector<std::string>& files);
     void finish(bool good);
 
+    MemberCopies copies_;
+    std::uint64_t wish_ = 0;
     std::unique_ptr<QProcess> process_;
     std::function<void(bool, const QJsonObject&)> done_;
     QTimer limit_;

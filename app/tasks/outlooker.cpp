@@ -10,6 +10,7 @@
 #include "archive/archive_files.h"
 #include "facts/learn.h"
 #include "files/path.h"
+#include "job/choosing.h"
 #include "job/elsewhere.h"
 #include "job/sorting.h"
 #include "keep/store.h"
@@ -52,6 +53,8 @@ struct Outlooker::Known {
     std::string saved_instruction;                                      ///< as it is in its file
 
     std::shared_ptr<const Batch> batch;
+    Selection gathered_by;  ///< what it was chosen by, without its sources
+    bool unpacked = false;  ///< it is what lies in the archives that were picked
     std::shared_ptr<const std::vector<PickedRow>> rows;
     KnownContents contents;
     std::optional<Outlook> outlook;  ///< the last one, planned again while its places stay the same
@@ -174,15 +177,27 @@ private:
     }
 
     Result<void> gather_all() {
-        if (!asking_.gather && known_.batch) return {};
-        // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing anew
-        const Selection& what = asked_.job.what;
-        auto gathered = gather(*known_.disk, what.sources, {.follow_links = what.follow_links, .stop = stop_});
+        if (!asking_.gather && known_.batch && known_.gathered_by == wanted_.job.what && known_.unpacked == unpacks()) return {};
+        auto gathered = gather_wanted();
         if (!gathered) return failure(gathered.error());
         known_.batch = std::make_shared<const Batch>(std::move(*gathered));
+        known_.gathered_by = wanted_.job.what;
+        known_.unpacked = unpacks();
         known_.rows = picked_rows(*known_.batch);
         served(&Outlooker::gather_wanted_);
         return {};
+    }
+
+    bool unpacks() const { return wanted_.job.operation == Operation::unpack; }
+
+    Result<Batch> gather_wanted() {
+        const Selection& what = asked_.job.what;
+        const GatherOptions options{.follow_links = what.follow_links, .archives = unpacks(), .stop = stop_};
+        // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing anew
+        if (!what.chooses_files() && !what.chooses_folders()) return gather(*known_.disk, what.sources, options);
+        auto chosen = gather_chosen(*known_.disk, asked_.job, now_ns(), options, store());
+        if (!chosen) return failure(chosen.error());
+        return std::move(chosen->batch);
     }
 
     /// How many of these have not told their facts yet.

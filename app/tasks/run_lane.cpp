@@ -53,6 +53,7 @@ RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> 
     : QObject(parent), state_folder_(std::move(state_folder)), errand_(std::move(errand)), pace_(std::make_shared<Pace>(std::move(all))) {
     status_.sentence = errand_.sentence;
     if (const auto* counting = errand_.as<errands::CarryOutCounting>()) status_.destination = counting->asked.job.into;
+    if (const auto* whole = errand_.as<errands::DoJob>()) status_.destination = whole->job.into;
     if (const auto* planned = errand_.as<errands::CarryOut>()) {
         status_.destination = planned->plan->destination;
         status_.all = {planned->plan->totals.items, planned->plan->totals.bytes};
@@ -117,6 +118,7 @@ void RunLane::work(const Errand& errand, const std::stop_token& stop) {
     options.sentence = errand.sentence.toStdString();
     if (errand.job) options.job = to_json(*errand.job);
     if (errand.job) options.press = errand.job->press;
+    if (errand.job) options.verify = errand.job->verify;
     options.stop = stop;
     options.pace = pace_.get();
     options.pause_when_stuck = true;  // somebody is there to make room
@@ -170,6 +172,10 @@ RunEvents RunLane::eventsOf(const Errand& errand) {
     events.bytes = [this](std::uint64_t bytes) {
         const std::scoped_lock lock(mutex_);
         live_.done.bytes += bytes;
+    };
+    events.archived = [this](std::uint64_t bytes) {
+        const std::scoped_lock lock(mutex_);
+        live_.archive_bytes = bytes;
     };
     events.at_hand = [this](const std::string& path) {
         const std::scoped_lock lock(mutex_);
@@ -239,6 +245,7 @@ void RunLane::refresh() {
         status_.all = live_.all;
         status_.all.bytes -= std::min(status_.all.bytes, live_.bytes_missed);
         status_.still_counting = live_.still_counting;
+        status_.archive_bytes = live_.archive_bytes;
         status_.at_hand = live_.at_hand;
         status_.totals = live_.totals;
         log.swap(live_.log);
@@ -275,7 +282,11 @@ void RunLane::followRate() {
     }
     if (sampled_.elapsed() < rate_every_ms) return;
     const auto bytes = status_.done.bytes - std::min(status_.done.bytes, sampled_bytes_);
-    status_.rates.push_back(static_cast<double>(bytes) * 1000.0 / static_cast<double>(sampled_.restart()));
+    const auto kept = paused_             ? RateSample::Kept::pause
+                      : !allowed_         ? RateSample::Kept::other_run
+                      : status_.limit > 0 ? RateSample::Kept::limit
+                                          : RateSample::Kept::nothing;
+    status_.rates.push_back({static_cast<double>(bytes) * 1000.0 / static_cast<double>(sampled_.restart()), kept});
     if (status_.rates.size() > most_rates) status_.rates.erase(status_.rates.begin());
     sampled_bytes_ = status_.done.bytes;
 }

@@ -68,6 +68,13 @@ struct RunLogItem {
     bool set_aside = false;
 };
 
+/// How fast a run went for half a second, and what kept it from going faster.
+struct RateSample {
+    enum class Kept { nothing, limit, pause, other_run };
+    double bytes_per_second = 0;
+    Kept kept = Kept::nothing;
+};
+
 /// How a lane stands, for those who show it.
 struct LaneStatus {
     LaneState state = LaneState::waiting;
@@ -77,13 +84,14 @@ struct LaneStatus {
     tavlo::Progress done;
     tavlo::Progress all;
     bool still_counting = false;
-    double bytes_per_second = 0;  ///< 0 while it is not known
+    std::uint64_t archive_bytes = 0;  ///< of one that is made, so far
+    double bytes_per_second = 0;      ///< 0 while it is not known
     std::optional<std::chrono::seconds> left;
-    std::string at_hand;        ///< path of the file at hand
-    QString why;                ///< of stuck, refused
-    std::uint64_t limit = 0;    ///< bytes a second; 0: none
-    tavlo::Totals totals;       ///< what came of it so far
-    std::vector<double> rates;  ///< bytes a second, two a second, newest last
+    std::string at_hand;            ///< path of the file at hand
+    QString why;                    ///< of stuck, refused
+    std::uint64_t limit = 0;        ///< bytes a second; 0: none
+    tavlo::Totals totals;           ///< what came of it so far
+    std::vector<RateSample> rates;  ///< two a second, oldest first, of the last minute
 };
 
 /// One run with its thread: carried out, held, limited, stopped, gone on with. Everything but the thread's own work happens on the
@@ -142,6 +150,7 @@ private:
     struct Live {
         std::string receipt;
         tavlo::Progress done;
+        std::uint64_t archive_bytes = 0;
         std::uint64_t bytes_missed = 0;  ///< of items that failed or are undecided: planned, and not coming
         tavlo::Progress all;
         bool still_counting = false;

@@ -6,6 +6,8 @@
 #include "archive/archive_files.h"
 #include "files/drives.h"
 #include "files/path.h"
+#include "job/drives_of_job.h"
+#include "job/prepare.h"
 #include "job/retry.h"
 #include "run/recover.h"
 #include "run/settle.h"
@@ -21,7 +23,8 @@ using Settled = std::map<std::string, std::vector<std::string>>;
 bool is_open(Outcome outcome) { return outcome == Outcome::undecided || outcome == Outcome::failed; }
 
 /// Named sources of which nothing is left to do: no item undecided, failed or not reached.
-Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
+/// asked  what was in hand; of what lies in an archive, or in a folder whose contents alone were meant, that is what is settled
+Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results, const Job* asked) {
     std::vector<bool> open(plan.batch->entries.size());
     for (ItemId id = 0; id < plan.items.size(); ++id) {
         const bool left = is_open(results[id]) || results[id] == Outcome::planned;
@@ -29,10 +32,19 @@ Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results) {
         for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at]; at = plan.batch->entries[at].parent) open[at] = true;
     }
     Settled settled;
+    std::map<std::string, bool> inside;  // by the folder that they lie in: whether all of what was named there is settled
     for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
         const Entry& entry = plan.batch->entries[id];
-        if (plan.batch->is_named(entry) && !entry.made && !open[id]) settled[plan.batch->folders.path(entry.folder)].push_back(entry.name);
+        if (!plan.batch->is_named(entry) || entry.made) continue;
+        const std::string folder = plan.batch->folders.path(entry.folder);
+        if (!open[id]) settled[folder].push_back(entry.name);
+        auto& all = inside.try_emplace(folder, true).first->second;
+        all = all && !open[id];
     }
+    if (asked == nullptr) return settled;
+    for (const auto& source : asked->what.sources)
+        if (const auto found = inside.find(source); found != inside.end() && found->second)
+            settled[std::string(parent_of(source))].emplace_back(name_of(source));
     return settled;
 }
 
@@ -41,7 +53,8 @@ class ErrandWork {
 public:
     ErrandWork(const std::string& state_folder, const Errand& errand, const RunOptions& options, RunEvents events,
                const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled)
-        : errand_(errand),
+        : state_folder_(state_folder),
+          errand_(errand),
           options_(options),
           events_(std::move(events)),
           counted_(counted),
@@ -57,7 +70,7 @@ public:
         if (grown_)
             end.settled = settled_of_grown(*head);
         else if (plan_ && plan_->traits().comes_from_batch)
-            end.settled = settled_sources(*plan_, results_);
+            end.settled = settled_sources(*plan_, results_, errand_.job.get());
         return end;
     }
 
@@ -70,6 +83,17 @@ private:
         auto head = carry_out_growing(*disk_, **store_, counting.asked, options_, events_, counted_, &grown_);
         plan_ = grown_;
         return head;
+    }
+    Result<ReceiptHead> carry_out_one(const errands::DoJob& wanted) {
+        Asked asked = wanted.job;
+        asked.kept = folders_to_keep(state_folder_);
+        PrepareEvents events;
+        events.counted = [this](std::uint64_t entries) { counted_({entries, 0, false}); };
+        const auto outlook = prepare(*disk_, std::move(asked), store_->get(), options_.stop, events);
+        if (!outlook) return failure(outlook.error());
+        if (!outlook->refusals.empty()) return failure(outlook->refusals.front());
+        counted_({outlook->plan->totals.items, outlook->plan->totals.bytes, true});
+        return tavlo::carry_out(*disk_, **store_, *outlook->plan, options_, events_);
     }
     Result<ReceiptHead> carry_out_one(const errands::GoOn& rest) { return resume(*disk_, **store_, rest.receipt, options_, events_); }
     Result<ReceiptHead> carry_out_one(const errands::LeaveFailed& left) { return leave_failed(**store_, left.receipt, left.numbers); }
@@ -141,9 +165,10 @@ private:
         std::vector<Outcome> came(grown_->items.size(), Outcome::created);
         for (ItemId id = 0; id < grown_->items.size() && !open.empty(); ++id)
             if (open.contains(grown_->source_path(grown_->items[id]))) came[id] = Outcome::undecided;
-        return settled_sources(*grown_, came);
+        return settled_sources(*grown_, came, errand_.job.get());
     }
 
+    const std::string& state_folder_;
     const Errand& errand_;
     const RunOptions& options_;
     RunEvents events_;
@@ -195,6 +220,7 @@ Reach reach_of(const std::string& state_folder, const Errand& errand) {
 }  // namespace
 
 std::set<std::uint64_t> drives_of(const std::string& state_folder, const Errand& errand) {
+    if (const auto* whole = errand.as<errands::DoJob>()) return tavlo::drives_of(whole->job);
     Reach reach = reach_of(state_folder, errand);
     std::set<std::uint64_t> drives;
     reach.devices.erase(0);

@@ -21,6 +21,10 @@ bool has_ended(LaneState state) { return state == LaneState::done || state == La
 Runs::Runs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {
     timer_.setInterval(report_ms);
     connect(&timer_, &QTimer::timeout, this, &Runs::tick);
+    connect(&keeper_, &DriveKeeper::granted, this, [this] {
+        arrange();
+        emit lanesChanged();
+    });
     others_.setInterval(others_ms);
     connect(&others_, &QTimer::timeout, this, &Runs::lookForOthers);
 }
@@ -58,11 +62,11 @@ RunLane& Runs::beginInNewLane(const Errand& errand) {
 }
 
 void Runs::startAtOnce(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job, Then then) {
-    to_tell_[&beginInNewLane({sentence, errands::CarryOut{std::move(plan)}, std::move(job), true})] = std::move(then);
+    small_[&beginInNewLane({sentence, errands::CarryOut{std::move(plan)}, std::move(job), true})] = std::move(then);
 }
 
 void Runs::undoAtOnce(const std::string& receipt, const QString& sentence, Then then) {
-    to_tell_[&beginInNewLane({sentence, errands::TakeBack{receipt}, {}, true})] = std::move(then);
+    small_[&beginInNewLane({sentence, errands::TakeBack{receipt}, {}, true})] = std::move(then);
 }
 
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job) {
@@ -73,6 +77,10 @@ void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, std:
 void Runs::startCounting(Asked asked, const QString& sentence) {
     auto job = std::make_shared<const Job>(asked.job);
     beginInNewLane({sentence, errands::CarryOutCounting{std::move(asked)}, std::move(job)});
+}
+
+void Runs::startJob(const Job& job, const QString& sentence, Then then) {
+    awaited_[&beginInNewLane({sentence, errands::DoJob{job}, std::make_shared<const Job>(job)})] = std::move(then);
 }
 
 void Runs::resume(const std::string& receipt, const QString& sentence) {
@@ -106,18 +114,24 @@ void Runs::moveTo(RunLane& lane, std::size_t to) {
         std::rotate(there, from, from + 1);
 }
 
-/// Who comes first has the drives. One that is paused leaves them to the others; one that stops has them until it has stopped.
+/// Who comes first has the drives, as soon as no other program has them. One that is paused leaves them to the others; one that stops has
+/// them until it has stopped.
 void Runs::arrange() {
     std::set<std::uint64_t> taken;
     for (const auto& lane : lanes_) {
-        if (!lane->isLive() || (lane->isPaused() && lane->status().state != LaneState::stopping)) continue;
+        if (!lane->isLive() || (lane->isPaused() && lane->status().state != LaneState::stopping)) {
+            keeper_.giveUp(lane.get());
+            if (lane->isLive()) lane->allow(false);
+            continue;
+        }
         if (lane->isAtOnce()) {
             lane->allow(true);
             continue;
         }
         const auto& drives = lane->drives();
         const bool free = drives && std::none_of(drives->begin(), drives->end(), [&](const auto drive) { return taken.contains(drive); });
-        lane->allow(free);
+        free ? keeper_.want(lane.get(), *drives) : keeper_.giveUp(lane.get());
+        lane->allow(free && keeper_.has(lane.get()));
         if (free) taken.insert(drives->begin(), drives->end());
     }
 }
@@ -181,7 +195,10 @@ void Runs::dismiss(RunLane* wanted) {
     };
     std::vector<std::unique_ptr<RunLane>> gone;  // until those who show them know of it
     for (auto& lane : lanes_)
-        if (goes(lane)) gone.push_back(std::move(lane));
+        if (goes(lane)) {
+            keeper_.giveUp(lane.get());
+            gone.push_back(std::move(lane));
+        }
     std::erase(lanes_, nullptr);
     emit lanesChanged();
 }
@@ -208,7 +225,7 @@ void Runs::tick() {
 
 /// Of a small run: it has nothing more to show, but for what did not work.
 void Runs::tellOf(RunLane& lane, const RunEnd& end) {
-    const Then then = std::move(to_tell_.extract(&lane).mapped());
+    const Then then = std::move(small_.extract(&lane).mapped());
     const bool is_through = !end.head || end.head->totals.of(Outcome::failed) == 0;
     if (is_through)
         QTimer::singleShot(0, this, [this, gone = QPointer<RunLane>(&lane)] {
@@ -221,7 +238,7 @@ void Runs::tellOf(RunLane& lane, const RunEnd& end) {
 }
 
 void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
-    if (to_tell_.contains(&lane)) return tellOf(lane, end);
+    if (small_.contains(&lane)) return tellOf(lane, end);
     if (has_ended(lane.status().state)) {
         const auto first_ended = std::find_if(lanes_.begin(), lanes_.end(),
                                               [&](const auto& one) { return one.get() != &lane && has_ended(one->status().state); });
@@ -242,6 +259,7 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
         emit finished(end);
     else
         emit failed(end.why);
+    if (auto waiting = awaited_.extract(&lane)) waiting.mapped()(end);
     emit progressed();
     if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) {
         takeBack(lane);

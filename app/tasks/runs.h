@@ -8,6 +8,7 @@
 #include <memory>
 #include <vector>
 
+#include "tasks/drive_keeper.h"
 #include "tasks/run_lane.h"
 #include "tasks/worker.h"
 
@@ -25,8 +26,13 @@ public:
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job = {});
     /// Copies while the batch is still being counted (carry_out_growing()).
     void startCounting(tavlo::Asked asked, const QString& sentence);
-    /// Small ones, which wait for no other run; their lanes go once they are through, and `then` is told, not finished() or failed().
     using Then = std::function<void(const RunEnd&)>;
+    /// A job from its sources on: gathered and planned once it has its drives.
+    /// then  is told how it ended, besides finished() and failed()
+    void startJob(const tavlo::Job& job, const QString& sentence, Then then);
+    /// The next start from the bench goes on with this run, where it settles just what that left undecided.
+    void goOnWith(const std::string& receipt) { unsettled_ = receipt; }
+    /// Small ones, which wait for no other run; their lanes go once they are through, and `then` is told, not finished() or failed().
     void startAtOnce(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job, Then then);
     void undoAtOnce(const std::string& receipt, const QString& sentence, Then then);
     /// Goes on with a run that was stopped or interrupted.
@@ -97,12 +103,14 @@ private:
 
     std::string state_folder_;
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
-    std::map<RunLane*, Then> to_tell_;             ///< of small ones
+    std::map<RunLane*, Then> small_;               ///< lanes of small ones, and who waits for each
+    std::map<RunLane*, Then> awaited_;             ///< others that somebody waits for
     std::string unsettled_;                        ///< the receipt of the last run, where it left something undecided
     std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;
     QTimer others_;  ///< while another program carries something out, or somebody looks
     bool watching_ = false;
+    DriveKeeper keeper_{state_folder_};
     LatestWorker looker_;
     EachWorker noter_;
 };

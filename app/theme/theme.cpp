@@ -3,7 +3,8 @@
 #include <QApplication>
 #include <QPalette>
 #include <QStyle>
-#include <QStyleFactory>
+
+#include "theme/style.h"
 
 namespace {
 
@@ -51,18 +52,21 @@ QMenu::item:selected { background: @selection; color: @ink; }
 QMenu::item:disabled { color: @muted; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 8px; }
 QToolTip { background: @paper; color: @ink; border: 1px solid @line; padding: 4px; }
-QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#folderLevels, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#safePage, QWidget#sizesPage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
+QWidget#instruction, QWidget#balance, QWidget#nameSteps, QWidget#folderLevels, QWidget#outcome, QWidget#collisions, QWidget#receiptDetail, QWidget#jobDetail, QWidget#safePage, QWidget#sizesPage, QWidget#runDone, QWidget#runNeeds { background: @paper; }
 QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
-QWidget#gathering, QWidget#receiptList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
+QWidget#gathering, QWidget#receiptList, QWidget#jobList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
 QWidget#runLine { border-top: 1px solid @line; }
-QLineEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
+QLineEdit { background: @field; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:focus { border: 1px solid @accent; }
 QLineEdit[own="true"] { border: 1px solid @new_fill; font-weight: 600; }
 QPushButton { background: @field; color: @ink; border: 1px solid @line; border-radius: 12px; padding: 4px 12px; }
 QPushButton:hover { background: @selection; }
 QPushButton:focus { border: 1px solid @accent; }
 QPushButton:disabled { color: @muted; background: transparent; }
+QPushButton::menu-indicator { subcontrol-origin: padding; subcontrol-position: right center; right: 9px; }
+QPushButton[menu="true"] { padding-right: 16px; }
+QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }
 QPushButton[chip="true"] { padding: 4px 9px; }
 QPushButton[chip="true"][set="true"] { background: @accent_wash; color: @accent; border: 1px solid @accent; }
 QPushButton:checked { background: @accent_wash; color: @accent; border: 1px solid @accent; }
@@ -73,7 +77,7 @@ QWidget#locationSteps { background: @field; border: 1px solid @line; border-radi
 QPushButton[role="step"] { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 1px 5px; }
 QPushButton[role="step"]:hover { background: @selection; }
 QPushButton[role="step"]:focus { border: 1px solid @accent; }
-QPlainTextEdit { background: @field; color: @ink; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
+QPlainTextEdit { background: @field; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
 QPlainTextEdit:focus { border: 1px solid @accent; }
 QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @line; }
 QFrame#listPanel, QFrame#lookPanel { background: @ground; }
@@ -81,13 +85,18 @@ QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2p
 QPushButton[role="primary"][takesAway="true"] { background: @plum; color: @on_accent; border: 2px solid @plum; }
 QPushButton[role="primary"]:focus { border: 2px solid @ink; }
 QPushButton[role="primary"]:disabled { background: @line; color: @muted; border: 2px solid @line; }
-QPushButton[role="segment"] { border-radius: 0px; padding: 3px 10px; }
+QPushButton[role="segment"] { border-radius: 0px; padding: 4px 11px; }
+QPushButton[role="segment"][end="first"] { border-top-left-radius: 12px; border-bottom-left-radius: 12px; }
+QPushButton[role="segment"][end="last"] { border-top-right-radius: 12px; border-bottom-right-radius: 12px; }
 QPushButton[role="segment"]:checked { background: @ink; color: @paper; border: 1px solid @ink; }
 QPushButton[role="segment"]:checked:focus { border: 1px solid @amber_fill; }
+QListView#completions { background: @paper; color: @ink; border: 1px solid @line; }
 QTableView, QListView, QTreeView { background: transparent; color: @ink; border: 0; gridline-color: @line; selection-background-color: @selection; selection-color: @ink; }
+QTreeWidget#jobRuns::item { padding: 5px 10px 5px 0; }
+QTreeWidget#jobRuns QHeaderView::section { padding-left: 4px; }
 QHeaderView { background: transparent; }
 QHeaderView::section { background: transparent; color: @muted; border: 0; border-bottom: 1px solid @line; padding: 5px 10px 5px 14px; }
-QWidget#sentence, QWidget#sentence QLabel, QWidget#sentence Phrase, QLabel#receiptTitle { font-size: @large; }
+QWidget#sentence, QWidget#sentence QLabel, QWidget#sentence Phrase, QLabel#receiptTitle, QLabel#jobTitle { font-size: @large; }
 QLabel[tone="amber"] { color: @amber; }
 QLabel[tone="plum"] { color: @plum; }
 QLabel[tone="accent"] { color: @accent; }
@@ -102,6 +111,9 @@ QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
 QScrollBar::add-page, QScrollBar::sub-page { background: transparent; }
 QProgressBar { background: @line; border: 0; border-radius: 3px; }
 QProgressBar::chunk { background: @accent; border-radius: 3px; }
+QWidget#jobBelow { background: transparent; }
+QFrame[card="true"] { background: @field; border: 1px solid @line; border-radius: 8px; }
+QWidget#jobBanner { background: @amber_wash; border-bottom: 1px solid @amber_fill; }
 QFrame#popover { background: @paper; border: 1px solid @accent; border-radius: 8px; }
 )";
 
@@ -109,6 +121,7 @@ QString sheet_for(const Theme& theme) {
     QString text = QString::fromLatin1(sheet);
     // longer names first, so that "@accent_wash" is not taken for "@accent"
     const std::pair<const char*, QColor> names[] = {{"@amber_fill", theme.amber_fill},
+                                                    {"@amber_wash", theme.amber_wash},
                                                     {"@amber", theme.amber},
                                                     {"@plum_wash", theme.plum_wash},
                                                     {"@plum", theme.plum},
@@ -179,7 +192,7 @@ Theme Theme::night() {
     theme.amber_fill = "#c8922f";
     theme.plum = "#dba8d5";
     theme.plum_wash = "#392a37";
-    theme.selection = "#33474a";
+    theme.selection = "#2b3e41";
     theme.dark = true;
     return theme;
 }
@@ -196,7 +209,7 @@ void set_tone(QWidget& label, const char* tone) {
 void apply_theme(QApplication& application, ThemeChoice choice) {
     const bool dark = choice == ThemeChoice::dark || (choice == ThemeChoice::system && desktop_is_dark());
     in_use() = dark ? Theme::night() : Theme::light();
-    if (application.style()->name() != "fusion") application.setStyle(QStyleFactory::create("Fusion"));
+    if (qobject_cast<TavloStyle*>(application.style()) == nullptr) application.setStyle(new TavloStyle);
     application.setPalette(palette_for(in_use()));
     application.setStyleSheet(sheet_for(in_use()));
 }

@@ -101,6 +101,11 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     auto* foot = new QVBoxLayout;
     foot->setContentsMargins(14, 8, 10, 8);
     foot->addWidget(rule_);
+    keep_ = new QPushButton(tr("Keep as a job…"));
+    keep_->setObjectName(QStringLiteral("keepRule"));
+    keep_->setToolTip(tr("What is on the bench, with these decisions as its rule, to be done again"));
+    connect(keep_, &QPushButton::clicked, this, [this] { emit keepRequested(ruleOffered()); });
+    foot->addWidget(keep_);
     others_ = new QLabel;
     others_->setObjectName(QStringLiteral("othersCanRun"));
     others_->setWordWrap(true);

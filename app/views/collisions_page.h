@@ -32,6 +32,8 @@ public:
 
 signals:
     void said(const QString& words);
+    /// What was decided is to be the rule of a saved job.
+    void keepRequested(const tavlo::Policy& rule);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -76,5 +78,6 @@ private:
     QLineEdit* name_;
     QPushButton* names_;
     QPushButton* rule_;
+    QPushButton* keep_;
     bool renames_held_ = false;  ///< what is typed into the name is for the one that is there
 };

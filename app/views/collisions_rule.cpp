@@ -32,6 +32,7 @@ void CollisionsPage::showRule() {
     const Policy rule = ruleOffered();
     const bool is_news = offered && offered->taken >= enough_for_a_rule && (rule.when != now.when || rule.when_sized != now.when_sized);
     rule_->setVisible(is_news);
+    keep_->setVisible(is_news);
     if (!is_news) return;
     QStringList parts;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
@@ -40,7 +41,7 @@ void CollisionsPage::showRule() {
         bool sized = false;
         for (std::size_t relation = 0; relation < size_relation_count; ++relation)
             if (const auto& decision = offered->policy.when_sized[finding][relation]) {
-                const QString size = relation == 0 ? tr("smaller") : relation == 1 ? tr("of one size") : tr("larger");
+                const QString size = size_words(static_cast<SizeRelation>(relation));
                 parts << tr("%1 and %2: %3").arg(name, size, decision_words(*decision));
                 sized = true;
             }

@@ -1,6 +1,5 @@
 #include "views/destination_panel.h"
 
-#include <QDir>
 #include <QFileDialog>
 #include <QGuiApplication>
 #include <QHBoxLayout>
@@ -21,27 +20,45 @@
 using namespace tavlo;
 
 namespace {
-constexpr int most_recent = 6;
+constexpr std::size_t most_recent = 6;
 const auto recent_key = QStringLiteral("recentDestinations");
 const auto pinned_key = QStringLiteral("pinnedDestinations");
 }  // namespace
 
-QStringList recent_destinations() { return QSettings().value(recent_key).toStringList(); }
+namespace {
 
-void remember_destination(const QString& path) {
-    QStringList recent = recent_destinations();
-    recent.removeAll(path);
-    recent.prepend(path);
-    QSettings().setValue(recent_key, recent.mid(0, most_recent));
+/// Paths as their bytes, which text cannot always carry.
+std::vector<std::string> load(const QString& key) {
+    std::vector<std::string> paths;
+    for (const QVariant& one : QSettings().value(key).toList()) paths.push_back(one.toByteArray().toStdString());
+    return paths;
 }
 
-QStringList pinned_destinations() { return QSettings().value(pinned_key).toStringList(); }
+void save(const QString& key, const std::vector<std::string>& paths) {
+    QVariantList list;
+    for (const auto& path : paths) list << QByteArray::fromStdString(path);
+    QSettings().setValue(key, list);
+}
 
-void pin_destination(const QString& path, bool pinned) {
-    QStringList all = pinned_destinations();
-    all.removeAll(path);
-    if (pinned) all.append(path);
-    QSettings().setValue(pinned_key, all);
+}  // namespace
+
+std::vector<std::string> recent_destinations() { return load(recent_key); }
+
+void remember_destination(const std::string& path) {
+    auto recent = recent_destinations();
+    std::erase(recent, path);
+    recent.insert(recent.begin(), path);
+    if (recent.size() > most_recent) recent.resize(most_recent);
+    save(recent_key, recent);
+}
+
+std::vector<std::string> pinned_destinations() { return load(pinned_key); }
+
+void pin_destination(const std::string& path, bool pinned) {
+    auto all = pinned_destinations();
+    std::erase(all, path);
+    if (pinned) all.push_back(path);
+    save(pinned_key, all);
 }
 
 DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(parent, Qt::Popup), bench_(bench) {
@@ -55,13 +72,15 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     path_->setAccessibleName(tr("Destination folder"));
     path_->setPlaceholderText(tr("Type a folder; one that is not there yet will be made"));
     path_->setMinimumWidth(460);
-    auto* use = new QPushButton(tr("Put here"));
-    use->setObjectName(QStringLiteral("destinationUse"));
+    auto* put = new QPushButton(tr("Put here"));
+    put->setObjectName(QStringLiteral("destinationUse"));
     row->addWidget(path_, 1);
-    row->addWidget(use);
+    row->addWidget(put);
     column->addLayout(row);
     note_ = new QLabel;
     note_->setObjectName(QStringLiteral("destinationNote"));
+    note_->setTextFormat(Qt::PlainText);
+    note_->setWordWrap(true);
     column->addWidget(note_);
     recent_ = new QVBoxLayout;
     recent_->setSpacing(2);
@@ -70,19 +89,14 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     column->addWidget(choose, 0, Qt::AlignLeft);
 
     auto* completer = new FolderCompleter(*path_, [this] { return typedPath(); });
-    connect(completer, &FolderCompleter::looked, this, [this](bool exists) {
-        note_->setVisible(!exists);
-        note_->setText(exists ? QString() : tr("This folder is not there yet; the run will make it."));
-        adjustSize();
-    });
+    connect(completer, &FolderCompleter::looked, this, &DestinationPanel::showWhereTo);
     connect(path_, &QLineEdit::returnPressed, this, &DestinationPanel::accept);
-    connect(use, &QPushButton::clicked, this, &DestinationPanel::accept);
+    connect(put, &QPushButton::clicked, this, &DestinationPanel::accept);
     connect(choose, &QPushButton::clicked, this, [this] {
         hide();
         const QString chosen = QFileDialog::getExistingDirectory(parentWidget(), tr("Destination"), shown(bench_.job().into));
         if (chosen.isEmpty()) return;
-        remember_destination(chosen);
-        bench_.setDestination(to_bytes(chosen));
+        use(to_bytes(chosen));
     });
 }
 
@@ -113,35 +127,32 @@ void DestinationPanel::fillRecent() {
         set_tone(*label, "muted");
         recent_->addWidget(label);
     };
-    const QStringList pinned = pinned_destinations();
-    if (!pinned.isEmpty()) head(tr("Kept at hand"));
-    for (const QString& path : pinned) addKnown(path, true);
-    QStringList recent = recent_destinations();
-    for (const QString& path : pinned) recent.removeAll(path);
-    if (!recent.isEmpty()) head(tr("Used before"));
-    for (const QString& path : recent) addKnown(path, false);
+    const auto pinned = pinned_destinations();
+    if (!pinned.empty()) head(tr("Kept at hand"));
+    for (const auto& path : pinned) addKnown(path, true);
+    auto recent = recent_destinations();
+    for (const auto& path : pinned) std::erase(recent, path);
+    if (!recent.empty()) head(tr("Used before"));
+    for (const auto& path : recent) addKnown(path, false);
 }
 
 /// One line: the folder, and whether it is kept at hand.
-void DestinationPanel::addKnown(const QString& path, bool pinned) {
+void DestinationPanel::addKnown(const std::string& path, bool pinned) {
     auto* line = new QWidget;
     auto* row = new QHBoxLayout(line);
     row->setContentsMargins(0, 0, 0, 0);
-    auto* use = new QPushButton(path);
-    use->setProperty("plain", true);
-    connect(use, &QPushButton::clicked, this, [this, path] {
-        path_->setText(path);
-        accept();
-    });
+    auto* known = new QPushButton(shown(path).replace(QLatin1Char('&'), QStringLiteral("&&")));
+    known->setProperty("plain", true);
+    connect(known, &QPushButton::clicked, this, [this, path] { use(path); });
     auto* keep = new QPushButton(pinned ? tr("Let go") : tr("Keep at hand"));
     keep->setProperty("plain", true);
-    keep->setAccessibleName(pinned ? tr("No longer keep %1 at hand").arg(path) : tr("Keep %1 at hand").arg(path));
+    keep->setAccessibleName(pinned ? tr("No longer keep %1 at hand").arg(shown(path)) : tr("Keep %1 at hand").arg(shown(path)));
     connect(keep, &QPushButton::clicked, this, [this, path, pinned] {
         pin_destination(path, !pinned);
         fillRecent();
         adjustSize();
     });
-    row->addWidget(use, 1);
+    row->addWidget(known, 1);
     row->addWidget(keep);
     recent_->addWidget(line);
 }
@@ -150,13 +161,25 @@ std::string DestinationPanel::typedPath() const {
     // an unchanged path keeps its bytes, which text cannot always carry
     const auto& now = bench_.job().into;
     if (path_->text() == shown(now)) return now;
-    return typed_path(path_->text(), now.empty() ? to_bytes(QDir::homePath()) : now);
+    return typed_path(path_->text(), base_);
+}
+
+/// The whole path that what is typed comes to, and how much of it is there.
+void DestinationPanel::showWhereTo(const BegunFolders& found) {
+    const QString whole = shown(typedPath());
+    note_->setText(found.exists         ? tr("%1 is there.").arg(whole)
+                   : found.missing <= 1 ? tr("%1: the run will make its last folder.").arg(whole)
+                                        : tr("%1: the run will make the last %Ln folders of it.", nullptr, found.missing).arg(whole));
+    note_->show();
+    adjustSize();
 }
 
 void DestinationPanel::accept() {
-    const std::string path = typedPath();
-    if (path.empty()) return;
-    remember_destination(shown(path));
+    if (const std::string path = typedPath(); !path.empty()) use(path);
+}
+
+void DestinationPanel::use(const std::string& path) {
+    remember_destination(path);
     bench_.setDestination(path);
     hide();
 }

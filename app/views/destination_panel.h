@@ -1,10 +1,11 @@
 #pragma once
 
 #include <QFrame>
-#include <QStringList>
 #include <string>
+#include <vector>
 
 class Bench;
+struct BegunFolders;
 class QLabel;
 class QLineEdit;
 class QVBoxLayout;
@@ -17,6 +18,8 @@ class DestinationPanel final : public QFrame {
 public:
     explicit DestinationPanel(Bench& bench, QWidget* parent = nullptr);
     void openAt(const QPoint& global);
+    /// The folder that a relative path is read from: the one on view.
+    void setBase(const std::string& folder) { base_ = folder; }
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -25,17 +28,20 @@ private:
     void accept();
     std::string typedPath() const;
     void fillRecent();
-    void addKnown(const QString& path, bool pinned);
+    void addKnown(const std::string& path, bool pinned);
+    void use(const std::string& path);
+    void showWhereTo(const BegunFolders& found);
 
     Bench& bench_;
+    std::string base_ = "/";
     QLineEdit* path_;
     QLabel* note_;
     QVBoxLayout* recent_;
 };
 
 /// The destinations used last, newest first.
-QStringList recent_destinations();
-void remember_destination(const QString& path);
+std::vector<std::string> recent_destinations();
+void remember_destination(const std::string& path);
 /// Those that somebody keeps at hand, in their order.
-QStringList pinned_destinations();
-void pin_destination(const QString& path, bool pinned);
+std::vector<std::string> pinned_destinations();
+void pin_destination(const std::string& path, bool pinned);

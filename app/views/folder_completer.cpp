@@ -1,5 +1,6 @@
 #include "views/folder_completer.h"
 
+#include <QAbstractItemView>
 #include <QCompleter>
 #include <QDir>
 #include <QLineEdit>
@@ -13,6 +14,7 @@ using namespace tavlo;
 FolderCompleter::FolderCompleter(QLineEdit& line, std::function<std::string()> path_of)
     : QObject(&line), line_(line), path_of_(std::move(path_of)), completer_(new QCompleter(&folders_, this)) {
     completer_->setCompletionMode(QCompleter::PopupCompletion);
+    completer_->popup()->setObjectName(QStringLiteral("completions"));  // the style sheet has a ground for it
     completer_->setCaseSensitivity(Qt::CaseSensitive);
     line_.setCompleter(completer_);
     connect(&line_, &QLineEdit::textEdited, this, &FolderCompleter::complete);
@@ -29,7 +31,7 @@ void FolderCompleter::complete(const QString& text) {
             const QString head = inside ? text : text.left(text.lastIndexOf(QLatin1Char('/')) + 1);
             for (const auto& name : found.names) list << head + shown(name);
             folders_.setStringList(list);
-            emit looked(found.exists);
+            emit looked(found);
             if (line_.isVisible() && line_.hasFocus() && !list.isEmpty()) completer_->complete();
         });
 }

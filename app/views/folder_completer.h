@@ -5,6 +5,7 @@
 #include <functional>
 #include <string>
 
+#include "tasks/begun_folders.h"
 #include "tasks/worker.h"
 
 class QCompleter;
@@ -19,7 +20,7 @@ public:
     FolderCompleter(QLineEdit& line, std::function<std::string()> path_of);
 
 signals:
-    void looked(bool exists);  ///< whether the folder typed so far stands
+    void looked(const BegunFolders& found);  ///< what there is of the folder typed so far
 
 private:
     void complete(const QString& text);

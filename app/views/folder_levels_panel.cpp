@@ -107,12 +107,14 @@ QWidget* FolderLevelsPanel::buildLevels() {
     facts_->setToolTipsVisible(true);
     connect(facts_, &QMenu::aboutToShow, this, &FolderLevelsPanel::fillFacts);
     add_->setMenu(facts_);
+    add_->setProperty("menu", true);
     foot->addWidget(add_);
     auto* sets = new QPushButton(tr("Ready and kept ones"));
     sets->setObjectName(QStringLiteral("levelSets"));
     sets_ = new QMenu(sets);
     connect(sets_, &QMenu::aboutToShow, this, &FolderLevelsPanel::fillSets);
     sets->setMenu(sets_);
+    sets->setProperty("menu", true);
     foot->addWidget(sets);
     auto* none = new QPushButton(tr("Do not sort"));
     none->setObjectName(QStringLiteral("noLevels"));

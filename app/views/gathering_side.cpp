@@ -230,6 +230,11 @@ const std::string& GatheringSide::folder() const { return model_->folder(); }
 
 void GatheringSide::openFolder(const std::string& path) { show_(path, true); }
 
+void GatheringSide::openFolderAt(const std::string& path, const std::string& name) {
+    openFolder(path);
+    came_from_ = name;
+}
+
 void GatheringSide::show_(const std::string& path, bool remember) {
     if (remember && !folder().empty() && folder() != path) {
         back_.push_back(folder());
@@ -251,9 +256,8 @@ void GatheringSide::show_(const std::string& path, bool remember) {
 
 void GatheringSide::goUp() {
     if (folder() == "/") return;
-    const std::string below(name_of(folder()));
-    openFolder(std::string(parent_of(folder())));
-    came_from_ = below;
+    const std::string below = folder();
+    openFolderAt(std::string(parent_of(below)), std::string(name_of(below)));
 }
 
 void GatheringSide::goBack() {
@@ -434,6 +438,7 @@ void GatheringSide::openMenu(const QPoint& at) {
             menu.addAction(tr("What stands out below it"), this, [this, path] { emit sizesRequested(path); });
         } else if (looks_like_archive(row.name)) {
             menu.addAction(tr("Look into the archive\tReturn"), this, [this, path] { openFolder(path); });
+            menu.addAction(tr("Unpack"), this, [this, path] { emit unpackRequested({path}); });
         }
         if (!is_folder && model_->isBelow()) {
             menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });

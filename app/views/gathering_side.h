@@ -24,6 +24,7 @@ class GatheringSide final : public QWidget {
 public:
     explicit GatheringSide(Bench& bench, QWidget* parent = nullptr);
     void openFolder(const std::string& path);
+    void openFolderAt(const std::string& path, const std::string& name);  ///< with this one selected
     const std::string& folder() const;
     FolderModel& model() { return *model_; }
     FilterBar& filter() { return *filter_; }
@@ -49,6 +50,7 @@ signals:
     void renameRequested(const std::string& folder, const std::string& name);
     void trashRequested(const std::vector<std::string>& paths);
     void sizesRequested(const std::string& folder);
+    void unpackRequested(const std::vector<std::string>& archives);
     void otherWindowRequested(const std::string& folder);
 
 protected:

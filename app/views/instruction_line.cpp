@@ -10,6 +10,7 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "job_words.h"
 #include "sentence.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
@@ -55,6 +56,9 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     items_ = add_phrase("phraseItems");
     from_ = add_words();
     folders_ = add_phrase("phraseFolders");
+    before_which_ = add_words();
+    before_which_->setText(QStringLiteral(" "));
+    which_ = add_phrase("phraseWhich");
     into_ = add_words();
     destination_ = add_phrase("phraseDestination");
     comma_ = add_words();
@@ -77,6 +81,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     before_elsewhere_ = add_words();
     elsewhere_ = add_phrase("phraseElsewhere");
     stop_ = add_words();
+    stays_ = add_words();
     for (QLabel* mark : {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, before_elsewhere_, stop_})
         mark->setProperty("glued", true);
     row->addWidget(words, 1);
@@ -117,6 +122,11 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         wanted.then_remove = !wanted.then_remove;
         bench_.setPacking(wanted);
     });
+    connect(which_, &Phrase::clicked, this, [this] {
+        QMenu menu(this);
+        menu.addAction(tr("All that is in them"), &bench_, &Bench::takeAll);
+        menu.exec(which_->mapToGlobal(QPoint(0, which_->height())));
+    });
     connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
     for (QMenu* menu :
          {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &elsewhere_menu_, &clearing_menu_})
@@ -132,6 +142,8 @@ void InstructionLine::chooseDestination() {
     if (packs()) return askArchive();
     panel_->openAt(destination_->mapToGlobal(QPoint(0, destination_->height() + 2)));
 }
+
+void InstructionLine::setFolderOnView(const std::string& folder) { panel_->setBase(folder); }
 
 void InstructionLine::dragEnterEvent(QDragEnterEvent* event) {
     if (from_mime(event->mimeData()).paths.size() == 1) event->acceptProposedAction();
@@ -176,13 +188,20 @@ void InstructionLine::refresh() {
     if (plan && fresh) items -= view.made;  // folders that it makes are not in hand
     const auto folders = bench_.sourceFolders();
     in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
+    in_hand_.which = selection_words(job.what);
+    which_->setText(tr("(%1)").arg(in_hand_.which));
+    which_->setAccessibleName(tr("Which of them: %1").arg(in_hand_.which));
+    setShown({before_which_, which_}, !in_hand_.which.isEmpty());
     items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
     is_one_file_ = plan && fresh && goes_elsewhere(job) && !packs() && job.naming.empty() && items == 1 && !plan->items.empty() &&
                    plan->entry(plan->items.back()).status.type != FileType::folder;
     if (is_one_file_ && bench_.isTyped(static_cast<ItemId>(plan->items.size() - 1)))
         in_hand_.as = shown(plan->final_name(plan->items.back()));
-    stop_->setText(tr("."));
+    const auto stays = plan && fresh ? plan->totals.of(Outcome::undecided) : 0;
+    stop_->setText(stays == 0 ? tr(".") : tr("; "));
+    stays_->setText(tr("%Ln undecided stay in hand.", nullptr, static_cast<int>(stays)));
+    stays_->setVisible(stays > 0);
     for (QLabel* comma : {comma_, second_comma_, third_comma_, before_shelf_}) comma->setText(tr(", "));
     goes_elsewhere(job) ? refreshTransfer() : refreshInPlace();
     from_->setVisible(!folders.empty());
@@ -212,7 +231,7 @@ void InstructionLine::refreshTransfer() {
     const auto& plan = bench_.plan();
     const bool fresh = !bench_.isWorking();
     const bool moves = job.operation == Operation::move;
-    operation_->setText(packs() ? tr("Pack") : moves ? tr("Move") : tr("Copy"));
+    operation_->setText(packs() ? tr("Pack") : moves ? tr("Move") : job.operation == Operation::unpack ? tr("Unpack") : tr("Copy"));
     operation_->setTakesAway(false);
     from_->setText(tr(" from "));
     into_->setText(tr(" into "));
@@ -289,8 +308,8 @@ void InstructionLine::showRule() {
     taken_->setText(tr("where a name is taken, "));
     const auto overwrites = plan && !bench_.isWorking() ? plan->totals.of(Outcome::overwritten) : 0;
     const bool by_rule = bench_.collisionRule() != CollisionRule::ask;  // what was decided one by one, the balance says
-    rule_->setText(overwrites == 0 || !by_rule ? rule_words(bench_.collisionRule())
-                                               : tr("%1, overwriting %2").arg(rule_words(bench_.collisionRule()), count_text(overwrites)));
+    const QString words = policy_words(bench_.job().policy);
+    rule_->setText(overwrites == 0 || !by_rule ? words : tr("%1, overwriting %2").arg(words, count_text(overwrites)));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
     setShown({semicolon_, taken_, rule_}, true);
@@ -302,19 +321,35 @@ void InstructionLine::setShown(std::initializer_list<QWidget*> parts, bool on) {
 
 namespace {
 
-QString verb_for(Operation operation, int count) {
+/// does  how many items something will be done with, of `count`
+QString verb_for(Operation operation, int count, int does) {
+    const auto words = [&](const QString& verb, const QString& all, const QString& some) {
+        return count == 0      ? verb
+               : does == count ? all
+                               : some.arg(count_text(static_cast<std::uint64_t>(does)), count_text(static_cast<std::uint64_t>(count)));
+    };
     switch (operation) {
-        case Operation::move: return count == 0 ? InstructionLine::tr("Move") : InstructionLine::tr("Move %Ln items", nullptr, count);
-        case Operation::rename: return count == 0 ? InstructionLine::tr("Rename") : InstructionLine::tr("Rename %Ln items", nullptr, count);
-        case Operation::remove: return count == 0 ? InstructionLine::tr("Remove") : InstructionLine::tr("Remove %Ln items", nullptr, count);
-        case Operation::pack: return count == 0 ? InstructionLine::tr("Pack") : InstructionLine::tr("Pack %Ln items", nullptr, count);
-        case Operation::unpack: return count == 0 ? InstructionLine::tr("Unpack") : InstructionLine::tr("Unpack %Ln items", nullptr, count);
+        case Operation::move:
+            return words(InstructionLine::tr("Move"), InstructionLine::tr("Move %Ln items", nullptr, count),
+                         InstructionLine::tr("Move %1 of %2"));
+        case Operation::rename:
+            return words(InstructionLine::tr("Rename"), InstructionLine::tr("Rename %Ln items", nullptr, count),
+                         InstructionLine::tr("Rename %1 of %2"));
+        case Operation::remove:
+            return words(InstructionLine::tr("Remove"), InstructionLine::tr("Remove %Ln items", nullptr, count),
+                         InstructionLine::tr("Remove %1 of %2"));
+        case Operation::pack:
+            return words(InstructionLine::tr("Pack"), InstructionLine::tr("Pack %Ln items", nullptr, count),
+                         InstructionLine::tr("Pack %1 of %2"));
+        case Operation::unpack:
+            return words(InstructionLine::tr("Unpack"), InstructionLine::tr("Unpack %Ln items", nullptr, count),
+                         InstructionLine::tr("Unpack %1 of %2"));
         case Operation::copy:
         case Operation::undo:
         case Operation::restore:
         case Operation::make: break;
     }
-    return count == 0 ? InstructionLine::tr("Copy") : InstructionLine::tr("Copy %Ln items", nullptr, count);
+    return words(InstructionLine::tr("Copy"), InstructionLine::tr("Copy %Ln items", nullptr, count), InstructionLine::tr("Copy %1 of %2"));
 }
 
 }  // namespace
@@ -328,8 +363,13 @@ void InstructionLine::refreshStart(int count) {
         start_->setProperty("takesAway", removes);
         start_->style()->polish(start_);
     }
-    start_->setText(verb_for(job.operation, bench_.pickedCount() == 0 ? 0 : count));
     const auto& totals = plan ? plan->totals : Totals{};
+    // what is skipped, undecided or not possible stays as it is
+    const auto does =
+        static_cast<int>(totals.items - totals.of(Outcome::skipped) - totals.of(Outcome::undecided) - totals.of(Outcome::failed));
+    const int all = bench_.pickedCount() == 0 ? 0 : count;
+    const bool known = plan && fresh && does > 0 && static_cast<std::uint64_t>(all) == totals.items;
+    start_->setText(verb_for(job.operation, all, known ? does : all));
     const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) +
                                totals.of(Outcome::merged) + totals.of(Outcome::removed) >
                            0;

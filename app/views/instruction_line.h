@@ -24,6 +24,8 @@ public:
     /// The job in words, as its receipt is headed.
     QString sentence() const;
     void chooseDestination();
+    /// A destination that is typed relative is meant from there.
+    void setFolderOnView(const std::string& folder);
 
 signals:
     void startRequested();
@@ -68,6 +70,8 @@ private:
     Phrase* items_;
     QLabel* from_;
     Phrase* folders_;
+    QLabel* before_which_;
+    Phrase* which_;
     QLabel* into_;
     Phrase* destination_;
     QLabel* comma_;
@@ -87,6 +91,7 @@ private:
     QLabel* before_elsewhere_;
     Phrase* elsewhere_;
     QLabel* stop_;
+    QLabel* stays_;  ///< what the start leaves in hand
     QPushButton* start_;
     QMenu operation_menu_;
     QMenu shelf_menu_;

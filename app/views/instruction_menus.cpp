@@ -59,6 +59,7 @@ void InstructionLine::fillOperationMenu() {
     add(tr("&Move to another folder"), Operation::move);
     add(tr("&New names where it is"), Operation::rename);
     add(tr("&Pack into an archive"), Operation::pack);
+    if (bench_.holdsArchivesAlone()) add(tr("&Unpack them"), Operation::unpack);
     add(tr("&Remove, to the Safe or to the trash"), Operation::remove);
     if (!goes_elsewhere(bench_.job())) return;
     operation_menu_.addSeparator();

@@ -5,7 +5,6 @@
 #include <QKeyEvent>
 #include <QMenu>
 #include <QPainter>
-#include <QPainterPath>
 #include <QPushButton>
 #include <algorithm>
 
@@ -15,6 +14,7 @@
 #include "theme/theme.h"
 #include "views/lane_words.h"
 #include "views/limit_menu.h"
+#include "views/rate_plot.h"
 
 using namespace tavlo;
 
@@ -84,9 +84,18 @@ void LaneView::refresh() {
         setAccessibleDescription(details());
         setToolTip(status.sentence);
     }
+    placeButtons();
+    update();
+}
+
+void LaneView::placeButtons() {
     buttons_->adjustSize();
     buttons_->move(width() - edge - buttons_->width(), (height() - buttons_->height()) / 2);
-    update();
+}
+
+void LaneView::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    placeButtons();
 }
 
 /// The third line: amounts, and the file at hand or why nothing goes.
@@ -134,7 +143,7 @@ void LaneView::paintEvent(QPaintEvent*) {
     }
     const int right = width() - edge - std::max(buttons_width, buttons_->width()) - gap;
     const QRect words(right - words_width, 0, words_width, height());
-    const QRect plot(words.left() - gap - plot_width, 18, plot_width, height() - 36);
+    const QRect plot(words.left() - gap - plot_width, 16, plot_width, height() - 34);
     const int line = fontMetrics().height();
     const QRect text(edge, 12, plot.left() - gap - edge, line + 2);
 
@@ -159,7 +168,7 @@ void LaneView::paintEvent(QPaintEvent*) {
     const QRect below(edge, static_cast<int>(bar.bottom()) + 8, text.width(), line + 2);
     painter.drawText(below, Qt::AlignVCenter, fontMetrics().elidedText(details(), Qt::ElideRight, below.width()));
 
-    if (!status.rates.empty()) paintPlot(painter, plot);
+    if (!status.rates.empty()) paint_rates(painter, plot, status.rates, Scale::none);
     painter.setFont(bold);
     painter.setPen(needs ? theme.amber : theme.ink);
     const bool known = status.state == LaneState::running && status.bytes_per_second > 0;
@@ -177,24 +186,6 @@ void LaneView::paintEvent(QPaintEvent*) {
         painter.drawText(lower, Qt::AlignVCenter | Qt::AlignRight, left_words(*status.left));
     else if (counting)
         painter.drawText(lower, Qt::AlignVCenter | Qt::AlignRight, tr("still counting"));
-}
-
-void LaneView::paintPlot(QPainter& painter, const QRect& at) const {
-    const Theme& theme = Theme::current();
-    const auto& rates = lane_->status().rates;
-    const double most = std::max(1.0, *std::max_element(rates.begin(), rates.end()));
-    constexpr double across = 120;  // half seconds
-    QPainterPath path;
-    for (std::size_t number = 0; number < rates.size(); ++number) {
-        const QPointF point(at.left() + static_cast<double>(number) / across * at.width(),
-                            at.bottom() - rates[number] / most * (at.height() - 4));
-        number == 0 ? path.moveTo(point) : path.lineTo(point);
-    }
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(theme.line, 1));
-    painter.drawLine(at.bottomLeft(), at.bottomRight());
-    painter.setPen(QPen(lane_->status().state == LaneState::running ? theme.accent : theme.muted, 1.6));
-    painter.drawPath(path);
 }
 
 void LaneView::pauseOrGoOn() {

@@ -33,6 +33,10 @@ QString amounts_words(const LaneStatus& status) {
         words += QStringLiteral(" · ") + size_text(status.all.bytes);
     else if (status.all.bytes > 0)
         words += QStringLiteral(" · ") + Lane::tr("%1 of %2").arg(size_text(status.done.bytes), size_text(status.all.bytes));
+    if (status.archive_bytes > 0 && status.done.bytes > 0)
+        words += QStringLiteral(" · ") +
+                 Lane::tr("archive %1, %2 % of it")
+                     .arg(size_text(status.archive_bytes), QString::number(status.archive_bytes * 100 / status.done.bytes));
     return status.still_counting ? Lane::tr("%1, still counting").arg(words) : words;
 }
 

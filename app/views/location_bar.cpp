@@ -60,7 +60,10 @@ void LocationBar::edit() {
 /// As many of the last folders as there is room for; what is before them is one step "…" up.
 void LocationBar::showSteps() {
     while (QLayoutItem* item = row_->takeAt(0)) {
-        if (item->widget() != nullptr) item->widget()->deleteLater();
+        if (item->widget() != nullptr) {
+            item->widget()->hide();  // at once: it may be long before it goes
+            item->widget()->deleteLater();
+        }
         delete item;
     }
     std::vector<std::string> paths;

@@ -20,10 +20,13 @@
 #include "tasks/bench.h"
 #include "tasks/desktop_notes.h"
 #include "tasks/file_clips.h"
+#include "tasks/found_place.h"
+#include "tasks/job_runs.h"
 #include "tasks/keeping.h"
 #include "tasks/past_runs.h"
 #include "tasks/runs.h"
 #include "tasks/safe_versions.h"
+#include "tasks/saved_jobs.h"
 #include "tasks/small_jobs.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -32,7 +35,11 @@
 #include "views/collisions_page.h"
 #include "views/folder_levels_panel.h"
 #include "views/gathering_side.h"
+#include "views/help/action_palette.h"
+#include "views/help/manual_window.h"
 #include "views/instruction_line.h"
+#include "views/jobs/job_banner.h"
+#include "views/jobs/jobs_page.h"
 #include "views/name_steps_panel.h"
 #include "views/outcome_side.h"
 #include "views/receipts_page.h"
@@ -43,8 +50,11 @@
 
 using namespace tavlo;
 
+namespace {
+const auto geometry_key = QStringLiteral("geometry");
+}
+
 MainWindow::MainWindow(const std::string& folder, const std::string& state_folder, bool take_up) : state_folder_(state_folder) {
-    setWindowTitle(tr("Tavlo"));
     resize(1280, 800);
     bench_ = new Bench(state_folder, this);
     runs_ = new Runs(state_folder, this);
@@ -82,6 +92,8 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     sides->addWidget(gathering_);
     sides->addWidget(outcome_);
     sides->setSizes({510, 686});
+    job_banner_ = new JobBanner(*bench_);
+    column->addWidget(job_banner_);
     column->addWidget(instruction_);
     column->addWidget(balance_);
     names_ = new NameStepsPanel(*bench_, state_folder);
@@ -105,6 +117,10 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     places_->addWidget(safe_);
     sizes_ = new SizesPage;
     places_->addWidget(sizes_);
+    saved_jobs_ = new SavedJobs(state_folder, this);
+    job_runs_ = new JobRuns(state_folder, *runs_, this);
+    jobs_ = new JobsPage(*saved_jobs_, *job_runs_);
+    places_->addWidget(jobs_);
     buildMenus();
 
     connect(strip_, &PlaceStrip::placeChosen, this, &MainWindow::goTo);
@@ -141,6 +157,10 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connect(receipts_, &ReceiptsPage::undoRequested, this,
             [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(receipts_, &ReceiptsPage::resumeRequested, runs_, &Runs::resume);
+    connect(receipts_, &ReceiptsPage::folderRequested, this, [this](const std::string& path) {
+        goTo(PlaceToBe::bench);
+        gathering_->openFolder(path);
+    });
     connect(safe_, &SafePage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
     connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
@@ -161,13 +181,22 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         receipts_->refresh();
         if (places_->currentWidget() == safe_) safe_->refresh();
     });
+    connect(gathering_, &GatheringSide::folderChanged, this, [this] {
+        instruction_->setFolderOnView(gathering_->folder());
+        setWindowTitle(tr("%1 \u2013 Tavlo").arg(short_path(gathering_->folder(), 1)));
+    });
     gathering_->openFolder(folder);
     connect(gathering_, &GatheringSide::pasteRequested, this, [this](bool move) { paste(move); });
     connect(gathering_, &GatheringSide::newFolderRequested, this, &MainWindow::askNewFolder);
     connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
+    connect(gathering_, &GatheringSide::unpackRequested, this, [this](const std::vector<std::string>& archives) {
+        bench_->replacePicks(archives);
+        bench_->setOperation(Operation::unpack);
+    });
     connect(gathering_, &GatheringSide::trashRequested, small_jobs_, &SmallJobs::trash);
     connect(gathering_, &GatheringSide::otherWindowRequested, this, &MainWindow::openOther);
     connectSizes();
+    connectJobs();
     connect(small_jobs_, &SmallJobs::changed, this, [this](const QString& words) {
         run_line_->say(words);
         gathering_->model().refresh();
@@ -187,6 +216,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
         bench_->lookAgain();
     runs_->lookForOthers();
     keeping_->apply(KeepingRules::load());
+    saved_jobs_->list();
 }
 
 MainWindow::~MainWindow() = default;
@@ -221,6 +251,7 @@ void MainWindow::goTo(PlaceToBe place) {
     if (place == PlaceToBe::safe) page = safe_;
     if (place == PlaceToBe::runs) page = runs_page_;
     if (place == PlaceToBe::sizes) page = sizes_;
+    if (place == PlaceToBe::jobs) page = jobs_;
     places_->setCurrentWidget(page);
     below_balance_->setCurrentIndex(place == PlaceToBe::collisions ? 1 : 0);
     // what is not on view is not changed by a key, nor started
@@ -228,6 +259,7 @@ void MainWindow::goTo(PlaceToBe place) {
     start_->setEnabled(place == PlaceToBe::bench || place == PlaceToBe::collisions);
     if (place == PlaceToBe::receipts) receipts_->refresh();
     if (place == PlaceToBe::safe) safe_->refresh();
+    if (place == PlaceToBe::jobs) jobs_->refresh();
     if (place == PlaceToBe::collisions) collisions_->focus();
     if (place == PlaceToBe::sizes && sizes_->folder().empty()) sizes_->weigh(gathering_->folder());
 }
@@ -264,6 +296,7 @@ void MainWindow::paste(std::optional<bool> move) {
         bench_->setOperation(move.value_or(clip.cut) ? Operation::move : Operation::copy);
         bench_->replacePicks(clip.paths);
     }
+    if (clip.elsewhere > 0) run_line_->say(tr("%Ln were left out: they lie on no disk of this machine.", nullptr, clip.elsewhere));
     bench_->setDestination(gathering_->folder());
 }
 
@@ -349,18 +382,21 @@ void MainWindow::buildMenus() {
     buildViewMenu();
 
     QMenu* help = menuBar()->addMenu(tr("&Help"));
-    add(help, tr("&Keys"), QKeySequence::HelpContents, [this] {
-        QMessageBox::information(
-            this, tr("Keys"),
-            tr("Left: Space picks, Return opens, Backspace goes up, Ctrl+F filters, Ctrl+T picks by typing.\n"
-               "Right: N next undecided, 1 skip, 2 overwrite, 3 rename, 0 undecided, arrows open and close folders, F2 types a name.\n"
-               "Ctrl+R gives the batch new names where it is: Return adds a step, Alt+Up and Alt+Down move it. Ctrl+Delete removes it.\n"
-               "Collisions: the same keys decide a whole group, or pairs and go on to the next; Left and Right go\n"
-               "between groups and pairs, Shift+N back, F2 changes the new name, F7 next difference, B swaps pictures.\n"
-               "Runs: Up and Down go through the lanes, Space pauses and goes on, Delete asks how to stop.\n"
-               "Ctrl+Z takes back what was picked, renamed or put into the trash.\n"
-               "Ctrl+D chooses the destination, Ctrl+Return starts."));
-    });
+    const auto open_manual = [this](const QString& page) {
+        if (manual_ == nullptr) manual_ = new ManualWindow(this);
+        manual_->openPage(page);
+        manual_->show();
+        manual_->raise();
+        manual_->activateWindow();
+    };
+    add(help, tr("&Keys"), QKeySequence::HelpContents, [open_manual] {
+        open_manual(QStringLiteral("keys"));
+    })->setObjectName(QStringLiteral("helpKeys"));
+    add(help, tr("&Manual"), {}, [open_manual] { open_manual(QStringLiteral("collisions")); });
+    add(help, tr("&Find an action…"), QKeySequence(Qt::CTRL | Qt::Key_J), [this] {
+        ActionPalette palette(*menuBar(), this);
+        if (palette.exec() == QDialog::Accepted && palette.chosen() != nullptr) palette.chosen()->trigger();
+    })->setObjectName(QStringLiteral("findAction"));
     add(help, tr("&About Tavlo"), {}, [this] {
         QMessageBox::about(this, tr("About Tavlo"),
                            tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
@@ -388,7 +424,15 @@ void MainWindow::buildBatchMenu() {
         levels_->begin();
     });
     on_bench(batch, tr("&Pack into an archive"), {}, [this] { bench_->setOperation(Operation::pack); });
+    on_bench(batch, tr("&Unpack archives"), {}, [this] {
+        if (bench_->holdsArchivesAlone()) return bench_->setOperation(Operation::unpack);
+        run_line_->say(tr("Pick archives first, and nothing else: what lies in them is unpacked."));
+    });
     on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });
+    batch->addSeparator();
+    add(batch, tr("&Keep as a job…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_J), [this] {
+        keepAsJob(bench_->wholeJob());
+    })->setObjectName(QStringLiteral("keepAsJob"));
     batch->addSeparator();
     on_bench(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
              [this] { outcome_->focusFilter(); });
@@ -415,7 +459,8 @@ void MainWindow::buildViewMenu() {
     add(view, tr("R&uns"), QKeySequence(Qt::ALT | Qt::Key_3), [this] { goTo(PlaceToBe::runs); });
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::receipts); });
     add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_5), [this] { goTo(PlaceToBe::safe); });
-    add(view, tr("Si&zes: what stands out below the folder on view"), QKeySequence(Qt::ALT | Qt::Key_6), [this] {
+    add(view, tr("Saved &jobs"), QKeySequence(Qt::ALT | Qt::Key_6), [this] { goTo(PlaceToBe::jobs); });
+    add(view, tr("Si&zes: what stands out below the folder on view"), QKeySequence(Qt::ALT | Qt::Key_7), [this] {
         sizes_->weigh(gathering_->folder());
         goTo(PlaceToBe::sizes);
     });
@@ -472,10 +517,26 @@ void MainWindow::askRename(const std::string& folder, const std::string& name) {
     small_jobs_->rename(folder, name, to_bytes(dialog.textValue()));
 }
 
-void MainWindow::openOther(const std::string& folder) {
-    auto* other = new MainWindow(folder, state_folder_, false);
+void MainWindow::openPlace(const std::string& path) {
+    finder_.ask(
+        this, [path](const std::stop_token&) { return found_place(path); },
+        [this](const FoundPlace& found) {
+            found.name.empty() ? gathering_->openFolder(found.folder) : gathering_->openFolderAt(found.folder, found.name);
+            if (!found.missing.empty()) run_line_->say(tr("%1 is not there.").arg(shown(found.missing)));
+        });
+}
+
+void MainWindow::openOther(const std::string& path) {
+    auto* other = new MainWindow(gathering_->folder(), state_folder_, false);
     other->setAttribute(Qt::WA_DeleteOnClose);
     other->show();
+    other->openPlace(path);
+}
+
+void MainWindow::endNow() {
+    ending_ = true;
+    runs_->pauseAllForLater();
+    close();
 }
 
 void MainWindow::changeEvent(QEvent* event) {
@@ -487,8 +548,14 @@ void MainWindow::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
 }
 
+void MainWindow::keepPlace() {
+    keeps_place_ = true;
+    restoreGeometry(QSettings().value(geometry_key).toByteArray());  // moved onto a screen that is there, where the old one is not
+}
+
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (!runs_->isLive()) return event->accept();
+    if (keeps_place_) QSettings().setValue(geometry_key, saveGeometry());
+    if (ending_ || !runs_->isLive()) return event->accept();
     const auto answer = QMessageBox::question(
         this, tr("Runs are not through"),
         tr("Pause them and close? What is done stays done; at the next start they are there, and go on when you say so."));

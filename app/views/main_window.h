@@ -5,6 +5,9 @@
 #include <string>
 #include <vector>
 
+#include "job/job.h"
+#include "keep/receipt.h"
+#include "tasks/worker.h"
 #include "views/place_strip.h"
 
 class BalanceBar;
@@ -16,6 +19,7 @@ class SafeVersions;
 class Bench;
 class GatheringSide;
 class Keeping;
+class ManualWindow;
 class FolderLevelsPanel;
 class NameStepsPanel;
 class InstructionLine;
@@ -24,7 +28,11 @@ class PastRuns;
 class QStackedWidget;
 class ReceiptsPage;
 class RunLine;
+class JobBanner;
+class JobRuns;
+class JobsPage;
 class RunsPage;
+class SavedJobs;
 class Runs;
 class SmallJobs;
 
@@ -38,6 +46,15 @@ public:
     /// take_up        begins with the batch as it was when the last window was closed
     MainWindow(const std::string& folder, const std::string& state_folder, bool take_up = true);
     ~MainWindow() override;
+
+    /// Opens a folder, or the folder of a file with that selected; what is not there is said, and the nearest folder opened.
+    void openPlace(const std::string& path);
+    /// The same in another window.
+    void openOther(const std::string& path);
+    /// Closes without asking anybody: runs pause, and are there at the next start.
+    void endNow();
+    /// Stands where it stood, as large as it was, when it was closed last.
+    void keepPlace();
 
     Bench& bench() { return *bench_; }
     Runs& runs() { return *runs_; }
@@ -53,6 +70,10 @@ protected:
 private:
     void buildMenus();
     void connectSizes();
+    void connectJobs();
+    bool takeReceipt(const tavlo::ReceiptHead& head);
+    void keepAsJob(const tavlo::Job& job);
+    std::optional<tavlo::Job> takingWhatFits(const tavlo::Job& job) const;
     void goTo(PlaceToBe place);
     void start();
     void focusFilter();
@@ -60,7 +81,6 @@ private:
     void buildViewMenu();
     void askNewFolder();
     void askRename(const std::string& folder, const std::string& name);
-    void openOther(const std::string& folder);
     void putInHand(bool cut);
     void paste(std::optional<bool> move = std::nullopt);  ///< nullopt: as the clipboard says
 
@@ -69,6 +89,9 @@ private:
     PastRuns* past_;
     SmallJobs* small_jobs_;
     std::string state_folder_;
+    LatestWorker finder_;
+    bool ending_ = false;
+    bool keeps_place_ = false;
     bool without_waiting_ = false;  ///< copies may begin while they are counted
     PlaceStrip* strip_;
     InstructionLine* instruction_;
@@ -76,6 +99,11 @@ private:
     NameStepsPanel* names_;
     FolderLevelsPanel* levels_;
     SizesPage* sizes_;
+    SavedJobs* saved_jobs_;
+    JobRuns* job_runs_;
+    JobsPage* jobs_;
+    JobBanner* job_banner_;
+    ManualWindow* manual_ = nullptr;  ///< made when somebody opens it
     DesktopNotes* notes_;
     SafeVersions* versions_;
     Keeping* keeping_;

@@ -79,6 +79,7 @@ QWidget* NameStepsPanel::buildSteps() {
         });
     }
     add_->setMenu(kinds);
+    add_->setProperty("menu", true);
     foot->addWidget(add_);
     auto* table = new QPushButton(tr("Table of names"));
     table->setObjectName(QStringLiteral("nameTable"));
@@ -86,12 +87,14 @@ QWidget* NameStepsPanel::buildSteps() {
     tables->addAction(tr("Paste one: old name, tab, new name, a line each"), this, &NameStepsPanel::pasteTable);
     tables->addAction(tr("Write the names of now to one…"), this, &NameStepsPanel::writeTable);
     table->setMenu(tables);
+    table->setProperty("menu", true);
     foot->addWidget(table);
     auto* kept = new QPushButton(tr("Kept steps"));
     kept->setObjectName(QStringLiteral("keptSteps"));
     sets_ = new QMenu(kept);
     connect(sets_, &QMenu::aboutToShow, this, &NameStepsPanel::fillSets);
     kept->setMenu(sets_);
+    kept->setProperty("menu", true);
     foot->addWidget(kept);
     whole_names_ = new QCheckBox(tr("extensions too"));
     whole_names_->setObjectName(QStringLiteral("wholeNames"));

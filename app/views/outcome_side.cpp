@@ -25,6 +25,7 @@
 #include "theme/theme.h"
 #include "views/batch_view.h"
 #include "views/opening.h"
+#include "views/parts/segments.h"
 #include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
@@ -32,8 +33,17 @@
 using namespace tavlo;
 
 namespace {
-constexpr std::size_t lines_printed = 20'000;  // some 400 pages
+
+/// A step of the first three, ticked once it is done.
+QString step_row(int number, bool done, const QString& words) {
+    const Theme& theme = Theme::current();
+    return QStringLiteral(
+               "<tr><td style='color:%1; padding:0 14px 10px 0'><b>%2</b></td><td style='color:%3; padding-bottom:10px'>%4</td></tr>")
+        .arg(done ? theme.accent.name() : theme.ink.name(), done ? QStringLiteral("\u2713") : QString::number(number),
+             done ? theme.muted.name() : theme.ink.name(), words.toHtmlEscaped());
 }
+constexpr std::size_t lines_printed = 20'000;  // some 400 pages
+}  // namespace
 
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     setObjectName(QStringLiteral("outcome"));
@@ -60,12 +70,6 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     in_hand_->setObjectName(QStringLiteral("asInHand"));
     in_hand_->setToolTip(tr("What was picked, and where it comes from"));
     auto* group = new QButtonGroup(this);
-    for (QPushButton* button : {as_destination_, as_batch_, in_hand_}) {
-        button->setCheckable(true);
-        button->setProperty("role", "segment");
-        group->addButton(button);
-    }
-    as_destination_->setChecked(true);
     filter_ = new QLineEdit;
     filter_->setObjectName(QStringLiteral("outcomeFilter"));
     filter_->setAccessibleName(tr("Find a name in the destination as it will be"));
@@ -75,9 +79,8 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     head->addWidget(title_, 1);
     head->addWidget(filter_);
     head->addSpacing(8);
-    head->addWidget(as_destination_);
-    head->addWidget(as_batch_);
-    head->addWidget(in_hand_);
+    add_segments(*head, *group, {as_destination_, as_batch_, in_hand_});
+    as_destination_->setChecked(true);
     column->addLayout(head);
     pages_ = new QStackedWidget;
     column->addWidget(pages_, 1);
@@ -328,6 +331,17 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
+/// What comes first, until there is something to be seen.
+QString OutcomeSide::firstSteps() const {
+    const bool picked = bench_.pickedCount() > 0;
+    return QStringLiteral("<table width='420' align='center'>") +
+           step_row(1, picked, tr("Pick what is to go: a click at the edge of a row on the left, or Space.")) +
+           step_row(2, !bench_.job().into.empty(),
+                    tr("Say where it goes: the amber words in the sentence, or Put here while that folder is on view.")) +
+           step_row(3, false, tr("Look here at what will happen, before anything does; decide what is asked, and start.")) +
+           QStringLiteral("</table>");
+}
+
 QString OutcomeSide::titleInPlace() const {
     const auto folders = bench_.sourceFolders();
     if (model_->share()) return tr("Only these of the batch");
@@ -390,7 +404,7 @@ void OutcomeSide::refresh() {
         const bool waits = in_place ? bench_.pickedCount() == 0 || job.naming.empty() : destination.empty();
         empty_->setText(!waits     ? QString()
                         : in_place ? tr("Here you will see the folders as they will be, before anything happens.")
-                                   : tr("Here you will see the destination as it will be, before anything happens."));
+                                   : firstSteps());
         return;
     }
     const Totals& totals = plan->totals;

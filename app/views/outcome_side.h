@@ -56,6 +56,7 @@ private:
     void askFact(const std::vector<tavlo::ItemId>& items, const std::string& fact);
     std::string pathOf(int row) const;
     void refresh();
+    QString firstSteps() const;
     QString titleInPlace() const;
     void watchDestination();
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);

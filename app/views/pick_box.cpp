@@ -28,7 +28,7 @@ PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent) : QWidget(p
     box_->setObjectName(QStringLiteral("pickBox"));
     box_->setAccessibleName(tr("Pick by typing a part of a name"));
     box_->setPlaceholderText(tr("Pick by typing…"));
-    box_->setFixedWidth(128);
+    box_->setFixedWidth(box_->fontMetrics().horizontalAdvance(box_->placeholderText()) + 34);
     box_->setProperty("own", true);
     box_->installEventFilter(this);
     state_ = new QLabel;

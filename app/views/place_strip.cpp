@@ -111,6 +111,12 @@ private:
                 path.moveTo(-2, 1);
                 path.lineTo(2, 1);
                 break;
+            case PlaceToBe::jobs:  // a clock
+                path.addEllipse(QPointF(0, 0), 8, 8);
+                path.moveTo(0, -5);
+                path.lineTo(0, 0);
+                path.lineTo(3.5, 2.5);
+                break;
             case PlaceToBe::sizes:  // bars of unlike length from one edge
                 path.moveTo(-8, -8);
                 path.lineTo(-8, 8);
@@ -136,7 +142,8 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     for (const auto& [place, word, name] :
          {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
           std::tuple{PlaceToBe::runs, tr("Runs"), "placeRuns"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"},
-          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}, std::tuple{PlaceToBe::sizes, tr("Sizes"), "placeSizes"}}) {
+          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}, std::tuple{PlaceToBe::jobs, tr("Saved jobs"), "placeJobs"},
+          std::tuple{PlaceToBe::sizes, tr("Sizes"), "placeSizes"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));
         connect(button, &QAbstractButton::clicked, this, [this, place = place] { emit placeChosen(place); });

@@ -5,7 +5,7 @@
 #include <vector>
 
 /// The places to be, at the far left.
-enum class PlaceToBe { bench, collisions, runs, receipts, safe, sizes };
+enum class PlaceToBe { bench, collisions, runs, receipts, safe, jobs, sizes };
 
 class PlaceStrip final : public QWidget {
     Q_OBJECT

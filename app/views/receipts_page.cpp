@@ -26,6 +26,7 @@
 #include "theme/theme.h"
 #include "views/button_row.h"
 #include "views/opening.h"
+#include "views/parts/three_line_delegate.h"
 #include "views/printing.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
@@ -36,46 +37,6 @@ using namespace tavlo;
 namespace {
 
 constexpr std::uint64_t lines_printed = 20'000;  // some 400 pages
-
-/// A past run in three lines: its sentence, what came of it, when and in which state.
-class ReceiptDelegate final : public QStyledItemDelegate {
-public:
-    using QStyledItemDelegate::QStyledItemDelegate;
-
-    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex&) const override {
-        return {200, QFontMetrics(option.font).height() * 3 + 24};
-    }
-
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
-        const Theme& theme = Theme::current();
-        painter->save();
-        const bool selected = option.state.testFlag(QStyle::State_Selected);
-        if (selected) {
-            painter->fillRect(option.rect, theme.paper);
-            painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
-        }
-        painter->setPen(theme.line);
-        painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
-        const QFontMetrics metrics(option.font);
-        const int line = metrics.height();
-        QRect at = option.rect.adjusted(14, 9, -14, 0);
-        at.setHeight(line);
-        QFont bold = option.font;
-        bold.setWeight(QFont::DemiBold);
-        painter->setFont(bold);
-        painter->setPen(theme.ink);
-        painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
-        painter->setFont(option.font);
-        at.translate(0, line + 3);
-        painter->drawText(at, Qt::AlignVCenter,
-                          metrics.elidedText(index.data(ReceiptsModel::CountsRole).toString(), Qt::ElideRight, at.width()));
-        painter->setPen(theme.muted);
-        at.translate(0, line + 2);
-        painter->drawText(at, Qt::AlignVCenter, index.data(ReceiptsModel::WhenRole).toString());
-        painter->drawText(at, Qt::AlignVCenter | Qt::AlignRight, index.data(ReceiptsModel::StateRole).toString());
-        painter->restore();
-    }
-};
 
 }  // namespace
 
@@ -98,7 +59,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     list_->setObjectName(QStringLiteral("receipts"));
     list_->setAccessibleName(tr("Past runs"));
     list_->setModel(receipts_);
-    list_->setItemDelegate(new ReceiptDelegate(list_));
+    list_->setItemDelegate(new ThreeLineDelegate({ReceiptsModel::CountsRole, ReceiptsModel::WhenRole, ReceiptsModel::StateRole}, list_));
     list_->setUniformItemSizes(true);
     list_->setFrameShape(QFrame::NoFrame);
     search_ = new QLineEdit;
@@ -418,6 +379,12 @@ void ReceiptsPage::fillKeepingMenu() {
 void ReceiptsPage::fillMoreMenu() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
+    if (!head_.destination.empty()) menu->addAction(tr("Open where it went"), this, [this] { emit folderRequested(head_.destination); });
+    if (!head_.job.empty()) {
+        menu->addAction(tr("The same on the bench again"), this, [this] { emit againRequested(head_); });
+        menu->addAction(tr("Keep as a job…"), this, [this] { emit keepRequested(head_); });
+        menu->addSeparator();
+    }
     menu->addAction(tr("Check again: read it, and compare"), this, [this] {
         note_->setText(tr("reading it again…"));
         past_.check(head_.id);

@@ -30,6 +30,9 @@ signals:
     void said(const QString& words);
     void resumeRequested(const std::string& receipt, const QString& sentence);
     void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
+    void folderRequested(const std::string& path);        ///< where it went, to be looked at
+    void keepRequested(const tavlo::ReceiptHead& head);   ///< what it did is to be a saved job
+    void againRequested(const tavlo::ReceiptHead& head);  ///< the same on the bench again
 
 private:
     void show_(const OpenedReceipt& opened);

@@ -11,12 +11,15 @@
 #include <utility>
 #include <vector>
 
+#include "views/parts/sort_header.h"
+
 /// A table of rows of one height without a grid: what the lists of the window have in common.
 class RowView : public QTableView {
     Q_OBJECT
 
 public:
     explicit RowView(QWidget* parent = nullptr) : QTableView(parent) {
+        setHorizontalHeader(new SortHeader(this));
         setShowGrid(false);
         setSelectionBehavior(SelectRows);
         setSelectionMode(ExtendedSelection);
@@ -32,6 +35,7 @@ public:
         horizontalHeader()->setSectionsMovable(false);
         horizontalHeader()->setMinimumSectionSize(40);
         horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+        horizontalHeader()->setSectionsClickable(true);
     }
 
     void setRowHeight(int pixels) { verticalHeader()->setDefaultSectionSize(pixels); }

@@ -24,6 +24,7 @@
 #include "views/lane_view.h"
 #include "views/lane_words.h"
 #include "views/limit_menu.h"
+#include "views/rate_plot.h"
 #include "views/row_delegates.h"
 #include "views/row_view.h"
 
@@ -158,6 +159,8 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     done_head->addSpacing(10);
     done_head->addWidget(order, 1);
     done_head->addWidget(filter_);
+    plot_ = new RatePlot;
+    done_column->addWidget(plot_);
     done_column->addLayout(done_head);
     log_ = new RunLogModel(this);
     list_ = new RowView;
@@ -172,6 +175,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     splitter->addWidget(done);
 
     auto* needs = new QWidget;
+    needs_ = needs;
     needs->setObjectName(QStringLiteral("runNeeds"));
     needs->setAttribute(Qt::WA_StyledBackground);
     auto* needs_column = new QVBoxLayout(needs);
@@ -321,6 +325,7 @@ void RunsPage::refresh() {
     title_->setText(words.isEmpty() ? tr("Nothing is going on") : words.join(QStringLiteral(" · ")));
     clear_->setVisible(ended);
     pause_all_->setVisible(running + waiting > 1);
+    plot_->setLane(current_);
     const auto limit = runs_.limitOfAll();
     limit_->setText(limit == 0 ? tr("Reading limit for all: none")
                                : tr("Reading limit for all: %1").arg(rate_words(static_cast<double>(limit))));
@@ -350,11 +355,11 @@ void RunsPage::choose(RunLane* lane) {
 void RunsPage::showFaults() {
     const int all = faults_model_->rowCount();
     const int chosen = static_cast<int>(faults_->selectionModel()->selectedRows().size());
-    faults_title_->setText(all == 0 ? tr("Nothing needs you") : tr("Needs you: %Ln failed", nullptr, all));
-    set_tone(*faults_title_, all == 0 ? "muted" : "amber");
+    faults_title_->setText(tr("Needs you: %Ln failed", nullptr, all));
+    set_tone(*faults_title_, "amber");
     again_->setText(chosen > 0 ? tr("Try %Ln again", nullptr, chosen) : tr("Try all again"));
     leave_->setText(chosen > 0 ? tr("Leave %Ln", nullptr, chosen) : tr("Leave all"));
-    for (QPushButton* button : {again_, leave_}) button->setVisible(all > 0);
+    needs_->setVisible(all > 0);  // else what is done has the whole width
 }
 
 void RunsPage::wish(RunFault::Wish wish) {

@@ -14,6 +14,7 @@ class QListView;
 class QPushButton;
 class QScrollArea;
 class QVBoxLayout;
+class RatePlot;
 class RowView;
 class RunFaultsModel;
 class RunLogModel;
@@ -61,6 +62,8 @@ private:
     RowView* list_;
     RunLogModel* log_;
     QLabel* nothing_yet_;
+    RatePlot* plot_;
+    QWidget* needs_;
     QLabel* faults_title_;
     QListView* faults_;
     RunFaultsModel* faults_model_;

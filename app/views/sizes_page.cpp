@@ -19,6 +19,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/opening.h"
+#include "views/parts/segments.h"
 
 using namespace tavlo;
 
@@ -118,15 +119,15 @@ void SizesPage::buildHead(QVBoxLayout& column) {
                                                            {SizesModel::Shows::largest_files, tr("Largest files")},
                                                            {SizesModel::Shows::empty_folders, tr("Empty folders")},
                                                            {SizesModel::Shows::large_folders, tr("Folders over")}};
+    std::vector<QPushButton*> buttons;
     for (const auto& [way, text] : words) {
         auto* button = new QPushButton(text);
         button->setObjectName(QStringLiteral("sizesShow%1").arg(static_cast<int>(way)));
-        button->setCheckable(true);
-        button->setProperty("role", "segment");
-        button->setChecked(way == SizesModel::Shows::all);
         shows_->addButton(button, static_cast<int>(way));
-        ways->addWidget(button);
+        buttons.push_back(button);
     }
+    add_segments(*ways, *shows_, buttons);
+    buttons.front()->setChecked(true);
     over_ = new QLineEdit(QStringLiteral("100M"));
     over_->setObjectName(QStringLiteral("sizesOver"));
     over_->setAccessibleName(tr("Size from which on folders are listed"));

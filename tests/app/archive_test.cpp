@@ -1,6 +1,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <catch2/catch.hpp>
 #include <filesystem>
@@ -10,6 +11,7 @@
 #include "support/archives.h"
 #include "support/jobs.h"
 #include "tasks/bench.h"
+#include "views/collisions_page.h"
 #include "views/gathering_side.h"
 #include "views/pack_dialog.h"
 
@@ -61,7 +63,7 @@ TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and bot
     CHECK(bench.job().into == desk.temp.path("desk/mail/permits-2031.zip"));
     REQUIRE(bench.plan() != nullptr);
     CHECK(bench.plan()->totals.of(Outcome::created) == 5);
-    CHECK(desk.rowOf(QStringLiteral("permits/")) >= 0);          // what will be in it
+    CHECK(desk.rowOf(QStringLiteral("permits/")) >= 0);         // what will be in it
     CHECK(desk.rowOf(QStringLiteral("permits-2031.zip")) < 0);  // and not what lies around it
     desk.driver->click("start");
     const std::string packed = desk.finished();
@@ -96,4 +98,47 @@ TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and bot
     CHECK(jobs.undo(packed).of(Outcome::failed) == 0);
     CHECK_FALSE(desk.temp.has("desk/mail/permits-2031.zip"));
     CHECK(desk.temp.read("desk/permits/a.pdf") == "permits/a.pdf");
+}
+
+TEST_CASE("archives are unpacked whole from the window, and a member is seen face to face with the file that is there",
+          "[window][archives]") {
+    Desk desk;
+    desk.temp.write("desk/notes/list.txt", "one\ntwo\nthree\n");
+    desk.temp.write("desk/notes/other.txt", "other");
+    desk.open();
+    // made by the window's own means
+    Job packing = with(copy({desk.temp.path("desk/notes")}, desk.temp.path("desk/notes.zip")), Decision::undecided);
+    packing.operation = Operation::pack;
+    Jobs jobs(desk.temp.path("jobs"));
+    (void)jobs.run(packing);
+    desk.temp.write("to/notes/list.txt", "one\n2\nthree\n");
+    desk.temp.date("to/notes/list.txt", 1'000'000'000);
+    desk.window->bench().replacePicks({desk.temp.path("desk/notes"), desk.temp.path("desk/notes.zip")});
+    CHECK_FALSE(desk.window->bench().holdsArchivesAlone());
+    desk.window->bench().replacePicks({desk.temp.path("desk/notes.zip")});
+    desk.window->bench().setDestination(desk.temp.path("to"));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.cell(0, OutcomeModel::NameColumn).contains(QStringLiteral("notes")));
+    desk.driver->chooseFromMenu("phraseOperation", QStringLiteral("Unpack them"));
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.sentence().startsWith(QStringLiteral("Unpack ")));
+    const auto plan = desk.window->bench().plan();
+    REQUIRE(plan);
+    CHECK(plan->totals.of(Outcome::undecided) == 1);
+    // the two of the pair, read out of the archive and off the disk
+    desk.driver->click("placeCollisions");
+    REQUIRE(WindowDriver::wait([&] { return desk.driver->rowNamed("pairList", QStringLiteral("notes / list.txt")) >= 0; }));
+    desk.driver->clickRow("pairList", 0);
+    const auto* in_words = desk.window->collisions().findChild<QLabel*>(QStringLiteral("pairInWords"));
+    REQUIRE(WindowDriver::wait([&] { return in_words->text().startsWith(QStringLiteral("1 line")); }));
+    for (ItemId id = 0; id < plan->items.size(); ++id)
+        if (plan->items[id].outcome == Outcome::undecided) desk.window->bench().decide({id}, Decision::overwrite);
+    REQUIRE(desk.driver->settle());
+    desk.driver->click("placeBench");
+    desk.driver->click("start");
+    desk.finished();
+    CHECK(desk.temp.read("to/notes/list.txt") == "one\ntwo\nthree\n");
+    CHECK(desk.temp.read("to/notes/other.txt") == "other");
+    REQUIRE(desk.driver->settle());
+    CHECK(desk.window->bench().pickedCount() == 0);  // what is settled leaves the batch
 }

@@ -15,6 +15,7 @@
 #include "tasks/outcome_export.h"
 #include "tasks/runs.h"
 #include "views/destination_panel.h"
+#include "views/gathering_side.h"
 #include "views/outcome_side.h"
 #include "views/printing.h"
 #include "window_driver.h"
@@ -109,13 +110,14 @@ TEST_CASE("the outcome is printed, long ones up to a number of lines", "[window]
     CHECK(place.temp.read("outcome.pdf").starts_with("%PDF-"));
 }
 
-TEST_CASE("destinations are kept at hand until they are let go", "[window][placing]") {
-    const QString path = QStringLiteral("/somewhere/Permits");
+TEST_CASE("destinations are kept at hand until they are let go, byte for byte", "[window][placing]") {
+    const std::string path = "/somewhere/Permits \xff, and more";
     pin_destination(path, true);
     pin_destination(path, true);
-    CHECK(pinned_destinations().count(path) == 1);
+    const auto pinned = pinned_destinations();
+    CHECK(std::count(pinned.begin(), pinned.end(), path) == 1);
     pin_destination(path, false);
-    CHECK_FALSE(pinned_destinations().contains(path));
+    CHECK(pinned_destinations().size() == pinned.size() - 1);
 }
 
 TEST_CASE("a copy begins while it is counted where somebody asked for that, and its totals say that they still grow", "[window][placing]") {
@@ -139,4 +141,21 @@ TEST_CASE("a copy begins while it is counted where somebody asked for that, and 
     CHECK(heads[0].totals.of(Outcome::undecided) == 1);
     CHECK(place.window->bench().pickedCount() == 1);  // with something undecided in it, it stays in hand
     setting->setChecked(false);
+}
+
+TEST_CASE("a destination that is typed relative is meant from the folder on view, and said in full", "[window][placing]") {
+    Desk place;
+    place.temp.write("office/Inbox/a", "a");
+    place.temp.write("office/Archive/kept", "kept");
+    place.window->gathering().openFolder(place.temp.path("office/Inbox"));
+    REQUIRE(place.driver->settle());
+    place.driver->click("phraseDestination");
+    auto* line = place.driver->find<QLineEdit>("destinationPath");
+    auto* note = place.driver->find<QLabel>("destinationNote");
+    line->clear();
+    QTest::keyClicks(line, QStringLiteral("../Archive/2031/Permits"));
+    const QString whole = QString::fromStdString(place.temp.path("office/Archive/2031/Permits"));
+    REQUIRE(WindowDriver::wait([&] { return note->text().contains(whole + QStringLiteral(": the run will make the last 2 folders")); }));
+    QTest::keyClick(line, Qt::Key_Return);
+    CHECK(place.window->bench().job().into == place.temp.path("office/Archive/2031/Permits"));
 }

@@ -11,7 +11,9 @@
 #include <filesystem>
 #include <thread>
 
+#include "files/drives.h"
 #include "job/prepare.h"
+#include "keep/drive_turn.h"
 #include "models/receipt_cells.h"
 #include "models/run_models.h"
 #include "run/take_back.h"
@@ -119,7 +121,7 @@ TEST_CASE("runs on one drive queue up, one is paused so that another finishes, o
     QTest::qWait(200);
     const auto held_at = one->status().done.bytes;
     yard.press(three, "laneFirst");
-    CHECK(three->status().state == LaneState::running);
+    REQUIRE(yard.wait([&] { return three->status().state == LaneState::running; }));
     CHECK(two->status().state == LaneState::waiting);  // it goes on by itself
     CHECK(&yard.lane(0) == three);
     yard.press(one, "laneMore");
@@ -309,7 +311,7 @@ TEST_CASE("lanes are gone through, paused and stopped by keys, a stopped run is 
     CHECK(one->status().state == LaneState::paused);
     QTest::keyClick(yard.view(one), Qt::Key_Down);
     CHECK(yard.view(two)->hasFocus());
-    CHECK(yard.view(two)->accessibleName().endsWith("going on"));
+    REQUIRE(yard.wait([&] { return yard.view(two)->accessibleName().endsWith("going on"); }));
     QTest::keyClick(yard.view(two), Qt::Key_Delete);
     yard.choose("Stop, and keep what is done");
     REQUIRE(yard.wait([&] { return !two->isLive(); }));
@@ -441,4 +443,27 @@ TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]")
     CHECK(remedy_words(std::nullopt).isEmpty());
     for (int state = 0; state <= static_cast<int>(LaneState::refused); ++state)
         CHECK_FALSE(state_words(static_cast<LaneState>(state)).isEmpty());
+}
+
+TEST_CASE("drives are had in turn with other programs, and left to them by a run that is paused", "[window][runs]") {
+    Yard yard;
+    const std::string state = yard.temp.path("state");
+    const auto drives = drives_below(yard.temp.path("one"));
+    REQUIRE_FALSE(drives.empty());
+    std::optional<DriveTurn> other(std::move(*DriveTurn::take(state, drives)));
+    yard.runs().limitAll(mega);
+    RunLane* one = yard.start("one");
+    REQUIRE(yard.wait([&] { return one->drives().has_value(); }));
+    CHECK(one->status().state == LaneState::waiting);
+    CHECK(one->status().done.bytes == 0);
+    other.reset();
+    REQUIRE(yard.wait([&] { return one->status().done.bytes > 0; }));
+    CHECK(DriveTurn::take(state, drives).error().fault == Fault::name_taken);
+    yard.runs().pause(*one);
+    REQUIRE(yard.wait([&] { return DriveTurn::take(state, drives).has_value(); }));
+    yard.runs().limitAll(0);
+    yard.runs().goOn(*one);
+    REQUIRE(yard.driver->settle());
+    CHECK(one->status().state == LaneState::done);
+    REQUIRE(yard.wait([&] { return DriveTurn::take(state, drives).has_value(); }));
 }

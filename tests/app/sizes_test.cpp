@@ -30,7 +30,7 @@ struct Scales {
     static SizesPage& opened(Desk& desk) {
         make_files(desk.temp);
         desk.open();
-        desk.stroke(Qt::Key_6, Qt::AltModifier);
+        desk.stroke(Qt::Key_7, Qt::AltModifier);
         return *desk.driver->find<SizesPage>("sizesPage");
     }
     QStringList names(const QModelIndex& parent = {}) const {

@@ -106,9 +106,10 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     CHECK(office.tag("quay-rates.csv") == "same date");
     CHECK(office.tag("Stamped/") == "other type");
     CHECK(office.tag("permit-0420-repairs-dock-2.pdf") == "twin");
-    CHECK(start->text() == "Copy 11 items");
+    CHECK(start->text() == "Copy 1 of 11");  // one is the same, nine are undecided
     CHECK(driver.find<QWidget>("instruction")->accessibleName() ==
-          QString("Copy 11 items from 2 folders into Archive / 2031 / Permits, keeping subfolders; where a name is taken, ask me."));
+          QString("Copy 11 items from 2 folders into Archive / 2031 / Permits, keeping subfolders; where a name is taken, ask me; "
+                  "9 undecided stay in hand."));
     CHECK(office.text("toSettle").contains("9 to settle"));
 
     // one overwrite and one skip by click, one rename by key
@@ -338,7 +339,8 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
         for (const QColor& ground :
              {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash, theme.amber_wash})
             CHECK(contrast(theme.ink, ground) >= 4.5);
-        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash})
+        for (const QColor& ground :
+             {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash, theme.accent_wash, theme.selection})
             CHECK(contrast(theme.muted, ground) >= 4.5);
         for (const QColor& ground : {theme.ground, theme.paper, theme.accent_wash}) CHECK(contrast(theme.accent, ground) >= 4.5);
         CHECK(contrast(theme.amber, theme.amber_wash) >= 4.5);
@@ -350,6 +352,12 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
         CHECK(contrast(theme.on_accent, theme.accent) >= 4.5);
         CHECK(contrast(theme.muted, theme.line) >= 3.0);  // a button that is not available
         CHECK(contrast(theme.paper, theme.ink) >= 4.5);
+    }
+    for (const auto choice : {ThemeChoice::dark, ThemeChoice::light}) {  // what stands in a line before anybody types
+        apply_theme(*qApp, choice);
+        QLineEdit line;
+        line.ensurePolished();
+        CHECK(contrast(line.palette().color(QPalette::PlaceholderText), Theme::current().field) >= 4.5);
     }
 }
 

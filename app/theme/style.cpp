@@ -1,0 +1,105 @@
+#include "theme/style.h"
+
+#include <QPainter>
+#include <QStyleFactory>
+#include <QStyleOption>
+#include <algorithm>
+
+#include "theme/theme.h"
+
+namespace {
+
+constexpr qreal corner = 6;
+constexpr int field_height = 28;
+constexpr int before_text = 6;
+
+void draw_field(QPainter& painter, const QRect& rect, QStyle::State state) {
+    const Theme& theme = Theme::current();
+    const bool on = state.testFlag(QStyle::State_Enabled);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(state.testFlag(QStyle::State_HasFocus) ? theme.accent : theme.line);
+    painter.setBrush(!on ? QColor(Qt::transparent) : state.testFlag(QStyle::State_MouseOver) ? theme.selection : theme.field);
+    painter.drawRoundedRect(QRectF(rect).adjusted(0.5, 0.5, -0.5, -0.5), corner, corner);
+}
+
+/// Two strokes that meet at the foot, or at the head.
+void draw_arrow(QPainter& painter, const QRectF& rect, bool up, bool enabled) {
+    const Theme& theme = Theme::current();
+    const qreal half = std::min({rect.width(), rect.height() * 2, qreal{8}}) / 2;
+    const qreal tip = up ? -half / 2 : half / 2;
+    QColor ink = theme.muted;
+    if (!enabled) ink.setAlphaF(0.5F);
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(QPen(ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+    const QPointF middle = rect.center();
+    const QPointF points[] = {middle + QPointF(-half, -tip), middle + QPointF(0, tip), middle + QPointF(half, -tip)};
+    painter.drawPolyline(points, 3);
+    painter.restore();
+}
+
+}  // namespace
+
+TavloStyle::TavloStyle() : QProxyStyle(QStyleFactory::create(QStringLiteral("Fusion"))) {}
+
+void TavloStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* option, QPainter* painter, const QWidget* widget) const {
+    const bool enabled = option->state.testFlag(State_Enabled);
+    const Theme& theme = Theme::current();
+    switch (element) {
+        case PE_IndicatorArrowDown:
+        case PE_IndicatorSpinDown: return draw_arrow(*painter, option->rect, false, enabled);
+        case PE_IndicatorArrowUp:
+        case PE_IndicatorSpinUp: return draw_arrow(*painter, option->rect, true, enabled);
+        case PE_IndicatorRadioButton: {
+            painter->save();
+            painter->setRenderHint(QPainter::Antialiasing);
+            const bool on = option->state.testFlag(State_On);
+            const QRectF ring = QRectF(option->rect).adjusted(1, 1, -1, -1);
+            painter->setPen(QPen(on || option->state.testFlag(State_HasFocus) ? theme.accent : theme.muted, 1.2));
+            painter->setBrush(theme.field);
+            painter->drawEllipse(ring);
+            if (on) {
+                painter->setPen(Qt::NoPen);
+                painter->setBrush(theme.accent);
+                const qreal inset = ring.width() * 0.27;
+                painter->drawEllipse(ring.adjusted(inset, inset, -inset, -inset));
+            }
+            painter->restore();
+            return;
+        }
+        default: QProxyStyle::drawPrimitive(element, option, painter, widget);
+    }
+}
+
+void TavloStyle::drawComplexControl(ComplexControl control, const QStyleOptionComplex* option, QPainter* painter,
+                                    const QWidget* widget) const {
+    if (control == CC_ComboBox) {
+        painter->save();
+        draw_field(*painter, option->rect, option->state);
+        draw_arrow(*painter, subControlRect(CC_ComboBox, option, SC_ComboBoxArrow, widget), false, option->state.testFlag(State_Enabled));
+        painter->restore();
+        return;
+    }
+    if (control == CC_SpinBox) {
+        painter->save();
+        draw_field(*painter, option->rect, option->state & ~State_MouseOver);
+        draw_arrow(*painter, subControlRect(CC_SpinBox, option, SC_SpinBoxUp, widget), true, option->state.testFlag(State_Enabled));
+        draw_arrow(*painter, subControlRect(CC_SpinBox, option, SC_SpinBoxDown, widget), false, option->state.testFlag(State_Enabled));
+        painter->restore();
+        return;
+    }
+    QProxyStyle::drawComplexControl(control, option, painter, widget);
+}
+
+/// What is written in a box that drops down begins where it does in a line that is typed into.
+QRect TavloStyle::subControlRect(ComplexControl control, const QStyleOptionComplex* option, SubControl part, const QWidget* widget) const {
+    const QRect rect = QProxyStyle::subControlRect(control, option, part, widget);
+    if (control != CC_ComboBox || part != SC_ComboBoxEditField) return rect;
+    return visualRect(option->direction, option->rect, rect.adjusted(before_text, 0, 0, 0));
+}
+
+QSize TavloStyle::sizeFromContents(ContentsType type, const QStyleOption* option, const QSize& contents, const QWidget* widget) const {
+    QSize size = QProxyStyle::sizeFromContents(type, option, contents, widget);
+    if (type == CT_ComboBox || type == CT_SpinBox) size = QSize(size.width() + before_text + 8, std::max(size.height(), field_height));
+    return size;
+}

@@ -1,0 +1,16 @@
+#pragma once
+
+#include <QHeaderView>
+
+/// A header whose arrow of sorting stands beside the title: behind one that begins at the left, ahead of one that ends at the right. It
+/// never runs into it.
+class SortHeader final : public QHeaderView {
+    Q_OBJECT
+
+public:
+    explicit SortHeader(QWidget* parent = nullptr) : QHeaderView(Qt::Horizontal, parent) {}
+
+protected:
+    void initStyleOptionForIndex(QStyleOptionHeader* option, int section) const override;
+    void paintSection(QPainter* painter, const QRect& rect, int section) const override;
+};
