@@ -5,8 +5,8 @@
 
 #include "holds.h"
 #include "tasks/bench.h"
-#include "views/balance_bar.h"
-#include "views/collisions_page.h"
+#include "views/bench/balance_bar.h"
+#include "views/collisions/collisions_page.h"
 #include "window_driver.h"
 
 // plan_hold FOLDER [FILES]: a tree of so many files (1,000,000) below FOLDER, in folders of 1,000, planned in the real window into a

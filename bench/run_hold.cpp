@@ -7,8 +7,8 @@
 #include "holds.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
-#include "views/lane_words.h"
-#include "views/receipts_page.h"
+#include "views/receipts/receipts_page.h"
+#include "views/runs/lane_words.h"
 #include "window_driver.h"
 
 // run_hold FOLDER [FILES]: so many empty files (1,000,000) below FOLDER, in folders of 1,000, copied in the real window with the page of

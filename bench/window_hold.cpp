@@ -7,8 +7,8 @@
 #include "models/outcome_model.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
 #include "window_driver.h"
 
 // window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real window, filters it key by

@@ -9,7 +9,7 @@
 #include "job/job_files.h"
 #include "keep/store.h"
 #include "tasks/bench.h"
-#include "views/gathering_side.h"
+#include "views/gathering/gathering_side.h"
 
 using namespace tavlo;
 

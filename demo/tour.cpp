@@ -24,12 +24,12 @@
 #include "tasks/runs.h"
 #include "theme/theme.h"
 #include "translations.h"
-#include "views/filter_bar.h"
-#include "views/folder_levels_panel.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
-#include "views/pack_dialog.h"
-#include "views/sizes_page.h"
+#include "views/bench/folder_levels_panel.h"
+#include "views/bench/pack_dialog.h"
+#include "views/gathering/filter_bar.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
+#include "views/sizes/sizes_page.h"
 #include "window_driver.h"
 
 namespace {

@@ -10,10 +10,10 @@
 #include "tasks/bench.h"
 #include "tasks/runs.h"
 #include "text.h"
-#include "views/button_row.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
-#include "views/row_delegates.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
+#include "views/parts/button_row.h"
+#include "views/parts/row_delegates.h"
 #include "wording.h"
 
 bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) {

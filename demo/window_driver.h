@@ -7,7 +7,7 @@
 
 #include "plan/words.h"
 #include "views/main_window.h"
-#include "views/row_view.h"
+#include "views/parts/row_view.h"
 
 /// Works the real window as a person does: by mouse and key events on what is on view. Used by the tour that makes the
 /// pictures, and by the window tests.

@@ -3,7 +3,7 @@
 #include "files/path.h"
 #include "models/receipt_cells.h"
 #include "text.h"
-#include "views/lane_words.h"
+#include "views/runs/lane_words.h"
 
 using namespace tavlo;
 

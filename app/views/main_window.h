@@ -68,7 +68,14 @@ protected:
     void changeEvent(QEvent* event) override;
 
 private:
+    void buildFrame();
+    void buildBenchPage();
+    void buildOtherPages();
     void buildMenus();
+    void connectBench();
+    void connectFolder();
+    void connectRuns();
+    void connectPast();
     void connectSizes();
     void connectJobs();
     bool takeReceipt(const tavlo::ReceiptHead& head);

@@ -9,15 +9,15 @@
 #include "tasks/runs.h"
 #include "tasks/saved_jobs.h"
 #include "text.h"
-#include "views/collisions_page.h"
-#include "views/filter_bar.h"
-#include "views/gathering_side.h"
+#include "views/collisions/collisions_page.h"
+#include "views/gathering/filter_bar.h"
+#include "views/gathering/gathering_side.h"
 #include "views/jobs/job_banner.h"
 #include "views/jobs/jobs_page.h"
 #include "views/jobs/keep_job_dialog.h"
 #include "views/main_window.h"
-#include "views/receipts_page.h"
-#include "views/run_line.h"
+#include "views/receipts/receipts_page.h"
+#include "views/runs/run_line.h"
 
 // Saved jobs in the window: how they come onto the bench, and from it.
 

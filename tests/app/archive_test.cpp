@@ -11,9 +11,9 @@
 #include "support/archives.h"
 #include "support/jobs.h"
 #include "tasks/bench.h"
-#include "views/collisions_page.h"
-#include "views/gathering_side.h"
-#include "views/pack_dialog.h"
+#include "views/bench/pack_dialog.h"
+#include "views/collisions/collisions_page.h"
+#include "views/gathering/gathering_side.h"
 
 // A batch packed, looked into, and two files taken out of it again, as somebody does it in the window.
 

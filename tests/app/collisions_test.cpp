@@ -16,7 +16,7 @@
 #include "tasks/bench.h"
 #include "tasks/looker_process.h"
 #include "text.h"
-#include "views/collisions_page.h"
+#include "views/collisions/collisions_page.h"
 #include "window_driver.h"
 
 using namespace tavlo;

@@ -15,7 +15,7 @@
 #include "models/outcome_model.h"
 #include "support/temp_folder.h"
 #include "tasks/runs.h"
-#include "views/outcome_side.h"
+#include "views/outcome/outcome_side.h"
 #include "window_driver.h"
 
 /// The real window over the folder "desk" of a test's own, worked by keys and mouse.

@@ -25,8 +25,8 @@
 #include "tasks/outcome_export.h"
 #include "tasks/runs.h"
 #include "tasks/small_jobs.h"
-#include "views/filter_bar.h"
-#include "views/gathering_side.h"
+#include "views/gathering/filter_bar.h"
+#include "views/gathering/gathering_side.h"
 #include "window_driver.h"
 
 using namespace tavlo;

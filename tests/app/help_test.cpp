@@ -15,7 +15,7 @@
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/found_place.h"
-#include "views/gathering_side.h"
+#include "views/gathering/gathering_side.h"
 #include "views/help/action_palette.h"
 
 using namespace tavlo;

@@ -17,8 +17,8 @@
 #include "support/tree.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
 
 // New names where things are, and removing, as somebody does it in the window.
 

@@ -20,7 +20,7 @@
 #include "models/filter_selection.h"
 #include "support/environment.h"
 #include "tasks/bench.h"
-#include "views/gathering_side.h"
+#include "views/gathering/gathering_side.h"
 
 // Saved jobs, from the bench and back, as somebody works with them in the window.
 

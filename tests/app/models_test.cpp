@@ -17,9 +17,9 @@
 #include "support/temp_folder.h"
 #include "tasks/instruction_file.h"
 #include "tasks/outcome_export.h"
-#include "views/kinds_dialog.h"
-#include "views/location_bar.h"
-#include "views/rule_dialogs.h"
+#include "views/bench/rule_dialogs.h"
+#include "views/gathering/kinds_dialog.h"
+#include "views/gathering/location_bar.h"
 #include "window_driver.h"
 
 using namespace tavlo;

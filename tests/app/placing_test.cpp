@@ -14,10 +14,10 @@
 #include "tasks/bench.h"
 #include "tasks/outcome_export.h"
 #include "tasks/runs.h"
-#include "views/destination_panel.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
-#include "views/printing.h"
+#include "views/bench/destination_panel.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
+#include "views/parts/printing.h"
 #include "window_driver.h"
 
 using namespace tavlo;

@@ -23,9 +23,9 @@
 #include "support/tree.h"
 #include "tasks/bench.h"
 #include "text.h"
-#include "views/lane_view.h"
-#include "views/lane_words.h"
-#include "views/runs_page.h"
+#include "views/runs/lane_view.h"
+#include "views/runs/lane_words.h"
+#include "views/runs/runs_page.h"
 #include "window_driver.h"
 
 // Runs in their lanes: steered, gone on with, tried again, in the real window.

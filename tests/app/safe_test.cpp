@@ -11,7 +11,7 @@
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/keeping.h"
-#include "views/safe_page.h"
+#include "views/safe/safe_page.h"
 #include "window_driver.h"
 
 using namespace tavlo;

@@ -7,7 +7,7 @@
 #include "desk.h"
 #include "models/sizes_model.h"
 #include "tasks/bench.h"
-#include "views/sizes_page.h"
+#include "views/sizes/sizes_page.h"
 
 // What stands out below a folder, and what becomes of it.
 

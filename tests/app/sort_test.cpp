@@ -12,10 +12,10 @@
 #include "support/jobs.h"
 #include "tasks/bench.h"
 #include "tasks/instruction_file.h"
-#include "views/collisions_page.h"
-#include "views/folder_level_row.h"
-#include "views/folder_levels_panel.h"
-#include "views/opening.h"
+#include "views/bench/folder_level_row.h"
+#include "views/bench/folder_levels_panel.h"
+#include "views/collisions/collisions_page.h"
+#include "views/parts/opening.h"
 
 // Photos sorted by year and town, as somebody does it in the window.
 

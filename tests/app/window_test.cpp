@@ -25,9 +25,9 @@
 #include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
-#include "views/collisions_page.h"
-#include "views/gathering_side.h"
-#include "views/outcome_side.h"
+#include "views/collisions/collisions_page.h"
+#include "views/gathering/gathering_side.h"
+#include "views/outcome/outcome_side.h"
 #include "window_driver.h"
 
 using namespace tavlo;

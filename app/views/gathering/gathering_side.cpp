@@ -1,0 +1,469 @@
+#include "views/gathering/gathering_side.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QMenu>
+#include <QMimeData>
+#include <QPushButton>
+#include <QScrollBar>
+#include <QSettings>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+#include <map>
+#include <unordered_set>
+
+#include "archive/format.h"
+#include "files/path.h"
+#include "models/folder_model.h"
+#include "tasks/bench.h"
+#include "tasks/file_clips.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/bench/clipboard_line.h"
+#include "views/gathering/filter_bar.h"
+#include "views/gathering/kinds_dialog.h"
+#include "views/gathering/list_panel.h"
+#include "views/gathering/location_bar.h"
+#include "views/gathering/look_panel.h"
+#include "views/gathering/pick_box.h"
+#include "views/gathering/places_menu.h"
+#include "views/parts/opening.h"
+#include "views/parts/row_delegates.h"
+#include "views/parts/row_view.h"
+
+using namespace tavlo;
+
+namespace {
+
+constexpr std::size_t most_kept_selected = 2000;  // beyond that finding them again would hold the window
+const auto columns_key = QStringLiteral("folderColumns");
+
+int number(FolderColumn column) { return static_cast<int>(column); }
+
+}  // namespace
+
+GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+    setObjectName(QStringLiteral("gathering"));
+    setAttribute(Qt::WA_StyledBackground);
+    model_ = new FolderModel(bench_, this);
+    buildList();
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    buildHead(*column);
+    list_panel_ = new ListPanel(*model_);
+    pages_ = new QStackedWidget;
+    pages_->addWidget(list_);
+    pages_->addWidget(list_panel_);
+    column->addWidget(pages_, 1);
+    look_ = new LookPanel;
+    column->addWidget(look_);
+    look_->hide();
+
+    auto* clipboard = new ClipboardLine;
+    column->addWidget(clipboard);
+    connect(clipboard, &ClipboardLine::pasteRequested, this, &GatheringSide::pasteRequested);
+
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(14, 7, 14, 7);
+    foot->setSpacing(14);
+    totals_ = new QLabel;
+    totals_->setObjectName(QStringLiteral("folderTotals"));
+    in_batch_ = new QLabel;
+    in_batch_->setObjectName(QStringLiteral("pickedHere"));
+    set_tone(*in_batch_, "accent");
+    foot->addWidget(totals_, 1);
+    foot->addWidget(in_batch_);
+    column->addLayout(foot);
+
+    connect(list_panel_, &ListPanel::closed, this, [this] {
+        pages_->setCurrentWidget(list_);
+        list_->setFocus();
+    });
+    connect(list_panel_, &ListPanel::confirmed, this, [this](const auto& picks) {
+        std::map<std::string, std::vector<std::string>> by_folder;
+        for (const auto& [folder, name] : picks) by_folder[folder].push_back(name);
+        bench_.pickAll(by_folder, tr("Pick what a list names"));
+    });
+    connect(pick_box_, &PickBox::picked, this, [this](const auto& folder, const auto& name) { bench_.pick(folder, {name}); });
+    connect(pick_box_, &PickBox::taken, this, [this](const auto& folder, const auto& name) { bench_.unpick(folder, {name}); });
+    connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
+        const auto paths = selectedPaths();
+        selected_before_ = paths.size() <= most_kept_selected ? paths : std::vector<std::string>();
+        const int row = list_->currentIndex().row();
+        current_before_ = row >= 0 ? model_->path(list_->currentIndex()) : std::string();
+        scrolled_ = list_->verticalScrollBar()->value();
+    });
+    connect(model_, &FolderModel::loaded, this, &GatheringSide::afterLoading);
+    connect(model_, &FolderModel::folderFactsChanged, this, &GatheringSide::refreshTotals);
+    connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
+    connect(&bench_, &Bench::jobChanged, this, &GatheringSide::refreshTotals);
+    connect(&bench_, &Bench::jobChanged, this,
+            [this] { pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.isPicked(folder, name); }); });
+}
+
+void GatheringSide::buildHead(QVBoxLayout& column) {
+    auto* head = new QVBoxLayout;
+    head->setContentsMargins(14, 10, 14, 8);
+    head->setSpacing(7);
+    auto* where = new QHBoxLayout;
+    where->setSpacing(6);
+    location_ = new LocationBar;
+    auto* up = new QPushButton(tr("Up"));
+    up->setObjectName(QStringLiteral("up"));
+    up->setToolTip(tr("The folder above (Alt+Up)"));
+    places_ = new QPushButton(tr("Places"));
+    places_->setObjectName(QStringLiteral("places"));
+    auto* here = new QPushButton(tr("Put here"));
+    here->setObjectName(QStringLiteral("putHere"));
+    here->setToolTip(tr("Make the folder shown the destination (Ctrl+Shift+D)"));
+    where->addWidget(location_, 1);
+    for (auto* button : {up, places_, here}) where->addWidget(button);
+    head->addLayout(where);
+    filter_ = new FilterBar;
+    head->addWidget(filter_);
+    auto* picking = new QHBoxLayout;
+    picking->setSpacing(8);
+    pick_box_ = new PickBox(*model_, *list_);
+    auto* paste = new QPushButton(tr("Paste a list…"));
+    paste->setObjectName(QStringLiteral("pasteList"));
+    paste->setToolTip(tr("Pick what a list from a mail, a sheet or a file names (Ctrl+Shift+V)"));
+    picking->addWidget(pick_box_, 1);
+    picking->addWidget(paste, 0, Qt::AlignTop);
+    head->addLayout(picking);
+    column.addLayout(head);
+
+    connect(location_, &LocationBar::folderChosen, this, [this](const std::string& path) {
+        openFolder(path);
+        list_->setFocus();
+    });
+    connect(up, &QPushButton::clicked, this, &GatheringSide::goUp);
+    connect(places_, &QPushButton::clicked, this, &GatheringSide::openPlaces);
+    connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
+    connect(paste, &QPushButton::clicked, this, &GatheringSide::pasteList);
+    connect(filter_, &FilterBar::stateChanged, this, [this] { model_->setCriteria(filter_->state().criteria(QDate::currentDate())); });
+    connect(filter_, &FilterBar::belowChanged, this, [this](bool below) {
+        list_->setColumnHidden(number(FolderColumn::folder), !below);
+        model_->setBelow(below);
+    });
+    connect(filter_, &FilterBar::leftDownwards, this, [this] { list_->setFocus(); });
+    connect(filter_, &FilterBar::kindsEditRequested, this, [this] {
+        auto* dialog = new KindsDialog(model_->kinds(), this);
+        connect(dialog, &KindsDialog::saved, model_, &FolderModel::loadKinds);
+        dialog->show();
+    });
+    connect(model_, &FolderModel::kindsLoaded, this, [this](const QString& problem) {
+        QStringList kinds;
+        for (const Kind& kind : model_->kinds().all()) kinds << shown(kind.name);
+        filter_->setKinds(kinds);
+        if (!problem.isEmpty()) filter_->setProblem(problem);
+    });
+}
+
+void GatheringSide::buildList() {
+    list_ = new RowView;
+    list_->setObjectName(QStringLiteral("folderList"));
+    list_->setAccessibleName(tr("Files in this folder"));
+    list_->setModel(model_);
+    auto* delegate = new FolderDelegate(list_);
+    list_->setItemDelegate(delegate);
+    list_->setRowHeight(26);
+    list_->setSortingEnabled(true);
+    list_->sortByColumn(number(FolderColumn::name), Qt::AscendingOrder);
+    list_->horizontalHeader()->setSectionResizeMode(number(FolderColumn::name), QHeaderView::Stretch);
+    list_->setColumnWidth(number(FolderColumn::kind), 130);
+    list_->setColumnWidth(number(FolderColumn::size), 112);
+    list_->setColumnWidth(number(FolderColumn::changed), 134);
+    list_->setColumnWidth(number(FolderColumn::folder), 140);
+    const QStringList wanted = QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
+    for (int column = 1; column < folder_column_count; ++column) list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
+    list_->setColumnHidden(number(FolderColumn::folder), true);
+    list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
+    list_->installEventFilter(this);
+    list_->setContextMenuPolicy(Qt::CustomContextMenu);
+    list_->horizontalHeader()->setContextMenuPolicy(Qt::CustomContextMenu);
+    empty_ = new QLabel(list_->viewport());
+    empty_->setObjectName(QStringLiteral("folderEmpty"));
+    empty_->setAlignment(Qt::AlignCenter);
+    empty_->setWordWrap(true);
+    set_tone(*empty_, "muted");
+    connect(delegate, &FolderDelegate::pickToggled, this, [this](const QModelIndex& index) { togglePick({index.row()}); });
+    connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) { activate(index.row()); });
+    connect(list_, &QWidget::customContextMenuRequested, this, &GatheringSide::openMenu);
+    connect(list_->horizontalHeader(), &QWidget::customContextMenuRequested, this, &GatheringSide::chooseColumns);
+}
+
+void GatheringSide::afterLoading(bool another) {
+    if (!another) {
+        keepSelection();
+        list_->verticalScrollBar()->setValue(scrolled_);
+    }
+    const int row = came_from_.empty() ? 0 : std::max(0, model_->rowOf(came_from_));
+    if (another && model_->rowCount() > 0) {
+        list_->setCurrentIndex(model_->index(row, 0));
+        list_->clearSelection();
+    }
+    if (!model_->isLoading()) came_from_.clear();
+    filter_->setProblem(model_->criteriaProblem());
+    filter_->setOwners(model_->listing().owners);
+    refreshTotals();
+}
+
+/// The same folder, read, sorted or filtered again: what was selected stays so, as far as it is shown.
+void GatheringSide::keepSelection() {
+    const std::unordered_set<std::string> paths(selected_before_.begin(), selected_before_.end());
+    QItemSelection selection;
+    int current = -1;
+    for (int row = 0; row < model_->rowCount() && !(paths.empty() && current_before_.empty()); ++row) {
+        const std::string path = model_->path(model_->index(row, 0));
+        if (paths.contains(path)) selection.select(model_->index(row, 0), model_->index(row, folder_column_count - 1));
+        if (path == current_before_) current = row;
+        if (current >= 0 && selection.size() == static_cast<qsizetype>(paths.size())) break;
+    }
+    if (current >= 0) list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
+    list_->selectionModel()->select(selection, QItemSelectionModel::ClearAndSelect);
+}
+
+const std::string& GatheringSide::folder() const { return model_->folder(); }
+
+void GatheringSide::openFolder(const std::string& path) { show_(path, true); }
+
+void GatheringSide::openFolderAt(const std::string& path, const std::string& name) {
+    openFolder(path);
+    came_from_ = name;
+}
+
+void GatheringSide::show_(const std::string& path, bool remember) {
+    if (remember && !folder().empty() && folder() != path) {
+        back_.push_back(folder());
+        forward_.clear();
+    }
+    remember_folder(path);
+    location_->setPath(path);
+    {
+        const QSignalBlocker quiet(filter_);  // another folder begins unfiltered
+        filter_->clear();
+        filter_->setBelow(false);
+    }
+    list_->setColumnHidden(number(FolderColumn::folder), true);
+    pick_box_->reset();
+    (void)model_->narrow({});
+    model_->openFolder(path);
+    emit folderChanged();
+}
+
+void GatheringSide::goUp() {
+    if (folder() == "/") return;
+    const std::string below = folder();
+    openFolderAt(std::string(parent_of(below)), std::string(name_of(below)));
+}
+
+void GatheringSide::goBack() {
+    if (back_.empty()) return;
+    forward_.push_back(folder());
+    const std::string path = back_.back();
+    back_.pop_back();
+    show_(path, false);
+}
+
+void GatheringSide::goForward() {
+    if (forward_.empty()) return;
+    back_.push_back(folder());
+    const std::string path = forward_.back();
+    forward_.pop_back();
+    show_(path, false);
+}
+
+void GatheringSide::editLocation() { location_->edit(); }
+void GatheringSide::focusFilter() { filter_->focusLine(); }
+void GatheringSide::focusPickBox() { pick_box_->focusBox(); }
+
+void GatheringSide::pasteList() {
+    pages_->setCurrentWidget(list_panel_);
+    list_panel_->open();
+}
+
+bool GatheringSide::listHasFocus() const { return list_->hasFocus(); }
+
+std::vector<std::string> GatheringSide::selectedPaths() const {
+    std::vector<std::string> paths;
+    for (const int row : list_->selectedRowNumbers()) paths.push_back(model_->path(model_->index(row, 0)));
+    return paths;
+}
+
+/// One key for the selected rows: all into the batch, or, where all are in it, all out of it.
+void GatheringSide::togglePickOfSelected() {
+    auto rows = list_->selectedRowNumbers();
+    if (rows.empty() && list_->currentIndex().isValid()) rows.push_back(list_->currentIndex().row());
+    if (!rows.empty()) togglePick(rows);
+}
+
+void GatheringSide::togglePick(const std::vector<int>& rows) {
+    std::map<std::string, std::vector<std::string>> by_folder;
+    bool all_in = true;
+    for (const int row : rows) {
+        std::string folder = model_->folderOf(row);
+        const std::string& name = model_->row(row).name;
+        all_in = all_in && bench_.isPicked(folder, name);
+        by_folder[std::move(folder)].push_back(name);
+    }
+    all_in ? bench_.unpickAll(by_folder, tr("Take out of the batch")) : bench_.pickAll(by_folder, tr("Pick"));
+}
+
+void GatheringSide::pickShown() {
+    std::map<std::string, std::vector<std::string>> by_folder;
+    for (int row = 0; row < model_->rowCount(); ++row)
+        if (model_->row(row).status.type != FileType::folder) by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
+    bench_.pickAll(std::move(by_folder), tr("Pick all files shown"));
+}
+
+void GatheringSide::invertSelection() {
+    QItemSelection all(model_->index(0, 0), model_->index(model_->rowCount() - 1, folder_column_count - 1));
+    if (model_->rowCount() > 0) list_->selectionModel()->select(all, QItemSelectionModel::Toggle);
+}
+
+void GatheringSide::activate(int row) {
+    const QModelIndex index = model_->index(row, 0);
+    if (model_->row(row).status.type == FileType::folder) return openFolder(model_->path(index));
+    if (looks_like_archive(model_->row(row).name)) return openFolder(model_->path(index));
+    open_in_its_program(model_->path(index));
+}
+
+bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == list_ && event->type() == QEvent::Resize) {
+        empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
+    } else if (watched == list_ && event->type() == QEvent::KeyPress) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        const int row = list_->currentIndex().row();
+        if (key->key() == Qt::Key_Space && key->modifiers() == Qt::NoModifier) {
+            togglePickOfSelected();
+            return true;
+        }
+        if ((key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) && key->modifiers() == Qt::NoModifier && row >= 0) {
+            activate(row);
+            return true;
+        }
+        if (key->key() == Qt::Key_Backspace) {
+            goUp();
+            return true;
+        }
+        if (key->key() == Qt::Key_Escape && !filter_->state().isEmpty()) {
+            filter_->clear();
+            return true;
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void GatheringSide::refreshTotals() {
+    const Listing& listing = model_->listing();
+    const auto shown_rows = static_cast<std::uint64_t>(model_->rowCount());
+    const auto selected = list_->selectionModel()->selectedRows().size();
+    QStringList parts;
+    if (listing.below) {
+        parts << (listing.complete ? tr("%Ln fit, here and below", nullptr, static_cast<int>(listing.rows.size()))
+                                   : tr("%Ln fit so far, looking on…", nullptr, static_cast<int>(listing.rows.size())));
+    } else {
+        parts << (shown_rows == listing.rows.size() ? tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()))
+                  : filter_->state().isEmpty()
+                      ? tr("%1 here, %2 hidden").arg(count_text(shown_rows), count_text(listing.rows.size() - shown_rows))
+                      : tr("%1 of %2 shown").arg(count_text(shown_rows), count_text(listing.rows.size())));
+        parts << tr("%Ln folders", nullptr, static_cast<int>(listing.folder_count));
+    }
+    parts << size_text(listing.bytes);
+    if (selected > 0) parts << tr("%Ln selected", nullptr, static_cast<int>(selected));
+    totals_->setText(parts.join(QStringLiteral(" · ")));
+    const auto here = bench_.pickedIn(listing.path);
+    const auto all = bench_.pickedCount();
+    in_batch_->setText(all == 0   ? QString()
+                       : here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here))
+                                  : tr("<b>%Ln in the batch</b>", nullptr, static_cast<int>(all)));
+    refreshEmpty();
+}
+
+void GatheringSide::refreshEmpty() {
+    const Listing& listing = model_->listing();
+    if (!listing.problem.isEmpty() && listing.rows.empty())
+        empty_->setText(tr("This folder cannot be read: %1").arg(listing.problem));
+    else if (model_->rowCount() > 0)
+        empty_->clear();
+    else if (model_->isLoading() && (listing.rows.empty() || listing.below))
+        empty_->setText(listing.below ? tr("Looking…") : QString());
+    else if (listing.rows.empty() && !listing.below)
+        empty_->setText(tr("This folder is empty."));
+    else if (!filter_->state().isEmpty() || listing.below)
+        empty_->setText(tr("Nothing here fits the filter (Esc clears it)."));
+    else
+        empty_->setText(tr("Everything here is hidden (Ctrl+H shows it)."));
+}
+
+void GatheringSide::openPlaces() {
+    auto* menu = new PlacesMenu(folder(), bench_.job().into, this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    connect(menu, &PlacesMenu::chosen, this, &GatheringSide::openFolder);
+    menu->popup(places_->mapToGlobal(QPoint(0, places_->height() + 4)));
+}
+
+void GatheringSide::chooseColumns(const QPoint& at) {
+    QMenu menu(this);
+    for (int column = 1; column < number(FolderColumn::folder); ++column) {
+        auto* action = menu.addAction(model_->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString());
+        action->setCheckable(true);
+        action->setChecked(!list_->isColumnHidden(column));
+        connect(action, &QAction::toggled, this, [this, column](bool on) {
+            list_->setColumnHidden(column, !on);
+            QStringList wanted;
+            for (int i = 1; i < number(FolderColumn::folder); ++i)
+                if (!list_->isColumnHidden(i)) wanted << QString::number(i);
+            QSettings().setValue(columns_key, wanted);
+        });
+    }
+    menu.exec(list_->horizontalHeader()->mapToGlobal(at));
+}
+
+void GatheringSide::openMenu(const QPoint& at) {
+    const QModelIndex index = list_->indexAt(at);
+    QMenu menu(this);
+    if (index.isValid()) {
+        const auto& row = model_->row(index.row());
+        const std::string path = model_->path(index);
+        const bool is_folder = row.status.type == FileType::folder;
+        menu.addAction(tr("Pick or drop\tSpace"), this, &GatheringSide::togglePickOfSelected);
+        if (is_folder) {
+            menu.addAction(tr("Open"), this, [this, path] { openFolder(path); });
+            menu.addAction(tr("Open in another window"), this, [this, path] { emit otherWindowRequested(path); });
+            menu.addAction(tr("Make it the destination"), this, [this, path] { bench_.setDestination(path); });
+            menu.addAction(tr("What stands out below it"), this, [this, path] { emit sizesRequested(path); });
+        } else if (looks_like_archive(row.name)) {
+            menu.addAction(tr("Look into the archive\tReturn"), this, [this, path] { openFolder(path); });
+            menu.addAction(tr("Unpack"), this, [this, path] { emit unpackRequested({path}); });
+        }
+        if (!is_folder && model_->isBelow()) {
+            menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
+        }
+        menu.addSeparator();
+        add_opening(menu, path);
+        menu.addSeparator();
+        menu.addAction(tr("Rename…\tF2"), this,
+                       [this, index, name = row.name] { emit renameRequested(model_->folderOf(index.row()), name); });
+        menu.addAction(tr("Move to the trash\tDel"), this, [this] { emit trashRequested(selectedPaths()); });
+        menu.addSeparator();
+    }
+    menu.addAction(tr("New folder…\tCtrl+Shift+N"), this, &GatheringSide::newFolderRequested);
+    menu.addAction(tr("What stands out below this folder"), this, [this] { emit sizesRequested(folder()); });
+    menu.exec(list_->viewport()->mapToGlobal(at));
+}
+
+void GatheringSide::setLookShown(bool shown) {
+    look_->setVisible(shown);
+    lookAtCurrent();
+}
+
+void GatheringSide::lookAtCurrent() {
+    if (!look_->isVisibleTo(this)) return;
+    const QModelIndex index = list_->currentIndex();
+    if (!index.isValid()) return look_->clear();
+    look_->lookAt(model_->path(index), model_->row(index.row()).status, kind_text(model_->row(index.row()), model_->kinds()));
+}

@@ -1,0 +1,84 @@
+#include "views/parts/button_row.h"
+
+#include <QFontMetrics>
+#include <QPainter>
+#include <QStyleOptionViewItem>
+
+#include "models/outcome_model.h"
+#include "theme/theme.h"
+
+QFont small_font(const QFont& font, bool bold) {
+    QFont out = font;
+    if (font.pointSizeF() > 0) out.setPointSizeF(font.pointSizeF() * 0.88);
+    out.setBold(bold);
+    return out;
+}
+
+QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
+    const QFontMetrics metrics(small_font(font));
+    const int height = metrics.height() + 6;
+    int x = cell.left() + before_cell;
+    for (int at = 0; at < number; ++at) x += metrics.horizontalAdvance(words[at]) + 16;
+    return {x, cell.center().y() - height / 2, metrics.horizontalAdvance(words[number]) + 16, height};
+}
+
+int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at) {
+    for (int number = 0; number < words.size(); ++number)
+        if (button_rect(cell, font, words, number).contains(at)) return number;
+    return -1;
+}
+
+void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen, int takes_away) {
+    const Theme& theme = Theme::current();
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QFont font = painter.font();
+    const QRect whole = button_rect(cell, font, words, 0).united(button_rect(cell, font, words, static_cast<int>(words.size()) - 1));
+    painter.setPen(theme.line);
+    painter.setBrush(theme.field);
+    painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
+    painter.setFont(small_font(font));
+    for (int number = 0; number < words.size(); ++number) {
+        const QRect rect = button_rect(cell, font, words, number);
+        if (number == chosen) {
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(number == takes_away ? theme.plum : theme.ink);
+            painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
+        } else if (number != 0) {
+            painter.setPen(theme.line);
+            painter.drawLine(rect.left(), rect.top() + 3, rect.left(), rect.bottom() - 3);
+        }
+        painter.setPen(number == chosen ? theme.paper : theme.ink);
+        painter.drawText(rect, Qt::AlignCenter, words[number]);
+    }
+    painter.setFont(font);
+}
+
+int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone) {
+    const Theme& theme = Theme::current();
+    const auto [ink, wash] = [&]() -> std::pair<QColor, QColor> {
+        switch (static_cast<Tone>(tone)) {
+            case Tone::fresh: return {theme.accent, theme.accent_wash};
+            case Tone::waiting: return {theme.amber, theme.amber_wash};
+            case Tone::takes_away: return {theme.plum, theme.plum_wash};
+            case Tone::plain: break;
+        }
+        return {theme.muted, theme.ground};
+    }();
+    const QFontMetrics metrics(painter.font());
+    const int width = metrics.horizontalAdvance(text) + 14;
+    const QRect tag(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(ink);
+    painter.setBrush(wash);
+    painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
+    painter.drawText(tag, Qt::AlignCenter, text);
+    return width;
+}
+
+void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground) {
+    const Theme& theme = Theme::current();
+    const bool selected = option.state.testFlag(QStyle::State_Selected);
+    if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
+    painter.setPen(theme.line);
+    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+}

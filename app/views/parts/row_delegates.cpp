@@ -1,0 +1,200 @@
+#include "views/parts/row_delegates.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "models/folder_model.h"
+#include "models/outcome_model.h"
+#include "models/receipt_cells.h"
+#include "text.h"
+#include "theme/theme.h"
+#include "views/parts/button_row.h"
+#include "views/parts/row_view.h"
+#include "wording.h"
+
+using tavlo::Decision;
+
+namespace {
+
+constexpr int before = before_cell;
+constexpr int after = after_cell;
+constexpr int indent = 18;  // of a line below another
+
+}  // namespace
+
+void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    painter->save();
+    paint_row_ground(*painter, option, QColor());
+    const QRect cell = option.rect.adjusted(before, 0, -after, 0);
+    painter->setFont(option.font);
+    painter->setPen(index.column() == 0 ? Theme::current().ink : Theme::current().muted);
+    const QString text = index.data().toString();
+    if (index.data(Qt::TextAlignmentRole).value<Qt::Alignment>() & Qt::AlignRight)
+        draw_tabular(*painter, cell, Qt::AlignRight, text);
+    else
+        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+    painter->restore();
+}
+
+void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const bool picked = index.data(FolderModel::PickedRole).toBool();
+    painter->save();
+    paint_row_ground(*painter, option, picked ? theme.accent_wash : QColor());
+    QRect cell = option.rect.adjusted(before, 0, -after, 0);
+    painter->setFont(option.font);
+    const auto column = static_cast<FolderColumn>(index.column());
+    if (column == FolderColumn::name) {
+        if (picked) painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
+        cell.setLeft(option.rect.left() + mark_width + 2);
+        const bool folder = index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
+        QFont font = option.font;
+        font.setWeight(folder ? QFont::DemiBold : QFont::Normal);
+        painter->setFont(font);
+        painter->setPen(theme.ink);
+        const QString name = index.data().toString() + (folder ? QStringLiteral("/") : QString());
+        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
+    } else {
+        painter->setPen(picked ? theme.ink : theme.muted);
+        const QString text = index.data().toString();
+        if (column == FolderColumn::size || column == FolderColumn::changed)
+            draw_tabular(*painter, cell, Qt::AlignRight, text);
+        else
+            painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
+                              painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+    }
+    painter->restore();
+}
+
+bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
+    if (event->type() == QEvent::MouseButtonPress && index.column() == static_cast<int>(FolderColumn::name)) {
+        const auto* mouse = static_cast<QMouseEvent*>(event);
+        if (mouse->button() == Qt::LeftButton && mouse->position().x() - option.rect.left() < mark_width) {
+            emit pickToggled(index);
+            return true;
+        }
+    }
+    return QStyledItemDelegate::editorEvent(event, model, option, index);
+}
+
+void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const int kind = index.data(OutcomeModel::KindRole).toInt();
+    int left = cell.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
+    if (kind == OutcomeModel::HeldLine || kind == OutcomeModel::OldName) left += indent;
+    if (index.data(OutcomeModel::OpenableRole).toBool()) {
+        const bool open = index.data(OutcomeModel::OpenRole).toBool();
+        const double y = cell.center().y();
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setPen(QPen(theme.accent, 1.6));
+        painter.setBrush(Qt::NoBrush);
+        const QPointF points[] = {{left + 1.0, open ? y - 2.0 : y - 4.0},
+                                  {left + 5.0, open ? y + 2.0 : y},
+                                  {left + (open ? 9.0 : 1.0), open ? y - 2.0 : y + 4.0}};
+        painter.drawPolyline(points, 3);
+        left += 15;
+    }
+    QFont font = kind == OutcomeModel::OldName ? small_font(painter.font()) : painter.font();
+    font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
+    painter.setFont(font);
+    const bool is_pale = kind == OutcomeModel::Existing || kind == OutcomeModel::OldName;
+    painter.setPen(is_pale ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
+    const int width = cell.right() - after - left;
+    painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
+}
+
+void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    const int kind = index.data(OutcomeModel::KindRole).toInt();
+    if (kind == OutcomeModel::Existing || kind == OutcomeModel::OldName) return;
+    if (kind == OutcomeModel::HeldLine)
+        return paint_buttons(painter, cell, decision_choices(), index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
+    if (index.data(OutcomeModel::TagRole).toString().isEmpty()) return;  // it goes with the folder that it lies in
+    const QFont font = painter.font();
+    painter.setFont(small_font(font));
+    const QRect inner = cell.adjusted(before, 0, -2, 0);
+    const int used = paint_tag(painter, inner, index.data(OutcomeModel::TagRole).toString(), index.data(OutcomeModel::ToneRole).toInt());
+    const QRect words = inner.adjusted(used + 7, 0, 0, 0);
+    painter.setPen(theme.ink);
+    painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter,
+                     painter.fontMetrics().elidedText(index.data(OutcomeModel::WordsRole).toString(), Qt::ElideRight, words.width()));
+}
+
+void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    painter->save();
+    const bool waiting = index.siblingAtColumn(0).data(OutcomeModel::WaitingRole).toBool();
+    paint_row_ground(*painter, option, waiting ? theme.amber_wash : QColor());
+    painter->setFont(option.font);
+    const QRect cell = option.rect;
+    switch (index.column()) {
+        case OutcomeModel::NameColumn: paintName(*painter, cell, index); break;
+        case OutcomeModel::WhatColumn: paintWhat(*painter, cell, index); break;
+        default: {
+            const int kind = index.data(OutcomeModel::KindRole).toInt();
+            const bool strong =
+                index.data(OutcomeModel::StrongerRole).toBool() && kind != OutcomeModel::Existing && kind != OutcomeModel::Leaving;
+            QFont font = option.font;
+            font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
+            painter->setFont(font);
+            painter->setPen(strong ? theme.ink : theme.muted);
+            draw_tabular(*painter, cell.adjusted(4, 0, -after, 0), Qt::AlignRight, index.data().toString());
+        }
+    }
+    painter->restore();
+}
+
+bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
+    if (event->type() != QEvent::MouseButtonPress) return QStyledItemDelegate::editorEvent(event, model, option, index);
+    const auto* mouse = static_cast<QMouseEvent*>(event);
+    if (mouse->button() != Qt::LeftButton) return false;
+    const QPoint at = mouse->position().toPoint();
+    if (index.column() == OutcomeModel::NameColumn && index.data(OutcomeModel::OpenableRole).toBool()) {
+        const int left = option.rect.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
+        if (at.x() >= left - 4 && at.x() < left + 16) {
+            emit folderToggled(index);
+            return true;
+        }
+    }
+    if (index.column() == OutcomeModel::WhatColumn && index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
+        if (const int choice = button_at(option.rect, option.font, decision_choices(), at); choice >= 0) {
+            const auto decision = static_cast<Decision>(choice + 1);
+            const bool again = index.data(OutcomeModel::DecisionRole).toInt() == choice + 1;
+            emit decided(index, again ? Decision::undecided : decision);
+            return true;
+        }
+    return QStyledItemDelegate::editorEvent(event, model, option, index);
+}
+
+void show_receipt_rows(RowView& list, int where_width) {
+    list.setItemDelegate(new ReceiptItemDelegate(&list));
+    list.setRowHeight(26);
+    list.horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
+    list.setColumnWidth(ReceiptColumns::Size, 84);
+    list.setColumnWidth(ReceiptColumns::Result, 118);
+    list.setColumnWidth(ReceiptColumns::Where, where_width);
+}
+
+void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const Theme& theme = Theme::current();
+    painter->save();
+    if (option.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, theme.selection);
+    painter->setPen(theme.line);
+    painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+    painter->setFont(option.font);
+    painter->setPen(index.column() == ReceiptColumns::Name ? theme.ink : theme.muted);
+    const QRect cell = option.rect.adjusted(14, 0, -10, 0);
+    const QString text = index.data().toString();
+    if (index.column() == ReceiptColumns::Result) {
+        QFont font = option.font;
+        font.setPointSizeF(font.pointSizeF() * 0.88);
+        painter->setFont(font);
+        paint_tag(*painter, cell, text, index.data(ReceiptColumns::ToneRole).toInt());
+    } else if (index.column() == ReceiptColumns::Size) {
+        draw_tabular(*painter, cell, Qt::AlignRight, text);
+    } else {
+        painter->drawText(cell, Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+    }
+    painter->restore();
+}

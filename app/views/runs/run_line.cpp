@@ -1,0 +1,188 @@
+#include "views/runs/run_line.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QProgressBar>
+#include <QPushButton>
+#include <algorithm>
+#include <utility>
+
+#include "tasks/runs.h"
+#include "text.h"
+#include "views/parts/elided_label.h"
+#include "views/runs/lane_words.h"
+
+using namespace tavlo;
+
+RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
+    setObjectName(QStringLiteral("runLine"));
+    setAttribute(Qt::WA_StyledBackground);
+    setAccessibleName(tr("Run"));
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 5, 16, 5);
+    row->setSpacing(12);
+    words_ = new ElidedLabel;
+    words_->setObjectName(QStringLiteral("runWords"));
+    bar_ = new QProgressBar;
+    bar_->setTextVisible(false);
+    bar_->setFixedSize(140, 6);
+    bar_->setRange(0, 1000);
+    bar_->setAccessibleName(tr("Progress"));
+    amounts_ = new QLabel;
+    amounts_->setObjectName(QStringLiteral("runAmounts"));
+    stop_ = new QPushButton(tr("Stop"));
+    stop_->setObjectName(QStringLiteral("stopRun"));
+    stop_->setToolTip(tr("Stops between two items; what is done stays done and can be undone"));
+    pause_ = new QPushButton(tr("Pause"));
+    pause_->setObjectName(QStringLiteral("pauseRun"));
+    all_ = new QPushButton(tr("Runs"));
+    all_->setObjectName(QStringLiteral("showRuns"));
+    all_->setToolTip(tr("All runs, with what was done so far"));
+    details_ = new QPushButton(tr("Receipt"));
+    details_->setObjectName(QStringLiteral("runReceipt"));
+    go_on_ = new QPushButton(tr("Go on"));
+    go_on_->setObjectName(QStringLiteral("goOn"));
+    close_ = new QPushButton(tr("Close"));
+    close_->setObjectName(QStringLiteral("closeRun"));
+    row->addWidget(words_, 1);
+    row->addWidget(bar_);
+    row->addWidget(amounts_);
+    row->addStretch(0);
+    for (QPushButton* button : {all_, pause_, stop_, go_on_, details_, close_}) row->addWidget(button);
+    hide();
+    connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
+    connect(&runs_, &Runs::finished, this, [this](const RunEnd& end) { showEnd(*end.head); });
+    connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
+    connect(stop_, &QPushButton::clicked, this, [this] {
+        if (RunLane* lane = laneAtHand()) runs_.stop(*lane, RunLane::After::keep);
+    });
+    connect(pause_, &QPushButton::clicked, this, [this] {
+        if (RunLane* lane = laneAtHand()) runs_.pause(*lane);
+        refresh();
+    });
+    connect(all_, &QPushButton::clicked, this, &RunLine::runsRequested);
+    connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });
+    connect(&runs_, &Runs::interruptedFound, this, &RunLine::offer);
+    connect(go_on_, &QPushButton::clicked, this, &RunLine::goOn);
+    connect(close_, &QPushButton::clicked, this, &QWidget::hide);
+}
+
+/// The first that goes, else the first that waits.
+RunLane* RunLine::laneAtHand() const {
+    for (const auto state : {LaneState::running, LaneState::stopping, LaneState::waiting})
+        for (const auto& lane : runs_.lanes())
+            if (lane->status().state == state) return lane.get();
+    return nullptr;
+}
+
+void RunLine::refresh() {
+    RunLane* lane = laneAtHand();
+    if (lane == nullptr) {
+        if (bar_->isVisible()) hide();  // all are paused; what came of the last one stays on view
+        return;
+    }
+    const LaneStatus& status = lane->status();
+    words_->setText(status.sentence);
+    go_on_->hide();
+    bar_->setValue(static_cast<int>(done_part(status) * 1000));
+    QStringList amounts{amounts_words(status)};
+    if (status.bytes_per_second > 0) amounts << rate_words(status.bytes_per_second);
+    if (status.left) amounts << left_words(*status.left);
+    int running = 0;
+    int waiting = 0;
+    for (const auto& other : runs_.lanes()) {
+        if (other.get() == lane) continue;
+        running += other->status().state == LaneState::running ? 1 : 0;
+        waiting += other->status().state == LaneState::waiting ? 1 : 0;
+    }
+    if (running > 0) amounts << tr("%Ln more going on", nullptr, running);
+    if (waiting > 0) amounts << tr("%Ln waiting", nullptr, waiting);
+    amounts_->setText(amounts.join(QStringLiteral(" · ")));
+    pause_->setEnabled(status.state != LaneState::stopping);
+    stop_->setEnabled(status.state != LaneState::stopping);
+    for (QWidget* part_of_it :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        part_of_it->show();
+    for (QWidget* later : {details_, close_}) later->hide();
+    show();
+}
+
+void RunLine::showEnd(const ReceiptHead& head) {
+    if (!runs_.isIdle()) return;
+    receipt_ = head.id;
+    const Totals& totals = head.totals;
+    QStringList parts;
+    const auto add = [&](Outcome outcome, const QString& words) {
+        if (totals.of(outcome) > 0) parts << words;
+    };
+    const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
+    add(Outcome::created, head.operation == Operation::move   ? tr("%Ln moved", nullptr, number(Outcome::created))
+                          : head.operation == Operation::pack ? tr("%Ln packed", nullptr, number(Outcome::created))
+                                                              : tr("%Ln copied", nullptr, number(Outcome::created)));
+    add(Outcome::overwritten, tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
+    add(Outcome::renamed, tr("%Ln renamed", nullptr, number(Outcome::renamed)));
+    add(Outcome::merged, tr("%Ln folders merged", nullptr, number(Outcome::merged)));
+    add(Outcome::restored, tr("%Ln put back", nullptr, number(Outcome::restored)));
+    add(Outcome::removed, tr("%Ln taken away", nullptr, number(Outcome::removed)));
+    add(Outcome::skipped, tr("%Ln skipped", nullptr, number(Outcome::skipped)));
+    add(Outcome::undecided, tr("%Ln undecided", nullptr, number(Outcome::undecided)));
+    add(Outcome::failed, tr("%Ln failed", nullptr, number(Outcome::failed)));
+    const bool stopped = head.state == RunState::stopped;
+    to_go_on_.clear();
+    if (stopped) to_go_on_.emplace_back(head.id, shown(head.sentence));
+    go_on_->setVisible(stopped);
+    QString state = stopped ? tr("Stopped") : tr("Done");
+    if (!head.waits_for.empty()) state = tr("Paused, %1").arg(shown(head.waits_for));
+    words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
+    amounts_->clear();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
+    details_->show();
+    close_->show();
+    show();
+}
+
+/// What was under way when the program or the machine went down, and one click to finish it.
+void RunLine::offer(const std::vector<ReceiptHead>& heads) {
+    if (!runs_.isIdle()) return;
+    to_go_on_.clear();
+    for (const ReceiptHead& head : heads) to_go_on_.emplace_back(head.id, shown(head.sentence));
+    receipt_ = heads.front().id;
+    const bool paused = std::all_of(heads.begin(), heads.end(), [](const ReceiptHead& head) { return head.paused; });
+    const int count = static_cast<int>(heads.size());
+    if (paused && count == 1)
+        words_->setText(tr("Paused since the last time: %1").arg(shown(heads.front().sentence)));
+    else if (paused)
+        words_->setText(tr("%Ln runs are paused since the last time.", nullptr, count));
+    else
+        words_->setText(
+            heads.size() == 1
+                ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.").arg(shown(heads.front().sentence))
+                : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.", nullptr, count));
+    amounts_->clear();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
+    for (QWidget* offered : {go_on_, details_, close_}) offered->show();
+    show();
+}
+
+void RunLine::goOn() {
+    for (const auto& [receipt, sentence] : std::exchange(to_go_on_, {})) runs_.resume(receipt, sentence);
+}
+
+void RunLine::showProblem(const QString& why) { say(tr("The run could not go on: %1").arg(why)); }
+
+void RunLine::say(const QString& words) {
+    if (!runs_.isIdle() || !to_go_on_.empty()) return;  // what is on offer there matters more
+    go_on_->hide();
+    words_->setText(words);
+    amounts_->clear();
+    for (QWidget* live :
+         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
+        live->hide();
+    details_->hide();
+    close_->show();
+    show();
+}
