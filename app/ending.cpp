@@ -29,5 +29,9 @@ EndSignals::EndSignals(std::function<void()> asked, QObject* parent) : QObject(p
     struct sigaction action {};
     action.sa_handler = note;
     action.sa_flags = SA_RESTART;
-    for (const int signal : {SIGTERM, SIGINT, SIGHUP}) ::sigaction(signal, &action, nullptr);
+    for (const int signal : {SIGTERM, SIGINT, SIGHUP}) {
+        struct sigaction before {};
+        if (::sigaction(signal, nullptr, &before) == 0 && before.sa_handler == SIG_IGN) continue;  // as nohup(1) wants it
+        ::sigaction(signal, &action, nullptr);
+    }
 }

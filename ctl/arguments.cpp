@@ -339,6 +339,7 @@ void read_run(CommandLine& line, const std::vector<std::string>& words, Argument
     line.argument("NAME|JOB.json", out.saved, "a saved job; what ends in .json or has a '/' is a file");
     line.group("How");
     line.flag("--plan", out.plan_only, "print what each step would do now, and change nothing");
+    line.flag("--notify", out.notify, "have the desktop say so, if there is one, where something needs a person");
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(words);
     common.read(out);

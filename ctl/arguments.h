@@ -47,7 +47,8 @@ struct Arguments {
     bool while_counting = false;  ///< copies begin before everything is counted
     enum class ShowProgress : std::uint8_t { automatic, always, never };
     ShowProgress progress = ShowProgress::automatic;
-    bool quiet = false;  ///< nothing on standard error but errors
+    bool quiet = false;   ///< nothing on standard error but errors
+    bool notify = false;  ///< run: the desktop says so where something needs a person
     bool json = false;
     bool verbose = false;
 

@@ -5,6 +5,7 @@
 #include <sstream>
 
 #include "commands.h"
+#include "files/helper.h"
 #include "files/path.h"
 #include "job/course.h"
 #include "job/drives_of_job.h"
@@ -48,6 +49,7 @@ public:
         }
         const int status = static_cast<int>(course_.ending());
         if (arguments_.json && (status != refused || !documents_.empty())) print(status);
+        if (arguments_.notify && !arguments_.plan_only) tell_desktop(course_.ending());
         return status;
     }
 
@@ -81,6 +83,21 @@ private:
         if (status == refused) say(fmt::format("step {} was refused", course_.at() + 1));
         if (!document.empty()) documents_.push_back(std::move(document));
         course_.take(static_cast<Ending>(status), totals);
+    }
+    /// Nobody is there while it runs by itself; what needs a person is said where that person will see it (notify-send(1)).
+    void tell_desktop(Ending ending) const {
+        std::string words;
+        switch (ending) {
+            case Ending::done: return;
+            case Ending::some_undecided:
+                words = fmt::format("{} undecided: both stay as they are until you look, among the saved jobs.",
+                                    course_.totals().of(Outcome::undecided));
+                break;
+            case Ending::some_failed: words = "Some failed; the receipt says why."; break;
+            case Ending::refused: words = "A step was refused, and nothing of it was done."; break;
+            case Ending::stopped: words = "It was stopped; the rest can be gone on with."; break;
+        }
+        (void)ask_program({"notify-send", "--app-name=Tavlo", "--", to_utf8(printable(course_.job().name)), words});
     }
     /// Runs of the window, and other saved jobs, are let through first where they are on the same drives.
     Result<DriveTurn> turn_for(const Job& job) const {

@@ -328,6 +328,7 @@ private:
       "sort_into": "{taken:%Y-%m|=undated}/{town|country|=no place}", "into": "../Archive/Photos", "look_elsewhere": true,
       "when": { "elsewhere": "skip", "same": "skip" } } ] }
 )");
+        for (const auto& entry : fs::directory_iterator(place)) set_changed(entry.path(), {2031, 4, 30, 17, 0, 0, 0});
     }
 
     void date_folders() {

@@ -1,6 +1,8 @@
 #include "models/jobs_model.h"
 
 #include <algorithm>
+#include <set>
+#include <utility>
 
 #include "job_words.h"
 #include "text.h"
@@ -11,6 +13,15 @@ QString last_run_words(const KeptJob& job) {
     if (job.runs.empty()) return JobsModel::tr("has not run yet");
     const ReceiptHead& last = job.runs.front();
     return JobsModel::tr("last %1: %2").arg(date_text(last.started_ns), ending_words(ending_of(last)));
+}
+
+const ReceiptHead* run_to_settle(const KeptJob& job) {
+    std::set<std::pair<Operation, std::string>> since;  // steps by what they do and where to
+    for (const ReceiptHead& head : job.runs) {
+        const bool is_latest = since.emplace(head.operation, head.destination).second;
+        if (is_latest && head.undone_by.empty() && ending_of(head) == Ending::some_undecided) return &head;
+    }
+    return nullptr;
 }
 
 QString when_words(const KeptJob& job) {

@@ -50,6 +50,16 @@ void TavloStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* opt
         case PE_IndicatorSpinDown: return draw_arrow(*painter, option->rect, false, enabled);
         case PE_IndicatorArrowUp:
         case PE_IndicatorSpinUp: return draw_arrow(*painter, option->rect, true, enabled);
+        case PE_IndicatorBranch:  // of a tree: nothing but whether it is open
+            if (option->state.testFlag(State_Children)) {
+                const bool open = option->state.testFlag(State_Open);
+                painter->save();
+                painter->translate(QRectF(option->rect).center());
+                if (!open) painter->rotate(option->direction == Qt::RightToLeft ? 90 : -90);
+                draw_arrow(*painter, QRectF(-4, -4, 8, 8), false, enabled);
+                painter->restore();
+            }
+            return;
         case PE_IndicatorRadioButton: {
             painter->save();
             painter->setRenderHint(QPainter::Antialiasing);

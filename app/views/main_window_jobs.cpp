@@ -4,6 +4,7 @@
 #include "files/path.h"
 #include "job/document.h"
 #include "models/filter_selection.h"
+#include "models/jobs_model.h"
 #include "tasks/bench.h"
 #include "tasks/job_runs.h"
 #include "tasks/runs.h"
@@ -25,9 +26,7 @@ using namespace tavlo;
 
 void MainWindow::connectJobs() {
     connect(saved_jobs_, &SavedJobs::listed, this, [this](const auto& jobs) {
-        const auto waits = [](const KeptJob& job) {
-            return !job.runs.empty() && job.runs.front().undone_by.empty() && ending_of(job.runs.front()) == Ending::some_undecided;
-        };
+        const auto waits = [](const KeptJob& job) { return run_to_settle(job) != nullptr; };
         strip_->setCount(PlaceToBe::jobs, static_cast<std::uint64_t>(std::count_if(jobs->begin(), jobs->end(), waits)));
     });
     connect(jobs_, &JobsPage::said, run_line_, &RunLine::say);

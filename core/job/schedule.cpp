@@ -132,7 +132,7 @@ Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& sch
                                         "[Service]\n"
                                         "Type=oneshot\n"
                                         "Environment={}\n"
-                                        "ExecStart={} run --quiet --state {} -- {}\n",
+                                        "ExecStart={} run --quiet --notify --state {} -- {}\n",
                                         about, word("XDG_CONFIG_HOME=" + config_folder()), word(program), word(state), word(job.name))});
     if (schedule.calendar) {
         units.push_back({unit + ".timer", fmt::format("[Unit]\n"

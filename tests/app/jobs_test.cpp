@@ -18,6 +18,7 @@
 #include "job_words.h"
 #include "keep/store.h"
 #include "models/filter_selection.h"
+#include "models/jobs_model.h"
 #include "support/environment.h"
 #include "tasks/bench.h"
 #include "views/gathering/gathering_side.h"
@@ -325,4 +326,27 @@ TEST_CASE("a filter is said as a job says it, or not at all", "[jobs]") {
     filter.owner.reset();
     filter.match_case = true;
     CHECK_FALSE(selection_of(filter));
+}
+
+TEST_CASE("what is to be settled is the latest run of a step, also where other steps followed it", "[jobs]") {
+    const auto run = [](Operation operation, const char* into, Outcome came) {
+        ReceiptHead head;
+        head.operation = operation;
+        head.destination = into;
+        head.state = RunState::done;
+        head.totals.count(came);
+        return head;
+    };
+    KeptJob job{"job", "file"};
+    CHECK(run_to_settle(job) == nullptr);
+    // newest first: the second step of a run whose first left something
+    job.runs = {run(Operation::remove, "", Outcome::removed), run(Operation::copy, "/to", Outcome::undecided)};
+    CHECK(run_to_settle(job) == &job.runs[1]);
+    // the same step again since, without anything left
+    job.runs.insert(job.runs.begin(), run(Operation::copy, "/to", Outcome::created));
+    CHECK(run_to_settle(job) == nullptr);
+    job.runs.insert(job.runs.begin(), run(Operation::copy, "/elsewhere", Outcome::undecided));
+    CHECK(run_to_settle(job) == &job.runs[0]);
+    job.runs[0].undone_by = "another";
+    CHECK(run_to_settle(job) == nullptr);
 }

@@ -368,3 +368,21 @@ TEST_CASE("what a filter line lets through is chosen, and months and weeks are m
     CHECK_FALSE(office.temp.has("log/off.txt"));
     CHECK(office.temp.has("log/on.txt"));
 }
+
+TEST_CASE("the desktop is told of what needs a person, and of nothing else", "[job]") {
+    const Office office;
+    office.temp.write("bin/notify-send", "#!/bin/sh\nprintf '%s\\n' \"$@\" >> \"" + office.temp.path("said") + "\"\n");
+    std::filesystem::permissions(office.temp.path("bin/notify-send"), std::filesystem::perms::owner_all);
+    const char* usual = std::getenv("PATH");
+    const Environment path("PATH", office.temp.path("bin") + ":" + (usual != nullptr ? usual : "/usr/bin:/bin"));
+    office.temp.write("in/a.pdf", "a");
+    office.save("asks", R"({"operation":"copy","sources":["../in"],"contents":true,"into":"../to"})");
+    CHECK(office.script.run({"run", "--notify", "asks"}).status == 0);
+    CHECK_FALSE(office.temp.has("said"));
+    office.temp.write("in/a.pdf", "another one");
+    CHECK(office.script.run({"run", "asks"}).status == 3);
+    CHECK(office.script.run({"run", "--notify", "--plan", "asks"}).status == 3);
+    CHECK_FALSE(office.temp.has("said"));
+    CHECK(office.script.run({"run", "--notify", "asks"}).status == 3);
+    CHECK(office.temp.read("said").find("asks\n1 undecided") != std::string::npos);
+}

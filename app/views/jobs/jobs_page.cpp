@@ -203,7 +203,7 @@ void JobsPage::buildRight(QVBoxLayout& column) {
             [this](const QTreeWidgetItem* item) { emit receiptRequested(item->data(0, Qt::UserRole).toString().toStdString()); });
     connect(settle_, &QPushButton::clicked, this, [this] {
         const KeptJob* job = current();
-        if (job != nullptr && !job->runs.empty()) emit settleRequested(job->runs.front());
+        if (const ReceiptHead* open = job != nullptr ? run_to_settle(*job) : nullptr) emit settleRequested(*open);
     });
 }
 
@@ -331,8 +331,7 @@ void JobsPage::showRuns(const KeptJob& job) {
     // all of them are on view: what scrolls is the page
     const int rows = static_cast<int>(job.runs.size());
     if (rows > 0) past_->setFixedHeight(past_->header()->sizeHint().height() + rows * past_->sizeHintForRow(0) + 6);
-    const bool is_open = !job.runs.empty() && job.runs.front().undone_by.empty() && ending_of(job.runs.front()) == Ending::some_undecided;
-    settle_->setVisible(is_open);
+    settle_->setVisible(run_to_settle(job) != nullptr);
 }
 
 void JobsPage::replace(const SavedJob& job) { jobs_.keep(job, SavedJobs::IfTaken::replace); }

@@ -355,11 +355,14 @@ void RunsPage::choose(RunLane* lane) {
 void RunsPage::showFaults() {
     const int all = faults_model_->rowCount();
     const int chosen = static_cast<int>(faults_->selectionModel()->selectedRows().size());
-    faults_title_->setText(tr("Needs you: %Ln failed", nullptr, all));
-    set_tone(*faults_title_, "amber");
+    faults_title_->setText(all == 0 ? tr("Nothing needs you") : tr("Needs you: %Ln failed", nullptr, all));
+    set_tone(*faults_title_, all == 0 ? "muted" : "amber");
     again_->setText(chosen > 0 ? tr("Try %Ln again", nullptr, chosen) : tr("Try all again"));
     leave_->setText(chosen > 0 ? tr("Leave %Ln", nullptr, chosen) : tr("Leave all"));
-    needs_->setVisible(all > 0);  // else what is done has the whole width
+    for (QPushButton* button : {again_, leave_}) button->setVisible(all > 0);
+    // where nothing needs anybody what is done has the whole width; while it is tried again nothing moves
+    if (all > 0) needed_somebody_ = current_;
+    needs_->setVisible(all > 0 || (current_ && current_ == needed_somebody_ && current_->isLive()));
 }
 
 void RunsPage::wish(RunFault::Wish wish) {

@@ -64,6 +64,7 @@ private:
     QLabel* nothing_yet_;
     RatePlot* plot_;
     QWidget* needs_;
+    QPointer<RunLane> needed_somebody_;  ///< the lane that it was shown for
     QLabel* faults_title_;
     QListView* faults_;
     RunFaultsModel* faults_model_;
