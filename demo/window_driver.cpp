@@ -33,8 +33,6 @@ bool WindowDriver::settle() const {
 void WindowDriver::click(const char* name) const {
     auto* widget = find<QWidget>(name);
     if (widget == nullptr) qFatal("no widget %s", name);
-    constexpr int until_seen_ms = 2'000;
-    wait([widget] { return widget->isVisible(); }, until_seen_ms);
     QCoreApplication::sendPostedEvents(nullptr, QEvent::LayoutRequest);  // a person clicks where it is, not where it was
     QTest::mouseClick(widget, Qt::LeftButton);
 }
