@@ -44,7 +44,7 @@ void JobRuns::goOn(const std::shared_ptr<Running>& running) {
     const JobStep* step = running->course.step();
     if (step == nullptr) {
         running_.erase(running->name());
-        running->lock.reset();
+        worker_.post([running](const std::stop_token&) { running->lock.reset(); });  // a file goes with it
         return emit ended(running->name(), running->course.ending());
     }
     if (const auto* note = std::get_if<Note>(&step->what)) return write(running, *note);

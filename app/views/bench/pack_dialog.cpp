@@ -15,6 +15,7 @@
 #include "names/names.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/dialog_buttons.h"
 
 using namespace tavlo;
 
@@ -106,12 +107,7 @@ PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(
     column->addSpacing(6);
     column->addWidget(removes_);
     column->addWidget(note_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    use_ = buttons->button(QDialogButtonBox::Ok);
-    use_->setText(tr("Use it"));
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    use_ = add_dialog_buttons(*this, *column, tr("Use it"));
     connect(browse, &QPushButton::clicked, this, [this] {
         const QString chosen = QFileDialog::getExistingDirectory(this, tr("Where the archive is to be"), folder_->text());
         if (!chosen.isEmpty()) folder_->setText(chosen);

@@ -12,6 +12,7 @@
 #include "names/names.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/dialog_buttons.h"
 
 using namespace tavlo;
 
@@ -90,12 +91,7 @@ NamePatternDialog::NamePatternDialog(const std::string& pattern, QWidget* parent
     preview_ = new QLabel;
     preview_->setObjectName(QStringLiteral("namePatternPreview"));
     column->addWidget(preview_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    use_ = buttons->button(QDialogButtonBox::Ok);
-    use_->setText(tr("Use it"));
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    use_ = add_dialog_buttons(*this, *column, tr("Use it"));
     connect(line_, &QLineEdit::textChanged, this, &NamePatternDialog::refresh);
     refresh();
 }

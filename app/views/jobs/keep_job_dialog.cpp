@@ -96,8 +96,8 @@ void KeepJobDialog::refresh() {
     if (!job.name.empty() && !objection.empty()) return note_->setText(tr("The name %1.").arg(shown(objection)));
     const auto open = left_undecided(std::get<Job>(step.what));
     note_->setText(open.empty() ? QString()
-                                : tr("%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.", nullptr,
-                                     static_cast<int>(open.size())));
+                                : tr("%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.",
+                                     nullptr, static_cast<int>(open.size())));
 }
 
 void KeepJobDialog::keep(bool replaces) {

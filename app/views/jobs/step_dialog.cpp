@@ -12,6 +12,7 @@
 #include "keep/store.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/dialog_buttons.h"
 
 using namespace tavlo;
 
@@ -49,12 +50,7 @@ StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* par
     today_->setTextFormat(Qt::PlainText);
     today_->setWordWrap(true);
     column->addWidget(today_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    use_ = buttons->button(QDialogButtonBox::Ok);
-    use_->setText(tr("Use it"));
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    use_ = add_dialog_buttons(*this, *column, tr("Use it"));
     refresh();
 }
 

@@ -16,6 +16,7 @@
 #include "job_words.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/dialog_buttons.h"
 
 using namespace tavlo;
 
@@ -69,12 +70,7 @@ WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : Q
     next_->setAlignment(Qt::AlignTop);
     set_tone(*next_, "muted");
     column->addWidget(next_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    use_ = buttons->button(QDialogButtonBox::Ok);
-    use_->setText(tr("Set it"));
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    use_ = add_dialog_buttons(*this, *column, tr("Set it"));
     begin(job.runs_by ? job.runs_by : job.job->schedule);
     for (QRadioButton* way : ways_) connect(way, &QRadioButton::toggled, this, &WhenDialog::refresh);
     connect(time_, &QTimeEdit::timeChanged, this, &WhenDialog::refresh);
