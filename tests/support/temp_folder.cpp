@@ -2,14 +2,34 @@
 
 #include <fcntl.h>
 #include <sys/stat.h>
+#include <time.h>
 
 #include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
+#include <mutex>
 #include <sstream>
 
 namespace fs = std::filesystem;
+
+namespace {
+
+/// A date later than any this program gave before. The kernel's own dates of two files that are written in one tick
+/// of its clock (some ms) are the same, so that "older" is "of the same date" now and then.
+timespec next_date() {
+    static std::mutex one_at_a_time;
+    static timespec last{};
+    const std::lock_guard<std::mutex> lock(one_at_a_time);
+    timespec now{};
+    ::clock_gettime(CLOCK_REALTIME_COARSE, &now);
+    timespec next{last.tv_sec, last.tv_nsec + 1000};
+    if (next.tv_nsec >= 1'000'000'000) next = {next.tv_sec + 1, 0};
+    const bool caught_up = now.tv_sec > next.tv_sec || (now.tv_sec == next.tv_sec && now.tv_nsec > next.tv_nsec);
+    return last = caught_up ? now : next;
+}
+
+}  // namespace
 
 TempFolder::TempFolder(const std::string& where) {
     std::string pattern = (where.empty() ? fs::temp_directory_path().string() : where) + "/tavlo-test-XXXXXX";
@@ -34,6 +54,8 @@ std::string TempFolder::write(const std::string& below, const std::string& bytes
     out << bytes;
     out.close();
     REQUIRE(out.good());
+    const timespec written = next_date();
+    date(below, written.tv_sec, written.tv_nsec);
     return path(below);
 }
 
