@@ -24,9 +24,9 @@
 #include "job/choosing.h"
 #include "job/prepare.h"
 #include "keep/store.h"
-#include "run/empty_safe.h"
 #include "run/run.h"
-#include "run/take_back.h"
+#include "undo/empty_safe.h"
+#include "undo/take_back.h"
 
 // engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
 // promise, paired in one run, the median of several rounds. FOLDER should lie on a file system in memory,

@@ -5,10 +5,11 @@
 #include "commands.h"
 #include "files/path.h"
 #include "keep/documents.h"
+#include "recover/recover.h"
 #include "report.h"
-#include "run/recover.h"
-#include "run/take_back.h"
 #include "streams.h"
+#include "undo/check.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

@@ -6,9 +6,9 @@
 #include "files/path.h"
 #include "keep/documents.h"
 #include "report.h"
-#include "run/empty_safe.h"
-#include "run/take_back.h"
 #include "streams.h"
+#include "undo/empty_safe.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

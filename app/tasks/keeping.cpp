@@ -3,8 +3,8 @@
 #include <QSettings>
 
 #include "archive/archive_files.h"
-#include "run/take_back.h"
 #include "text.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

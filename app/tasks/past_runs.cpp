@@ -9,9 +9,10 @@
 #include "files/small_file.h"
 #include "keep/documents.h"
 #include "keep/name_search.h"
-#include "run/take_back.h"
 #include "tasks/outcome_export.h"
 #include "text.h"
+#include "undo/check.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

@@ -9,10 +9,10 @@
 #include "job/drives_of_job.h"
 #include "job/prepare.h"
 #include "job/retry.h"
-#include "run/recover.h"
-#include "run/settle.h"
-#include "run/take_back.h"
+#include "recover/recover.h"
+#include "recover/settle.h"
 #include "text.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

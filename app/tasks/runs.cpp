@@ -3,7 +3,7 @@
 #include <QPointer>
 #include <algorithm>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "text.h"
 
 using namespace tavlo;

@@ -8,10 +8,10 @@
 #include "files/natural.h"
 #include "files/path.h"
 #include "run/safe_folder.h"
-#include "run/take_back.h"
 #include "run/volumes.h"
 #include "select/name_filter.h"
 #include "text.h"
+#include "undo/take_back.h"
 
 using namespace tavlo;
 

@@ -5,9 +5,9 @@
 
 #include "batch/gather.h"
 #include "files/path.h"
+#include "keep/journal.h"
+#include "recover/recover.h"
 #include "run/new_head.h"
-#include "run/pending_plan.h"
-#include "run/recover.h"
 
 namespace tavlo {
 

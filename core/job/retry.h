@@ -6,7 +6,7 @@
 
 #include "files/file_system.h"
 #include "keep/store.h"
-#include "run/settle.h"
+#include "recover/settle.h"
 
 namespace tavlo {
 

@@ -46,6 +46,9 @@ struct PendingItem {
     std::optional<std::uint64_t> takes_back{};  ///< in an undo: the item's number in the receipt that is undone
 };
 
+/// An item of a plan as the journal keeps it.
+PendingItem pending_item(const Plan& plan, ItemId id);
+
 /// What a group is about to do with one item, noted before it does it: by this a later process tells on the disk whether
 /// it was done.
 struct Intent {

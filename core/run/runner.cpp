@@ -9,9 +9,9 @@
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
+#include "keep/journal.h"
 #include "run/new_head.h"
 #include "run/parallel.h"
-#include "run/pending_plan.h"
 
 namespace tavlo {
 

@@ -11,11 +11,11 @@
 #include "files/path.h"
 #include "keep/store.h"
 #include "models/collision_models.h"
-#include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/looker_process.h"
 #include "text.h"
+#include "undo/take_back.h"
 #include "views/collisions/collisions_page.h"
 #include "window_driver.h"
 

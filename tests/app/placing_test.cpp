@@ -8,12 +8,12 @@
 
 #include "keep/store.h"
 #include "run/run.h"
-#include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 #include "tasks/bench.h"
 #include "tasks/outcome_export.h"
 #include "tasks/runs.h"
+#include "undo/take_back.h"
 #include "views/bench/destination_panel.h"
 #include "views/gathering/gathering_side.h"
 #include "views/outcome/outcome_side.h"

@@ -7,10 +7,10 @@
 
 #include "keep/store.h"
 #include "models/safe_model.h"
-#include "run/take_back.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/keeping.h"
+#include "undo/take_back.h"
 #include "views/safe/safe_page.h"
 #include "window_driver.h"
 

@@ -6,7 +6,7 @@
 
 #include "archive/archive_files.h"
 #include "files/contents.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/archives.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"

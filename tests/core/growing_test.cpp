@@ -7,7 +7,7 @@
 #include <filesystem>
 
 #include "batch/gather.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"
 #include "support/temp_folder.h"

@@ -31,7 +31,8 @@ std::string folder_of(const std::string& path) { return path.substr(0, path.find
 }  // namespace
 
 TEST_CASE("each folder of the core rests on those before it alone", "[layers]") {
-    const std::vector<std::string> order{"files", "archive", "names", "select", "batch", "facts", "layout", "survey", "plan", "keep", "run", "job"};
+    const std::vector<std::string> order{"files",  "archive", "names", "select", "batch",   "facts", "layout",
+                                         "survey", "plan",    "keep",  "run",    "recover", "undo",  "job"};
     const auto place = [&](const std::string& folder) { return std::find(order.begin(), order.end(), folder) - order.begin(); };
     const auto all = includes_of(std::string(SOURCE) + "/core");
     CHECK(all.size() > 100);

@@ -3,7 +3,7 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"

@@ -7,6 +7,7 @@
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
+#include "undo/check.h"
 
 using namespace tavlo;
 

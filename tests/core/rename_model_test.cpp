@@ -7,7 +7,7 @@
 #include <thread>
 
 #include "files/path.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/renames.h"

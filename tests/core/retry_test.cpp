@@ -5,7 +5,7 @@
 #include <filesystem>
 
 #include "job/document.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

@@ -1,9 +1,9 @@
-#include "run/settle.h"
+#include "recover/settle.h"
 
 #include <catch2/catch.hpp>
 #include <filesystem>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

@@ -6,7 +6,7 @@
 #include <filesystem>
 #include <map>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/every_call.h"
 #include "support/fact_files.h"
 #include "support/jobs.h"

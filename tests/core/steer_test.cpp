@@ -4,8 +4,8 @@
 #include <thread>
 
 #include "files/drives.h"
+#include "recover/recover.h"
 #include "run/forecast.h"
-#include "run/recover.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

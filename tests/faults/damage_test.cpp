@@ -10,7 +10,7 @@
 
 #include "files/path.h"
 #include "keep/documents.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/older_state.h"

@@ -13,7 +13,7 @@
 #include <fstream>
 
 #include "files/own.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"
@@ -21,6 +21,7 @@
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
+#include "undo/check.h"
 
 // Disks of other kinds: what comes through FUSE and lacks or lies, overlays, exFAT, NTFS, a server.
 

@@ -9,7 +9,7 @@
 
 #include "files/path.h"
 #include "job/retry.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/jobs.h"

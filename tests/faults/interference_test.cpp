@@ -6,7 +6,7 @@
 #include <filesystem>
 #include <fstream>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/mounts.h"

@@ -4,7 +4,7 @@
 
 #include "archive/archive_files.h"
 #include "files/path.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/archives.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"

@@ -13,7 +13,7 @@
 
 #include "files/own.h"
 #include "files/path.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "run/safe_folder.h"
 #include "support/contents.h"
 #include "support/every_call.h"

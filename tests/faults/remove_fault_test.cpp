@@ -1,7 +1,7 @@
 #include <catch2/catch.hpp>
 #include <filesystem>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/environment.h"
 #include "support/every_call.h"

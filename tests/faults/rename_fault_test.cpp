@@ -4,7 +4,7 @@
 #include <set>
 #include <thread>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/loop.h"

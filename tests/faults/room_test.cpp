@@ -5,7 +5,7 @@
 #include <latch>
 #include <thread>
 
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/mounts.h"

@@ -13,7 +13,7 @@
 #include <fstream>
 
 #include "files/own.h"
-#include "run/recover.h"
+#include "recover/recover.h"
 #include "support/contents.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"

@@ -11,7 +11,7 @@
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "run/run.h"
-#include "run/take_back.h"
+#include "undo/take_back.h"
 
 /// The real disk; tests override the calls they want to disturb.
 class ForwardingFileSystem : public tavlo::Forwarding {

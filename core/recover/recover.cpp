@@ -1,4 +1,4 @@
-#include "run/recover.h"
+#include "recover/recover.h"
 
 #include <functional>
 #include <map>
@@ -7,10 +7,10 @@
 
 #include "files/own.h"
 #include "files/path.h"
-#include "run/pending_plan.h"
+#include "recover/rest.h"
+#include "recover/settler.h"
 #include "run/placing.h"
 #include "run/safe_folder.h"
-#include "run/settler.h"
 #include "run/volumes.h"
 
 namespace tavlo {

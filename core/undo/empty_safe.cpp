@@ -1,4 +1,4 @@
-#include "run/empty_safe.h"
+#include "undo/empty_safe.h"
 
 #include <unordered_map>
 #include <unordered_set>

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "run/undo_plan.h"
+#include "undo/undo_plan.h"
 
 namespace tavlo {
 

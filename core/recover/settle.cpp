@@ -1,10 +1,10 @@
-#include "run/settle.h"
+#include "recover/settle.h"
 
 #include <algorithm>
 #include <unordered_map>
 
-#include "run/pending_plan.h"
-#include "run/recover.h"
+#include "recover/recover.h"
+#include "recover/rest.h"
 
 namespace tavlo {
 

@@ -1,15 +1,13 @@
-#include "run/undo_plan.h"
+#include "undo/undo_plan.h"
 
 #include <algorithm>
 #include <set>
 #include <unordered_map>
 
 #include "files/path.h"
-#include "run/places_named_twice.h"
+#include "undo/what_was_done.h"
 
 namespace tavlo {
-
-bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.result == Outcome::removed; }
 
 namespace {
 
@@ -37,9 +35,7 @@ Role role_of(Action action) {
 
 class UndoPlanner {
 public:
-    explicit UndoPlanner(UndoBasis& basis) : basis_(basis), batch_(std::make_shared<Batch>()) {
-        go_through_once();
-        roots_ = all_roots();
+    explicit UndoPlanner(UndoBasis& basis) : basis_(basis), done_(basis), batch_(std::make_shared<Batch>()), roots_(done_.roots()) {
         sources_.emplace(batch_->folders, roots_);
         targets_.emplace(plan_.targets, roots_);
         plan_.operation = Operation::undo;
@@ -51,25 +47,26 @@ public:
 
     Plan run() && {
         for (const FolderTrace& trace : basis_.folders)
-            if (!trace.made && (!basis_.some || something_goes_back_into(trace.path))) removed_.push_back(&trace);
+            if (!trace.made && (!basis_.some || done_.something_goes_back_into(trace.path))) removed_.push_back(&trace);
         // parents are shorter than what lies in them
         std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
         for (const FolderTrace* trace : removed_)
             if (!note_taken_place(trace->path))
                 if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
                     make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
-        if (moved_whole_)
+        if (done_.moved_whole())
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !made_room(item) &&
-                    !came_out_of_trash(item) && (counts(number, item) || (basis_.some && something_goes_back_into(item.source))))
+                if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !done_.made_room(item) &&
+                    !WhatWasDone::came_out_of_trash(item) &&
+                    (done_.counts(number, item) || (basis_.some && done_.something_goes_back_into(item.source))))
                     make_moved_folder_again(item);
             });
         make_missing_folders_again();
         basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
-            if (!counts(number, item)) return;
+            if (!done_.counts(number, item)) return;
             if (item.type != FileType::folder)
                 take_back(number, item);
-            else if (in_order_)
+            else if (done_.is_in_order())
                 take_back_folder(number, item);
         });
         now_taking_back_ = no_item;  // with these, what was taken back before is complete
@@ -77,9 +74,9 @@ public:
             basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
                 if (waiting_.contains(number)) bring_back(number, item, item.set_aside, item.place(), std::nullopt);
             });
-        if (has_folders_ && !in_order_)
+        if (done_.has_folders() && !done_.is_in_order())
             basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (counts(number, item) && item.type == FileType::folder) take_back_folder(number, item);
+                if (done_.counts(number, item) && item.type == FileType::folder) take_back_folder(number, item);
             });
         for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace) {
             now_taking_back_ = no_item;
@@ -92,75 +89,6 @@ public:
     }
 
 private:
-    bool counts(std::uint64_t number, const ReceiptItem& item) const {
-        if (is_packed(item.action) && item.set_aside.empty()) return false;  // nothing on the disk has changed by it
-        return took_effect(item) && (basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]));
-    }
-
-    /// What has to be known of all before the first is taken back.
-    void go_through_once() {
-        std::vector<std::string> folder_places;
-        basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-            if (!took_effect(item)) return;
-            const bool was_removed = item.result == Outcome::removed && traits_of(basis_.head.operation).comes_from_batch;
-            if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed || item.action == Action::pack_away) {
-                const std::string parent(parent_of(item.source));
-                sources_of_moves_.insert(parent);
-                if (counts(number, item) && item.brought_back.empty()) goes_back_into_.insert(parent);
-            }
-            if (lies_in_trash(item)) trashes_.emplace(parent_of(item.place()));
-            if (item.type == FileType::folder && item.moved_whole) moved_whole_ = true;
-            if (!counts(number, item)) return;
-            named_.add(item.place());
-            if (item.source != item.place()) named_.add(item.source);
-            wanted_.add(item.place());
-            // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
-            // goes in reverse
-            if (made_room(item)) in_order_ = true;
-            if (item.type != FileType::folder) return;
-            has_folders_ = true;
-            folder_places.push_back(item.place());
-        });
-        for (const FolderTrace& trace : basis_.folders) named_.add(trace.path);
-        named_.settle();
-        wanted_.settle();
-        in_order_ =
-            in_order_ || std::any_of(folder_places.begin(), folder_places.end(), [&](const auto& path) { return wanted_.contain(path); });
-    }
-
-    std::vector<std::string> all_roots() {
-        std::set<std::string> all(basis_.head.roots.begin(), basis_.head.roots.end());
-        // a folder that was tidied away is reached from the nearest one that is still there
-        for (const auto& parent : sources_of_moves_) {
-            std::string at = parent;
-            if (at == "/" || basis_.look(at)) continue;
-            for (; at != "/" && !basis_.look(at); at = std::string(parent_of(at))) all.erase(at);
-            all.insert(at);
-        }
-        std::vector<std::string> roots(all.begin(), all.end());
-        for (auto& shelf : basis_.shelves()) roots.push_back(std::move(shelf));
-        roots.insert(roots.end(), trashes_.begin(), trashes_.end());
-        return roots;
-    }
-
-    /// Only where chosen items are taken back: a folder that is gone by now is needed again where one of them goes back into it.
-    bool something_goes_back_into(const std::string& folder) {
-        if (needed_.empty())
-            basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (!counts(number, item)) return;
-                for (std::string at(parent_of(item.source)); needed_.insert(at).second && at != "/";) at = std::string(parent_of(at));
-            });
-        return needed_.contains(folder);
-    }
-
-    /// It got another name where it lies, with all that is in it, which is no item. Before there were roles, that was in an undo any folder
-    /// that moved whole.
-    bool made_room(const ReceiptItem& item) const {
-        if (came_out_of_trash(item)) return false;
-        const bool was_put_back_whole = traits_of(basis_.head.operation).puts_back && item.type == FileType::folder && item.moved_whole;
-        return item.role == Role::makes_room || (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
-    }
-
     using Standing = UndoBasis::Seen;
     /// What holds a place once the items planned so far are through; nullopt: nothing.
     std::optional<Standing> at(const std::string& path) {
@@ -172,7 +100,7 @@ private:
 
     /// What an item that was planned leaves at a place; kept in mind where another one asks for that place.
     void expect(const std::string& path, std::optional<Standing> standing) {
-        if (named_.contain(path)) expected_[path] = std::move(standing);
+        if (done_.names_often(path)) expected_[path] = std::move(standing);
     }
 
     Item& add(const std::string& source, const std::string& target, const Standing& what, Action action, Outcome outcome) {
@@ -250,10 +178,6 @@ private:
         expect(place, *stored);
     }
 
-    static bool lies_in_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.result == Outcome::removed; }
-    /// It came out of the trash, and goes there again.
-    static bool came_out_of_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.action == Action::move; }
-
     void bring_out_of_trash(const ReceiptItem& was) {
         const std::string& lies = was.place();
         const auto now = at(lies);
@@ -291,12 +215,12 @@ private:
         }
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
-            if (lies_in_trash(was)) return bring_out_of_trash(was);
+            if (WhatWasDone::lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, was.source, std::nullopt);
         }
         const std::string& place = was.place();
         const auto now = at(place);
-        const bool goes_back = was.action == Action::move && was.brought_back.empty() && !came_out_of_trash(was);
+        const bool goes_back = was.action == Action::move && was.brought_back.empty() && !WhatWasDone::came_out_of_trash(was);
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
         const bool is_expected = expected_.contains(place);
@@ -319,7 +243,7 @@ private:
         if (was.set_aside.empty()) return;
         // the place is free once the file has left it: between file systems that is when its group is through, so these come
         // after all that leave; but for twins, where the next one to leave is what comes back here
-        if (wanted_.contain(place))
+        if (done_.gave_often(place))
             bring_back(number, was, was.set_aside, place, std::nullopt);
         else
             waiting_.insert(number);
@@ -328,7 +252,7 @@ private:
     void take_back_folder(std::uint64_t number, const ReceiptItem& was) {
         now_taking_back_ = static_cast<ItemId>(number);
         const std::string& place = was.place();
-        if (made_room(was)) {
+        if (done_.made_room(was)) {
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, was.source, now, "was changed since");
             if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
@@ -347,11 +271,11 @@ private:
                 return;
             }
             if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
-            if (lies_in_trash(was)) return bring_out_of_trash(was);
+            if (WhatWasDone::lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, place, std::nullopt);
         }
         // a folder brought back from the Safe, or the trash, goes there again
-        if (came_out_of_trash(was) || (was.action == Action::move && !was.brought_back.empty())) {
+        if (WhatWasDone::came_out_of_trash(was) || (was.action == Action::move && !was.brought_back.empty())) {
             const auto now = at(place);
             if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");
             add(place, place, *now, Action::take_away, Outcome::removed).shelf = was.shelf;
@@ -381,7 +305,7 @@ private:
 
     /// The number of the folder that was there before it moved, so that what it became stays where it cannot be made again.
     void note_what_is_made_again(const std::string& path) {
-        if (numbers_by_source_.empty() && has_folders_)
+        if (numbers_by_source_.empty() && done_.has_folders())
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
                 if (item.type == FileType::folder && took_effect(item))
                     numbers_by_source_.emplace(item.source, static_cast<ItemId>(number));
@@ -412,17 +336,9 @@ private:
             if (taken_places_.contains(above)) return true;
         return false;
     }
-    /// The run itself has put what stands there.
-    bool is_of_the_run(const std::string& path) {
-        bool found = false;
-        basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-            found = found || (counts(number, item) && item.result != Outcome::removed && item.place() == path);
-        });
-        return found;
-    }
     bool note_taken_place(const std::string& path) {
         const auto held = at(path);
-        const bool is_taken = held && held->status.type != FileType::folder && !is_of_the_run(path);
+        const bool is_taken = held && held->status.type != FileType::folder && !done_.put(path);
         if (is_taken) taken_places_.insert(path);
         return is_taken || lies_in_taken_place(path);
     }
@@ -431,7 +347,7 @@ private:
         if (!was.brought_back.empty() || note_taken_place(was.source)) return;
         Attributes attributes;
         attributes.mode = was.after_mode;
-        if (auto seen = attributes_of_moved(was)) attributes = std::move(*seen);
+        if (auto seen = done_.attributes_of_moved(was)) attributes = std::move(*seen);
         attributes.modified_ns = was.modified_ns;
         make_again(was.source, attributes);
     }
@@ -439,7 +355,7 @@ private:
     /// Folders that somebody has tidied away since, and that something goes back into.
     void make_missing_folders_again() {
         std::set<std::string> missing;
-        for (const auto& parent : goes_back_into_) {
+        for (const auto& parent : done_.goes_back_into()) {
             if (note_taken_place(parent)) continue;
             for (std::string at = parent; at != "/" && !this->at(at) && missing.insert(at).second;) at = std::string(parent_of(at));
         }
@@ -459,39 +375,16 @@ private:
         }
     }
 
-    /// Of the folder that moved, as it is seen where it went, or in the Safe, where a twin has replaced it since.
-    std::optional<Attributes> attributes_of_moved(const ReceiptItem& was) {
-        const auto is_it = [&](const std::string& path) {
-            const auto seen = basis_.look(path);
-            return seen && seen->status.id.could_be(was.after);
-        };
-        if (is_it(was.place())) return basis_.attributes(was.place());
-        if (!folder_versions_) folder_versions_ = basis_.folder_versions();
-        for (const SafeEntry& version : *folder_versions_)
-            if (is_it(version.stored)) return basis_.attributes(version.stored);
-        return std::nullopt;
-    }
-
     UndoBasis& basis_;
+    WhatWasDone done_;
     Plan plan_;
     std::shared_ptr<Batch> batch_;
     std::vector<std::string> roots_;
     std::optional<FolderPaths> sources_;
     std::optional<FolderPaths> targets_;
 
-    PlacesNamedTwice named_;                  ///< by items that count, as their place or their source
-    PlacesNamedTwice wanted_;                 ///< the places that such items got
-    std::set<std::string> sources_of_moves_;  ///< folders
-    std::set<std::string> goes_back_into_;    ///< those of them that something goes back into
-    std::set<std::string> trashes_;           ///< folders that something lies in since
-    bool moved_whole_ = false;                ///< a folder went by one rename
-    bool has_folders_ = false;
-    bool in_order_ = false;  ///< everything goes in reverse, folders too
-
     std::unordered_set<std::string> taken_places_;  ///< of folders that cannot be made again
     std::vector<const FolderTrace*> removed_;
-    std::optional<std::vector<SafeEntry>> folder_versions_;
-    std::unordered_set<std::string> needed_;                         ///< folders that chosen items go back into, and those above them
     std::unordered_map<std::string, ItemId> numbers_by_source_;      ///< of folders
     std::unordered_map<std::string, std::int64_t> change_of_names_;  ///< by folder: names that come, less those that go
     ItemId now_taking_back_ = no_item;

@@ -1,4 +1,4 @@
-#include "run/undo_renames.h"
+#include "undo/undo_renames.h"
 
 #include <unordered_map>
 

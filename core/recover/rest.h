@@ -17,9 +17,6 @@ struct WhereItLies {
     std::string of(const std::string& path) const { return place + path.substr(source.size()); }
 };
 
-/// An item of a plan as the journal keeps it.
-PendingItem pending_item(const Plan& plan, ItemId id);
-
 /// The plan for what an interrupted run has left, and what else it takes to go on with it. Pure.
 /// pending   without those that were found done
 /// settled   the receipt's items that have a result, by number: folders among them hold what is still to come

@@ -1,4 +1,4 @@
-#include "run/past_run.h"
+#include "undo/past_run.h"
 
 #include <unistd.h>
 

@@ -11,7 +11,7 @@
 
 #include "files/file_system.h"
 #include "keep/store.h"
-#include "run/pending_plan.h"
+#include "recover/rest.h"
 
 namespace tavlo {
 

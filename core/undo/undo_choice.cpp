@@ -3,7 +3,7 @@
 #include <utility>
 
 #include "files/path.h"
-#include "run/undo_plan.h"
+#include "undo/undo_plan.h"
 
 namespace tavlo {
 

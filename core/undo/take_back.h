@@ -7,10 +7,9 @@
 #include <vector>
 
 #include "files/file_system.h"
-#include "files/looker.h"
 #include "keep/store.h"
 #include "plan/plan.h"
-#include "run/empty_safe.h"
+#include "undo/empty_safe.h"
 
 namespace tavlo {
 
@@ -35,23 +34,5 @@ Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store
 ///              folders would have to be merged
 Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& entry, const std::string& into,
                              std::optional<Decision> where_taken = std::nullopt);
-
-/// How a thing that a run put in place compares with what the receipt says.
-enum class Difference : std::uint8_t { none, missing, bytes, attributes, unreadable };
-std::string_view to_text(Difference difference) noexcept;
-
-/// Reads what a receipt's items put in place again and compares: bytes by the hash noted at the time, or with the source
-/// where that still stands; else size, date and time of status change.
-class Checker {
-public:
-    Checker(FileSystem& disk, const ReceiptHead& head, std::stop_token stop = {});
-    Difference check(const ReceiptItem& item);
-
-private:
-    Difference check_file(const ReceiptItem& item, const Status& now);
-    Looker look_;
-    FileSystem& disk_;
-    std::stop_token stop_;
-};
 
 }  // namespace tavlo

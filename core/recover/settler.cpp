@@ -1,4 +1,4 @@
-#include "run/settler.h"
+#include "recover/settler.h"
 
 #include <unistd.h>
 
@@ -11,8 +11,8 @@
 #include "files/own.h"
 #include "files/path.h"
 #include "names/names.h"
+#include "recover/rest.h"
 #include "run/durable.h"
-#include "run/pending_plan.h"
 #include "run/placing.h"
 #include "run/safe_folder.h"
 #include "run/trash.h"

@@ -7,8 +7,8 @@
 #include "files/looker.h"
 #include "keep/store.h"
 #include "run/safe_slots.h"
-#include "run/undo_plan.h"
 #include "run/volumes.h"
+#include "undo/undo_plan.h"
 
 namespace tavlo {
 
