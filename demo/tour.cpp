@@ -427,7 +427,7 @@ private:
         take("collisions-cells");
         // another batch: a picture and a text that meet earlier states of themselves
         driver_.click("placeBench");
-        const auto before = window_.bench().sourceFolders();
+        const auto before = window_.bench().picks().folders();
         window_.bench().replacePicks({office_ + "/Desks/Workshop/Survey/keel.jpg", office_ + "/Desks/Workshop/Survey/notes.txt",
                                       office_ + "/Desks/Workshop/Survey/costs.ods", office_ + "/Desks/Workshop/Survey/hammer test.wav"});
         window_.bench().setDestination(office_ + "/Archive/2031/Survey");

@@ -284,14 +284,14 @@ QVariant FolderModel::data(const QModelIndex& index, int role) const {
         case Qt::AccessibleTextRole: {
             if (!is_name) return {};
             const QString name = shown(entry.name);
-            return bench_.isPicked(listing_->folder_of(entry), entry.name) ? tr("%1, in the batch").arg(name) : name;
+            return bench_.picks().contain(listing_->folder_of(entry), entry.name) ? tr("%1, in the batch").arg(name) : name;
         }
         case PathRole: {
             const std::string path = listing_->path_of(entry);
             return QByteArray(path.data(), static_cast<qsizetype>(path.size()));
         }
         case TypeRole: return static_cast<int>(entry.status.type);
-        case PickedRole: return bench_.isPicked(listing_->folder_of(entry), entry.name);
+        case PickedRole: return bench_.picks().contain(listing_->folder_of(entry), entry.name);
         default: return {};
     }
 }

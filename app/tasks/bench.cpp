@@ -26,11 +26,7 @@ const std::shared_ptr<const Plan>& Bench::plan() const {
 
 Job Bench::wholeJob() const {
     Job job = asked_.job;
-    for (const auto& [folder, picked] : picked_) {
-        std::vector<std::string_view> names(picked.names.begin(), picked.names.end());
-        std::sort(names.begin(), names.end());
-        for (const auto& name : names) job.what.sources.push_back(join(folder, name));
-    }
+    job.what.sources = picks_.paths();
     return job;
 }
 
@@ -40,25 +36,47 @@ Instruction Bench::whole() const {
     return all;
 }
 
+/// All that is asked for was put in another's place.
+class Bench::Taking final : public QUndoCommand {
+public:
+    Taking(Bench& bench, Instruction after, CollisionRule rule)
+        : bench_(bench), before_(bench.asked_), after_(std::move(after)), rule_before_(bench.rule_), rule_after_(rule) {}
+    void undo() override { bench_.adopt(before_, rule_before_); }
+    void redo() override { bench_.adopt(after_, rule_after_); }
+
+private:
+    Bench& bench_;
+    Instruction before_;
+    Instruction after_;
+    CollisionRule rule_before_;
+    CollisionRule rule_after_;
+};
+
+void Bench::adopt(const Instruction& asked, CollisionRule rule) {
+    asked_ = asked;
+    rule_ = rule;
+    lookAgain();
+}
+
 void Bench::take(const Instruction& wanted) {
-    asked_ = wanted;
-    asked_.job.name.clear();
-    rule_ = rule_of(asked_.job.policy);
-    if (rule_ == CollisionRule::own) asked_.own = asked_.job.policy;
-    Names paths = std::exchange(asked_.job.what.sources, {});
+    Instruction asked = wanted;
+    asked.job.name.clear();
+    const CollisionRule rule = rule_of(asked.job.policy);
+    if (rule == CollisionRule::own) asked.own = asked.job.policy;
+    Names paths = std::exchange(asked.job.what.sources, {});
     for (auto& path : paths)
         while (path.size() > 1 && path.ends_with('/')) path.pop_back();
-    const Selection chosen = asked_.job.what;
+    history_.beginMacro(tr("Take up"));
     replacePicks(paths);
-    asked_.job.what = chosen;
-    lookAgain();
+    history_.push(new Taking(*this, std::move(asked), rule));  // after the picks: what it chooses is about those
+    history_.endMacro();
 }
 
 void Bench::takeAll() { set(asked_.job.what, Selection{}); }
 
 std::string Bench::reasonToWait() const {
     constexpr std::size_t few = 1000;  // so many things that were picked one by one are counted in no time
-    if (picked_count_ > few) return "many things were picked one by one";
+    if (picks_.count() > few) return "many things were picked one by one";
     return reason_to_wait(wholeJob());
 }
 
@@ -76,7 +94,7 @@ void Bench::restore() {
     restorer_.ask(this, load, [this](const Saved& saved) {
         ByFolder by_folder;
         for (const auto& path : saved.batch.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
-        for (auto& [folder, names] : by_folder) note({folder, shared(std::move(names)), true});
+        for (auto& [folder, names] : by_folder) note(Change::of(folder, std::move(names), true));
         if (saved.asked && !saved.batch.paths.empty()) {  // with nothing in hand, one begins anew
             asked_ = *saved.asked;
             rule_ = rule_of(asked_.job.policy);
@@ -95,20 +113,13 @@ void Bench::set(Value& held, const Value& wanted) {
     changed();
 }
 
-bool Bench::holdsArchivesAlone() const {
-    const auto is_archive = [](std::string_view name) { return looks_like_archive(name); };
-    return !picked_.empty() && std::all_of(picked_.begin(), picked_.end(), [&](const auto& folder) {
-        return std::all_of(folder.second.names.begin(), folder.second.names.end(), is_archive);
-    });
-}
-
 /// The name that an archive has until somebody says another: of what it is made of.
 std::string Bench::archiveIn(const std::string& folder) const {
     const std::string now(name_of(asked_.job.into));
     if (traits_of(asked_.job.operation).packs && archive_format(now)) return join(folder, now);
-    const auto folders = sourceFolders();
+    const auto folders = picks_.folders();
     std::string name(folders.empty() ? std::string_view() : name_of(folders.front()));
-    if (picked_count_ == 1) {
+    if (picks_.count() == 1) {
         name = std::string(name_of(wholeJob().what.sources.front()));
         name.resize(extension_start(name, FileType::file));
     }
@@ -291,7 +302,7 @@ void Bench::show(const BenchView& view, bool last) {
 }
 
 void Bench::changed() {
-    if (picked_count_ == 0) asked_.job.what = {};  // it was about what is in hand
+    if (picks_.empty()) asked_.job.what = {};  // it was about what is in hand
     working_ = true;
     emit jobChanged();
     outlooker_.ask(asked_);

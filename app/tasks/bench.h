@@ -3,16 +3,15 @@
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
-#include <map>
 #include <memory>
 #include <optional>
 #include <string>
-#include <unordered_set>
 #include <vector>
 
 #include "tasks/bench_view.h"
 #include "tasks/collision_rule.h"
 #include "tasks/outlooker.h"
+#include "tasks/picks.h"
 
 /// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
 /// on another thread after each change (Outlooker), what will come of it. Knows no widget.
@@ -22,15 +21,10 @@ class Bench final : public QObject {
 public:
     explicit Bench(std::string state_folder, QObject* parent = nullptr);
 
-    using Names = Outlooker::Names;
+    using Names = Picks::Names;
+    using ByFolder = Picks::ByFolder;
 
-    std::size_t pickedCount() const { return picked_count_; }
-    bool isPicked(const std::string& folder, const std::string& name) const;
-    std::size_t pickedIn(const std::string& folder) const;
-    Names sourceFolders() const;
-    /// Something is picked, and by its names nothing but archives.
-    bool holdsArchivesAlone() const;
-    using ByFolder = std::map<std::string, Names>;
+    const Picks& picks() const { return picks_; }
     // Each of these can be undone, and done again.
     void pick(const std::string& folder, Names names) { pickAll({{folder, std::move(names)}}, tr("Pick")); }
     void unpick(const std::string& folder, Names names) { unpickAll({{folder, std::move(names)}}, tr("Take out of the batch")); }
@@ -41,7 +35,7 @@ public:
     void replacePicks(const Names& paths);
     /// All that is asked for, with every source, to be taken up again.
     Instruction whole() const;
-    /// Takes it up as it stands: what it takes from in hand, all else as it says.
+    /// Takes it up as it stands: what it takes from in hand, all else as it says. Can be undone, and done again, as one stroke.
     void take(const Instruction& wanted);
     /// All that lies in what is in hand, where a job had chosen some of it.
     void takeAll();
@@ -106,29 +100,25 @@ signals:
     void missingAtStart(int count);  ///< of the batch as it was: no longer there
 
 private:
-    using Change = Outlooker::Change;
-    struct Picked {
-        std::unordered_set<std::string_view> names;  ///< in `storage`
-        std::vector<std::shared_ptr<const Names>> storage;
-    };
+    using Change = Picks::Change;
     class Picking;
+    class Taking;
     template <class Part>
     class Setting;
     template <class Part>
     void setPart(const QString& words, Part Instruction::*part, Part after);
-    static std::shared_ptr<const Names> shared(Names names) { return std::make_shared<const Names>(std::move(names)); }
     Change note(const Change& wanted);
-    void apply(std::vector<Change> wanted, const QString& words);
+    void apply(const std::vector<Change>& wanted, const QString& words);
     std::string archiveIn(const std::string& folder) const;
     template <class Value>
     void set(Value& held, const Value& wanted);
     void changed();
+    void adopt(const Instruction& asked, CollisionRule rule);
     void show(const BenchView& view, bool last);
 
     Instruction asked_;  ///< without its sources
     CollisionRule rule_ = CollisionRule::ask;
-    std::map<std::string, Picked> picked_;  ///< by folder
-    std::size_t picked_count_ = 0;
+    Picks picks_;
     BenchView view_;
     bool working_ = false;
     bool restoring_ = false;

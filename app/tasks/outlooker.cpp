@@ -70,22 +70,22 @@ struct Outlooker::Known {
     Wishes shown_wishes;
 
     std::mutex mutex;  ///< of what both threads touch
-    std::vector<Change> changes;
+    std::vector<Picks::Change> changes;
     std::vector<BenchView> retired;
 
-    Names sources();
+    Picks::Names sources();
 };
 
 /// What is in hand by now.
-Outlooker::Names Outlooker::Known::sources() {
-    std::vector<Change> news;
+Picks::Names Outlooker::Known::sources() {
+    std::vector<Picks::Change> news;
     std::vector<BenchView> old;  // goes here
     {
         const std::scoped_lock lock(mutex);
         news.swap(changes);
         old.swap(retired);
     }
-    for (const Change& change : news) {
+    for (const Picks::Change& change : news) {
         auto folder = std::find_if(picked.begin(), picked.end(), [&](const auto& known) { return known.first == change.folder; });
         if (folder == picked.end()) folder = picked.insert(picked.end(), {change.folder, {}});
         for (const std::string& name : *change.names) {
@@ -97,7 +97,7 @@ Outlooker::Names Outlooker::Known::sources() {
         if (folder->second.empty()) picked.erase(folder);
         saved = false;
     }
-    Names paths;
+    Picks::Names paths;
     for (const auto& [folder, names] : picked)
         for (const auto& name : names) paths.push_back(join(folder, name));
     return paths;
@@ -188,7 +188,7 @@ private:
         return {};
     }
 
-    bool unpacks() const { return wanted_.job.operation == Operation::unpack; }
+    bool unpacks() const { return traits_of(wanted_.job.operation).opens_archives; }
 
     Result<Batch> gather_wanted() {
         const Selection& what = asked_.job.what;
@@ -380,7 +380,7 @@ Outlooker::Outlooker(std::string state_folder, QObject* parent)
     : QObject(parent), state_folder_(std::move(state_folder)), known_(std::make_shared<Known>()) {}
 Outlooker::~Outlooker() = default;
 
-void Outlooker::note(const Change& change) {
+void Outlooker::note(const Picks::Change& change) {
     const std::scoped_lock lock(known_->mutex);
     known_->changes.push_back(change);
 }

@@ -7,6 +7,7 @@
 
 #include "tasks/bench_view.h"
 #include "tasks/instruction_file.h"
+#include "tasks/picks.h"
 #include "tasks/worker.h"
 
 /// Works out on a thread of its own what will come of what is asked for. It remembers what it has read, so that another wish costs only
@@ -15,27 +16,18 @@ class Outlooker final : public QObject {
     Q_OBJECT
 
 public:
-    using Names = std::vector<std::string>;
-    /// The names are shared by all that have to do with a change: there may be a million.
-    struct Change {
-        std::string folder;
-        std::shared_ptr<const Names> names;
-        bool in;
-    };
-
     explicit Outlooker(std::string state_folder, QObject* parent = nullptr);
     ~Outlooker() override;
 
     /// A change of what is in hand, for the next wish.
-    void note(const Change& change);
+    void note(const Picks::Change& change);
     /// The newest wish counts; saw() tells.
     void ask(const Instruction& wish);
     void gatherAgain() { gather_wanted_ = true; }  ///< with the next wish
     void lookAgain() { look_wanted_ = true; }      ///< the same: at the places that things go to
     void keepFiles() { keeps_ = true; }            ///< from the next wish on
-    void wantFacts(bool on) {
-        facts_wanted_ = on;
-    }  ///< from the next wish on: what the files tell is summed up, whether the job asks or not
+    /// From the next wish on: what the files tell is summed up, whether the job asks or not.
+    void wantFacts(bool on) { facts_wanted_ = on; }
     bool wantsFacts() const { return facts_wanted_; }
     bool isGathering() const { return gather_wanted_; }
     /// A view that is shown no more: it is large, and taken down on the other side.

@@ -40,7 +40,7 @@ void MainWindow::connectJobs() {
         goTo(PlaceToBe::bench);
     });
     connect(jobs_, &JobsPage::addFromBenchRequested, this, [this](const SavedJob& job) {
-        if (bench_->pickedCount() == 0) return run_line_->say(tr("There is nothing on the bench."));
+        if (bench_->picks().empty()) return run_line_->say(tr("There is nothing on the bench."));
         SavedJob longer = job;
         longer.steps.emplace_back().what = with_patterns_of({}, bench_->wholeJob(), now_ns());
         saved_jobs_->keep(longer, SavedJobs::IfTaken::replace);
@@ -85,7 +85,7 @@ bool MainWindow::takeReceipt(const ReceiptHead& head) {
 }
 
 void MainWindow::keepAsJob(const Job& job) {
-    if (bench_->pickedCount() == 0) return run_line_->say(tr("Put something on the bench first: what the job is to take."));
+    if (bench_->picks().empty()) return run_line_->say(tr("Put something on the bench first: what the job is to take."));
     if (goes_elsewhere(job) && job.into.empty()) return run_line_->say(tr("Say first where it is to go."));
     KeepJobDialog dialog(*saved_jobs_, job, takingWhatFits(job), this);
     if (dialog.exec() != QDialog::Accepted) return;
@@ -94,7 +94,7 @@ void MainWindow::keepAsJob(const Job& job) {
 
 /// The same job, of what is in the folder on view whenever it runs; where files were picked in that folder alone.
 std::optional<Job> MainWindow::takingWhatFits(const Job& job) const {
-    const auto folders = bench_->sourceFolders();
+    const auto folders = bench_->picks().folders();
     const auto& picks = bench_->view().picks;
     if (job.what.chooses_files() || job.what.chooses_folders() || !picks) return std::nullopt;  // it says already what it takes
     const auto is_folder = [](const PickedRow& row) { return row.type == FileType::folder; };

@@ -155,7 +155,7 @@ void MainWindow::buildBatchMenu() {
     });
     on_bench(batch, tr("&Pack into an archive"), {}, [this] { bench_->setOperation(Operation::pack); });
     on_bench(batch, tr("&Unpack archives"), {}, [this] {
-        if (bench_->holdsArchivesAlone()) return bench_->setOperation(Operation::unpack);
+        if (bench_->picks().areArchivesAlone()) return bench_->setOperation(Operation::unpack);
         run_line_->say(tr("Pick archives first, and nothing else: what lies in them is unpacked."));
     });
     on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });

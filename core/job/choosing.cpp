@@ -60,7 +60,7 @@ Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Select
 
 GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.follow_links = job.what.follow_links;
-    options.archives = job.operation == Operation::unpack;
+    options.archives = traits_of(job.operation).opens_archives;
     if (job.what.chooses_folders()) return options;
     if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
     if (job.operation == Operation::remove && !job.what.chooses_files()) options.depth = job.structure.contents ? 1 : 0;

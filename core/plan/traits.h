@@ -16,6 +16,7 @@ struct Traits {
     bool packs = false;                    ///< what is in hand goes into one archive, which takes its name at the end
     bool lends_write = false;              ///< folders of one's own that may not be written are made so, for as long as it works in them
     bool can_be_retried = false;           ///< what failed can be asked for again by itself
+    bool opens_archives = false;           ///< archives in hand are the folders that they hold
 };
 
 constexpr Traits traits_of(Operation operation) noexcept {
@@ -31,7 +32,8 @@ constexpr Traits traits_of(Operation operation) noexcept {
         case Operation::remove: return {.comes_from_batch = true, .takes_away = true};
         case Operation::rename: return {.comes_from_batch = true, .in_order = true};
         case Operation::make: return {.comes_from_batch = true};
-        case Operation::unpack: return {.comes_from_batch = true, .makes_destination = true, .can_be_retried = true};
+        case Operation::unpack:
+            return {.comes_from_batch = true, .makes_destination = true, .can_be_retried = true, .opens_archives = true};
         case Operation::pack: return {.comes_from_batch = true, .reads_sources = true, .makes_destination = true, .packs = true};
         case Operation::restore: return {.makes_destination = true, .puts_back = true};
     }

@@ -7,7 +7,7 @@
 #include <unordered_set>
 #include <vector>
 
-#include "archive/writer.h"
+#include "run/archive_sink.h"
 #include "run/durable.h"
 #include "run/placing.h"
 #include "run/run.h"
@@ -155,12 +155,8 @@ private:
     Result<StagedCopy> make_archive(const Handle& into);
     /// nullopt: it is to be begun anew
     Result<std::optional<StagedCopy>> write_archive(const Handle& into, const std::vector<ItemId>& members);
-    Result<PackedThing> pack(ItemId id, ArchiveWriter& writer, std::string& hash);
-    Result<PackedThing> pack_file(ItemId id, ArchiveWriter& writer, std::string& hash);
-    PackedThing told_of(ItemId id, const Attributes& attributes) const;
+    Result<void> pack(ItemId id, ArchiveSink& sink);
     std::string member_path(ItemId id) const;
-    FormatKeeps keeps() const;
-    Result<void> read_back(const Staged& archive, const std::vector<PackedThing>& things, const std::vector<std::string>& hashes);
     Result<void> settle_packed();
     Outcome outcome_of_archive() const;
     /// What a source is to be when it leaves: as it was packed, or as it was looked at.

@@ -114,7 +114,7 @@ TEST_CASE("archives are unpacked whole from the window, and a member is seen fac
     desk.temp.write("to/notes/list.txt", "one\n2\nthree\n");
     desk.temp.date("to/notes/list.txt", 1'000'000'000);
     desk.window->bench().replacePicks({desk.temp.path("desk/notes"), desk.temp.path("desk/notes.zip")});
-    CHECK_FALSE(desk.window->bench().holdsArchivesAlone());
+    CHECK_FALSE(desk.window->bench().picks().areArchivesAlone());
     desk.window->bench().replacePicks({desk.temp.path("desk/notes.zip")});
     desk.window->bench().setDestination(desk.temp.path("to"));
     REQUIRE(desk.driver->settle());
@@ -140,5 +140,5 @@ TEST_CASE("archives are unpacked whole from the window, and a member is seen fac
     CHECK(desk.temp.read("to/notes/list.txt") == "one\ntwo\nthree\n");
     CHECK(desk.temp.read("to/notes/other.txt") == "other");
     REQUIRE(desk.driver->settle());
-    CHECK(desk.window->bench().pickedCount() == 0);  // what is settled leaves the batch
+    CHECK(desk.window->bench().picks().empty());  // what is settled leaves the batch
 }

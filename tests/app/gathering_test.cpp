@@ -55,8 +55,8 @@ struct Desk {
     }
     FolderModel& model() const { return const_cast<MainWindow&>(*window).gathering().model(); }
     QString label(const char* name) const { return driver->find<QLabel>(name)->text(); }
-    bool picked(const std::string& name) const { return window->bench().isPicked(temp.path("desk"), name); }
-    std::size_t picks() const { return window->bench().pickedCount(); }
+    bool picked(const std::string& name) const { return window->bench().picks().contain(temp.path("desk"), name); }
+    std::size_t picks() const { return window->bench().picks().count(); }
 
     TempFolder temp;
     mutable std::optional<MainWindow> window;
@@ -209,7 +209,7 @@ TEST_CASE("chips narrow the list, say what they do, and go by one key", "[window
     REQUIRE(desk.driver->settle());
     CHECK(desk.model().rowCount() == 2);
     desk.driver->clickMark(desk.driver->rowNamed("folderList", "photo-0206.jpg"));
-    CHECK(desk.window->bench().isPicked(desk.temp.path("desk/sub"), "photo-0206.jpg"));
+    CHECK(desk.window->bench().picks().contain(desk.temp.path("desk/sub"), "photo-0206.jpg"));
     desk.driver->click("filterBelow");
     desk.driver->key("folderList", Qt::Key_Escape);
     REQUIRE(desk.driver->settle());
@@ -370,7 +370,7 @@ TEST_CASE("files go from window to window by the clipboard, and what it holds is
     REQUIRE(driver.settle());
     CHECK(other.bench().job().operation == Operation::copy);
     CHECK(other.bench().job().into == desk.temp.path("other"));
-    CHECK(other.bench().pickedCount() == 2);
+    CHECK(other.bench().picks().count() == 2);
     driver.click("clipboardMove");
     REQUIRE(driver.settle());
     CHECK(other.bench().job().operation == Operation::move);

@@ -215,7 +215,7 @@ TEST_CASE("what is put into the trash by Delete leaves the batch too", "[window]
     desk.driver->clickRow("folderList", desk.driver->rowNamed("folderList", QStringLiteral("a")));
     desk.stroke(Qt::Key_Delete);
     REQUIRE(WindowDriver::wait([&] { return desk.temp.has("data/Trash/files/a"); }));
-    REQUIRE(WindowDriver::wait([&] { return desk.window->bench().pickedCount() == 1; }));
+    REQUIRE(WindowDriver::wait([&] { return desk.window->bench().picks().count() == 1; }));
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->bench().view().refusals.empty());
 }
@@ -245,7 +245,7 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
     const std::string id = desk.finished();
     CHECK_FALSE(desk.temp.has("desk/notes.txt"));
     CHECK(desk.temp.has("desk/VIDEO-1.mp4"));
-    CHECK(desk.window->bench().pickedCount() == 0);  // what has gone is in hand no more
+    CHECK(desk.window->bench().picks().empty());  // what has gone is in hand no more
     desk.window->runs().undoAtOnce(id, QStringLiteral("undo"), [](const RunEnd&) {});
     REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
     // a folder goes whole, and can be opened to see with what; this time to the trash

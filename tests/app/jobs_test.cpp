@@ -173,7 +173,7 @@ TEST_CASE("a step goes onto the bench, comes back changed with its dates still d
     CHECK(changed.what.files.name == std::vector<std::string>{"*.pdf"});
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->bench().job().into == desk.temp.path("mine"));
-    CHECK(desk.window->bench().isPicked(desk.temp.path("desk"), "c.txt"));
+    CHECK(desk.window->bench().picks().contain(desk.temp.path("desk"), "c.txt"));
     CHECK(desk.window->bench().job().what.files.empty());
     CHECK_FALSE(desk.temp.has("archive"));  // nothing ran
 }

@@ -307,6 +307,6 @@ TEST_CASE("the batch is taken up again whatever else is wished for at the start,
     bench.restore();
     for (int wish = 0; wish < 5; ++wish) bench.lookAgain();
     REQUIRE(settle(bench));
-    CHECK(bench.pickedCount() == 1);
-    CHECK(bench.isPicked(temp.path("desk"), "a"));
+    CHECK(bench.picks().count() == 1);
+    CHECK(bench.picks().contain(temp.path("desk"), "a"));
 }

@@ -139,7 +139,7 @@ TEST_CASE("a copy begins while it is counted where somebody asked for that, and 
     REQUIRE(heads.size() == 1);
     CHECK(heads[0].totals.items == 3031);
     CHECK(heads[0].totals.of(Outcome::undecided) == 1);
-    CHECK(place.window->bench().pickedCount() == 1);  // with something undecided in it, it stays in hand
+    CHECK(place.window->bench().picks().count() == 1);  // with something undecided in it, it stays in hand
     setting->setChecked(false);
 }
 

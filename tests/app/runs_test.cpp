@@ -345,7 +345,7 @@ TEST_CASE("keys of the bench change nothing while another place is on view", "[w
     QTest::keyClick(yard.window.get(), Qt::Key_Delete);
     REQUIRE(yard.driver->settle());
     CHECK(yard.window->bench().job().operation == Operation::copy);
-    CHECK(yard.window->bench().pickedCount() == 1);
+    CHECK(yard.window->bench().picks().count() == 1);
     CHECK(yard.runs().lanes().empty());
     CHECK(yard.temp.has("two/part-0"));
     yard.driver->click("placeSafe");

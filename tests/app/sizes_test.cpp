@@ -68,7 +68,7 @@ TEST_CASE("sizes are a place to work in: folders open, what stands out is listed
     desk.driver->find<QTreeView>("sizes")->selectAll();
     CHECK(desk.driver->find<QLabel>("sizesChosen")->text().contains(QStringLiteral("1 selected")));
     desk.driver->click("sizesPick");
-    CHECK(desk.window->bench().isPicked(desk.temp.path("desk"), "large"));
+    CHECK(desk.window->bench().picks().contain(desk.temp.path("desk"), "large"));
 }
 
 TEST_CASE("the sizes follow the disk, what was open stays open, and what is selected becomes what is removed", "[window][sizes]") {
@@ -92,5 +92,5 @@ TEST_CASE("the sizes follow the disk, what was open stays open, and what is sele
     CHECK(desk.window->bench().plan()->totals.of(Outcome::removed) == 1);
     CHECK(desk.temp.has("desk/large/deep/other"));  // nothing goes before it is started
     desk.stroke(Qt::Key_Z, Qt::ControlModifier);
-    CHECK(desk.window->bench().pickedCount() == 0);
+    CHECK(desk.window->bench().picks().empty());
 }

@@ -228,7 +228,7 @@ TEST_CASE("things are opened in their own programs, whatever bytes their names h
     desk.stroke(Qt::Key_Return);
     REQUIRE(opened.all.size() == 1);
     CHECK(opened.all[0] == file_address(desk.temp.path("desk/a.pdf")));
-    CHECK(desk.window->bench().pickedCount() == 0);
+    CHECK(desk.window->bench().picks().empty());
 }
 
 #include "sort_test.moc"

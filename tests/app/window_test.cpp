@@ -95,7 +95,7 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
          {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
           "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
         office.pick(QLatin1String(name));
-    CHECK(office.window->bench().pickedCount() == 9);
+    CHECK(office.window->bench().picks().count() == 9);
     driver.chooseDestination(QString::fromStdString(office.permits()));
 
     // the outcome shows every finding, and the sentence is true
@@ -139,7 +139,7 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     CHECK(tree_of(office.root() + "/Inbox") == inbox);
 
     // what is undecided stays in hand; what is settled has left it
-    CHECK(office.window->bench().pickedCount() == 4);
+    CHECK(office.window->bench().picks().count() == 4);
 
     // undo, shown as a plan first
     driver.click("runReceipt");
@@ -168,7 +168,7 @@ TEST_CASE("a move of folders into a folder that does not exist yet, and back", "
     REQUIRE(driver.settle());
     CHECK_FALSE(office.temp.has("office/Inbox/Odd names"));
     CHECK(office.temp.has("office/Archive/2031/From the inbox/Odd names/two\nlines.txt"));
-    CHECK(office.window->bench().pickedCount() == 0);
+    CHECK(office.window->bench().picks().empty());
     driver.click("runReceipt");
     REQUIRE(WindowDriver::wait([&] { return office.isShown("undo") && office.text("receiptTitle").startsWith("Move "); }));
     driver.click("undo");
@@ -200,7 +200,7 @@ TEST_CASE("every underlined part of the sentence does what it says", "[window]")
     driver.chooseFromMenu("phraseItems", "Show the batch as a list");
     CHECK(office.isShown("batchList"));
     driver.chooseFromMenu("phraseItems", "Empty the batch");
-    CHECK(bench.pickedCount() == 0);
+    CHECK(bench.picks().empty());
     CHECK_FALSE(driver.find<QPushButton>("start")->isEnabled());
 }
 
@@ -221,7 +221,7 @@ TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", 
     CHECK(office.window->gathering().model().index(row, 0).data(FolderModel::PickedRole).toBool());
     CHECK(office.text("pickedHere").contains("1 in the batch"));
     driver.clickMark(row);
-    CHECK(office.window->bench().pickedCount() == 0);
+    CHECK(office.window->bench().picks().empty());
 }
 
 TEST_CASE("the balance shows one share of the batch, what is not possible is said and not started", "[window]") {
@@ -430,7 +430,7 @@ TEST_CASE("a run that is stopped can be gone on with", "[window]") {
         WARN("the run was over before it could be stopped");
         return;
     }
-    CHECK(window.bench().pickedCount() == 1);
+    CHECK(window.bench().picks().count() == 1);
     driver.click("goOn");
     REQUIRE(driver.settle());
     CHECK(driver.find<QLabel>("runWords")->text().startsWith("Done: "));

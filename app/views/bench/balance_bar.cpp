@@ -117,7 +117,7 @@ void BalanceBar::refresh() {
         note = view.refusals.size() == 1
                    ? tr("Not possible: %1").arg(view.refusals.front())
                    : tr("Not possible: %1 (and %Ln more)", nullptr, static_cast<int>(view.refusals.size()) - 1).arg(view.refusals.front());
-    else if (bench_.pickedCount() == 0)
+    else if (bench_.picks().empty())
         note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
     else if (bench_.job().operation == Operation::rename && bench_.job().naming.empty())
         note = tr("Say what the new names are: add a step below.");

@@ -184,15 +184,15 @@ void InstructionLine::refresh() {
     // until the batch has been gone through, what is known is how many were picked
     auto items = plan && fresh                                ? plan->totals.items - plan->leaving.size()
                  : view.batch && fresh && goes_elsewhere(job) ? view.batch->entries.size()
-                                                              : bench_.pickedCount();
+                                                              : bench_.picks().count();
     if (plan && fresh) items -= view.made;  // folders that it makes are not in hand
-    const auto folders = bench_.sourceFolders();
-    in_hand_ = {items, folders, view.has_folders && bench_.pickedCount() > 0};
+    const auto folders = bench_.picks().folders();
+    in_hand_ = {items, folders, view.has_folders && bench_.picks().count() > 0};
     in_hand_.which = selection_words(job.what);
     which_->setText(tr("(%1)").arg(in_hand_.which));
     which_->setAccessibleName(tr("Which of them: %1").arg(in_hand_.which));
     setShown({before_which_, which_}, !in_hand_.which.isEmpty());
-    items_->setText(bench_.pickedCount() == 0 ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
+    items_->setText(bench_.picks().empty() ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
     folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
     is_one_file_ = plan && fresh && goes_elsewhere(job) && !packs() && job.naming.empty() && items == 1 && !plan->items.empty() &&
                    plan->entry(plan->items.back()).status.type != FileType::folder;
@@ -367,7 +367,7 @@ void InstructionLine::refreshStart(int count) {
     // what is skipped, undecided or not possible stays as it is
     const auto does =
         static_cast<int>(totals.items - totals.of(Outcome::skipped) - totals.of(Outcome::undecided) - totals.of(Outcome::failed));
-    const int all = bench_.pickedCount() == 0 ? 0 : count;
+    const int all = bench_.picks().empty() ? 0 : count;
     const bool known = plan && fresh && does > 0 && static_cast<std::uint64_t>(all) == totals.items;
     start_->setText(verb_for(job.operation, all, known ? does : all));
     const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) +

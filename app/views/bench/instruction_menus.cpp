@@ -59,7 +59,7 @@ void InstructionLine::fillOperationMenu() {
     add(tr("&Move to another folder"), Operation::move);
     add(tr("&New names where it is"), Operation::rename);
     add(tr("&Pack into an archive"), Operation::pack);
-    if (bench_.holdsArchivesAlone()) add(tr("&Unpack them"), Operation::unpack);
+    if (bench_.picks().areArchivesAlone()) add(tr("&Unpack them"), Operation::unpack);
     add(tr("&Remove, to the Safe or to the trash"), Operation::remove);
     if (!goes_elsewhere(bench_.job())) return;
     operation_menu_.addSeparator();
@@ -75,8 +75,8 @@ void InstructionLine::fillShelfMenu() {
 }
 
 void InstructionLine::fillItemsMenu() {
-    items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.pickedCount() > 0);
-    items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.pickedCount() > 0);
+    items_menu_.addAction(tr("Show the batch as a list"), this, &InstructionLine::batchRequested)->setEnabled(bench_.picks().count() > 0);
+    items_menu_.addAction(tr("Empty the batch"), this, [this] { bench_.replacePicks({}); })->setEnabled(bench_.picks().count() > 0);
     if (!goes_elsewhere(bench_.job()) || packs()) return;
     items_menu_.addSeparator();
     items_menu_.addAction(tr("Sort them into folders by what they tell…"), this, &InstructionLine::levelsRequested);
@@ -86,9 +86,9 @@ void InstructionLine::fillItemsMenu() {
 }
 
 void InstructionLine::fillFoldersMenu() {
-    for (const auto& folder : bench_.sourceFolders()) {
+    for (const auto& folder : bench_.picks().folders()) {
         auto* menu =
-            folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.pickedIn(folder))).arg(short_path(folder)));
+            folders_menu_.addMenu(tr("%1 (%Ln picked)", nullptr, static_cast<int>(bench_.picks().in(folder))).arg(short_path(folder)));
         menu->addAction(tr("Look into it"), this, [this, folder] { emit folderRequested(folder); });
         menu->addAction(tr("Take what is from here out of the batch"), this, [this, folder] { bench_.unpickFolder(folder); });
     }
@@ -138,7 +138,7 @@ void InstructionLine::fillShapeInPlace() {
 /// From which level on the folders that things come from are kept: the one that holds them all, and some above it.
 void InstructionLine::fillWayMenu() {
     constexpr int levels_offered = 3;
-    const auto folders = bench_.sourceFolders();
+    const auto folders = bench_.picks().folders();
     if (folders.empty()) return;
     const Structure now = bench_.job().structure;
     auto* menu = shape_menu_.addMenu(tr("Folders that things come from"));
@@ -218,7 +218,7 @@ bool InstructionLine::packs() const { return bench_.job().operation == Operation
 
 void InstructionLine::askArchive() {
     Job now = bench_.job();
-    if (const auto folders = bench_.sourceFolders(); now.into.empty() && !folders.empty())  // beside what it is made of
+    if (const auto folders = bench_.picks().folders(); now.into.empty() && !folders.empty())  // beside what it is made of
         now.into = join(std::string(parent_of(folders.front())), std::string(name_of(folders.front())) + ".zip");
     PackDialog dialog(now, this);
     if (dialog.exec() == QDialog::Accepted) bench_.setPacking(dialog.job());

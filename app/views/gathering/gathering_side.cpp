@@ -100,8 +100,9 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
     connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
     connect(&bench_, &Bench::jobChanged, this, &GatheringSide::refreshTotals);
-    connect(&bench_, &Bench::jobChanged, this,
-            [this] { pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.isPicked(folder, name); }); });
+    connect(&bench_, &Bench::jobChanged, this, [this] {
+        pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.picks().contain(folder, name); });
+    });
 }
 
 void GatheringSide::buildHead(QVBoxLayout& column) {
@@ -306,7 +307,7 @@ void GatheringSide::togglePick(const std::vector<int>& rows) {
     for (const int row : rows) {
         std::string folder = model_->folderOf(row);
         const std::string& name = model_->row(row).name;
-        all_in = all_in && bench_.isPicked(folder, name);
+        all_in = all_in && bench_.picks().contain(folder, name);
         by_folder[std::move(folder)].push_back(name);
     }
     all_in ? bench_.unpickAll(by_folder, tr("Take out of the batch")) : bench_.pickAll(by_folder, tr("Pick"));
@@ -375,8 +376,8 @@ void GatheringSide::refreshTotals() {
     parts << size_text(listing.bytes);
     if (selected > 0) parts << tr("%Ln selected", nullptr, static_cast<int>(selected));
     totals_->setText(parts.join(QStringLiteral(" · ")));
-    const auto here = bench_.pickedIn(listing.path);
-    const auto all = bench_.pickedCount();
+    const auto here = bench_.picks().in(listing.path);
+    const auto all = bench_.picks().count();
     in_batch_->setText(all == 0   ? QString()
                        : here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here))
                                   : tr("<b>%Ln in the batch</b>", nullptr, static_cast<int>(all)));

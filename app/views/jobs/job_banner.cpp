@@ -29,7 +29,7 @@ JobBanner::JobBanner(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     row->addWidget(leave_);
     connect(put_back_, &QPushButton::clicked, this, &JobBanner::putBack);
     connect(leave_, &QPushButton::clicked, this, &JobBanner::leave);
-    connect(&bench_, &Bench::jobChanged, this, [this] { put_back_->setEnabled(bench_.pickedCount() > 0); });
+    connect(&bench_, &Bench::jobChanged, this, [this] { put_back_->setEnabled(bench_.picks().count() > 0); });
     hide();
 }
 

@@ -333,7 +333,7 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
 
 /// What comes first, until there is something to be seen.
 QString OutcomeSide::firstSteps() const {
-    const bool picked = bench_.pickedCount() > 0;
+    const bool picked = bench_.picks().count() > 0;
     return QStringLiteral("<table width='420' align='center'>") +
            step_row(1, picked, tr("Pick what is to go: a click at the edge of a row on the left, or Space.")) +
            step_row(2, !bench_.job().into.empty(),
@@ -343,7 +343,7 @@ QString OutcomeSide::firstSteps() const {
 }
 
 QString OutcomeSide::titleInPlace() const {
-    const auto folders = bench_.sourceFolders();
+    const auto folders = bench_.picks().folders();
     if (model_->share()) return tr("Only these of the batch");
     if (as_batch_->isChecked()) return tr("The batch, item by item");
     return folders.size() == 1 ? tr("%1 as it will be").arg(short_path(folders.front(), 1)) : tr("The folders as they will be");
@@ -384,7 +384,7 @@ void OutcomeSide::refresh() {
     as_destination_->setText(in_place ? tr("Folders") : tr("Destination"));
     filter_->setVisible(plan != nullptr && !in_hand_->isChecked());
     if (in_hand_->isChecked())
-        title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.pickedCount())));
+        title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.picks().count())));
     else if (in_place)
         title_->setText(titleInPlace());
     else if (destination.empty())
@@ -401,7 +401,7 @@ void OutcomeSide::refresh() {
         summary_->clear();
         to_settle_->clear();
         next_->hide();
-        const bool waits = in_place ? bench_.pickedCount() == 0 || job.naming.empty() : destination.empty();
+        const bool waits = in_place ? bench_.picks().empty() || job.naming.empty() : destination.empty();
         empty_->setText(!waits     ? QString()
                         : in_place ? tr("Here you will see the folders as they will be, before anything happens.")
                                    : firstSteps());
@@ -426,8 +426,8 @@ void OutcomeSide::refresh() {
                             : tr("%Ln files stay beside them", nullptr, stay));
     }
     if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
-    summary_->setText(bench_.pickedCount() == 0 ? in_place ? QString() : tr("Nothing is on its way here.")
-                                                : parts.join(QStringLiteral(" · ")));
+    summary_->setText(bench_.picks().empty() ? in_place ? QString() : tr("Nothing is on its way here.")
+                                             : parts.join(QStringLiteral(" · ")));
     const auto undecided = totals.of(Outcome::undecided);
     to_settle_->setText(undecided > 0 ? tr("<b>%Ln to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
     next_->setVisible(undecided > 0);
@@ -438,7 +438,7 @@ void OutcomeSide::refresh() {
     else if (as_batch_->isChecked())
         empty_->setText(tr("The batch is empty."));
     else if (in_place)
-        empty_->setText(bench_.pickedCount() == 0 ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
+        empty_->setText(bench_.picks().empty() ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
     else
         empty_->setText(!view.outcome->destination || view.outcome->destination->exists
                             ? tr("This folder is empty.")

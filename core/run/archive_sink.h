@@ -1,0 +1,89 @@
+#pragma once
+
+#include <functional>
+#include <map>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "archive/writer.h"
+#include "files/contents.h"
+#include "files/file_system.h"
+#include "files/hash.h"
+#include "run/staging.h"
+
+namespace tavlo {
+
+/// A thing that is to go into an archive, as it was looked at.
+struct ToPack {
+    std::string member;              ///< its path in the archive
+    std::string path;                ///< where it is, for errors
+    const Handle* folder = nullptr;  ///< that it lies in
+    std::string name;                ///< there
+    const Handle* inside = nullptr;  ///< of a folder: itself, open
+    Status agreed;                   ///< of then
+    std::string points_at;           ///< of a link
+    bool leaves = false;             ///< the source goes once it is packed: then nobody may have it open for writing
+};
+
+/// What was packed.
+struct PackedAs {
+    Status source;         ///< as it was read
+    std::string hash;      ///< of a file
+    std::string not_kept;  ///< what the format cannot keep of it: names of attributes, "links"
+};
+
+/// One archive on its way: things go in one after another, out of sight; all of it is read back before it is anything. It knows files and
+/// folders, and nothing of a run.
+class ArchiveSink {
+public:
+    /// into       the folder that it is to lie in
+    /// part_name  its hidden name, where there are no nameless files
+    /// path       where it is to be; its extension says the format
+    /// grown      told its size in bytes each time that it has grown; may be null
+    /// errors     the file cannot be made, or the helper cannot be had
+    static Result<std::unique_ptr<ArchiveSink>> start(FileSystem& disk, const Handle& into, const std::string& part_name,
+                                                      const std::string& path, Press press, std::function<void(std::uint64_t bytes)> grown);
+
+    /// errors  of the source: changed_meanwhile: while it was read; refused: it is another one than was looked at, or somebody writes it;
+    ///         of the archive: then failed() says so
+    Result<PackedAs> add(const ToPack& thing, const Meter& meter);
+    /// Why the archive cannot be made.
+    const std::optional<Error>& failed() const { return writer_->failed(); }
+    /// It holds a part of a file that then could not be read to its end: it is to be begun anew.
+    bool is_spoilt() const { return writer_->things() > things_.size(); }
+    bool is_empty() const { return things_.empty(); }
+    /// Makes it durable, and reads every member back out of it. meter  to be stopped by
+    /// errors  corrupt: it reads back otherwise than it was packed
+    Result<StagedCopy> finish(const Meter& meter);
+
+private:
+    ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown);
+    Result<void> take(std::span<const std::byte> bytes);
+    Result<PackedAs> add_file(const ToPack& file, const Meter& meter, PackedThing& thing);
+    Result<PackedAs> add_other(const ToPack& other, PackedThing& thing);
+    PackedThing told_of(const ToPack& thing, const Attributes& attributes) const;
+    Result<void> read_back(const Meter& meter);
+
+    struct FirstName {
+        Identity id;
+        std::string member;
+        std::string hash;
+    };
+
+    FileSystem& disk_;
+    const std::string path_;
+    const FormatKeeps keeps_;
+    Staged staged_;
+    Hasher hasher_;
+    std::uint64_t size_bytes_ = 0;
+    std::uint64_t written_out_ = 0;  ///< bytes whose way to the disk has begun
+    std::function<void(std::uint64_t)> grown_;
+    std::optional<ArchiveWriter> writer_;
+    std::vector<PackedThing> things_;                                           ///< that are whole in it
+    std::vector<std::string> hashes_;                                           ///< of those
+    std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName> first_names_;  ///< of files with several, by device and inode
+};
+
+}  // namespace tavlo
