@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "command_line.h"
 
 #include <QByteArray>
@@ -15,6 +18,8 @@ CommandLine read_command_line(const std::vector<std::string>& words, const std::
             read.help = true;
         } else if (options && word == "--version") {
             read.version = true;
+        } else if (options && word == "--service") {
+            read.service = true;
         } else if (options && word.starts_with('-') && word.size() > 1) {
             read.wrong = word + " is no option; tavlo --help lists them";
         } else if (word.empty()) {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <string>
@@ -7,6 +10,7 @@
 struct CommandLine {
     bool help = false;
     bool version = false;
+    bool service = false;               ///< started by the bus, which then says what is to be opened
     std::vector<std::string> places{};  ///< folders or files, as absolute paths
     std::string wrong{};                ///< why it cannot be followed, in words; empty: it can
 };

@@ -1,11 +1,17 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <QApplication>
-#include <QSettings>
+#include <QIcon>
 #include <csignal>
 #include <cstdio>
 
 #include "command_line.h"
 #include "ending.h"
+#include "instance.h"
 #include "keep/store.h"
+#include "tasks/desktop_notes.h"
+#include "tasks/settings.h"
 #include "theme/theme.h"
 #include "translations.h"
 #include "views/main_window.h"
@@ -24,6 +30,18 @@ void end_all_windows() {
     QApplication::quit();
 }
 
+/// A window of its own for each; in the one that is there already, where it shows no more than the folder that it began with.
+void open(MainWindow& window, const std::vector<std::string>& places, bool is_fresh) {
+    for (const auto& place : places) std::exchange(is_fresh, false) ? window.openPlace(place) : window.openOther(place);
+}
+
+MainWindow* some_window() {
+    if (auto* active = qobject_cast<MainWindow*>(QApplication::activeWindow())) return active;
+    for (QWidget* widget : QApplication::topLevelWidgets())
+        if (auto* window = qobject_cast<MainWindow*>(widget); window != nullptr && window->isVisible()) return window;
+    return nullptr;
+}
+
 }  // namespace
 
 int main(int count, char** words) {
@@ -39,17 +57,30 @@ int main(int count, char** words) {
         std::fprintf(stderr, "tavlo: %s\n", wanted.wrong.c_str());
         return 2;
     }
+    const std::string state_folder = tavlo::default_state_folder();
     QApplication application(count, words);
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo"));
-    QApplication::setDesktopFileName(QStringLiteral("tavlo"));
+    QApplication::setDesktopFileName(QStringLiteral("io.github.tavlo.Tavlo"));
+    QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("io.github.tavlo.Tavlo"), QIcon(QStringLiteral(":/icon.svg"))));
+    Instance instance(DesktopNotes::sessionBus(), state_folder);
+    if (instance.handOver(wanted.places)) return 0;
+    instance.claim();
     install_translations(application);
-    apply_theme(application, static_cast<ThemeChoice>(QSettings().value(QStringLiteral("theme"), 0).toInt()));
+    apply_theme(application, static_cast<ThemeChoice>(Settings::load().looks));
     const EndSignals ending(end_all_windows);
-    MainWindow window(home(), tavlo::default_state_folder());
+    MainWindow window(home(), state_folder);
     window.keepPlace();
-    window.show();
-    for (std::size_t at = 0; at < wanted.places.size(); ++at)
-        at == 0 ? window.openPlace(wanted.places[at]) : window.openOther(wanted.places[at]);
+    QObject::connect(&instance, &Instance::windowWanted, &window, [&] {
+        if (MainWindow* shown = some_window()) return shown->openOther(home());
+        window.show();
+    });
+    QObject::connect(&instance, &Instance::placesWanted, &window, [&](const std::vector<std::string>& places) {
+        MainWindow* shown = some_window();
+        if (shown == nullptr) window.show();
+        open(shown != nullptr ? *shown : window, places, shown == nullptr);
+    });
+    if (!wanted.service) window.show();
+    open(window, wanted.places, true);
     return QApplication::exec();
 }

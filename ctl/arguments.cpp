@@ -1,8 +1,13 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "arguments.h"
 
 #include <algorithm>
 #include <array>
 #include <charconv>
+#include <iterator>
+#include <sstream>
 
 #include "command_line.h"
 #include "files/path.h"
@@ -486,4 +491,16 @@ tl::expected<Arguments, NotToRun> read_arguments(int count, char** given) {
     } catch (const Refusal& refusal) {
         return tl::unexpected(NotToRun{2, refusal.why});
     }
+}
+
+std::vector<OptionHelp> options_of(std::string_view command) {
+    std::istringstream parts{std::string(command)};
+    std::vector<std::string> words{std::istream_iterator<std::string>(parts), {}};
+    words.emplace_back("--help");
+    try {
+        read(std::move(words));
+    } catch (HelpWanted& help) {
+        return std::move(help.options);
+    }
+    return {};
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <cstdint>
@@ -5,6 +8,7 @@
 #include <string>
 #include <vector>
 
+#include "command_line.h"
 #include "job/saved_job.h"
 
 /// What a command line asks for. Everything unusable is an error, and nothing has been touched by then.
@@ -69,3 +73,6 @@ struct NotToRun {
 };
 
 tl::expected<Arguments, NotToRun> read_arguments(int count, char** words);
+
+/// What a command takes, in the order of its help. command  one of all_commands()
+std::vector<OptionHelp> options_of(std::string_view command);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "command_line.h"
 
 #include <CLI/CLI.hpp>
@@ -80,7 +83,7 @@ void CommandLine::rest(const std::string& name, std::vector<std::string>& words)
 }
 
 std::string CommandLine::type_of(const std::string& name) const {
-    for (const Described& one : described_)
+    for (const OptionHelp& one : described_)
         if (one.left.starts_with(name + ' ')) return one.left.substr(name.size() + 1);
     return "a value";
 }
@@ -88,11 +91,11 @@ std::string CommandLine::type_of(const std::string& name) const {
 std::string CommandLine::text() const {
     std::string out = "tavloctl " + std::string(help_.usage) + "\n\n" + wrapped(help_.about, 0, 0) + "\n";
     std::vector<std::string> headings;
-    for (const Described& one : described_)
+    for (const OptionHelp& one : described_)
         if (std::find(headings.begin(), headings.end(), one.heading) == headings.end()) headings.push_back(one.heading);
     for (const auto& heading : headings) {
         out += "\n" + heading + "\n";
-        for (const Described& one : described_) {
+        for (const OptionHelp& one : described_) {
             if (one.heading != heading) continue;
             std::string line = "  " + one.left;
             line += line.size() + 2 > help_from ? "\n" + std::string(help_from, ' ') : std::string(help_from - line.size(), ' ');
@@ -117,7 +120,7 @@ void CommandLine::parse(std::vector<std::string> words) {
     try {
         app.parse(std::move(words));
     } catch (const CLI::CallForHelp&) {
-        throw HelpWanted{text()};
+        throw HelpWanted{text(), described_};
     } catch (const CLI::RequiredError& error) {
         refuse(named_in(error.what()) + " is required");
     } catch (const CLI::ArgumentMismatch& error) {

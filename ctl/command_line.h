@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <memory>
@@ -15,9 +18,17 @@ struct Refusal {
 };
 [[noreturn]] void refuse(std::string why);
 
+/// An option, or a word that belongs to none, as the help lists it.
+struct OptionHelp {
+    std::string heading;
+    std::string left;  ///< "--links keep|follow", "ID"
+    std::string help;
+};
+
 /// Somebody asked for help, and this is it. Thrown as Refusal is.
 struct HelpWanted {
     std::string text;
+    std::vector<OptionHelp> options;
 };
 
 /// One command's own line: what it takes, what that is for, and the words that were given. A library reads the words; everything that is
@@ -49,11 +60,6 @@ public:
     void parse(std::vector<std::string> words);
 
 private:
-    struct Described {
-        std::string heading;
-        std::string left;  ///< "--links keep|follow"
-        std::string help;
-    };
     struct Reader;  // keeps the library out of this header
     std::string type_of(const std::string& name) const;
     std::string text() const;
@@ -61,7 +67,7 @@ private:
     const CommandHelp& help_;
     std::unique_ptr<Reader> reader_;
     std::string heading_ = "Options";
-    std::vector<Described> described_;
+    std::vector<OptionHelp> described_;
     std::pair<std::string, std::string*> argument_{};  ///< the one that there is
     std::vector<std::string>* rest_ = nullptr;
     std::string rest_name_;

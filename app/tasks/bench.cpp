@@ -1,5 +1,10 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "tasks/bench.h"
 
+#include <QDir>
+#include <QLockFile>
 #include <algorithm>
 #include <optional>
 #include <utility>
@@ -85,22 +90,30 @@ void Bench::restore() {
     struct Saved {
         SavedBatch batch;
         std::optional<Instruction> asked;
+        std::shared_ptr<QLockFile> lock;  ///< none: another program keeps these files
     };
-    const auto load = [folder = outlooker_.stateFolder()](const std::stop_token&) {
+    const auto load = [folder = outlooker_.stateFolder()](const std::stop_token&) -> Saved {
+        QDir().mkpath(QFile::decodeName(folder.c_str()));
+        auto lock = std::make_shared<QLockFile>(QFile::decodeName(batch_file(folder).c_str()) + QStringLiteral(".lock"));
+        lock->setStaleLockTime(0);  // whoever lives has it, for as long as it takes
+        if (!lock->tryLock(0) && lock->error() == QLockFile::LockFailedError) return {};
         auto batch = load_batch(folder);
         auto asked = load_instruction(folder);
-        return Saved{batch ? std::move(*batch) : SavedBatch{}, asked ? std::optional(std::move(*asked)) : std::nullopt};
+        return Saved{batch ? std::move(*batch) : SavedBatch{}, asked ? std::optional(std::move(*asked)) : std::nullopt, lock};
     };
     restorer_.ask(this, load, [this](const Saved& saved) {
         ByFolder by_folder;
         for (const auto& path : saved.batch.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
         for (auto& [folder, names] : by_folder) note(Change::of(folder, std::move(names), true));
         if (saved.asked && !saved.batch.paths.empty()) {  // with nothing in hand, one begins anew
+            const Verify verify = asked_.job.verify;      // as it is set now
             asked_ = *saved.asked;
+            asked_.job.verify = verify;
             rule_ = rule_of(asked_.job.policy);
         }
         restoring_ = false;
-        outlooker_.keepFiles();
+        keeps_files_ = saved.lock;
+        if (keeps_files_) outlooker_.keepFiles();
         lookAgain();
         if (saved.batch.missing > 0) emit missingAtStart(static_cast<int>(saved.batch.missing));
     });
@@ -187,6 +200,12 @@ void Bench::setCollisionRule(CollisionRule rule) {
     policy.new_names = asked_.job.policy.new_names;
     policy.adapt_names = asked_.job.policy.adapt_names;
     asked_.job.policy = std::move(policy);
+    changed();
+}
+
+void Bench::beginWith(CollisionRule rule, bool reads_back) {
+    asked_.job.verify = reads_back ? Verify::read_back : Verify::automatic;
+    if (picks_.empty() && rule_ != rule) return setCollisionRule(rule);
     changed();
 }
 

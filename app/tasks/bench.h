@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QObject>
@@ -12,6 +15,8 @@
 #include "tasks/collision_rule.h"
 #include "tasks/outlooker.h"
 #include "tasks/picks.h"
+
+class QLockFile;
 
 /// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
 /// on another thread after each change (Outlooker), what will come of it. Knows no widget.
@@ -53,6 +58,8 @@ public:
     void setStructure(const tavlo::Structure& shape);
     void setCollisionRule(CollisionRule rule);
     /// The rule `own`: by finding and size.
+    /// With nothing in hand: the rule that a batch begins with. And whether all that is written is read back.
+    void beginWith(CollisionRule rule, bool reads_back);
     void setOwnRule(const tavlo::Policy& rule);
     const tavlo::Policy& ownRule() const { return asked_.own; }
     void setNewNames(const tavlo::NewNames& names);
@@ -124,5 +131,6 @@ private:
     bool restoring_ = false;
     QUndoStack history_;
     Outlooker outlooker_;
+    std::shared_ptr<QLockFile> keeps_files_;  ///< what is in hand is kept by this program
     EachWorker restorer_;
 };

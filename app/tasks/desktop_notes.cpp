@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "tasks/desktop_notes.h"
 
 #include <QDBusMessage>
@@ -12,8 +15,9 @@
 using namespace tavlo;
 
 namespace {
-constexpr qint64 long_ms = 10'000;  // of a run whose end is worth a word
-}
+const auto application_id = QStringLiteral("io.github.tavlo.Tavlo");  // of the desktop entry, and of the icon
+constexpr qint64 long_ms = 10'000;                                    // of a run whose end is worth a word
+}  // namespace
 
 DesktopNotes::DesktopNotes(QDBusConnection session, QDBusConnection system, QObject* parent)
     : QObject(parent), session_(std::move(session)), system_(std::move(system)) {}
@@ -31,7 +35,7 @@ void DesktopNotes::runsBegan() {
     wanted_ = true;
     QDBusMessage call = QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.login1"), QStringLiteral("/org/freedesktop/login1"),
                                                        QStringLiteral("org.freedesktop.login1.Manager"), QStringLiteral("Inhibit"));
-    call << QStringLiteral("sleep") << tr("Tavlo") << tr("Files are being copied or moved") << QStringLiteral("block");
+    call << QStringLiteral("sleep:shutdown") << tr("Tavlo") << tr("Files are being copied or moved") << QStringLiteral("block");
     auto* watcher = new QDBusPendingCallWatcher(system_.asyncCall(call), this);
     connect(watcher, &QDBusPendingCallWatcher::finished, this, [this](QDBusPendingCallWatcher* done) {
         const QDBusPendingReply<QDBusUnixFileDescriptor> reply = *done;
@@ -52,7 +56,7 @@ void DesktopNotes::showProgress(std::optional<double> part) {
     shown_percent_ = percent;
     QDBusMessage update = QDBusMessage::createSignal(QStringLiteral("/io/github/tavlo/runs"),
                                                      QStringLiteral("com.canonical.Unity.LauncherEntry"), QStringLiteral("Update"));
-    update << QStringLiteral("application://tavlo.desktop")
+    update << QStringLiteral("application://io.github.tavlo.Tavlo.desktop")
            << QVariantMap{{QStringLiteral("progress"), part.value_or(0)}, {QStringLiteral("progress-visible"), part.has_value()}};
     session_.send(update);
 }
@@ -70,6 +74,7 @@ void DesktopNotes::notify(const QString& summary, const QString& body) {
     QDBusMessage call =
         QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
                                        QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
-    call << tr("Tavlo") << 0U << QString() << summary << body.toHtmlEscaped() << QStringList() << QVariantMap() << -1;
+    const QVariantMap hints{{QStringLiteral("desktop-entry"), application_id}};
+    call << tr("Tavlo") << 0U << application_id << summary << body.toHtmlEscaped() << QStringList() << hints << -1;
     session_.asyncCall(call);
 }

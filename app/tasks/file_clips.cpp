@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "tasks/file_clips.h"
 
 #include <QMimeData>
@@ -12,12 +15,11 @@ namespace {
 const auto listed_format = QStringLiteral("x-special/gnome-copied-files");
 const auto cut_format = QStringLiteral("application/x-kde-cutselection");
 
-/// Byte by byte: a path need not be text.
-QByteArray to_uri(const std::string& path) {
+}  // namespace
+
+QByteArray uri_of(const std::string& path) {
     return "file://" + QByteArray(path.data(), static_cast<qsizetype>(path.size())).toPercentEncoding("/");
 }
-
-}  // namespace
 
 std::string path_from_uri(const QByteArray& given) {
     const QByteArray uri = given.trimmed();
@@ -38,7 +40,7 @@ std::unique_ptr<QMimeData> to_mime(const FileClip& clip) {
     QByteArray listed = clip.cut ? "cut" : "copy";
     QStringList text;
     for (const auto& path : clip.paths) {
-        const QByteArray uri = to_uri(path);
+        const QByteArray uri = uri_of(path);
         uris += uri + "\r\n";
         listed += "\n" + uri;
         text << shown(path);

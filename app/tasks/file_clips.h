@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QString>
@@ -18,5 +21,7 @@ struct FileClip {
 std::unique_ptr<QMimeData> to_mime(const FileClip& clip);
 /// No paths: it holds no local files.
 FileClip from_mime(const QMimeData* mime);
+/// Byte by byte: a path need not be text (RFC 8089).
+QByteArray uri_of(const std::string& path);
 /// A path from a URI (RFC 8089); empty: it leads to no file of this machine.
 std::string path_from_uri(const QByteArray& uri);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "theme/style.h"
 
 #include <QPainter>
@@ -17,7 +20,7 @@ void draw_field(QPainter& painter, const QRect& rect, QStyle::State state) {
     const Theme& theme = Theme::current();
     const bool on = state.testFlag(QStyle::State_Enabled);
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(state.testFlag(QStyle::State_HasFocus) ? theme.accent : theme.line);
+    painter.setPen(state.testFlag(QStyle::State_HasFocus) ? theme.accent : theme.edge);
     painter.setBrush(!on ? QColor(Qt::transparent) : state.testFlag(QStyle::State_MouseOver) ? theme.selection : theme.field);
     painter.drawRoundedRect(QRectF(rect).adjusted(0.5, 0.5, -0.5, -0.5), corner, corner);
 }

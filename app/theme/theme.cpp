@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "theme/theme.h"
 
 #include <QApplication>
@@ -57,10 +60,10 @@ QWidget#safeQuestion { background: @plum_wash; }
 QWidget#groupsSide { background: @ground; border-right: 1px solid @line; }
 QWidget#gathering, QWidget#receiptList, QWidget#jobList, QWidget#runsPage, QWidget#laneColumn, QScrollArea#lanes { background: @ground; }
 QWidget#runLine { border-top: 1px solid @line; }
-QLineEdit { background: @field; border: 1px solid @line; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
+QLineEdit { background: @field; border: 1px solid @edge; border-radius: 6px; padding: 5px 9px; selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:focus { border: 1px solid @accent; }
 QLineEdit[own="true"] { border: 1px solid @new_fill; font-weight: 600; }
-QPushButton { background: @field; color: @ink; border: 1px solid @line; border-radius: 12px; padding: 4px 12px; }
+QPushButton { background: @field; color: @ink; border: 1px solid @edge; border-radius: 12px; padding: 4px 12px; }
 QPushButton:hover { background: @selection; }
 QPushButton:focus { border: 1px solid @accent; }
 QPushButton:disabled { color: @muted; background: transparent; }
@@ -73,13 +76,13 @@ QPushButton:checked { background: @accent_wash; color: @accent; border: 1px soli
 QPushButton[plain="true"] { background: transparent; border: 1px solid transparent; border-radius: 6px; text-align: left; padding: 4px 8px; }
 QPushButton[plain="true"]:hover { background: @selection; }
 QPushButton[plain="true"]:focus { border: 1px solid @accent; }
-QWidget#locationSteps { background: @field; border: 1px solid @line; border-radius: 6px; }
+QWidget#locationSteps { background: @field; border: 1px solid @edge; border-radius: 6px; }
 QPushButton[role="step"] { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 1px 5px; }
 QPushButton[role="step"]:hover { background: @selection; }
 QPushButton[role="step"]:focus { border: 1px solid @accent; }
-QPlainTextEdit { background: @field; border: 1px solid @line; border-radius: 6px; padding: 3px 6px; }
+QPlainTextEdit { background: @field; border: 1px solid @edge; border-radius: 6px; padding: 3px 6px; }
 QPlainTextEdit:focus { border: 1px solid @accent; }
-QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @line; }
+QComboBox QAbstractItemView { background: @paper; color: @ink; border: 1px solid @edge; }
 QFrame#listPanel, QFrame#lookPanel { background: @ground; }
 QPushButton[role="primary"] { background: @accent; color: @on_accent; border: 2px solid @accent; border-radius: 8px; padding: 9px 18px; font-weight: 600; }
 QPushButton[role="primary"][takesAway="true"] { background: @plum; color: @on_accent; border: 2px solid @plum; }
@@ -103,10 +106,10 @@ QLabel[tone="accent"] { color: @accent; }
 QLabel[tone="muted"] { color: @muted; }
 QSplitter::handle { background: @line; }
 QScrollBar:vertical { background: transparent; width: 11px; margin: 0; }
-QScrollBar::handle:vertical { background: @line; border-radius: 4px; min-height: 30px; margin: 2px; }
+QScrollBar::handle:vertical { background: @edge; border-radius: 4px; min-height: 30px; margin: 2px; }
 QScrollBar::handle:vertical:hover { background: @muted; }
 QScrollBar:horizontal { background: transparent; height: 11px; margin: 0; }
-QScrollBar::handle:horizontal { background: @line; border-radius: 4px; min-width: 30px; margin: 2px; }
+QScrollBar::handle:horizontal { background: @edge; border-radius: 4px; min-width: 30px; margin: 2px; }
 QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
 QScrollBar::add-page, QScrollBar::sub-page { background: transparent; }
 QProgressBar { background: @line; border: 0; border-radius: 3px; }
@@ -136,6 +139,7 @@ QString sheet_for(const Theme& theme) {
                                                     {"@strip", theme.strip},
                                                     {"@field", theme.field},
                                                     {"@line", theme.line},
+                                                    {"@edge", theme.edge},
                                                     {"@ink", theme.ink}};
     for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
     text.replace(QLatin1String("@large"), QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
@@ -151,6 +155,7 @@ Theme Theme::light() {
     theme.strip = "#ece5d7";
     theme.field = "#fffefb";
     theme.line = "#dbd3c3";
+    theme.edge = "#857e6e";
     theme.ink = "#20262b";
     theme.muted = "#676357";
     theme.accent = "#0d5860";
@@ -177,6 +182,7 @@ Theme Theme::night() {
     theme.strip = "#1a1d1f";
     theme.field = "#2c3134";
     theme.line = "#41474a";
+    theme.edge = "#828a8d";
     theme.ink = "#ebe6da";
     theme.muted = "#aaa598";
     theme.accent = "#7cc7c6";

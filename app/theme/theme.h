@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QColor>
@@ -12,7 +15,8 @@ struct Theme {
     QColor paper;   ///< the outcome side, the instruction line
     QColor strip;   ///< the frame: menu, places, run line
     QColor field;   ///< what can be typed into
-    QColor line;
+    QColor line;  ///< what parts one thing from another
+    QColor edge;  ///< of what can be worked: fields, buttons, scroll handles; at least 3:1 on every ground
     QColor ink;
     QColor muted;   ///< secondary text, and what is there already: at least 4.5:1 on every ground
     QColor accent;  ///< Tavlo's own: marks, primary button, links

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/main_window.h"
 
 #include <QApplication>
@@ -22,6 +25,7 @@
 #include "tasks/runs.h"
 #include "tasks/safe_versions.h"
 #include "tasks/saved_jobs.h"
+#include "tasks/settings.h"
 #include "tasks/small_jobs.h"
 #include "text.h"
 #include "views/bench/balance_bar.h"
@@ -68,12 +72,14 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     connectSizes();
     connectJobs();
     gathering_->openFolder(folder);
+    const Settings set = Settings::load();
+    bench_->beginWith(set.first_rule, set.reads_back);
     if (take_up)
         bench_->restore();
     else
         bench_->lookAgain();
     runs_->lookForOthers();
-    keeping_->apply(KeepingRules::load());
+    keeping_->apply(set.keeping);
     saved_jobs_->list();
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QMainWindow>
@@ -72,6 +75,7 @@ private:
     void buildBenchPage();
     void buildOtherPages();
     void buildMenus();
+    void askSettings();
     void connectBench();
     void connectFolder();
     void connectRuns();
@@ -125,5 +129,7 @@ private:
     RunLine* run_line_;
     QStackedWidget* places_;
     QAction* start_;
+    QAction* early_;  ///< copies begin while they are counted
+    QList<QAction*> looks_;
     std::vector<QAction*> bench_actions_;  ///< about the two sides: not while another place is on view
 };

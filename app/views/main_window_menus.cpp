@@ -1,14 +1,19 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <QActionGroup>
 #include <QApplication>
 #include <QLineEdit>
 #include <QMenuBar>
 #include <QMessageBox>
-#include <QSettings>
 #include <QStackedWidget>
 
 #include "files/path.h"
 #include "models/folder_model.h"
 #include "tasks/bench.h"
+#include "tasks/keeping.h"
+#include "tasks/runs.h"
+#include "tasks/settings.h"
 #include "tasks/small_jobs.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -24,6 +29,8 @@
 #include "views/main_window.h"
 #include "views/outcome/outcome_side.h"
 #include "views/runs/run_line.h"
+#include "views/safe/safe_page.h"
+#include "views/settings/settings_dialog.h"
 #include "views/sizes/sizes_page.h"
 
 // The menus: every action, with its key.
@@ -75,9 +82,16 @@ void MainWindow::buildMenus() {
     connect(early, &QAction::toggled, this, [this](bool on) {
         without_waiting_ = on;
         instruction_->setWithoutWaiting(on);
-        QSettings().setValue(QStringLiteral("withoutWaiting"), on);
+        Settings set = Settings::load();
+        set.without_waiting = on;
+        set.save();
     });
-    early->setChecked(QSettings().value(QStringLiteral("withoutWaiting"), false).toBool());
+    early->setChecked(Settings::load().without_waiting);
+    early_ = early;
+    file->addSeparator();
+    add(file, tr("S&ettings…"), QKeySequence(Qt::CTRL | Qt::Key_Comma), [this] {
+        askSettings();
+    })->setObjectName(QStringLiteral("settings"));
     file->addSeparator();
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 
@@ -214,17 +228,34 @@ void MainWindow::buildViewMenu() {
     view->addSeparator();
     QMenu* looks = view->addMenu(tr("&Looks"));
     auto* group = new QActionGroup(this);
-    const int chosen = QSettings().value(QStringLiteral("theme"), 0).toInt();
+    const int chosen = Settings::load().looks;
     int number = 0;
     for (const auto& words : {tr("As the &desktop"), tr("&Light"), tr("D&ark")}) {
         auto* action = looks->addAction(words);
         action->setCheckable(true);
         action->setChecked(number == chosen);
         group->addAction(action);
+        looks_ << action;
         connect(action, &QAction::triggered, this, [number] {
-            QSettings().setValue(QStringLiteral("theme"), number);
+            Settings set = Settings::load();
+            set.looks = number;
+            set.save();
             apply_theme(*qApp, static_cast<ThemeChoice>(number));
         });
         ++number;
     }
+}
+
+void MainWindow::askSettings() {
+    SettingsDialog dialog(Settings::load(), this);
+    if (dialog.exec() != QDialog::Accepted) return;
+    const Settings wanted = dialog.wanted();
+    wanted.save();
+    early_->setChecked(wanted.without_waiting);
+    looks_[wanted.looks]->setChecked(true);
+    apply_theme(*qApp, static_cast<ThemeChoice>(wanted.looks));
+    runs_->limitAll(wanted.rate_limit);
+    bench_->beginWith(wanted.first_rule, wanted.reads_back);
+    keeping_->apply(wanted.keeping);
+    safe_->refresh();
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/place_strip.h"
 
 #include <QPainter>
@@ -5,6 +8,7 @@
 #include <QVBoxLayout>
 
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 
 namespace {
@@ -18,7 +22,7 @@ public:
         setCheckable(true);
         setAutoExclusive(true);
         setFocusPolicy(Qt::StrongFocus);
-        setFixedSize(84, 54);
+        setFixedSize(digits(10), 34 + lines(1.25));
     }
     void setCount(std::uint64_t count) {
         count_ = count;
@@ -47,13 +51,13 @@ protected:
         font.setPointSizeF(font.pointSizeF() * 0.9);
         font.setWeight(isChecked() ? QFont::DemiBold : QFont::Normal);
         painter.setFont(font);
-        painter.drawText(QRect(0, 30, width(), 20), Qt::AlignCenter, text());
+        painter.drawText(QRect(0, 30, width(), height() - 34), Qt::AlignCenter, text());
         if (count_ == 0) return;
         const QString number = count_text(count_);
         const int wide = std::max(17, QFontMetrics(font).horizontalAdvance(number) + 9);
         painter.setPen(Qt::NoPen);
         painter.setBrush(theme.amber);
-        const QRect badge(width() / 2 + 9, 4, wide, 15);
+        const QRect badge(width() / 2 + 9, 4, wide, std::max(15, lines(0.9)));
         painter.drawRoundedRect(badge, 7, 7);
         painter.setPen(theme.paper);
         painter.drawText(badge, Qt::AlignCenter, number);
@@ -135,7 +139,7 @@ private:
 PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("strip"));
     setAttribute(Qt::WA_StyledBackground);
-    setFixedWidth(84);
+    setFixedWidth(digits(10));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 8, 0, 8);
     column->setSpacing(0);

@@ -1,10 +1,12 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "job/prepare.h"
 
 #include <fmt/format.h>
 
 #include <algorithm>
 #include <set>
-#include <span>
 
 #include "batch/keep_way.h"
 #include "facts/learn.h"
@@ -26,7 +28,8 @@ namespace {
 
 // below this, reading both costs less than asking where they lie
 constexpr std::uint64_t worth_a_map = 1024 * 1024;
-constexpr std::size_t compared_at_a_time = 16384;  // and remembered
+constexpr std::size_t recalled_at_a_time = 131072;
+constexpr std::size_t remembered_at_a_time = 16384;
 
 }  // namespace
 
@@ -193,34 +196,36 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     // where inodes do not last, nothing tells that a file is still as it was when it was compared
     const auto can_be_remembered = [](const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); };
     PairReader reader(disk, plan, stop);
-    for (std::size_t from = 0; from < items.size(); from += compared_at_a_time) {
-        const std::span some(items.data() + from, std::min(compared_at_a_time, items.size() - from));
-        std::vector<Pair> remembered;
-        for (const ItemId id : some)
-            if (const Pair pair = plan.pair(plan.items[id]); can_be_remembered(pair)) remembered.push_back(pair);
-        if (memory != nullptr)  // what cannot be recalled is read again
-            (void)memory->recall(remembered, known);
-        std::vector<std::pair<Pair, bool>> found;
-        Result<void> ended;
-        for (std::size_t at = 0; at < some.size() && ended; ++at) {
-            const Item& item = plan.items[some[at]];
-            const Pair pair = plan.pair(item);
-            if (!known.same(pair)) {
-                const auto answer = reader.same(item);
-                if (answer) {
-                    known.learn(pair, *answer);
-                    if (can_be_remembered(pair)) found.emplace_back(pair, *answer);
-                } else if (answer.error().fault == Fault::cancelled) {
-                    ended = failure(answer.error());
-                } else {
-                    known.learn_problem(pair, answer.error());
-                }
-            }
-            if (compared && ended) compared(from + at + 1);
+    std::vector<std::pair<Pair, bool>> found;
+    const auto remember = [&] {  // a help for next time, no more
+        if (memory != nullptr && !found.empty()) (void)memory->remember(found);
+        found.clear();
+    };
+    for (std::size_t at = 0; at < items.size(); ++at) {
+        if (memory != nullptr && at % recalled_at_a_time == 0) {
+            std::vector<Pair> some;
+            for (std::size_t next = at; next < std::min(at + recalled_at_a_time, items.size()); ++next)
+                if (const Pair pair = plan.pair(plan.items[items[next]]); can_be_remembered(pair)) some.push_back(pair);
+            (void)memory->recall(some, known);  // what cannot be recalled is read again
         }
-        if (memory != nullptr && !found.empty()) (void)memory->remember(found);  // a help for next time, no more
-        if (!ended) return ended;
+        const Item& item = plan.items[items[at]];
+        const Pair pair = plan.pair(item);
+        if (!known.same(pair)) {
+            const auto answer = reader.same(item);
+            if (answer) {
+                known.learn(pair, *answer);
+                if (can_be_remembered(pair)) found.emplace_back(pair, *answer);
+            } else if (answer.error().fault == Fault::cancelled) {
+                remember();
+                return failure(answer.error());
+            } else {
+                known.learn_problem(pair, answer.error());
+            }
+        }
+        if (compared) compared(at + 1);
+        if (found.size() == remembered_at_a_time) remember();
     }
+    remember();
     return {};
 }
 

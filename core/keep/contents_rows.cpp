@@ -1,4 +1,9 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "keep/contents_rows.h"
+
+#include <algorithm>
 
 #include "keep/sqlite_rows.h"
 
@@ -22,13 +27,39 @@ std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
 }  // namespace
 
 void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) {
+    std::vector<std::pair<std::int64_t, std::size_t>> wanted;  // by key: so they lie in the table
+    wanted.reserve(pairs.size());
+    for (std::size_t at = 0; at < pairs.size(); ++at) wanted.emplace_back(key_of(pairs[at]), at);
+    std::sort(wanted.begin(), wanted.end());
     const SQLite::Transaction reading(database_);
-    SQLite::Statement query(database_, "select pair, same from contents where key=?");
-    for (const Pair& pair : pairs) {
-        query.bind(1, key_of(pair));
-        if (query.executeStep() && bytes_of(query.getColumn(0)) == packed(pair)) known.learn(pair, query.getColumn(1).getInt() != 0);
-        query.reset();
+    const auto learn = [&](std::size_t at, SQLite::Statement& row) {
+        if (bytes_of(row.getColumn(1)) == packed(pairs[at])) known.learn(pairs[at], row.getColumn(2).getInt() != 0);
+    };
+    if (is_worth_going_through(pairs.size())) {
+        SQLite::Statement all(database_, "select key, pair, same from contents where key between ? and ? order by key");
+        all.bind(1, wanted.front().first);
+        all.bind(2, wanted.back().first);
+        for (auto next = wanted.begin(); next != wanted.end() && all.executeStep();) {
+            const std::int64_t key = all.getColumn(0).getInt64();
+            while (next != wanted.end() && next->first < key) ++next;
+            for (; next != wanted.end() && next->first == key; ++next) learn(next->second, all);
+        }
+        return;
     }
+    SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
+    for (const auto& [key, at] : wanted) {
+        one.bind(1, key);
+        if (one.executeStep()) learn(at, one);
+        one.reset();
+    }
+}
+
+/// Of a good part of the table: a row on the way costs less than one that is looked for.
+bool ContentsRows::is_worth_going_through(std::size_t wanted) {
+    constexpr std::size_t many = 1024;
+    constexpr std::int64_t rows_for_one = 8;
+    if (wanted < many) return false;
+    return database_.execAndGet("select count(*) from contents").getInt64() <= rows_for_one * static_cast<std::int64_t>(wanted);
 }
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {

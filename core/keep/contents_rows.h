@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 // Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
@@ -20,6 +23,8 @@ public:
     void remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns);
 
 private:
+    bool is_worth_going_through(std::size_t wanted);
+
     SQLite::Database& database_;
 };
 

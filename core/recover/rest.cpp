@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "recover/rest.h"
 
 #include <algorithm>
@@ -41,104 +44,43 @@ private:
     std::map<std::pair<std::string, std::string>, FolderId> known_;
 };
 
-}  // namespace
-
-Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
-               const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled) {
-    Rest rest;
-    Plan& plan = rest.plan;
-    auto batch = std::make_shared<Batch>();
-    plan.operation = head.operation;
-    plan.destination = head.destination;
-    plan.undoes = head.undoes;
-    plan.undoes_some = head.undoes_some;
-    plan.may_lose = head.may_lose;
-    rest.resumption.head = head;
-    std::vector<std::string> roots = head.roots;
-    for (const PendingItem& item : pending)
-        if (!item.entry_of_safe.empty()) roots.emplace_back(parent_of(item.source));
-    FolderPaths sources(batch->folders, roots);
-    TargetFolders targets(plan, roots);
-    if (!head.destination.empty()) targets.at(head.destination, head.destination);
-
-    std::unordered_map<std::uint64_t, WhereItLies> place_of_folder;  // of a settled one, whatever was planned
-    for (const auto& [number, item] : settled) {
-        if (item.type == FileType::file && arrives(item.result) && item.linked_source.inode != 0) {
-            const FolderId folder = targets.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
-            rest.resumption.links.push_back({item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
-        }
-        if (item.role == Role::archive) {
-            rest.resumption.archive = item.result;
-            rest.resumption.archive_place = item.place();
-        }
-        if (item.type != FileType::folder || item.action == Action::pack) continue;
-        const bool stands = arrives(item.result) || item.result == Outcome::merged;
-        if ((stands && !is_packed(item.action)) || item.role == Role::renamed) place_of_folder[number] = {item.source, item.place()};
-        // a folder that an undo made again is its own model: it has its attributes, but for the date
-        const bool goes = item.action == Action::move || item.action == Action::pack_away;
-        const bool fills = item.action == Action::copy || goes || item.action == Action::make_folder;
-        const bool is_new = item.role == Role::made && traits_of(head.operation).comes_from_batch;
-        if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) continue;
-        Entry entry;
-        entry.folder = sources.at(std::string(parent_of(item.source)));
-        entry.inside = sources.at(item.source);
-        entry.name = std::string(name_of(item.source));
-        entry.status.type = FileType::folder;
-        entry.status.id.modified_ns = item.modified_ns;
-        batch->entries.push_back(std::move(entry));
-        FolderRest folder{static_cast<EntryId>(batch->entries.size() - 1), no_folder, item.modified_ns, number, goes};
-        if (item.action == Action::make_folder) folder.mode = item.after_mode;
-        if (item.result != Outcome::merged && item.action != Action::pack_away) folder.made = targets.at(item.target, item.place());
-        rest.resumption.rest.push_back(folder);
+/// Puts a plan together from what a run has left.
+class RestPlanner {
+public:
+    RestPlanner(const ReceiptHead& head, const std::vector<PendingItem>& pending)
+        : roots_(roots_of(head, pending)), sources_(batch_->folders, roots_), targets_(rest_.plan, roots_) {
+        Plan& plan = rest_.plan;
+        plan.operation = head.operation;
+        plan.destination = head.destination;
+        plan.undoes = head.undoes;
+        plan.undoes_some = head.undoes_some;
+        plan.may_lose = head.may_lose;
+        rest_.resumption.head = head;
+        if (!head.destination.empty()) targets_.at(head.destination, head.destination);
+        renames_some_ = std::any_of(pending.begin(), pending.end(), [](const auto& item) { return item.role == Role::renamed; });
     }
 
-    std::unordered_map<std::uint64_t, ItemId> item_of;
-    const bool renames_some = std::any_of(pending.begin(), pending.end(), [](const auto& item) { return item.role == Role::renamed; });
-    std::vector<Rename> renames;
-    for (const PendingItem& was : pending) {
-        Entry entry;
-        entry.folder = sources.at(std::string(parent_of(was.source)));
-        entry.name = std::string(name_of(was.source));
-        entry.status.type = was.type;
-        entry.status.id = was.identity;
-        entry.status.mode = was.mode;
-        entry.status.links = was.links;
-        entry.points_at = was.points_at;
-        if (!was.real.empty())
-            entry.real = std::make_shared<const Place>(Place{sources.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool is_entered =
-            was.action == Action::copy || is_packed(was.action) || (was.action == Action::move && was.role == Role::arrives);
-        if (was.type == FileType::folder && is_entered) entry.inside = sources.at(was.source);
-        batch->entries.push_back(std::move(entry));
+    /// What is done already matters for what is not: where folders are by now, what is to be linked to, what has to be finished.
+    void take_up(std::uint64_t number, const ReceiptItem& item) {
+        if (item.type == FileType::file && arrives(item.result) && item.linked_source.inode != 0) {
+            const FolderId folder = targets_.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
+            rest_.resumption.links.push_back({item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
+        }
+        if (item.role == Role::archive) {
+            rest_.resumption.archive = item.result;
+            rest_.resumption.archive_place = item.place();
+        }
+        if (item.type == FileType::folder && item.action != Action::pack) take_up_folder(number, item);
+    }
 
-        const auto id = static_cast<ItemId>(plan.items.size());
-        item_of[was.number] = id;
-        rest.resumption.numbers.push_back(was.number);
-        Item& item = plan.items.emplace_back();
-        item.entry = static_cast<EntryId>(batch->entries.size() - 1);
-        std::string folder(parent_of(was.role == Role::renamed ? was.source : was.final_path));  // where that lies by now
-        if (was.parent) {
-            if (const auto parent = item_of.find(*was.parent); parent != item_of.end()) item.parent = parent->second;
-            if (const auto place = place_of_folder.find(*was.parent); place != place_of_folder.end())
-                folder = was.role == Role::renamed ? place->second.of(folder) : place->second.place;
-        }
-        item.folder = targets.at(std::string(parent_of(was.target)), folder);
-        const std::string name(name_of(was.target));
-        if (name != batch->entries.back().name) item.add_extras().name = name;
-        if (name_of(was.final_path) != name) item.add_extras().final_name = std::string(name_of(was.final_path));
-        if (batch->entries.back().inside != no_folder || was.action == Action::make_folder)
-            item.inside = targets.at(was.target, join(folder, name_of(was.final_path)));
-        if (renames_some) {
-            const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
-            const std::string place = join(folder, name_of(was.source));
-            const bool in_case_alone = was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
-            // places by the folders' names of before: by those of now one that waits under a hidden name would have that of another
-            renames.push_back(!takes_name     ? stays_in_nobodys_way(id)
-                              : in_case_alone ? by_a_hidden_name(was.source)
-                                              : Rename{was.source, join(std::string(parent_of(was.source)), name_of(was.final_path))});
-            if (was.role == Role::renamed) place_of_folder[was.number] = {was.source, place};
-            if (was.role == Role::renamed && was.type == FileType::folder) item.inside = targets.at(was.target, place);
-        }
+    void add(const PendingItem& was) {
+        add_entry(was);
+        const auto id = static_cast<ItemId>(rest_.plan.items.size());
+        item_of_[was.number] = id;
+        rest_.resumption.numbers.push_back(was.number);
+        Item& item = rest_.plan.items.emplace_back();
+        item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
+        place(was, id);
         item.action = was.action;
         item.outcome = was.outcome;
         item.whole = was.whole;
@@ -161,14 +103,117 @@ Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
         if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
         if (was.takes_back) item.takes_back = static_cast<ItemId>(*was.takes_back);
     }
-    plan.batch = std::move(batch);
-    if (renames_some) {
-        plan.standing = plan.finals;
-        plan.steps = order(renames).steps;
+
+    Rest done() && {
+        Plan& plan = rest_.plan;
+        plan.batch = std::move(batch_);
+        if (renames_some_) {
+            plan.standing = plan.finals;
+            plan.steps = order(renames_).steps;
+        }
+        if (plan.steps.empty()) plan.steps = in_reading_order(plan);
+        plan.totals = total(plan);
+        return std::move(rest_);
     }
-    if (plan.steps.empty()) plan.steps = in_reading_order(plan);
-    plan.totals = total(plan);
-    return rest;
+
+private:
+    static std::vector<std::string> roots_of(const ReceiptHead& head, const std::vector<PendingItem>& pending) {
+        std::vector<std::string> roots = head.roots;
+        for (const PendingItem& item : pending)
+            if (!item.entry_of_safe.empty()) roots.emplace_back(parent_of(item.source));
+        return roots;
+    }
+
+    void take_up_folder(std::uint64_t number, const ReceiptItem& item) {
+        const bool stands = arrives(item.result) || item.result == Outcome::merged;
+        if ((stands && !is_packed(item.action)) || item.role == Role::renamed) place_of_folder_[number] = {item.source, item.place()};
+        // a folder that an undo made again is its own model: it has its attributes, but for the date
+        const bool goes = item.action == Action::move || item.action == Action::pack_away;
+        const bool fills = item.action == Action::copy || goes || item.action == Action::make_folder;
+        const bool is_new = item.role == Role::made && traits_of(rest_.plan.operation).comes_from_batch;
+        if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) return;
+        Entry entry;
+        entry.folder = sources_.at(std::string(parent_of(item.source)));
+        entry.inside = sources_.at(item.source);
+        entry.name = std::string(name_of(item.source));
+        entry.status.type = FileType::folder;
+        entry.status.id.modified_ns = item.modified_ns;
+        batch_->entries.push_back(std::move(entry));
+        FolderRest folder{static_cast<EntryId>(batch_->entries.size() - 1), no_folder, item.modified_ns, number, goes};
+        if (item.action == Action::make_folder) folder.mode = item.after_mode;
+        if (item.result != Outcome::merged && item.action != Action::pack_away) folder.made = targets_.at(item.target, item.place());
+        rest_.resumption.rest.push_back(folder);
+    }
+
+    void add_entry(const PendingItem& was) {
+        Entry entry;
+        entry.folder = sources_.at(std::string(parent_of(was.source)));
+        entry.name = std::string(name_of(was.source));
+        entry.status.type = was.type;
+        entry.status.id = was.identity;
+        entry.status.mode = was.mode;
+        entry.status.links = was.links;
+        entry.points_at = was.points_at;
+        if (!was.real.empty())
+            entry.real =
+                std::make_shared<const Place>(Place{sources_.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
+        const bool is_entered =
+            was.action == Action::copy || is_packed(was.action) || (was.action == Action::move && was.role == Role::arrives);
+        if (was.type == FileType::folder && is_entered) entry.inside = sources_.at(was.source);
+        batch_->entries.push_back(std::move(entry));
+    }
+
+    /// Below the folder that it comes in, wherever that is by now.
+    void place(const PendingItem& was, ItemId id) {
+        Item& item = rest_.plan.items[id];
+        const Entry& entry = batch_->entries[item.entry];
+        std::string folder(parent_of(was.role == Role::renamed ? was.source : was.final_path));
+        if (was.parent) {
+            if (const auto parent = item_of_.find(*was.parent); parent != item_of_.end()) item.parent = parent->second;
+            if (const auto place = place_of_folder_.find(*was.parent); place != place_of_folder_.end())
+                folder = was.role == Role::renamed ? place->second.of(folder) : place->second.place;
+        }
+        item.folder = targets_.at(std::string(parent_of(was.target)), folder);
+        const std::string name(name_of(was.target));
+        if (name != entry.name) item.add_extras().name = name;
+        if (name_of(was.final_path) != name) item.add_extras().final_name = std::string(name_of(was.final_path));
+        if (entry.inside != no_folder || was.action == Action::make_folder)
+            item.inside = targets_.at(was.target, join(folder, name_of(was.final_path)));
+        if (renames_some_) take_up_rename(was, id, folder);
+    }
+
+    void take_up_rename(const PendingItem& was, ItemId id, const std::string& folder) {
+        const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
+        const std::string place = join(folder, name_of(was.source));
+        const bool in_case_alone = was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
+        // places by the folders' names of before: by those of now one that waits under a hidden name would have that of another
+        renames_.push_back(!takes_name     ? stays_in_nobodys_way(id)
+                           : in_case_alone ? by_a_hidden_name(was.source)
+                                           : Rename{was.source, join(std::string(parent_of(was.source)), name_of(was.final_path))});
+        if (was.role != Role::renamed) return;
+        place_of_folder_[was.number] = {was.source, place};
+        if (was.type == FileType::folder) rest_.plan.items[id].inside = targets_.at(was.target, place);
+    }
+
+    Rest rest_;
+    std::shared_ptr<Batch> batch_ = std::make_shared<Batch>();
+    const std::vector<std::string> roots_;
+    FolderPaths sources_;
+    TargetFolders targets_;
+    std::unordered_map<std::uint64_t, WhereItLies> place_of_folder_;  ///< by number; of a settled one, whatever was planned
+    std::unordered_map<std::uint64_t, ItemId> item_of_;               ///< by number
+    bool renames_some_ = false;
+    std::vector<Rename> renames_;
+};
+
+}  // namespace
+
+Rest plan_rest(const ReceiptHead& head, const std::vector<PendingItem>& pending,
+               const std::vector<std::pair<std::uint64_t, ReceiptItem>>& settled) {
+    RestPlanner planner(head, pending);
+    for (const auto& [number, item] : settled) planner.take_up(number, item);
+    for (const PendingItem& item : pending) planner.add(item);
+    return std::move(planner).done();
 }
 
 }  // namespace tavlo

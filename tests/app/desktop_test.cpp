@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <fcntl.h>
 #include <unistd.h>
 
@@ -6,7 +9,9 @@
 #include <QStandardPaths>
 #include <QVariantMap>
 #include <catch2/catch.hpp>
+#include <future>
 
+#include "instance.h"
 #include "tasks/desktop_notes.h"
 #include "window_driver.h"
 
@@ -28,6 +33,39 @@ public slots:
         summaries << summary;
         return 1;
     }
+};
+
+/// A bus of the test's own.
+class Bus {
+public:
+    Bus() {
+        if (QStandardPaths::findExecutable(QStringLiteral("dbus-daemon")).isEmpty()) {
+            WARN("skipped: there is no dbus-daemon");
+            return;
+        }
+        daemon_.start(QStringLiteral("dbus-daemon"),
+                      {QStringLiteral("--session"), QStringLiteral("--nofork"), QStringLiteral("--print-address=1")});
+        REQUIRE(daemon_.waitForReadyRead(10'000));
+        address_ = QString::fromLocal8Bit(daemon_.readLine()).trimmed();
+    }
+    ~Bus() {
+        for (const auto& name : names_) QDBusConnection::disconnectFromBus(name);
+        daemon_.kill();
+        daemon_.waitForFinished(5'000);
+    }
+    Bus(const Bus&) = delete;
+    Bus& operator=(const Bus&) = delete;
+
+    bool isThere() const { return !address_.isEmpty(); }
+    QDBusConnection connection(const char* name) const {
+        names_ << QString::fromLatin1(name);
+        return QDBusConnection::connectToBus(address_, names_.last());
+    }
+
+private:
+    QProcess daemon_;
+    QString address_;
+    mutable QStringList names_;
 };
 
 class Awake final : public QObject {
@@ -52,17 +90,10 @@ public slots:
 
 TEST_CASE("the desktop hears of long runs, how far they are, and of those that need somebody, and stays awake while one goes on",
           "[desktop]") {
-    if (QStandardPaths::findExecutable(QStringLiteral("dbus-daemon")).isEmpty()) {
-        WARN("skipped: there is no dbus-daemon");
-        return;
-    }
-    QProcess daemon;
-    daemon.start(QStringLiteral("dbus-daemon"),
-                 {QStringLiteral("--session"), QStringLiteral("--nofork"), QStringLiteral("--print-address=1")});
-    REQUIRE(daemon.waitForReadyRead(10'000));
-    const QString address = QString::fromLocal8Bit(daemon.readLine()).trimmed();
-    QDBusConnection desktop = QDBusConnection::connectToBus(address, QStringLiteral("desktop"));
-    QDBusConnection ours = QDBusConnection::connectToBus(address, QStringLiteral("ours"));
+    const Bus bus;
+    if (!bus.isThere()) return;
+    QDBusConnection desktop = bus.connection("desktop");
+    QDBusConnection ours = bus.connection("ours");
     REQUIRE(desktop.isConnected());
     StandIn stand_in;
     Awake awake;
@@ -75,7 +106,7 @@ TEST_CASE("the desktop hears of long runs, how far they are, and of those that n
         notes.runsBegan();
         notes.runsBegan();  // another one: the machine is asked once
         REQUIRE(WindowDriver::wait([&] { return awake.read_end >= 0; }));
-        CHECK(awake.what == "sleep");
+        CHECK(awake.what == "sleep:shutdown");
         QTest::qWait(50);
         char byte = 0;
         CHECK(::read(awake.read_end, &byte, 1) == -1);  // somebody holds the other end
@@ -101,10 +132,31 @@ TEST_CASE("the desktop hears of long runs, how far they are, and of those that n
         CHECK(WindowDriver::wait([&] { return ::read(awake.read_end, &byte, 1) == 0; }));  // let go
     }
     ::close(awake.read_end);
-    QDBusConnection::disconnectFromBus(QStringLiteral("desktop"));
-    QDBusConnection::disconnectFromBus(QStringLiteral("ours"));
-    daemon.kill();
-    daemon.waitForFinished(5'000);
+}
+
+TEST_CASE("a later start has its places opened by the program that is there, bytes that are no text too", "[desktop]") {
+    const Bus bus;
+    if (!bus.isThere()) return;
+    Instance first(bus.connection("first"), "/state");
+    CHECK_FALSE(first.handOver({"/tmp"}));  // nobody has the name
+    REQUIRE(first.claim());
+    int windows = 0;
+    std::vector<std::string> opened;
+    QObject::connect(&first, &Instance::windowWanted, [&] { ++windows; });
+    QObject::connect(&first, &Instance::placesWanted, [&](const std::vector<std::string>& places) { opened = places; });
+    const auto later = [&](const std::string& state, const std::vector<std::string>& places) {
+        auto asked = std::async(std::launch::async, [&, state] { return Instance(bus.connection("later"), state).handOver(places); });
+        REQUIRE(WindowDriver::wait([&] { return asked.wait_for(std::chrono::seconds(0)) == std::future_status::ready; }));
+        return asked.get();
+    };
+    CHECK(later("/state", {}));
+    CHECK(windows == 1);
+    CHECK(later("/state", {"/tmp/a b", "/tmp/bad\xff%"}));
+    CHECK(opened == std::vector<std::string>{"/tmp/a b", "/tmp/bad\xff%"});
+    CHECK_FALSE(later("/of/another", {"/tmp/c"}));  // which is a program of its own
+    CHECK(opened.size() == 2);
+    Instance second(bus.connection("second"), "/state");
+    CHECK_FALSE(second.claim());
 }
 
 #include "desktop_test.moc"

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #define CATCH_CONFIG_RUNNER
 #include <QApplication>
 #include <catch2/catch.hpp>

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <fmt/format.h>
 
 #include <QAbstractItemModelTester>
@@ -309,4 +312,28 @@ TEST_CASE("the batch is taken up again whatever else is wished for at the start,
     REQUIRE(settle(bench));
     CHECK(bench.picks().count() == 1);
     CHECK(bench.picks().contain(temp.path("desk"), "a"));
+}
+
+TEST_CASE("of two that run at once, one keeps what is in hand for the next start, and the other leaves it alone", "[models]") {
+    TempFolder temp;
+    temp.write("desk/mine", "1");
+    temp.write("desk/theirs", "2");
+    const auto ready = [](const Bench& bench) { return WindowDriver::wait([&] { return !bench.isWorking(); }); };
+    {
+        Bench first(temp.path("state"));
+        first.restore();
+        REQUIRE(ready(first));
+        first.pick(temp.path("desk"), {"mine"});
+        REQUIRE(ready(first));
+        Bench second(temp.path("state"));
+        second.restore();
+        REQUIRE(ready(second));
+        CHECK(second.picks().empty());
+        second.pick(temp.path("desk"), {"theirs"});
+        REQUIRE(ready(second));
+    }
+    Bench next(temp.path("state"));
+    next.restore();
+    REQUIRE(ready(next));
+    CHECK(next.picks().paths() == std::vector<std::string>{temp.path("desk/mine")});
 }

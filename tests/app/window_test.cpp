@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <QAbstractItemModelTester>
 #include <QClipboard>
 #include <QLabel>
@@ -352,6 +355,11 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
         CHECK(contrast(theme.on_accent, theme.accent) >= 4.5);
         CHECK(contrast(theme.muted, theme.line) >= 3.0);  // a button that is not available
         CHECK(contrast(theme.paper, theme.ink) >= 4.5);
+        // what can be worked: edges of fields and buttons, scroll handles, the bar of a selected row, the frame of the current one
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash}) {
+            CHECK(contrast(theme.edge, ground) >= 3.0);
+            CHECK(contrast(theme.accent, ground) >= 3.0);
+        }
     }
     for (const auto choice : {ThemeChoice::dark, ThemeChoice::light}) {  // what stands in a line before anybody types
         apply_theme(*qApp, choice);

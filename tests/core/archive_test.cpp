@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <sys/stat.h>
 
 #include <catch2/catch.hpp>
@@ -9,6 +12,7 @@
 #include "recover/recover.h"
 #include "support/archives.h"
 #include "support/jobs.h"
+#include "support/rounds.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
@@ -284,7 +288,7 @@ for kind in ('gz', 'xz', 'bz2'):
         std::filesystem::create_directory(temp.path("sound"));
         CHECK(sound.run(unpack({temp.path(name)}, temp.path("sound"))).of(Outcome::failed) == 0);
         const std::string stem = std::filesystem::path(name).stem().stem();
-        for (int round = 0; round < 40; ++round) {
+        for (int round = 0; round < rounds(40); ++round) {
             CAPTURE(name, round);
             std::string bytes = whole;
             const int flips = 1 + static_cast<int>(random() % 4);

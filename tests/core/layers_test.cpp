@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
@@ -70,6 +73,24 @@ TEST_CASE("views and models make no call to a disk: tasks do", "[layers]") {
                 CHECK(include != "files/file_system.h");
                 CHECK(folder_of(include) != "run");
             }
+}
+
+TEST_CASE("every source says whose it is, and by which licence it may be used", "[layers]") {
+    int sources = 0;
+    for (const char* folder : {"core", "ctl", "app", "archives", "facts", "demo", "bench", "tests"})
+        for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
+            if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
+            std::ifstream in(entry.path());
+            std::string first;
+            std::string second;
+            std::getline(in, first);
+            std::getline(in, second);
+            CAPTURE(entry.path());
+            CHECK(first.starts_with("// SPDX-FileCopyrightText: "));
+            CHECK(second == "// SPDX-License-Identifier: GPL-3.0-or-later");
+            ++sources;
+        }
+    CHECK(sources > 500);
 }
 
 TEST_CASE("no test has a name that would be parted, and so never be run by itself", "[layers]") {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "keep/store.h"
 
 #include <atomic>
@@ -197,6 +200,33 @@ TEST_CASE("pairs that were compared are recalled as long as both are as they wer
     CHECK(known.same(pair(5, 7)) == false);
     CHECK(known.same(pair(6, 8)) == std::nullopt);  // touched since, whatever its date says
     CHECK(known.same(pair(9999, 7)) == std::nullopt);
+}
+
+TEST_CASE("many pairs are recalled as few are, each once and no other, in whatever order they are asked for", "[keep][same]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    const auto pair = [](std::uint64_t inode, std::int64_t changed) {
+        Status a;
+        a.id = {1, inode, 5, 100};
+        a.status_changed_ns = changed;
+        Status b;
+        b.id = {1, inode + 100'000, 5, 200};
+        return pair_of(a, b);
+    };
+    std::vector<std::pair<Pair, bool>> found;
+    for (std::uint64_t inode = 0; inode < 6000; ++inode) found.emplace_back(pair(inode, 7), inode % 3 == 0);
+    REQUIRE(store->remember(found));
+    std::vector<Pair> asked;
+    for (std::uint64_t inode = 8000; inode-- > 3000;) asked.push_back(pair(inode, inode % 5 == 0 ? 8 : 7));
+    asked.push_back(asked.front());
+    KnownContents known;
+    REQUIRE(store->recall(asked, known));
+    for (std::uint64_t inode = 0; inode < 8000; ++inode) {
+        const bool is_asked = inode >= 3000 && inode < 6000 && inode % 5 != 0;
+        CAPTURE(inode);
+        CHECK(known.same(pair(inode, 7)) == (is_asked ? std::optional(inode % 3 == 0) : std::nullopt));
+        CHECK(known.same(pair(inode, 8)) == std::nullopt);
+    }
 }
 
 TEST_CASE("which runs touched a name is found by words, begun words and parts that stand together, newest first", "[search]") {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <sys/stat.h>
 #include <sys/wait.h>
 
@@ -16,6 +19,7 @@
 #include "keep/run_lock.h"
 #include "script.h"
 #include "support/environment.h"
+#include "support/rounds.h"
 #include "support/temp_folder.h"
 
 // Saved jobs, as a script and a timer use them.
@@ -291,7 +295,7 @@ TEST_CASE("documents of jobs in which anything may be wrong are read or refused,
                          R"(,"schedule":{"calendar":"daily"})");
     std::mt19937 random(31);
     int read = 0;
-    for (int round = 0; round < 3000; ++round) {
+    for (int round = 0; round < rounds(3000); ++round) {
         std::string text = whole;
         for (unsigned change = 0; change < 1 + random() % 3; ++change) {
             if (text.empty()) break;

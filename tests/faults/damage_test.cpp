@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <SQLiteCpp/SQLiteCpp.h>
 
 #include <catch2/catch.hpp>
@@ -14,6 +17,7 @@
 #include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/older_state.h"
+#include "support/rounds.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
@@ -23,11 +27,6 @@ using namespace tavlo;
 namespace fs = std::filesystem;
 
 namespace {
-
-int rounds() {
-    const char* wanted = std::getenv("TAVLO_FUZZ");
-    return wanted != nullptr ? std::atoi(wanted) : 200;
-}
 
 std::string bytes_of(const std::string& path) {
     std::ifstream in(path, std::ios::binary);
@@ -92,7 +91,7 @@ TEST_CASE("a damaged state folder is an error that names it, never a crash, and 
     CAPTURE(seed);
     std::mt19937_64 random(seed);
     const auto below = [&](std::size_t most) { return static_cast<std::size_t>(random() % most); };
-    for (int round = 0; round < rounds(); ++round) {
+    for (int round = 0; round < rounds(200); ++round) {
         std::string bad = good;
         if (round % 10 == 0) {
             bad.resize(below(bad.size()));
@@ -141,7 +140,7 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
     std::mt19937_64 random(seed);
     TempFolder temp("/dev/shm");
     temp.folder("from");
-    for (int i = 0; i < rounds(); ++i) {
+    for (int i = 0; i < rounds(200); ++i) {
         std::string name;
         for (std::size_t length = 1 + random() % (i % 20 == 0 ? 255 : 12); name.size() < length;) {
             const char byte = static_cast<char>(random());

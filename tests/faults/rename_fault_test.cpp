@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include <catch2/catch.hpp>
 #include <cerrno>
 #include <filesystem>

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // A file system for tests, through FUSE: hands everything on to a folder, and is odd in the ways that it is told to be.
 //
 //   odd_disk BACKING MOUNTPOINT [ODDITY...]

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // Preloaded into a program (ld.so(8), LD_PRELOAD): calls that read, write or sync are interrupted every third time, and do at
 // most a part of what was asked for otherwise, as signal(7), read(2), write(2) and copy_file_range(2) allow.
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/destination_panel.h"
 
 #include <QFileDialog>
@@ -14,6 +17,7 @@
 
 #include "tasks/bench.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/gathering/folder_completer.h"
 
@@ -71,7 +75,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     path_->setObjectName(QStringLiteral("destinationPath"));
     path_->setAccessibleName(tr("Destination folder"));
     path_->setPlaceholderText(tr("Type a folder; one that is not there yet will be made"));
-    path_->setMinimumWidth(460);
+    path_->setMinimumWidth(digits(55.5));
     auto* put = new QPushButton(tr("Put here"));
     put->setObjectName(QStringLiteral("destinationUse"));
     row->addWidget(path_, 1);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/editor_rows.h"
 
 #include <QHBoxLayout>
@@ -8,11 +11,12 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "theme/lengths.h"
 #include "theme/theme.h"
 
 namespace {
 constexpr int most_on_view = 5;
-constexpr int line_height = 34;
+constexpr double row_in_lines = 2.1;
 }  // namespace
 
 EditorRow::EditorRow(const QString& take_out, QWidget* parent) : QWidget(parent) {
@@ -104,7 +108,7 @@ void EditorRows::clear() {
 
 void EditorRows::number() {
     for (std::size_t at = 0; at < rows_.size(); ++at) rows_[at]->setNumber(static_cast<int>(at) + 1);
-    setFixedHeight(std::clamp(static_cast<int>(rows_.size()), 2, most_on_view) * line_height);
+    setFixedHeight(std::clamp(static_cast<int>(rows_.size()), 2, most_on_view) * lines(row_in_lines));
 }
 
 void EditorRows::move(EditorRow& row, int by) {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/folder_level_row.h"
 
 #include <QComboBox>
@@ -7,6 +10,7 @@
 
 #include "fact_words.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
 
@@ -25,7 +29,7 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
         fact_ = new QComboBox;
         fact_->setObjectName(QStringLiteral("levelFact"));
         fact_->setAccessibleName(tr("What the folder is named by"));
-        fact_->setFixedWidth(146);
+        fact_->setFixedWidth(digits(17.5));
         addFacts(*fact_);
         fact_->setCurrentIndex(fact_->findData(QString::fromStdString(level.fact)));
         fields().addWidget(fact_);
@@ -33,7 +37,7 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
         format_->setObjectName(QStringLiteral("levelFormat"));
         format_->setAccessibleName(tr("How the date is written"));
         format_->setEditable(true);
-        format_->setFixedWidth(132);
+        format_->setFixedWidth(digits(16));
         fields().addWidget(format_);
         or_else_ = new QComboBox;
         or_else_->setAccessibleName(tr("The fact that stands in where that one is not known"));
@@ -41,7 +45,7 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
         addFacts(*or_else_);
         or_else_->setCurrentIndex(std::max(0, or_else_->findData(QString::fromStdString(level.or_else))));
         or_else_->setVisible(!level.or_else.empty());
-        or_else_->setFixedWidth(132);
+        or_else_->setFixedWidth(digits(16));
         fields().addWidget(or_else_);
         auto* words = new QLabel(tr("or else"));
         set_tone(*words, "muted");
@@ -50,7 +54,7 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
         otherwise_->setObjectName(QStringLiteral("levelOtherwise"));
         otherwise_->setAccessibleName(tr("The folder where it is not known"));
         otherwise_->setPlaceholderText(QStringLiteral("unknown"));
-        otherwise_->setFixedWidth(104);
+        otherwise_->setFixedWidth(digits(12.5));
         fields().addWidget(otherwise_);
         fillFormats(level.format);
         connect(fact_, &QComboBox::activated, this, [this] {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/folder_levels_panel.h"
 
 #include <QApplication>
@@ -12,6 +15,7 @@
 #include "select/kinds.h"
 #include "tasks/bench.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/bench/folder_level_row.h"
 #include "views/bench/kept_sets.h"
@@ -20,7 +24,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int levels_width = 760;
+constexpr double levels_digits = 91.5;
 constexpr std::size_t looked_at = 500;  // files, to see what a batch is
 const auto kept_levels = QStringLiteral("keptLevels");
 
@@ -93,7 +97,7 @@ QWidget* FolderLevelsPanel::buildLevels() {
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);
-    rows_ = new EditorRows(levels_width);
+    rows_ = new EditorRows(digits(levels_digits));
     connect(rows_, &EditorRows::changed, this, &FolderLevelsPanel::levelsChanged);
     connect(rows_, &EditorRows::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
     connect(rows_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/name_step_row.h"
 
 #include <QComboBox>
@@ -9,6 +12,7 @@
 #include <QSpinBox>
 
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
 
@@ -72,7 +76,7 @@ NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* 
     kind_->setAccessibleName(tr("What the step does"));
     for (int at = 0; at < kind_count; ++at) kind_->addItem(words(static_cast<Kind>(at)).remove(QLatin1Char('&')));
     kind_->setCurrentIndex(static_cast<int>(kind_of(step)));
-    kind_->setFixedWidth(146);
+    kind_->setFixedWidth(digits(17.5));
     fields().addWidget(kind_);
     example_ = new ElidedLabel;
     example_->setObjectName(QStringLiteral("stepExample"));
@@ -129,21 +133,21 @@ void NameStepRow::build(const NameStep& step) {
         box->setAccessibleName(name);
         box->setRange(least, most_added);
         box->setValue(value);
-        box->setMaximumWidth(76);
+        box->setMaximumWidth(digits(9));
         connect(box, &QSpinBox::valueChanged, this, &NameStepRow::changed);
         in_fields_->addWidget(box);
         return box;
     };
-    if (const auto* affix = std::get_if<Affix>(&step)) first_ = addField(tr("text"), shown(affix->text), 170);
+    if (const auto* affix = std::get_if<Affix>(&step)) first_ = addField(tr("text"), shown(affix->text), digits(20.5));
     if (const auto* replace = std::get_if<Replace>(&step)) {
-        first_ = addField(tr("old text"), shown(replace->what), 120);
+        first_ = addField(tr("old text"), shown(replace->what), digits(14.5));
         addWords(tr("put"));
-        second_ = addField(tr("new text, or nothing"), shown(replace->with), 140);
+        second_ = addField(tr("new text, or nothing"), shown(replace->with), digits(17));
     }
     if (const auto* replace = std::get_if<ReplaceRegex>(&step)) {
-        first_ = addField(tr("expression (RE2)"), shown(replace->expression), 140);
+        first_ = addField(tr("expression (RE2)"), shown(replace->expression), digits(17));
         addWords(tr("put"));
-        second_ = addField(tr("new text; \\1 a group"), shown(replace->with), 140);
+        second_ = addField(tr("new text; \\1 a group"), shown(replace->with), digits(17));
     }
     if (const auto* letters = std::get_if<LetterCase>(&step))
         choice_ = addChoice(tr("Letters"), {tr("all lower case"), tr("all capitals"), tr("a capital for each word")},
@@ -156,12 +160,12 @@ void NameStepRow::build(const NameStep& step) {
     if (const auto* extension = std::get_if<Extension>(&step)) {
         const int which = extension->text == "lower" ? 0 : extension->text == "upper" ? 1 : extension->text.empty() ? 2 : 3;
         choice_ = addChoice(tr("Extension"), {tr("in lower case"), tr("in capitals"), tr("none"), tr("another:")}, which);
-        first_ = addField(tr("without its dot"), which == 3 ? shown(extension->text) : QString(), 110);
+        first_ = addField(tr("without its dot"), which == 3 ? shown(extension->text) : QString(), digits(13.5));
         first_->setVisible(which == 3);
         connect(choice_, &QComboBox::currentIndexChanged, first_, [this](int now) { first_->setVisible(now == 3); });
     }
     if (const auto* as = std::get_if<NameAs>(&step)) {
-        first_ = addField(tr("pattern"), shown(as->pattern), 160);
+        first_ = addField(tr("pattern"), shown(as->pattern), digits(19.5));
         first_->setToolTip(
             tr("Text with fields in braces: {name} {ext} {n:3} {number} {changed:%Y-%m-%d} {folder} {size} {kind} {initial}.\n"
                "{a|b} takes the first that is known, {a|=text} text where none is; upper, lower and first shape it."));
@@ -171,7 +175,7 @@ void NameStepRow::build(const NameStep& step) {
         step_by_ = spin(tr("Counting by"), 1, static_cast<int>(counters_.count_by));
     }
     if (const auto* table = std::get_if<NamesFrom>(&step)) {
-        first_ = addField(tr("a file: old name, tab, new name"), shown(table->file), 230);
+        first_ = addField(tr("a file: old name, tab, new name"), shown(table->file), digits(27.5));
         auto* choose = new QPushButton(tr("Choose…"), fields_);
         connect(choose, &QPushButton::clicked, this, &NameStepRow::chooseTable);
         in_fields_->addWidget(choose);

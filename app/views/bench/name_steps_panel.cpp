@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/name_steps_panel.h"
 
 #include <QCheckBox>
@@ -18,6 +21,7 @@
 #include "job/document.h"
 #include "tasks/bench.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/bench/kept_sets.h"
 #include "views/bench/name_step_row.h"
@@ -26,7 +30,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int steps_width = 670;
+constexpr double steps_digits = 80.5;
 const auto kept_steps = QStringLiteral("keptSteps");
 
 /// What was kept under a name, as the document of a job that holds it.
@@ -59,7 +63,7 @@ QWidget* NameStepsPanel::buildSteps() {
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);
-    steps_ = new EditorRows(steps_width);
+    steps_ = new EditorRows(digits(steps_digits));
     connect(steps_, &EditorRows::changed, this, &NameStepsPanel::stepsChanged);
     connect(steps_, &EditorRows::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
     connect(steps_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });

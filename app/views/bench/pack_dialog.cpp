@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/bench/pack_dialog.h"
 
 #include <QCheckBox>
@@ -14,6 +17,7 @@
 #include "files/path.h"
 #include "names/names.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
 
@@ -57,7 +61,7 @@ constexpr ArchiveFormat every_format[] = {ArchiveFormat::zip, ArchiveFormat::tar
 PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(job) {
     setObjectName(QStringLiteral("pack"));
     setWindowTitle(tr("Pack into an archive"));
-    setMinimumWidth(560);
+    setMinimumWidth(digits(67.5));
     auto* column = new QVBoxLayout(this);
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(14);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/collisions/collisions_page.h"
 
 #include <QComboBox>
@@ -16,12 +19,14 @@
 #include "plan/groups.h"
 #include "tasks/bench.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/bench/rule_dialogs.h"
 #include "views/collisions/collision_delegates.h"
 #include "views/collisions/face_to_face.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_view.h"
+#include "views/parts/with_focus.h"
 #include "wording.h"
 
 using namespace tavlo;
@@ -35,7 +40,7 @@ CollisionsPage::CollisionsPage(Bench& bench, QWidget* parent) : QWidget(parent),
     auto* left = new QWidget;
     left->setObjectName(QStringLiteral("groupsSide"));
     left->setAttribute(Qt::WA_StyledBackground);
-    left->setFixedWidth(300);
+    left->setFixedWidth(digits(36));
     auto* left_column = new QVBoxLayout(left);
     auto* right = new QWidget;
     auto* right_column = new QVBoxLayout(right);
@@ -77,7 +82,7 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     cut_row->addWidget(cut_);
     column.addLayout(cut_row);
     groups_ = new GroupModel(this);
-    group_list_ = new QListView;
+    group_list_ = new WithFocus<QListView>;
     group_list_->setObjectName(QStringLiteral("groupList"));
     group_list_->setAccessibleName(tr("Groups of names that are taken"));
     group_list_->setModel(groups_);
@@ -143,12 +148,12 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     pair_delegate_ = new PairDelegate(pair_list_);
     pair_delegate_->setChoices(decision_choices());
     pair_list_->setItemDelegate(pair_delegate_);
-    pair_list_->setRowHeight(28);
+    pair_list_->setRowHeight(lines(1.75));
     pair_list_->horizontalHeader()->setSectionResizeMode(PairModel::NameColumn, QHeaderView::Stretch);
-    pair_list_->setColumnWidth(PairModel::IncomingColumn, 204);
-    pair_list_->setColumnWidth(PairModel::HeldColumn, 204);
-    pair_list_->setColumnWidth(PairModel::WordsColumn, 150);
-    pair_list_->setColumnWidth(PairModel::DecisionColumn, 200);
+    pair_list_->setColumnWidth(PairModel::IncomingColumn, digits(24.5));
+    pair_list_->setColumnWidth(PairModel::HeldColumn, digits(24.5));
+    pair_list_->setColumnWidth(PairModel::WordsColumn, digits(18));
+    pair_list_->setColumnWidth(PairModel::DecisionColumn, digits(24));
     pair_list_->installEventFilter(this);
     empty_ = new QLabel(pair_list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);
@@ -166,7 +171,7 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     name_words_ = new QLabel;
     name_ = new QLineEdit;
     name_->setObjectName(QStringLiteral("newName"));
-    name_->setMinimumWidth(160);
+    name_->setMinimumWidth(digits(19.5));
     names_ = new QPushButton(tr("New names…"));
     names_->setObjectName(QStringLiteral("newNames"));
     foot->addWidget(name_words_);

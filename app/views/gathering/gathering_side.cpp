@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/gathering/gathering_side.h"
 
 #include <QHBoxLayout>
@@ -19,6 +22,7 @@
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/bench/clipboard_line.h"
 #include "views/gathering/filter_bar.h"
@@ -170,14 +174,14 @@ void GatheringSide::buildList() {
     list_->setModel(model_);
     auto* delegate = new FolderDelegate(list_);
     list_->setItemDelegate(delegate);
-    list_->setRowHeight(26);
+    list_->setRowHeight(lines(1.6));
     list_->setSortingEnabled(true);
     list_->sortByColumn(number(FolderColumn::name), Qt::AscendingOrder);
     list_->horizontalHeader()->setSectionResizeMode(number(FolderColumn::name), QHeaderView::Stretch);
-    list_->setColumnWidth(number(FolderColumn::kind), 130);
-    list_->setColumnWidth(number(FolderColumn::size), 112);
-    list_->setColumnWidth(number(FolderColumn::changed), 134);
-    list_->setColumnWidth(number(FolderColumn::folder), 140);
+    list_->setColumnWidth(number(FolderColumn::kind), digits(15.5));
+    list_->setColumnWidth(number(FolderColumn::size), digits(13.5));
+    list_->setColumnWidth(number(FolderColumn::changed), digits(16));
+    list_->setColumnWidth(number(FolderColumn::folder), digits(17));
     const QStringList wanted = QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
     for (int column = 1; column < folder_column_count; ++column) list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
     list_->setColumnHidden(number(FolderColumn::folder), true);

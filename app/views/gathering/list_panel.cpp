@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/gathering/list_panel.h"
 
 #include <QApplication>
@@ -16,7 +19,9 @@
 #include "files/small_file.h"
 #include "models/folder_model.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/with_focus.h"
 
 using namespace tavlo;
 
@@ -52,7 +57,7 @@ ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), mode
     text_->setMaximumHeight(96);
     text_->setMinimumHeight(50);
     column->addWidget(text_);
-    table_ = new QTableWidget(0, 3);
+    table_ = new WithFocus<QTableWidget>(0, 3);
     table_->setObjectName(QStringLiteral("listReport"));
     table_->setAccessibleName(tr("What was found"));
     table_->setHorizontalHeaderLabels({tr("Asked for"), tr("State"), tr("Fits")});
@@ -67,8 +72,8 @@ ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), mode
     table_->setStyleSheet(QStringLiteral("QTableView::item { padding-left: 10px; }"));
     table_->setMinimumHeight(60);
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Ignored);  // the list below it says how much room there is
-    table_->setColumnWidth(asked, 150);
-    table_->setColumnWidth(state, 90);
+    table_->setColumnWidth(asked, digits(18));
+    table_->setColumnWidth(state, digits(11));
     column->addWidget(table_, 1);
     counts_ = new QLabel;
     counts_->setObjectName(QStringLiteral("listCounts"));

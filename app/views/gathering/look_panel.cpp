@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/gathering/look_panel.h"
 
 #include <QHBoxLayout>
@@ -9,6 +12,7 @@
 #include "files/path.h"
 #include "models/listing.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 
 using namespace tavlo;
@@ -30,7 +34,7 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     setObjectName(QStringLiteral("lookPanel"));
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("A look at the file"));
-    setFixedHeight(200);
+    setFixedHeight(lines(12.5));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(14, 8, 14, 4);
     row->setSpacing(12);
@@ -68,7 +72,7 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setWidgetResizable(true);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(236);
+    scroll->setFixedWidth(digits(28.5));
     scroll->setWidget(facts_);
     for (QWidget* part : {static_cast<QWidget*>(facts_), scroll->viewport()}) part->setAutoFillBackground(false);
     row->addWidget(scroll);

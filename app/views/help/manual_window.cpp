@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/help/manual_window.h"
 
 #include <QDir>
@@ -7,6 +10,8 @@
 #include <QSplitter>
 #include <QTextBrowser>
 #include <QVBoxLayout>
+
+#include "views/parts/with_focus.h"
 
 namespace {
 
@@ -31,7 +36,7 @@ ManualWindow::ManualWindow(QWidget* parent) : QDialog(parent) {
     line_->setClearButtonEnabled(true);
     column->addWidget(line_);
     auto* sides = new QSplitter;
-    pages_ = new QListWidget;
+    pages_ = new WithFocus<QListWidget>;
     pages_->setObjectName(QStringLiteral("manualPages"));
     pages_->setAccessibleName(tr("Pages"));
     pages_->setFrameShape(QFrame::NoFrame);

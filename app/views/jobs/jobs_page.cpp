@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/jobs/jobs_page.h"
 
 #include <QFileDialog>
@@ -24,6 +27,7 @@
 #include "views/jobs/step_dialog.h"
 #include "views/jobs/when_dialog.h"
 #include "views/parts/three_line_delegate.h"
+#include "views/parts/with_focus.h"
 
 using namespace tavlo;
 
@@ -94,7 +98,7 @@ JobsPage::JobsPage(SavedJobs& jobs, JobRuns& runs, QWidget* parent) : QWidget(pa
 }
 
 void JobsPage::buildLeft(QVBoxLayout& column) {
-    list_ = new QListView;
+    list_ = new WithFocus<QListView>;
     list_->setObjectName(QStringLiteral("jobs"));
     list_->setAccessibleName(tr("Saved jobs"));
     list_->setModel(model_);
@@ -208,7 +212,7 @@ void JobsPage::buildRight(QVBoxLayout& column) {
 }
 
 void JobsPage::buildPast() {
-    past_ = new QTreeWidget;
+    past_ = new WithFocus<QTreeWidget>;
     past_->setObjectName(QStringLiteral("jobRuns"));
     past_->setAccessibleName(tr("Runs of this job, the latest first"));
     past_->setHeaderLabels({tr("When"), tr("Ended"), tr("What came of it"), tr("What it did")});

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/jobs/keep_job_dialog.h"
 
 #include <QDialogButtonBox>
@@ -12,6 +15,7 @@
 #include "job_words.h"
 #include "tasks/saved_jobs.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 
 using namespace tavlo;
@@ -20,7 +24,7 @@ KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optiona
     : QDialog(parent), jobs_(jobs), job_(job), as_now_(as_now) {
     setObjectName(QStringLiteral("keepJob"));
     setWindowTitle(tr("Keep as a job"));
-    setMinimumWidth(560);
+    setMinimumWidth(digits(67.5));
     auto* column = new QVBoxLayout(this);
     column->setSpacing(8);
     auto* label = new QLabel(tr("&Name of the job"));

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/jobs/step_dialog.h"
 
 #include <QDialogButtonBox>
@@ -11,6 +14,7 @@
 #include "job_words.h"
 #include "keep/store.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
 
@@ -24,7 +28,7 @@ StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* par
     setObjectName(QStringLiteral("stepDialog"));
     const auto* note = std::get_if<Note>(&step.what);
     setWindowTitle(note != nullptr ? tr("A line in a text file") : tr("Places"));
-    setMinimumWidth(620);
+    setMinimumWidth(digits(74.5));
     auto* column = new QVBoxLayout(this);
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(14);

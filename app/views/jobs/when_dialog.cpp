@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/jobs/when_dialog.h"
 
 #include <QComboBox>
@@ -15,6 +18,7 @@
 
 #include "job_words.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
 
@@ -27,7 +31,7 @@ constexpr const char* weekdays[] = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "S
 WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : QDialog(parent), jobs_(jobs) {
     setObjectName(QStringLiteral("whenDialog"));
     setWindowTitle(tr("When \u201c%1\u201d runs").arg(shown(job.name)));
-    setMinimumWidth(520);
+    setMinimumWidth(digits(62.5));
     auto* column = new QVBoxLayout(this);
     column->setSpacing(10);
     auto* grid = new QGridLayout;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/outcome/batch_view.h"
 
 #include <sys/stat.h>
@@ -15,6 +18,7 @@
 #include "files/small_file.h"
 #include "models/batch_model.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
@@ -66,13 +70,13 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     list_->setAccessibleName(tr("What is in hand"));
     list_->setModel(model_);
     list_->setItemDelegate(new PlainRowDelegate(list_));
-    list_->setRowHeight(26);
+    list_->setRowHeight(lines(1.6));
     list_->setSortingEnabled(true);
     list_->sortByColumn(BatchModel::FromColumn, Qt::AscendingOrder);
     list_->horizontalHeader()->setSectionResizeMode(BatchModel::NameColumn, QHeaderView::Stretch);
-    list_->setColumnWidth(BatchModel::SizeColumn, 116);
-    list_->setColumnWidth(BatchModel::ChangedColumn, 134);
-    list_->setColumnWidth(BatchModel::FromColumn, 190);
+    list_->setColumnWidth(BatchModel::SizeColumn, digits(14));
+    list_->setColumnWidth(BatchModel::ChangedColumn, digits(16));
+    list_->setColumnWidth(BatchModel::FromColumn, digits(23));
     list_->installEventFilter(this);
     column->addWidget(list_, 1);
     empty_ = new QLabel(tr("Nothing is in hand. Pick files on the left: Space, or a click at the edge of a row."), list_->viewport());

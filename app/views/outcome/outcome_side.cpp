@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/outcome/outcome_side.h"
 
 #include <QButtonGroup>
@@ -22,6 +25,7 @@
 #include "tasks/file_clips.h"
 #include "tasks/outcome_export.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/outcome/batch_view.h"
 #include "views/parts/opening.h"
@@ -75,7 +79,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     filter_->setAccessibleName(tr("Find a name in the destination as it will be"));
     filter_->setPlaceholderText(tr("Find a name"));
     filter_->setClearButtonEnabled(true);
-    filter_->setFixedWidth(130);
+    filter_->setFixedWidth(digits(15.5));
     head->addWidget(title_, 1);
     head->addWidget(filter_);
     head->addSpacing(8);
@@ -98,11 +102,11 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     list_->setModel(model_);
     auto* delegate = new OutcomeDelegate(list_);
     list_->setItemDelegate(delegate);
-    list_->setRowHeight(26);
+    list_->setRowHeight(lines(1.6));
     list_->horizontalHeader()->setSectionResizeMode(OutcomeModel::NameColumn, QHeaderView::Stretch);
-    list_->setColumnWidth(OutcomeModel::SizeColumn, 72);
-    list_->setColumnWidth(OutcomeModel::ChangedColumn, 134);
-    list_->setColumnWidth(OutcomeModel::WhatColumn, 236);
+    list_->setColumnWidth(OutcomeModel::SizeColumn, digits(8.5));
+    list_->setColumnWidth(OutcomeModel::ChangedColumn, digits(16));
+    list_->setColumnWidth(OutcomeModel::WhatColumn, digits(28.5));
     list_->installEventFilter(this);
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
     column->addWidget(list_, 1);
@@ -293,13 +297,15 @@ void OutcomeSide::dropEvent(QDropEvent* event) {
 bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
     if (watched == list_ && event->type() == QEvent::Resize) {
         // names come first: with little room the words beside the tag go, then the dates
-        constexpr int names = 190;
-        constexpr int dates = 134;
-        constexpr int sizes = 72;
+        const int names = digits(23);
+        const int dates =
+            list_->columnWidth(OutcomeModel::ChangedColumn) > 0 ? list_->columnWidth(OutcomeModel::ChangedColumn) : digits(16);
+        const int sizes = list_->columnWidth(OutcomeModel::SizeColumn);
+        const int words = digits(23);
         const int width = list_->viewport()->width();
-        const bool has_dates = width >= names + sizes + dates + 190;
+        const bool has_dates = width >= names + sizes + dates + words;
         list_->setColumnHidden(OutcomeModel::ChangedColumn, !has_dates);
-        list_->setColumnWidth(OutcomeModel::WhatColumn, std::clamp(width - names - sizes - (has_dates ? dates : 0), 190, 236));
+        list_->setColumnWidth(OutcomeModel::WhatColumn, std::clamp(width - names - sizes - (has_dates ? dates : 0), words, digits(28.5)));
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == list_ && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/parts/button_row.h"
 
 #include <QFontMetrics>
@@ -33,7 +36,7 @@ void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& word
     painter.setRenderHint(QPainter::Antialiasing);
     const QFont font = painter.font();
     const QRect whole = button_rect(cell, font, words, 0).united(button_rect(cell, font, words, static_cast<int>(words.size()) - 1));
-    painter.setPen(theme.line);
+    painter.setPen(theme.edge);
     painter.setBrush(theme.field);
     painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
     painter.setFont(small_font(font));

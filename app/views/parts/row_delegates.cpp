@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/parts/row_delegates.h"
 
 #include <QMouseEvent>
@@ -7,6 +10,7 @@
 #include "models/outcome_model.h"
 #include "models/receipt_cells.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
 #include "views/parts/row_view.h"
@@ -169,10 +173,10 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, cons
 
 void show_receipt_rows(RowView& list, int where_width) {
     list.setItemDelegate(new ReceiptItemDelegate(&list));
-    list.setRowHeight(26);
+    list.setRowHeight(lines(1.6));
     list.horizontalHeader()->setSectionResizeMode(ReceiptColumns::Name, QHeaderView::Stretch);
-    list.setColumnWidth(ReceiptColumns::Size, 84);
-    list.setColumnWidth(ReceiptColumns::Result, 118);
+    list.setColumnWidth(ReceiptColumns::Size, digits(10));
+    list.setColumnWidth(ReceiptColumns::Result, digits(14));
     list.setColumnWidth(ReceiptColumns::Where, where_width);
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QApplication>
@@ -12,13 +15,14 @@
 #include <vector>
 
 #include "views/parts/sort_header.h"
+#include "views/parts/with_focus.h"
 
 /// A table of rows of one height without a grid: what the lists of the window have in common.
-class RowView : public QTableView {
+class RowView : public WithFocus<QTableView> {
     Q_OBJECT
 
 public:
-    explicit RowView(QWidget* parent = nullptr) : QTableView(parent) {
+    explicit RowView(QWidget* parent = nullptr) : WithFocus(parent) {
         setHorizontalHeader(new SortHeader(this));
         setShowGrid(false);
         setSelectionBehavior(SelectRows);

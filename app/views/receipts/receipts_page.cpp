@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/receipts/receipts_page.h"
 
 #include <QComboBox>
@@ -23,6 +26,7 @@
 #include "tasks/outcome_export.h"
 #include "tasks/past_runs.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
 #include "views/parts/opening.h"
@@ -30,6 +34,7 @@
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/three_line_delegate.h"
+#include "views/parts/with_focus.h"
 #include "wording.h"
 
 using namespace tavlo;
@@ -55,7 +60,7 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     left->setAttribute(Qt::WA_StyledBackground);
     auto* left_column = new QVBoxLayout(left);
     left_column->setContentsMargins(0, 0, 0, 0);
-    list_ = new QListView;
+    list_ = new WithFocus<QListView>;
     list_->setObjectName(QStringLiteral("receipts"));
     list_->setAccessibleName(tr("Past runs"));
     list_->setModel(receipts_);
@@ -146,18 +151,18 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     table_->setObjectName(QStringLiteral("receiptItems"));
     table_->setAccessibleName(tr("Items of this run"));
     table_->setModel(items_);
-    show_receipt_rows(*table_, 260);
+    show_receipt_rows(*table_, digits(31.5));
     offer_opening(*table_, [this](const QModelIndex& at) { return items_->place(at.row()); });
     auto* undo_table = new RowView;
     undo_table->setObjectName(QStringLiteral("undoItems"));
     undo_table->setAccessibleName(tr("What the undo would do"));
     undo_table->setModel(undo_items_);
     undo_table->setItemDelegate(new OutcomeDelegate(undo_table));
-    undo_table->setRowHeight(26);
+    undo_table->setRowHeight(lines(1.6));
     undo_table->horizontalHeader()->setSectionResizeMode(OutcomeModel::NameColumn, QHeaderView::Stretch);
-    undo_table->setColumnWidth(OutcomeModel::SizeColumn, 80);
-    undo_table->setColumnWidth(OutcomeModel::ChangedColumn, 138);
-    undo_table->setColumnWidth(OutcomeModel::WhatColumn, 230);
+    undo_table->setColumnWidth(OutcomeModel::SizeColumn, digits(9.5));
+    undo_table->setColumnWidth(OutcomeModel::ChangedColumn, digits(16.5));
+    undo_table->setColumnWidth(OutcomeModel::WhatColumn, digits(27.5));
     stack_->addWidget(table_);
     stack_->addWidget(undo_table);
     column->addWidget(stack_, 1);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/runs/runs_page.h"
 
 #include <QHBoxLayout>
@@ -8,7 +11,6 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
-#include <QSettings>
 #include <QSplitter>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
@@ -17,12 +19,15 @@
 #include "models/receipt_cells.h"
 #include "models/run_models.h"
 #include "tasks/runs.h"
+#include "tasks/settings.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
+#include "views/parts/with_focus.h"
 #include "views/runs/lane_view.h"
 #include "views/runs/lane_words.h"
 #include "views/runs/limit_menu.h"
@@ -32,8 +37,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int lanes_most_height = 430;
-const QString limit_setting = QStringLiteral("readingLimit");
+constexpr int lanes_most_lines = 27;
 
 /// One fault in three lines: its name, why, and what can be done.
 class FaultDelegate final : public QStyledItemDelegate {
@@ -153,8 +157,8 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     filter_->setAccessibleName(tr("Only items with"));
     filter_->setPlaceholderText(tr("Name or place"));
     filter_->setClearButtonEnabled(true);
-    filter_->setMinimumWidth(110);
-    filter_->setMaximumWidth(190);
+    filter_->setMinimumWidth(digits(13.5));
+    filter_->setMaximumWidth(digits(23));
     done_head->addWidget(heading(tr("As it goes")));
     done_head->addSpacing(10);
     done_head->addWidget(order, 1);
@@ -167,7 +171,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     list_->setObjectName(QStringLiteral("runLog"));
     list_->setAccessibleName(tr("What the run has done so far"));
     list_->setModel(log_);
-    show_receipt_rows(*list_, 240);
+    show_receipt_rows(*list_, digits(29));
     nothing_yet_ = new QLabel(list_->viewport());
     nothing_yet_->setGeometry(14, 14, 560, 24);
     set_tone(*nothing_yet_, "muted");
@@ -189,7 +193,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     needs_head->addWidget(faults_title_, 1);
     needs_column->addLayout(needs_head);
     faults_model_ = new RunFaultsModel(this);
-    faults_ = new QListView;
+    faults_ = new WithFocus<QListView>;
     faults_->setObjectName(QStringLiteral("faultList"));
     faults_->setAccessibleName(tr("What failed"));
     faults_->setModel(faults_model_);
@@ -228,7 +232,9 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
         auto* menu = new QMenu(this);
         menu->setAttribute(Qt::WA_DeleteOnClose);
         fill_limit_menu(*menu, runs_.limitOfAll(), this, [this](std::uint64_t limit) {
-            QSettings().setValue(limit_setting, QVariant::fromValue(static_cast<qulonglong>(limit)));
+            Settings set = Settings::load();
+            set.rate_limit = limit;
+            set.save();
             runs_.limitAll(limit);
         });
         menu->popup(limit_->mapToGlobal(QPoint(0, limit_->height())));
@@ -238,7 +244,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     connect(faults_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &RunsPage::showFaults);
     connect(again_, &QPushButton::clicked, this, [this] { wish(RunFault::Wish::again); });
     connect(leave_, &QPushButton::clicked, this, [this] { wish(RunFault::Wish::leave); });
-    runs_.limitAll(QSettings().value(limit_setting, 0).toULongLong());
+    runs_.limitAll(Settings::load().rate_limit);
     showLanes();
 }
 
@@ -291,7 +297,7 @@ void RunsPage::showLanes() {
     below_->setVisible(!views_.empty());
     scroll_->setVisible(!views_.empty());
     const int height = views_.empty() ? 0 : static_cast<int>(views_.size()) * views_.front()->sizeHint().height();
-    scroll_->setFixedHeight(std::min(height, lanes_most_height));
+    scroll_->setFixedHeight(std::min(height, lines(lanes_most_lines)));
     refresh();
 }
 

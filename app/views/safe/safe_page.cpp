@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/safe/safe_page.h"
 
 #include <QFileDialog>
@@ -14,6 +17,7 @@
 #include "keep/store.h"
 #include "tasks/keeping.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/collisions/face_to_face.h"
 #include "views/parts/row_delegates.h"
@@ -47,7 +51,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     filter_->setAccessibleName(tr("Only versions with"));
     filter_->setPlaceholderText(tr("Name or place"));
     filter_->setClearButtonEnabled(true);
-    filter_->setFixedWidth(200);
+    filter_->setFixedWidth(digits(24));
     head->addWidget(filter_, 0, Qt::AlignTop);
     keeping_ = new QPushButton;
     keeping_->setObjectName(QStringLiteral("safeKeeping"));
@@ -86,7 +90,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     list_->setAccessibleName(tr("Versions in the Safe"));
     list_->setModel(model_);
     list_->setItemDelegate(new PlainRowDelegate(list_));
-    list_->setRowHeight(26);
+    list_->setRowHeight(lines(1.6));
     connect(model_, &SafeModel::sortWanted, this, [this](SafeColumn by, bool descending) {
         wish_.by = by;
         wish_.descending = descending;
@@ -95,10 +99,10 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     list_->setSortingEnabled(true);
     list_->sortByColumn(SafeModel::WhenColumn, Qt::DescendingOrder);
     list_->horizontalHeader()->setSectionResizeMode(SafeModel::NameColumn, QHeaderView::Stretch);
-    list_->setColumnWidth(SafeModel::PlaceColumn, 230);
-    list_->setColumnWidth(SafeModel::SizeColumn, 84);
-    list_->setColumnWidth(SafeModel::WhenColumn, 140);
-    list_->setColumnWidth(SafeModel::RunColumn, 380);
+    list_->setColumnWidth(SafeModel::PlaceColumn, digits(27.5));
+    list_->setColumnWidth(SafeModel::SizeColumn, digits(10));
+    list_->setColumnWidth(SafeModel::WhenColumn, digits(17));
+    list_->setColumnWidth(SafeModel::RunColumn, digits(46));
     empty_ = new QLabel(tr("The Safe is empty. What a run takes a name from, or takes out of a folder, comes here first, whole."),
                         list_->viewport());
     empty_->setGeometry(20, 24, 640, 40);

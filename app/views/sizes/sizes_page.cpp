@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "views/sizes/sizes_page.h"
 
 #include <QButtonGroup>
@@ -17,9 +20,11 @@
 #include "models/sizes_model.h"
 #include "select/amounts.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/opening.h"
 #include "views/parts/segments.h"
+#include "views/parts/with_focus.h"
 
 using namespace tavlo;
 
@@ -28,15 +33,13 @@ namespace {
 constexpr std::uint64_t usual_over = std::uint64_t{100} << 20;
 constexpr std::size_t most_open = 200;  // that are watched, and opened again
 
-constexpr int row_height = 28;
-
 /// Rows with room between them; and a size with a bar as long as it is heavy, beside the heaviest of those that lie with it.
 class SizeDelegate final : public QStyledItemDelegate {
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
 
     QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override {
-        return {QStyledItemDelegate::sizeHint(option, index).width(), row_height};
+        return {QStyledItemDelegate::sizeHint(option, index).width(), lines(1.75)};
     }
 
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
@@ -63,7 +66,7 @@ SizesPage::SizesPage(QWidget* parent) : QWidget(parent) {
     column->setContentsMargins(18, 14, 18, 12);
     column->setSpacing(8);
     buildHead(*column);
-    tree_ = new QTreeView;
+    tree_ = new WithFocus<QTreeView>;
     tree_->setObjectName(QStringLiteral("sizes"));
     tree_->setAccessibleName(tr("What lies below this folder, by size"));
     tree_->setModel(model_);
@@ -75,9 +78,9 @@ SizesPage::SizesPage(QWidget* parent) : QWidget(parent) {
     tree_->header()->setStretchLastSection(false);
     tree_->header()->setSectionsMovable(false);
     tree_->header()->setSectionResizeMode(SizesModel::NameColumn, QHeaderView::Stretch);
-    tree_->setColumnWidth(SizesModel::SizeColumn, 340);
-    tree_->setColumnWidth(SizesModel::FilesColumn, 90);
-    tree_->setColumnWidth(SizesModel::NewestColumn, 150);
+    tree_->setColumnWidth(SizesModel::SizeColumn, digits(41));
+    tree_->setColumnWidth(SizesModel::FilesColumn, digits(11));
+    tree_->setColumnWidth(SizesModel::NewestColumn, digits(18));
     offer_opening_menu(*tree_, [this](const QModelIndex& at) { return model_->path(at); });
     column->addWidget(tree_, 1);
     empty_ = new QLabel;
@@ -131,7 +134,7 @@ void SizesPage::buildHead(QVBoxLayout& column) {
     over_ = new QLineEdit(QStringLiteral("100M"));
     over_->setObjectName(QStringLiteral("sizesOver"));
     over_->setAccessibleName(tr("Size from which on folders are listed"));
-    over_->setFixedWidth(80);
+    over_->setFixedWidth(digits(9.5));
     ways->addWidget(over_);
     ways->addStretch(1);
     column.addLayout(ways);
