@@ -13,6 +13,7 @@
 #include "keep/store.h"
 #include "tasks/bench.h"
 #include "views/gathering/gathering_side.h"
+#include "views/settings/settings_dialog.h"
 
 using namespace tavlo;
 
@@ -28,6 +29,11 @@ bool JobsTour::run() {
     WindowDriver::wait([this] { return driver_.find<QWidget>("stepCard3") != nullptr; });
     camera_.takeBoth("jobs");
     takeDialog("jobWhenButton", "jobs-when");
+    {
+        SettingsDialog settings(Settings::load(), &window_);
+        settings.show();
+        camera_.takeBoth("settings");
+    }
     driver_.click("stepChange1");
     driver_.settle();
     camera_.takeBoth("jobs-change");

@@ -545,7 +545,9 @@ int main(int count, char** words) {
     QApplication application(count, words);
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo-tour"));
-    if (QFontDatabase::families().contains(QStringLiteral("Inter"))) QApplication::setFont(QFont(QStringLiteral("Inter"), 10));
+    const int points = qEnvironmentVariableIntValue("TAVLO_TOUR_POINTS");  // larger text, to see what it does
+    if (QFontDatabase::families().contains(QStringLiteral("Inter")))
+        QApplication::setFont(QFont(QStringLiteral("Inter"), points > 0 ? points : 10));
     install_translations(application);
     apply_theme(application, ThemeChoice::light);
     QDir().mkpath(QString::fromLocal8Bit(words[2]));

@@ -4,7 +4,7 @@
 <context>
     <name>BalanceBar</name>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="24" />
+        <location filename="../views/bench/balance_bar.cpp" line="27" />
         <source>%Ln new</source>
         <translation>
             <numerusform>%Ln new</numerusform>
@@ -12,7 +12,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="24" />
+        <location filename="../views/bench/balance_bar.cpp" line="27" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -20,7 +20,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="25" />
+        <location filename="../views/bench/balance_bar.cpp" line="28" />
         <source>%Ln overwrite, old ones to the Safe</source>
         <translation>
             <numerusform>%Ln overwrite, old one to the Safe</numerusform>
@@ -28,7 +28,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="27" />
+        <location filename="../views/bench/balance_bar.cpp" line="30" />
         <source>%Ln get the nearest free name</source>
         <translation>
             <numerusform>%Ln get the nearest free name</numerusform>
@@ -36,7 +36,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="28" />
+        <location filename="../views/bench/balance_bar.cpp" line="31" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -44,7 +44,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="29" />
+        <location filename="../views/bench/balance_bar.cpp" line="32" />
         <source>%Ln same, skipped</source>
         <translation>
             <numerusform>%Ln same, skipped</numerusform>
@@ -52,7 +52,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="31" />
+        <location filename="../views/bench/balance_bar.cpp" line="34" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -60,7 +60,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="31" />
+        <location filename="../views/bench/balance_bar.cpp" line="34" />
         <source>%Ln keep their names</source>
         <translation>
             <numerusform>%Ln keep their names</numerusform>
@@ -68,7 +68,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="32" />
+        <location filename="../views/bench/balance_bar.cpp" line="35" />
         <source>%Ln folders merge</source>
         <translation>
             <numerusform>%Ln folder merges</numerusform>
@@ -76,7 +76,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="33" />
+        <location filename="../views/bench/balance_bar.cpp" line="36" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -84,7 +84,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="34" />
+        <location filename="../views/bench/balance_bar.cpp" line="37" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -92,7 +92,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="37" />
+        <location filename="../views/bench/balance_bar.cpp" line="40" />
         <source>%Ln leave, to the trash</source>
         <translation>
             <numerusform>%Ln leaves, to the trash</numerusform>
@@ -100,7 +100,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="38" />
+        <location filename="../views/bench/balance_bar.cpp" line="41" />
         <source>%Ln leave, to the Safe</source>
         <translation>
             <numerusform>%Ln leaves, to the Safe</numerusform>
@@ -108,7 +108,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="119" />
+        <location filename="../views/bench/balance_bar.cpp" line="122" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
@@ -116,7 +116,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/balance_bar.cpp" line="140" />
+        <location filename="../views/bench/balance_bar.cpp" line="143" />
         <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files leave; the undo brings them back</source>
         <translation>
             <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file leaves; the undo brings them back</numerusform>
@@ -127,7 +127,7 @@
 <context>
     <name>BatchModel</name>
     <message numerus="yes">
-        <location filename="../models/batch_model.cpp" line="66" />
+        <location filename="../models/batch_model.cpp" line="69" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -138,7 +138,7 @@
 <context>
     <name>BatchView</name>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="121" />
+        <location filename="../views/outcome/batch_view.cpp" line="125" />
         <source>%Ln files</source>
         <translation>
             <numerusform>%Ln file</numerusform>
@@ -146,7 +146,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="122" />
+        <location filename="../views/outcome/batch_view.cpp" line="126" />
         <source>from %Ln folders</source>
         <translation>
             <numerusform>from %Ln folder</numerusform>
@@ -154,7 +154,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/batch_view.cpp" line="176" />
+        <location filename="../views/outcome/batch_view.cpp" line="180" />
         <source>%Ln of the paths in the file are not there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
@@ -165,7 +165,7 @@
 <context>
     <name>ClipboardLine</name>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="68" />
+        <location filename="../views/bench/clipboard_line.cpp" line="71" />
         <source>Clipboard: %Ln cut</source>
         <translation>
             <numerusform>Clipboard: %Ln cut</numerusform>
@@ -173,7 +173,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="68" />
+        <location filename="../views/bench/clipboard_line.cpp" line="71" />
         <source>Clipboard: %Ln copied</source>
         <translation>
             <numerusform>Clipboard: %Ln copied</numerusform>
@@ -181,7 +181,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="70" />
+        <location filename="../views/bench/clipboard_line.cpp" line="73" />
         <source> from %Ln folders</source>
         <translation>
             <numerusform> from %Ln folder</numerusform>
@@ -189,7 +189,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/clipboard_line.cpp" line="72" />
+        <location filename="../views/bench/clipboard_line.cpp" line="75" />
         <source> · %Ln gone</source>
         <translation>
             <numerusform> · %Ln gone</numerusform>
@@ -200,7 +200,7 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="198" />
+        <location filename="../views/collisions/collisions_page.cpp" line="203" />
         <source>%Ln meet what is there</source>
         <translation>
             <numerusform>%Ln meet what is there</numerusform>
@@ -208,7 +208,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="199" />
+        <location filename="../views/collisions/collisions_page.cpp" line="204" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -216,7 +216,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="202" />
+        <location filename="../views/collisions/collisions_page.cpp" line="207" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -224,7 +224,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions_page.cpp" line="285" />
+        <location filename="../views/collisions/collisions_page.cpp" line="290" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -235,7 +235,7 @@
 <context>
     <name>DesktopNotes</name>
     <message numerus="yes">
-        <location filename="../tasks/desktop_notes.cpp" line="64" />
+        <location filename="../tasks/desktop_notes.cpp" line="68" />
         <source>A run has ended, and %Ln items need you</source>
         <translation>
             <numerusform>A run has ended, and %Ln item needs you</numerusform>
@@ -246,7 +246,7 @@
 <context>
     <name>DestinationPanel</name>
     <message numerus="yes">
-        <location filename="../views/destination_panel.cpp" line="172" />
+        <location filename="../views/bench/destination_panel.cpp" line="177" />
         <source>%1: the run will make the last %Ln folders of it.</source>
         <translation>
             <numerusform>%1: the run will make the last %Ln folder of it.</numerusform>
@@ -257,7 +257,7 @@
 <context>
     <name>FaceToFace</name>
     <message numerus="yes">
-        <location filename="../views/face_to_face.cpp" line="185" />
+        <location filename="../views/collisions/face_to_face.cpp" line="188" />
         <source>%Ln cells differ</source>
         <translation>
             <numerusform>%Ln cell differs</numerusform>
@@ -265,7 +265,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/face_to_face.cpp" line="186" />
+        <location filename="../views/collisions/face_to_face.cpp" line="189" />
         <source>%Ln lines differ; F7 goes to the next</source>
         <translation>
             <numerusform>%Ln line differs; F7 goes to the next</numerusform>
@@ -276,7 +276,7 @@
 <context>
     <name>FolderModel</name>
     <message numerus="yes">
-        <location filename="../models/folder_model.cpp" line="262" />
+        <location filename="../models/folder_model.cpp" line="265" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -287,7 +287,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="366" />
+        <location filename="../views/gathering/gathering_side.cpp" line="372" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -295,7 +295,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="367" />
+        <location filename="../views/gathering/gathering_side.cpp" line="373" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -303,7 +303,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="369" />
+        <location filename="../views/gathering/gathering_side.cpp" line="375" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -311,7 +311,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="373" />
+        <location filename="../views/gathering/gathering_side.cpp" line="379" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -319,7 +319,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="376" />
+        <location filename="../views/gathering/gathering_side.cpp" line="382" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -327,7 +327,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="382" />
+        <location filename="../views/gathering/gathering_side.cpp" line="388" />
         <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
@@ -335,7 +335,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering_side.cpp" line="381" />
+        <location filename="../views/gathering/gathering_side.cpp" line="387" />
         <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
@@ -346,7 +346,7 @@
 <context>
     <name>GroupModel</name>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="86" />
+        <location filename="../models/collision_models.cpp" line="89" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -354,7 +354,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="86" />
+        <location filename="../models/collision_models.cpp" line="89" />
         <source>%Ln pairs</source>
         <translation>
             <numerusform>%Ln pair</numerusform>
@@ -362,8 +362,8 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="96" />
-        <location filename="../models/collision_models.cpp" line="100" />
+        <location filename="../models/collision_models.cpp" line="99" />
+        <location filename="../models/collision_models.cpp" line="103" />
         <source>%Ln open</source>
         <translation>
             <numerusform>%Ln open</numerusform>
@@ -371,7 +371,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="99" />
+        <location filename="../models/collision_models.cpp" line="102" />
         <source>%Ln other</source>
         <translation>
             <numerusform>%Ln other</numerusform>
@@ -382,7 +382,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/instruction_menus.cpp" line="91" />
+        <location filename="../views/bench/instruction_menus.cpp" line="94" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -390,7 +390,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="195" />
+        <location filename="../views/bench/instruction_line.cpp" line="198" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -398,7 +398,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="196" />
+        <location filename="../views/bench/instruction_line.cpp" line="199" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -406,7 +406,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="203" />
+        <location filename="../views/bench/instruction_line.cpp" line="206" />
         <source>%Ln undecided stay in hand.</source>
         <translation>
             <numerusform>%Ln undecided stays in hand.</numerusform>
@@ -414,7 +414,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="246" />
+        <location filename="../views/bench/instruction_line.cpp" line="249" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -422,7 +422,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="336" />
+        <location filename="../views/bench/instruction_line.cpp" line="339" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -430,7 +430,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="339" />
+        <location filename="../views/bench/instruction_line.cpp" line="342" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -438,7 +438,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="342" />
+        <location filename="../views/bench/instruction_line.cpp" line="345" />
         <source>Pack %Ln items</source>
         <translation>
             <numerusform>Pack %Ln item</numerusform>
@@ -446,7 +446,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="345" />
+        <location filename="../views/bench/instruction_line.cpp" line="348" />
         <source>Unpack %Ln items</source>
         <translation>
             <numerusform>Unpack %Ln item</numerusform>
@@ -454,7 +454,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="352" />
+        <location filename="../views/bench/instruction_line.cpp" line="355" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -462,7 +462,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/instruction_line.cpp" line="333" />
+        <location filename="../views/bench/instruction_line.cpp" line="336" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -473,7 +473,7 @@
 <context>
     <name>JobWords</name>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="77" />
+        <location filename="../job_words.cpp" line="80" />
         <source>changed in the last %Ln days</source>
         <translation>
             <numerusform>changed in the last %Ln day</numerusform>
@@ -481,7 +481,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="83" />
+        <location filename="../job_words.cpp" line="86" />
         <source>not changed for %Ln days</source>
         <translation>
             <numerusform>not changed for %Ln day</numerusform>
@@ -489,7 +489,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="101" />
+        <location filename="../job_words.cpp" line="104" />
         <source>%Ln places</source>
         <translation>
             <numerusform>%Ln place</numerusform>
@@ -497,7 +497,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="108" />
+        <location filename="../job_words.cpp" line="111" />
         <source>%Ln things</source>
         <translation>
             <numerusform>%Ln thing</numerusform>
@@ -505,7 +505,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="176" />
+        <location filename="../job_words.cpp" line="179" />
         <source>%1: %Ln kinds of collision (%2) will stay as they are until you look.</source>
         <translation>
             <numerusform>%1: %Ln kind of collision (%2) will stay as it is until you look.</numerusform>
@@ -516,7 +516,7 @@
 <context>
     <name>JobsModel</name>
     <message numerus="yes">
-        <location filename="../models/jobs_model.cpp" line="42" />
+        <location filename="../models/jobs_model.cpp" line="56" />
         <source>%1 (and %Ln more steps)</source>
         <translation>
             <numerusform>%1 (and %Ln more step)</numerusform>
@@ -527,7 +527,7 @@
 <context>
     <name>KeepJobDialog</name>
     <message numerus="yes">
-        <location filename="../views/jobs/keep_job_dialog.cpp" line="38" />
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="42" />
         <source>the same %Ln things, by their names</source>
         <translation>
             <numerusform>the same %Ln thing, by their names</numerusform>
@@ -535,7 +535,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/jobs/keep_job_dialog.cpp" line="99" />
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="103" />
         <source>%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.</source>
         <translation>
             <numerusform>%Ln kind of collision will stay as it is until you look: nobody is asked while it is running.</numerusform>
@@ -546,7 +546,7 @@
 <context>
     <name>Keeping</name>
     <message numerus="yes">
-        <location filename="../tasks/keeping.cpp" line="44" />
+        <location filename="../tasks/keeping.cpp" line="47" />
         <source>%Ln versions have left the Safe, past the age that you have set.</source>
         <translation>
             <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
@@ -557,7 +557,7 @@
 <context>
     <name>Lane</name>
     <message numerus="yes">
-        <location filename="../views/lane_words.cpp" line="31" />
+        <location filename="../views/runs/lane_words.cpp" line="34" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -565,7 +565,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_words.cpp" line="47" />
+        <location filename="../views/runs/lane_words.cpp" line="50" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -573,7 +573,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_words.cpp" line="48" />
+        <location filename="../views/runs/lane_words.cpp" line="51" />
         <source>about %Ln min left</source>
         <translation>
             <numerusform>about %Ln min left</numerusform>
@@ -584,7 +584,7 @@
 <context>
     <name>LaneView</name>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="118" />
+        <location filename="../views/runs/lane_view.cpp" line="121" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -592,7 +592,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/lane_view.cpp" line="119" />
+        <location filename="../views/runs/lane_view.cpp" line="122" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -603,7 +603,7 @@
 <context>
     <name>ListPanel</name>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="158" />
+        <location filename="../views/gathering/list_panel.cpp" line="163" />
         <source>%Ln fit</source>
         <translation>
             <numerusform>%Ln fit</numerusform>
@@ -611,7 +611,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="206" />
+        <location filename="../views/gathering/list_panel.cpp" line="211" />
         <source>%Ln found</source>
         <translation>
             <numerusform>%Ln found</numerusform>
@@ -619,7 +619,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="207" />
+        <location filename="../views/gathering/list_panel.cpp" line="212" />
         <source>%Ln fit several, %1 still to choose</source>
         <translation>
             <numerusform>%Ln fit several, %1 still to choose</numerusform>
@@ -627,7 +627,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="208" />
+        <location filename="../views/gathering/list_panel.cpp" line="213" />
         <source>%Ln not found</source>
         <translation>
             <numerusform>%Ln not found</numerusform>
@@ -635,7 +635,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/list_panel.cpp" line="212" />
+        <location filename="../views/gathering/list_panel.cpp" line="217" />
         <source>Add %Ln files to the batch</source>
         <translation>
             <numerusform>Add %Ln file to the batch</numerusform>
@@ -646,7 +646,7 @@
 <context>
     <name>Listing</name>
     <message numerus="yes">
-        <location filename="../models/listing.cpp" line="129" />
+        <location filename="../models/listing.cpp" line="132" />
         <source>%Ln folders could not be read</source>
         <translation>
             <numerusform>%Ln folder could not be read</numerusform>
@@ -657,7 +657,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="212" />
+        <location filename="../views/main_window_wiring.cpp" line="60" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -665,7 +665,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="237" />
+        <location filename="../views/main_window_wiring.cpp" line="146" />
         <source>%Ln picked; they are in hand on the bench.</source>
         <translation>
             <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
@@ -673,7 +673,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="299" />
+        <location filename="../views/main_window.cpp" line="199" />
         <source>%Ln were left out: they lie on no disk of this machine.</source>
         <translation>
             <numerusform>%Ln was left out: it lies on no disk of this machine.</numerusform>
@@ -684,7 +684,7 @@
 <context>
     <name>NameStepsPanel</name>
     <message numerus="yes">
-        <location filename="../views/name_steps_panel.cpp" line="190" />
+        <location filename="../views/bench/name_steps_panel.cpp" line="194" />
         <source>%1 (and %Ln more)</source>
         <translation>
             <numerusform>%1 (and %Ln more)</numerusform>
@@ -695,7 +695,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="441" />
+        <location filename="../models/outcome_model.cpp" line="444" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -703,7 +703,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="448" />
+        <location filename="../models/outcome_model.cpp" line="451" />
         <source>with %Ln files, %1</source>
         <translation>
             <numerusform>with %Ln file, %1</numerusform>
@@ -714,7 +714,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="387" />
+        <location filename="../views/outcome/outcome_side.cpp" line="395" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -722,7 +722,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="399" />
+        <location filename="../views/outcome/outcome_side.cpp" line="407" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -730,7 +730,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="415" />
+        <location filename="../views/outcome/outcome_side.cpp" line="423" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -738,7 +738,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="417" />
+        <location filename="../views/outcome/outcome_side.cpp" line="425" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -746,7 +746,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="418" />
+        <location filename="../views/outcome/outcome_side.cpp" line="426" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -754,7 +754,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="419" />
+        <location filename="../views/outcome/outcome_side.cpp" line="427" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -762,7 +762,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="420" />
+        <location filename="../views/outcome/outcome_side.cpp" line="428" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -770,7 +770,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="424" />
+        <location filename="../views/outcome/outcome_side.cpp" line="432" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -778,7 +778,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="426" />
+        <location filename="../views/outcome/outcome_side.cpp" line="434" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -786,7 +786,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="428" />
+        <location filename="../views/outcome/outcome_side.cpp" line="436" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -794,7 +794,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_side.cpp" line="432" />
+        <location filename="../views/outcome/outcome_side.cpp" line="440" />
         <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
         <translation>
             <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
@@ -802,7 +802,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome_menu.cpp" line="55" />
+        <location filename="../views/outcome/outcome_menu.cpp" line="58" />
         <source>Say a fact of %Ln items, for this batch</source>
         <translation>
             <numerusform>Say a fact of %Ln item, for this batch</numerusform>
@@ -813,7 +813,7 @@
 <context>
     <name>PickBox</name>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="79" />
+        <location filename="../views/gathering/pick_box.cpp" line="83" />
         <source>%Ln left: type on, or arrows</source>
         <translation>
             <numerusform>%Ln left: type on, or arrows</numerusform>
@@ -821,7 +821,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/pick_box.cpp" line="92" />
+        <location filename="../views/gathering/pick_box.cpp" line="96" />
         <source>%Ln left, nothing added: type on</source>
         <translation>
             <numerusform>%Ln left, nothing added: type on</numerusform>
@@ -832,7 +832,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="192" />
+        <location filename="../views/receipts/receipts_page.cpp" line="197" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -840,7 +840,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="290" />
+        <location filename="../views/receipts/receipts_page.cpp" line="295" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -848,7 +848,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="212" />
+        <location filename="../views/receipts/receipts_page.cpp" line="217" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -856,7 +856,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="263" />
+        <location filename="../views/receipts/receipts_page.cpp" line="268" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -864,7 +864,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="266" />
+        <location filename="../views/receipts/receipts_page.cpp" line="271" />
         <source>%Ln stay in the Safe, as their source does not hold the same bytes now.</source>
         <translation>
             <numerusform>%Ln stays in the Safe, as its source does not hold the same bytes now.</numerusform>
@@ -872,7 +872,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="296" />
+        <location filename="../views/receipts/receipts_page.cpp" line="301" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -880,7 +880,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="299" />
+        <location filename="../views/receipts/receipts_page.cpp" line="304" />
         <source> · left %Ln versions in the Safe, %1</source>
         <translation>
             <numerusform> · left %Ln version in the Safe, %1</numerusform>
@@ -888,7 +888,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="350" />
+        <location filename="../views/receipts/receipts_page.cpp" line="355" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -896,7 +896,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="358" />
+        <location filename="../views/receipts/receipts_page.cpp" line="363" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -904,7 +904,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="411" />
+        <location filename="../views/receipts/receipts_page.cpp" line="416" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -912,7 +912,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="412" />
+        <location filename="../views/receipts/receipts_page.cpp" line="417" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -920,7 +920,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="414" />
+        <location filename="../views/receipts/receipts_page.cpp" line="419" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -928,7 +928,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="416" />
+        <location filename="../views/receipts/receipts_page.cpp" line="421" />
         <source>%Ln folders stay, as they hold something</source>
         <translation>
             <numerusform>%Ln folder stays, as it holds something</numerusform>
@@ -936,7 +936,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="417" />
+        <location filename="../views/receipts/receipts_page.cpp" line="422" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -944,7 +944,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="421" />
+        <location filename="../views/receipts/receipts_page.cpp" line="426" />
         <source>Undo %Ln items</source>
         <translation>
             <numerusform>Undo %Ln item</numerusform>
@@ -952,7 +952,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts_page.cpp" line="436" />
+        <location filename="../views/receipts/receipts_page.cpp" line="441" />
         <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
         <translation>
             <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
@@ -963,7 +963,7 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="98" />
+        <location filename="../views/runs/run_line.cpp" line="101" />
         <source>%Ln more going on</source>
         <translation>
             <numerusform>%Ln more going on</numerusform>
@@ -971,7 +971,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="99" />
+        <location filename="../views/runs/run_line.cpp" line="102" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -979,7 +979,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="119" />
+        <location filename="../views/runs/run_line.cpp" line="122" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -987,7 +987,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="120" />
+        <location filename="../views/runs/run_line.cpp" line="123" />
         <source>%Ln packed</source>
         <translation>
             <numerusform>%Ln packed</numerusform>
@@ -995,7 +995,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="121" />
+        <location filename="../views/runs/run_line.cpp" line="124" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -1003,7 +1003,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="122" />
+        <location filename="../views/runs/run_line.cpp" line="125" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -1011,7 +1011,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="123" />
+        <location filename="../views/runs/run_line.cpp" line="126" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -1019,7 +1019,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="124" />
+        <location filename="../views/runs/run_line.cpp" line="127" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -1027,7 +1027,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="125" />
+        <location filename="../views/runs/run_line.cpp" line="128" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -1035,7 +1035,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="126" />
+        <location filename="../views/runs/run_line.cpp" line="129" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -1043,7 +1043,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="127" />
+        <location filename="../views/runs/run_line.cpp" line="130" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -1051,7 +1051,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="128" />
+        <location filename="../views/runs/run_line.cpp" line="131" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -1059,7 +1059,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="129" />
+        <location filename="../views/runs/run_line.cpp" line="132" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -1067,7 +1067,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="157" />
+        <location filename="../views/runs/run_line.cpp" line="160" />
         <source>%Ln runs are paused since the last time.</source>
         <translation>
             <numerusform>%Ln run is paused since the last time.</numerusform>
@@ -1075,7 +1075,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/run_line.cpp" line="162" />
+        <location filename="../views/runs/run_line.cpp" line="165" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
@@ -1086,7 +1086,7 @@
 <context>
     <name>RunsPage</name>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="321" />
+        <location filename="../views/runs/runs_page.cpp" line="327" />
         <source>%Ln going on</source>
         <translation>
             <numerusform>%Ln going on</numerusform>
@@ -1094,7 +1094,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="322" />
+        <location filename="../views/runs/runs_page.cpp" line="328" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -1102,7 +1102,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="323" />
+        <location filename="../views/runs/runs_page.cpp" line="329" />
         <source>%Ln paused</source>
         <translation>
             <numerusform>%Ln paused</numerusform>
@@ -1110,7 +1110,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="324" />
+        <location filename="../views/runs/runs_page.cpp" line="330" />
         <source>%Ln interrupted</source>
         <translation>
             <numerusform>%Ln interrupted</numerusform>
@@ -1118,7 +1118,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="358" />
+        <location filename="../views/runs/runs_page.cpp" line="364" />
         <source>Needs you: %Ln failed</source>
         <translation>
             <numerusform>Needs you: %Ln failed</numerusform>
@@ -1126,7 +1126,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="360" />
+        <location filename="../views/runs/runs_page.cpp" line="366" />
         <source>Try %Ln again</source>
         <translation>
             <numerusform>Try %Ln again</numerusform>
@@ -1134,7 +1134,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs_page.cpp" line="361" />
+        <location filename="../views/runs/runs_page.cpp" line="367" />
         <source>Leave %Ln</source>
         <translation>
             <numerusform>Leave %Ln</numerusform>
@@ -1145,7 +1145,7 @@
 <context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="157" />
+        <location filename="../views/safe/safe_page.cpp" line="161" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -1153,7 +1153,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="194" />
+        <location filename="../views/safe/safe_page.cpp" line="198" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -1161,7 +1161,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="195" />
+        <location filename="../views/safe/safe_page.cpp" line="199" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -1169,7 +1169,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="200" />
+        <location filename="../views/safe/safe_page.cpp" line="204" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -1177,7 +1177,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="207" />
+        <location filename="../views/safe/safe_page.cpp" line="211" />
         <source>Kept %Ln days</source>
         <translation>
             <numerusform>Kept %Ln day</numerusform>
@@ -1185,7 +1185,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="236" />
+        <location filename="../views/safe/safe_page.cpp" line="240" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -1193,7 +1193,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="238" />
+        <location filename="../views/safe/safe_page.cpp" line="242" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -1201,7 +1201,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="300" />
+        <location filename="../views/safe/safe_page.cpp" line="304" />
         <source>Now that would be %Ln versions.</source>
         <translation>
             <numerusform>Now that would be %Ln version.</numerusform>
@@ -1209,7 +1209,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="301" />
+        <location filename="../views/safe/safe_page.cpp" line="305" />
         <source>Keep them %Ln days</source>
         <translation>
             <numerusform>Keep them %Ln day</numerusform>
@@ -1217,7 +1217,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="309" />
+        <location filename="../views/safe/safe_page.cpp" line="313" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -1225,7 +1225,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="327" />
+        <location filename="../views/safe/safe_page.cpp" line="331" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -1233,7 +1233,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="328" />
+        <location filename="../views/safe/safe_page.cpp" line="332" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -1241,7 +1241,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe_page.cpp" line="329" />
+        <location filename="../views/safe/safe_page.cpp" line="333" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>
@@ -1252,7 +1252,7 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="130" />
+        <location filename="../sentence.cpp" line="133" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -1260,7 +1260,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="133" />
+        <location filename="../sentence.cpp" line="136" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -1271,7 +1271,7 @@
 <context>
     <name>SizesPage</name>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="246" />
+        <location filename="../views/sizes/sizes_page.cpp" line="249" />
         <source>%1 in %Ln files</source>
         <translation>
             <numerusform>%1 in %Ln file</numerusform>
@@ -1279,7 +1279,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="248" />
+        <location filename="../views/sizes/sizes_page.cpp" line="251" />
         <source> · %Ln folders could not be read</source>
         <translation>
             <numerusform> · %Ln folder could not be read</numerusform>
@@ -1287,7 +1287,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes_page.cpp" line="264" />
+        <location filename="../views/sizes/sizes_page.cpp" line="267" />
         <source>%Ln selected, %1</source>
         <translation>
             <numerusform>%Ln selected, %1</numerusform>
@@ -1298,7 +1298,7 @@
 <context>
     <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_jobs.cpp" line="120" />
+        <location filename="../tasks/small_jobs.cpp" line="123" />
         <source>%Ln of it; the receipt says why</source>
         <translation>
             <numerusform>%Ln of it; the receipt says why</numerusform>
@@ -1309,7 +1309,7 @@
 <context>
     <name>Text</name>
     <message numerus="yes">
-        <location filename="../text.cpp" line="56" />
+        <location filename="../text.cpp" line="59" />
         <source>%Ln s</source>
         <translation>
             <numerusform>%Ln s</numerusform>
@@ -1317,7 +1317,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="57" />
+        <location filename="../text.cpp" line="60" />
         <source>%Ln min</source>
         <translation>
             <numerusform>%Ln min</numerusform>
@@ -1325,7 +1325,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="58" />
+        <location filename="../text.cpp" line="61" />
         <source>%Ln h</source>
         <translation>
             <numerusform>%Ln h</numerusform>
@@ -1333,7 +1333,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="59" />
+        <location filename="../text.cpp" line="62" />
         <source>%Ln days</source>
         <translation>
             <numerusform>%Ln day</numerusform>
@@ -1341,7 +1341,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="33" />
+        <location filename="../text.cpp" line="36" />
         <source>%Ln B</source>
         <translation>
             <numerusform>%Ln B</numerusform>

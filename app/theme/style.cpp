@@ -63,6 +63,26 @@ void TavloStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* opt
                 painter->restore();
             }
             return;
+        case PE_IndicatorCheckBox:
+        case PE_IndicatorItemViewItemCheck: {
+            painter->save();
+            painter->setRenderHint(QPainter::Antialiasing);
+            const bool on = option->state.testFlag(State_On);
+            const bool partly = option->state.testFlag(State_NoChange);
+            const QRectF box = QRectF(option->rect).adjusted(0.5, 0.5, -0.5, -0.5);
+            painter->setPen(QPen(on || partly || option->state.testFlag(State_HasFocus) ? theme.accent : theme.muted, 1.2));
+            painter->setBrush(on && enabled ? theme.accent : theme.field);
+            painter->drawRoundedRect(box, 3, 3);
+            painter->setPen(
+                QPen(on ? (enabled ? theme.on_accent : theme.muted) : theme.accent, 1.6, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+            const qreal unit = box.width() / 10;
+            const auto at = [&](qreal x, qreal y) { return box.topLeft() + QPointF(x * unit, y * unit); };
+            const QPointF tick[] = {at(2.2, 5.2), at(4.3, 7.3), at(7.9, 3)};
+            if (on) painter->drawPolyline(tick, 3);
+            if (partly) painter->drawLine(at(2.5, 5), at(7.5, 5));
+            painter->restore();
+            return;
+        }
         case PE_IndicatorRadioButton: {
             painter->save();
             painter->setRenderHint(QPainter::Antialiasing);

@@ -9,19 +9,24 @@
 #include "models/collision_models.h"
 #include "models/outcome_model.h"
 #include "text.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
 
 namespace {
 
-constexpr int group_height = 88;
-constexpr int date_wide = 134;  // pixels, of "3 May 2031 11:55"
+constexpr int group_margin = 9;
+constexpr int below_choices = 6;
+
+int group_line() { return lines(1.12); }
+int choices_height() { return lines(1.75); }
+int date_wide() { return digits(16); }  // of "3 May 2031 11:55"
 
 }  // namespace
 
-QSize GroupDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {200, group_height}; }
+QSize GroupDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {digits(24), group_margin + 2 * group_line() + group_margin + choices_height() + below_choices}; }
 
-QRect GroupDelegate::choicesCell(const QRect& row) { return {row.left(), row.bottom() - 34, row.width(), 28}; }
+QRect GroupDelegate::choicesCell(const QRect& row) { return {row.left(), row.bottom() - choices_height() - below_choices, row.width(), choices_height()}; }
 
 void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
@@ -35,21 +40,21 @@ void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     }
     painter->setPen(theme.line);
     painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
-    const QRect inner = option.rect.adjusted(before_cell, 9, -after_cell, 0);
+    const QRect inner = option.rect.adjusted(before_cell, group_margin, -after_cell, 0);
     painter->setFont(small_font(option.font));
     const QString count = index.data(GroupModel::CountRole).toString();
     const int tag = painter->fontMetrics().horizontalAdvance(count) + 14;
     const bool waiting = index.data(GroupModel::WaitingRole).toBool();
-    paint_tag(*painter, QRect(inner.right() - tag, inner.top(), tag, 18), count, static_cast<int>(waiting ? Tone::waiting : Tone::plain));
+    paint_tag(*painter, QRect(inner.right() - tag, inner.top(), tag, group_line()), count, static_cast<int>(waiting ? Tone::waiting : Tone::plain));
     QFont bold = option.font;
     bold.setWeight(QFont::DemiBold);
     painter->setFont(bold);
     painter->setPen(theme.ink);
-    painter->drawText(QRect(inner.left(), inner.top(), inner.width() - tag - 8, 18), Qt::AlignLeft | Qt::AlignVCenter,
+    painter->drawText(QRect(inner.left(), inner.top(), inner.width() - tag - 8, group_line()), Qt::AlignLeft | Qt::AlignVCenter,
                       painter->fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, inner.width() - tag - 8));
     painter->setFont(option.font);
     painter->setPen(theme.muted);
-    painter->drawText(QRect(inner.left(), inner.top() + 20, inner.width(), 18), Qt::AlignLeft | Qt::AlignVCenter,
+    painter->drawText(QRect(inner.left(), inner.top() + group_line() + 2, inner.width(), group_line()), Qt::AlignLeft | Qt::AlignVCenter,
                       painter->fontMetrics().elidedText(index.data(GroupModel::WordsRole).toString(), Qt::ElideRight, inner.width()));
     const QStringList choices = index.data(GroupModel::ChoicesRole).toStringList();
     const QRect cell = choicesCell(option.rect);
@@ -83,7 +88,7 @@ void PairDelegate::paintTwo(QPainter& painter, const QRect& cell, const QModelIn
         draw_tabular(painter, rect, Qt::AlignRight, index.data(role).toString());
     };
     const QRect inner = cell.adjusted(2, 0, -after_cell, 0);
-    const QRect date(inner.right() - date_wide + 1, inner.top(), date_wide, inner.height());
+    const QRect date(inner.right() - date_wide() + 1, inner.top(), date_wide(), inner.height());
     draw(date, PairModel::DateTextRole, index.data(PairModel::StrongDateRole).toBool());
     draw(QRect(inner.left(), inner.top(), date.left() - inner.left(), inner.height()), PairModel::SizeTextRole,
          index.data(PairModel::StrongSizeRole).toBool());

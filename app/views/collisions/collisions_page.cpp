@@ -40,7 +40,7 @@ CollisionsPage::CollisionsPage(Bench& bench, QWidget* parent) : QWidget(parent),
     auto* left = new QWidget;
     left->setObjectName(QStringLiteral("groupsSide"));
     left->setAttribute(Qt::WA_StyledBackground);
-    left->setFixedWidth(digits(36));
+    left->setFixedWidth(digits(38));
     auto* left_column = new QVBoxLayout(left);
     auto* right = new QWidget;
     auto* right_column = new QVBoxLayout(right);

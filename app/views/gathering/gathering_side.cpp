@@ -35,6 +35,7 @@
 #include "views/parts/opening.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
+#include "views/parts/elided_label.h"
 
 using namespace tavlo;
 
@@ -72,7 +73,7 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     auto* foot = new QHBoxLayout;
     foot->setContentsMargins(14, 7, 14, 7);
     foot->setSpacing(14);
-    totals_ = new QLabel;
+    totals_ = new ElidedLabel;
     totals_->setObjectName(QStringLiteral("folderTotals"));
     in_batch_ = new QLabel;
     in_batch_->setObjectName(QStringLiteral("pickedHere"));

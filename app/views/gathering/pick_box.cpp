@@ -14,6 +14,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/parts/row_view.h"
+#include "views/parts/elided_label.h"
 
 using tavlo::FileType;
 
@@ -34,7 +35,7 @@ PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent) : QWidget(p
     box_->setFixedWidth(box_->fontMetrics().horizontalAdvance(box_->placeholderText()) + 34);
     box_->setProperty("own", true);
     box_->installEventFilter(this);
-    state_ = new QLabel;
+    state_ = new ElidedLabel;
     state_->setObjectName(QStringLiteral("pickState"));
     state_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);  // the list keeps its width, whatever is said
     row->addWidget(box_);

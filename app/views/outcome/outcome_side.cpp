@@ -33,6 +33,7 @@
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/segments.h"
+#include "views/parts/elided_label.h"
 
 using namespace tavlo;
 
@@ -60,7 +61,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     auto* head = new QHBoxLayout;
     head->setContentsMargins(14, 10, 14, 8);
     head->setSpacing(0);
-    title_ = new QLabel;
+    title_ = new ElidedLabel;
     title_->setObjectName(QStringLiteral("outcomeTitle"));
     title_->setTextFormat(Qt::PlainText);
     QFont bold = title_->font();
@@ -81,6 +82,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     filter_->setClearButtonEnabled(true);
     filter_->setFixedWidth(digits(15.5));
     head->addWidget(title_, 1);
+    head->addSpacing(8);
     head->addWidget(filter_);
     head->addSpacing(8);
     add_segments(*head, *group, {as_destination_, as_batch_, in_hand_});
@@ -116,7 +118,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
 
     auto* foot = new QHBoxLayout;
     foot->setContentsMargins(14, 7, 14, 7);
-    summary_ = new QLabel;
+    summary_ = new ElidedLabel;
     summary_->setObjectName(QStringLiteral("outcomeSummary"));
     to_settle_ = new QLabel;
     to_settle_->setObjectName(QStringLiteral("toSettle"));

@@ -31,7 +31,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     bar_->setFixedSize(140, 6);
     bar_->setRange(0, 1000);
     bar_->setAccessibleName(tr("Progress"));
-    amounts_ = new QLabel;
+    amounts_ = new ElidedLabel;
     amounts_->setObjectName(QStringLiteral("runAmounts"));
     stop_ = new QPushButton(tr("Stop"));
     stop_->setObjectName(QStringLiteral("stopRun"));

@@ -8,6 +8,7 @@
 #include <QFormLayout>
 #include <QLabel>
 #include <QSpinBox>
+#include <algorithm>
 
 #include "sentence.h"
 #include "theme/lengths.h"
@@ -35,6 +36,13 @@ SettingsDialog::SettingsDialog(const Settings& now, QWidget* parent) : QDialog(p
     buildBatch();
     buildRuns();
     buildKeeping();
+    // one edge for the fields of all sections
+    int widest = 0;
+    const auto labels = findChildren<QLabel*>();
+    for (const QLabel* label : labels)
+        if (label->buddy() != nullptr) widest = std::max(widest, label->sizeHint().width());
+    for (QLabel* label : labels)
+        if (label->buddy() != nullptr) label->setMinimumWidth(widest);
     column->addSpacing(10);
     add_dialog_buttons(*this, *column, tr("Use these"));
 }
