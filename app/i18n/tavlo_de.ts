@@ -1764,7 +1764,7 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <source>%Ln folders</source>
             <translation>
                 <numerusform>%Ln Ordner</numerusform>
-                <numerusform>%Ln Ordner</numerusform>
+                <numerusform>%Ln Ordnern</numerusform>
             </translation>
         </message>
         <message>
@@ -6108,7 +6108,7 @@ nach %2</translation>
             <source>%Ln folders</source>
             <translation>
                 <numerusform>%Ln Ordner</numerusform>
-                <numerusform>%Ln Ordner</numerusform>
+                <numerusform>%Ln Ordnern</numerusform>
             </translation>
         </message>
         <message>

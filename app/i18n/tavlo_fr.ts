@@ -6575,8 +6575,8 @@ vers %2</translation>
         <message numerus="yes">
             <source>%Ln B</source>
             <translation>
-                <numerusform>%Ln o</numerusform>
-                <numerusform>%Ln o</numerusform>
+                <numerusform>%Ln B</numerusform>
+                <numerusform>%Ln B</numerusform>
             </translation>
         </message>
         <message>

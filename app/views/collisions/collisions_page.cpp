@@ -24,6 +24,7 @@
 #include "views/bench/rule_dialogs.h"
 #include "views/collisions/collision_delegates.h"
 #include "views/collisions/face_to_face.h"
+#include "views/parts/button_row.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_view.h"
 #include "views/parts/with_focus.h"
@@ -153,7 +154,7 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     pair_list_->setColumnWidth(PairModel::IncomingColumn, digits(24.5));
     pair_list_->setColumnWidth(PairModel::HeldColumn, digits(24.5));
     pair_list_->setColumnWidth(PairModel::WordsColumn, digits(18));
-    pair_list_->setColumnWidth(PairModel::DecisionColumn, digits(24));
+    pair_list_->setColumnWidth(PairModel::DecisionColumn, std::max(digits(24), buttons_width(pair_list_->font(), decision_choices())));
     pair_list_->installEventFilter(this);
     empty_ = new QLabel(pair_list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);

@@ -28,12 +28,14 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/outcome/batch_view.h"
+#include "views/parts/button_row.h"
+#include "views/parts/elided_label.h"
 #include "views/parts/opening.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/segments.h"
-#include "views/parts/elided_label.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -80,7 +82,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     filter_->setAccessibleName(tr("Find a name in the destination as it will be"));
     filter_->setPlaceholderText(tr("Find a name"));
     filter_->setClearButtonEnabled(true);
-    filter_->setFixedWidth(digits(15.5));
+    filter_->setFixedWidth(std::max(digits(15.5), filter_->fontMetrics().horizontalAdvance(filter_->placeholderText()) + digits(4)));
     head->addWidget(title_, 1);
     head->addSpacing(8);
     head->addWidget(filter_);
@@ -303,11 +305,13 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
         const int dates =
             list_->columnWidth(OutcomeModel::ChangedColumn) > 0 ? list_->columnWidth(OutcomeModel::ChangedColumn) : digits(16);
         const int sizes = list_->columnWidth(OutcomeModel::SizeColumn);
-        const int words = digits(23);
+        const int buttons = buttons_width(list_->font(), decision_choices());
+        const int words = std::max(digits(23), buttons);
         const int width = list_->viewport()->width();
         const bool has_dates = width >= names + sizes + dates + words;
         list_->setColumnHidden(OutcomeModel::ChangedColumn, !has_dates);
-        list_->setColumnWidth(OutcomeModel::WhatColumn, std::clamp(width - names - sizes - (has_dates ? dates : 0), words, digits(28.5)));
+        list_->setColumnWidth(OutcomeModel::WhatColumn,
+                              std::clamp(width - names - sizes - (has_dates ? dates : 0), words, std::max(digits(28.5), buttons)));
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == list_ && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);

@@ -25,6 +25,10 @@ QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words
     return {x, cell.center().y() - height / 2, metrics.horizontalAdvance(words[number]) + 16, height};
 }
 
+int buttons_width(const QFont& font, const QStringList& words) {
+    return button_rect({}, font, words, static_cast<int>(words.size()) - 1).right() + 1 + after_cell;
+}
+
 int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at) {
     for (int number = 0; number < words.size(); ++number)
         if (button_rect(cell, font, words, number).contains(at)) return number;

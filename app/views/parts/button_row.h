@@ -15,6 +15,8 @@ class QStyleOptionViewItem;
 
 /// Where the n-th word is.
 QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number);
+/// What a cell must have to show all of them.
+int buttons_width(const QFont& font, const QStringList& words);
 /// The word under a point; -1: none.
 int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at);
 /// chosen      -1: none
