@@ -42,6 +42,17 @@ std::string named_in(const std::string& words) {
 
 }  // namespace
 
+void put_command_first(std::vector<std::string>& words) {
+    std::size_t ahead = 0;
+    while (ahead < words.size() && (words[ahead] == "--state" || words[ahead].starts_with("--state=")))
+        ahead += words[ahead] == "--state" && ahead + 1 < words.size() ? 2U : 1U;
+    if (ahead == 0 || ahead >= words.size()) return;
+    const bool of_two_words =
+        (words[ahead] == "safe" || words[ahead] == "job") && ahead + 1 < words.size() && !words[ahead + 1].starts_with("-");
+    const auto begin = words.begin();
+    std::rotate(begin, begin + static_cast<std::ptrdiff_t>(ahead), begin + static_cast<std::ptrdiff_t>(ahead + (of_two_words ? 2 : 1)));
+}
+
 void refuse(std::string why) { throw Refusal{std::move(why)}; }
 
 struct CommandLine::Reader {

@@ -31,6 +31,9 @@ struct HelpWanted {
     std::vector<OptionHelp> options;
 };
 
+/// --state may stand before the command too: it is moved behind it.
+void put_command_first(std::vector<std::string>& words);
+
 /// One command's own line: what it takes, what that is for, and the words that were given. A library reads the words; everything that is
 /// said of them is said here.
 class CommandLine {
