@@ -249,13 +249,20 @@ void MainWindow::buildViewMenu() {
 void MainWindow::askSettings() {
     SettingsDialog dialog(Settings::load(), this);
     if (dialog.exec() != QDialog::Accepted) return;
-    const Settings wanted = dialog.wanted();
+    Settings wanted = dialog.wanted();
+    // what would leave the Safe by itself sooner than now is asked about there, where it is said what that is
+    const int before = Settings::load().keeping.safe_days;
+    const int days = wanted.keeping.safe_days;
+    const bool leaves_sooner = days > 0 && (before == 0 || days < before);
+    if (leaves_sooner) wanted.keeping.safe_days = before;
     wanted.save();
     early_->setChecked(wanted.without_waiting);
     looks_[wanted.looks]->setChecked(true);
     apply_theme(*qApp, static_cast<ThemeChoice>(wanted.looks));
     runs_->limitAll(wanted.rate_limit);
     bench_->beginWith(wanted.first_rule, wanted.reads_back);
-    keeping_->apply(wanted.keeping);
-    safe_->refresh();
+    keeping_->lookAtSafe(wanted.keeping);  // ages count from the next start on
+    if (!leaves_sooner) return safe_->refresh();
+    goTo(PlaceToBe::safe);
+    safe_->proposeAge(days);
 }

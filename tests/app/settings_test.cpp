@@ -1,14 +1,17 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include <QAction>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QSettings>
 #include <QSpinBox>
+#include <QTimer>
 #include <catch2/catch.hpp>
 
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
+#include "views/main_window.h"
 #include "views/settings/settings_dialog.h"
 #include "window_driver.h"
 
@@ -55,7 +58,7 @@ TEST_CASE("the dialog shows what is set, and gives back what somebody chooses, a
     dialog.findChild<QComboBox*>("settingLooks")->setCurrentIndex(1);
     dialog.findChild<QCheckBox*>("settingReadsBack")->click();
     dialog.findChild<QSpinBox*>("settingLimit")->setValue(0);
-    dialog.findChild<QSpinBox*>("settingSafeDays")->setValue(90);
+    dialog.findChild<QComboBox*>("settingSafeDays")->setCurrentIndex(2);
     const Settings wanted = dialog.wanted();
     CHECK(wanted.first_rule == CollisionRule::both_stay);
     CHECK(wanted.looks == 1);
@@ -77,4 +80,35 @@ TEST_CASE("a batch begins with the rule that is set, and one in hand keeps its o
     bench.beginWith(CollisionRule::keep, false);
     CHECK(bench.collisionRule() == CollisionRule::newer_wins);
     CHECK(bench.job().verify == Verify::automatic);
+}
+
+TEST_CASE("no setting takes anything out of the Safe without asking there first", "[settings][window]") {
+    TempFolder temp;
+    QSettings::setDefaultFormat(QSettings::IniFormat);
+    QSettings::setPath(QSettings::IniFormat, QSettings::UserScope, QString::fromStdString(temp.path("settings")));
+    {
+        temp.write("desk/a", "1");
+        MainWindow window(temp.path("desk"), temp.path("state"), false);
+        window.show();
+        const WindowDriver driver(window);
+        REQUIRE(driver.settle());
+        QTimer poll;
+        QObject::connect(&poll, &QTimer::timeout, [&] {
+            auto* dialog = window.findChild<QDialog*>("settingsDialog");
+            if (dialog == nullptr || !dialog->isVisible()) return;
+            poll.stop();
+            dialog->findChild<QComboBox*>("settingSafeDays")->setCurrentIndex(3);
+            dialog->findChild<QCheckBox*>("settingReadsBack")->setChecked(true);
+            dialog->accept();
+        });
+        poll.start(20);
+        window.findChild<QAction*>("settings")->trigger();
+        CHECK(Settings::load().reads_back);
+        CHECK(Settings::load().keeping.safe_days == 0);  // as long as nobody has said yes
+        REQUIRE(WindowDriver::wait([&] {
+            const auto* question = window.findChild<QWidget*>("safeQuestion");
+            return question != nullptr && question->isVisible();
+        }));
+    }
+    QSettings::setDefaultFormat(QSettings::NativeFormat);
 }

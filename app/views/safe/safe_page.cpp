@@ -212,6 +212,7 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
     empty_->setVisible(listing_->rows.empty());
     age_->setEnabled(!listing_->rows.empty());
     arrange();
+    if (const int days = std::exchange(proposed_days_, 0); days > 0) askAge(days);
 }
 
 void SafePage::arrange() {

@@ -26,6 +26,11 @@ class SafePage final : public QWidget {
 public:
     explicit SafePage(SafeVersions& versions, QWidget* parent = nullptr);
     void refresh() { versions_.list(); }
+    /// Asks whether versions are to leave by themselves past this age, once it is known how many that would be now.
+    void proposeAge(int days) {
+        proposed_days_ = days;
+        refresh();
+    }
     SafeModel& model() { return *model_; }
 
 signals:
@@ -62,6 +67,7 @@ private:
     QPushButton* remove_;
     QPushButton* age_;
     QPushButton* keeping_;
+    int proposed_days_ = 0;      ///< 0: none
     std::optional<int> to_set_;  ///< what the question is about, if that is the age at which versions go by themselves
     QWidget* question_;
     QLabel* question_words_;

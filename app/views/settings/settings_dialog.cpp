@@ -14,6 +14,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/safe/safe_page.h"
 
 namespace {
 
@@ -96,8 +97,16 @@ void SettingsDialog::buildRuns() {
 
 void SettingsDialog::buildKeeping() {
     auto* rows = section(tr("What is kept"));
-    safe_days_ = addNumber(*rows, tr("&Versions in the Safe"), tr(" days"), tr("until you empty it"), 3650, "settingSafeDays");
-    safe_days_->setValue(before_.keeping.safe_days);
+    safe_days_ = new QComboBox;  // the ages of which the Safe can say beforehand what would go
+    safe_days_->setObjectName(QStringLiteral("settingSafeDays"));
+    safe_days_->addItem(SafePage::tr("Versions stay until I empty the Safe"), 0);
+    safe_days_->addItem(SafePage::tr("They leave by themselves after a year"), 365);
+    safe_days_->addItem(SafePage::tr("They leave by themselves after 90 days"), 90);
+    safe_days_->addItem(SafePage::tr("They leave by themselves after 30 days"), 30);
+    if (safe_days_->findData(before_.keeping.safe_days) < 0)
+        safe_days_->addItem(SafePage::tr("Kept %Ln days", nullptr, before_.keeping.safe_days), before_.keeping.safe_days);
+    safe_days_->setCurrentIndex(safe_days_->findData(before_.keeping.safe_days));
+    rows->addRow(tr("&Versions in the Safe"), safe_days_);
     safe_limit_ = addNumber(*rows, tr("&Say so where the Safe takes more than"), tr(" GiB"), tr("never"), 100'000, "settingSafeLimit");
     safe_limit_->setValue(units(before_.keeping.safe_limit, gib));
     receipt_days_ =
@@ -128,7 +137,7 @@ Settings SettingsDialog::wanted() const {
         return box.value() == units(before, unit) ? before : static_cast<std::uint64_t>(box.value()) * unit;
     };
     set.rate_limit = bytes(*limit_, mib, before_.rate_limit);
-    set.keeping.safe_days = safe_days_->value();
+    set.keeping.safe_days = safe_days_->currentData().toInt();
     set.keeping.safe_limit = bytes(*safe_limit_, gib, before_.keeping.safe_limit);
     set.keeping.receipt_days = receipt_days_->value();
     return set;

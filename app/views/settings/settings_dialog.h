@@ -34,7 +34,7 @@ private:
     QCheckBox* early_ = nullptr;
     QCheckBox* reads_back_ = nullptr;
     QSpinBox* limit_ = nullptr;
-    QSpinBox* safe_days_ = nullptr;
+    QComboBox* safe_days_ = nullptr;
     QSpinBox* safe_limit_ = nullptr;
     QSpinBox* receipt_days_ = nullptr;
 };
