@@ -18,10 +18,11 @@
 #include "members.h"
 #include "write.h"
 
-// tavlo-archive: reads the archive that is open as descriptor 3, in a process of its own. `list` tells what is in it; `read` takes numbers
-// of files from standard input, and gives their bytes, and those of the files behind, until another is asked for; `write FORMAT PRESS`
-// takes things and their bytes, and gives an archive (core/archive/packed.h). Bounded: so much memory, and so much of a processor's time
-// without getting on; whoever bounds more ends it.
+// tavlo-archive: reads the archive that is open as descriptor 3, in a process of its own. `list` tells what
+// is in it; `read` takes numbers of files from standard input, and gives their bytes, and those of the files
+// behind, until another is asked for; `write FORMAT PRESS` takes things and their bytes, and gives an archive
+// (core/archive/packed.h). Bounded: so much memory, and so much of a processor's time without getting on;
+// whoever bounds more ends it.
 
 namespace {
 
@@ -41,7 +42,8 @@ void limit(__rlimit_resource_t resource, rlim_t most) {
     ::setrlimit(resource, &wanted);
 }
 
-/// A timer of the processor's time (setitimer(2), ITIMER_PROF), which ends the process unless it is wound up again.
+/// A timer of the processor's time (setitimer(2), ITIMER_PROF), which ends the process unless it is wound up
+/// again.
 class Watch : public Progress {
 public:
     Watch() { wind(); }
@@ -112,7 +114,8 @@ bool read_all(std::span<char> into) {
 }
 
 bool has_bytes(const PackedThing& thing) {
-    return thing.type == FileType::file && thing.problem.empty() && (!thing.is_hard_link || thing.size_bytes > 0);
+    return thing.type == FileType::file && thing.problem.empty() &&
+           (!thing.is_hard_link || thing.size_bytes > 0);
 }
 
 /// What a header may tell of one thing; what is more costs that thing.
@@ -121,9 +124,11 @@ void bound(PackedThing& thing) {
     constexpr std::size_t most_attributes = 1024 * 1024;
     std::size_t attributes = 0;
     for (const auto& [name, value] : thing.extended) attributes += name.size() + value.size();
-    if (thing.path.size() > longest_text || thing.points_at.size() > longest_text) thing.problem = "has a name of more than 64 KiB";
+    if (thing.path.size() > longest_text || thing.points_at.size() > longest_text)
+        thing.problem = "has a name of more than 64 KiB";
     if (attributes > most_attributes) thing.problem = "has attributes of more than 1 MiB";
-    if (thing.path.size() > longest_text) thing.path = "a name of " + std::to_string(thing.path.size()) + " bytes";
+    if (thing.path.size() > longest_text)
+        thing.path = "a name of " + std::to_string(thing.path.size()) + " bytes";
     if (thing.points_at.size() > longest_text) thing.points_at.clear();
     if (attributes > most_attributes) thing.extended.clear();
     if (thing.stretches.size() > most_attributes) {
@@ -144,7 +149,8 @@ void list(const Source& source, Out& out) {
         members = open_members(source);
         while (auto thing = members->next()) {
             bound(*thing);
-            if (++told > told_anyway + told_by_a_byte * source.size_bytes) throw Broken("is damaged: it has no end");
+            if (++told > told_anyway + told_by_a_byte * source.size_bytes)
+                throw Broken("is damaged: it has no end");
             if (out.said() > most_told_bytes) throw Broken("tells of more than can be held");
             out.say(Frame::thing, packed_text(*thing));
         }
@@ -230,7 +236,8 @@ private:
     /// Another file is wanted by now.
     bool asked() {
         if (asked_) return true;
-        if (out_.said() - said_when_looked_ < flushed_at) return false;  // a look costs more than a small file does
+        if (out_.said() - said_when_looked_ < flushed_at)
+            return false;  // a look costs more than a small file does
         said_when_looked_ = out_.said();
         pollfd waits{STDIN_FILENO, POLLIN, 0};
         asked_ = ::poll(&waits, 1, 0) > 0;
@@ -264,8 +271,10 @@ void write(tavlo::ArchiveFormat format, tavlo::Press press, Out& out) {
         });
         for (std::array<char, tavlo::frame_head_bytes> head{}; read_all(head);) {
             std::size_t length = 0;
-            for (std::size_t byte = 4; byte > 0; --byte) length = length << 8U | static_cast<unsigned char>(head[byte]);
-            if (length > tavlo::longest_frame_bytes) throw Broken("is asked for in words that cannot be read");
+            for (std::size_t byte = 4; byte > 0; --byte)
+                length = length << 8U | static_cast<unsigned char>(head[byte]);
+            if (length > tavlo::longest_frame_bytes)
+                throw Broken("is asked for in words that cannot be read");
             payload.resize(length);
             if (!read_all(payload)) return;
             const auto kind = static_cast<Frame>(head[0]);

@@ -12,8 +12,8 @@
 
 #include "archive/packed.h"
 
-// Reading archives of all formats, one thing after the other. For tavlo-archive alone: whatever a hostile archive does to the libraries
-// below, it does it in a process that is bounded in memory and time.
+// Reading archives of all formats, one thing after the other. For tavlo-archive alone: whatever a hostile
+// archive does to the libraries below, it does it in a process that is bounded in memory and time.
 
 /// Why something cannot be read, in words.
 struct Broken : std::runtime_error {
@@ -37,7 +37,8 @@ public:
     virtual void read(const Take& take) = 0;
     /// Once next() has nothing more: whether what it came out of was whole.
     virtual void check_end() {}
-    /// After Broken: what they came out of is wrong by its own checksum, so that nothing that was read of it can be trusted.
+    /// After Broken: what they came out of is wrong by its own checksum, so that nothing that was read of it
+    /// can be trusted.
     virtual bool nothing_holds() const { return false; }
     virtual std::int64_t time_step_ns() const = 0;
 };
@@ -63,7 +64,8 @@ std::unique_ptr<Members> open_zip(const Source& source);
 std::unique_ptr<Members> open_stream(const Source& source);
 std::unique_ptr<Members> open_members(const Source& source);
 
-/// Gives a stream as it was before it was pressed: gzip, bzip2, xz, zstd and their like; as it is where it is not pressed.
+/// Gives a stream as it was before it was pressed: gzip, bzip2, xz, zstd and their like; as it is where it is
+/// not pressed.
 class Unpressed {
 public:
     Unpressed() = default;

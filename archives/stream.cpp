@@ -10,9 +10,10 @@
 
 #include "members.h"
 
-// Everything but zip, by libarchive: of its formats those that hold things alone, which leaves out mtree (it copies in files of this
-// machine), and none of its filters (unpressed.cpp). Names are not to be composed, as it does where the locale is of UTF-8: in that of C
-// it gives them as they stand. Formats that keep names in UTF-16 need one of UTF-8.
+// Everything but zip, by libarchive: of its formats those that hold things alone, which leaves out mtree (it
+// copies in files of this machine), and none of its filters (unpressed.cpp). Names are not to be composed, as
+// it does where the locale is of UTF-8: in that of C it gives them as they stand. Formats that keep names in
+// UTF-16 need one of UTF-8.
 
 namespace {
 
@@ -24,8 +25,8 @@ constexpr std::size_t piece_bytes = 256 * 1024;
 
 bool keeps_wide_names(int format) {
     const int base = format & ARCHIVE_FORMAT_BASE_MASK;
-    return base == ARCHIVE_FORMAT_7ZIP || base == ARCHIVE_FORMAT_ISO9660 || base == ARCHIVE_FORMAT_CAB || base == ARCHIVE_FORMAT_LHA ||
-           base == ARCHIVE_FORMAT_RAR || base == ARCHIVE_FORMAT_RAR_V5;
+    return base == ARCHIVE_FORMAT_7ZIP || base == ARCHIVE_FORMAT_ISO9660 || base == ARCHIVE_FORMAT_CAB ||
+           base == ARCHIVE_FORMAT_LHA || base == ARCHIVE_FORMAT_RAR || base == ARCHIVE_FORMAT_RAR_V5;
 }
 
 FileType type_of(archive_entry* entry) {
@@ -87,7 +88,9 @@ public:
             throw;
         }
     }
-    bool nothing_holds() const override { return unpressed_ && !below_.empty() && !unpressed_->was_cut_short(); }
+    bool nothing_holds() const override {
+        return unpressed_ && !below_.empty() && !unpressed_->was_cut_short();
+    }
     std::int64_t time_step_ns() const override { return step_ns_; }
 
 private:
@@ -109,16 +112,19 @@ private:
         unpressed_ = open_unpressed(source_);
         has_first_ = true;
         ::archive_read_set_callback_data(archive_, this);
-        ::archive_read_set_read_callback(
-            archive_, [](archive*, void* self, const void** bytes) { return static_cast<Streamed*>(self)->refill(bytes); });
+        ::archive_read_set_read_callback(archive_, [](archive*, void* self, const void** bytes) {
+            return static_cast<Streamed*>(self)->refill(bytes);
+        });
         if (unpressed_) {
             in_.clear();
         } else {
             in_.resize(piece_bytes);
-            ::archive_read_set_skip_callback(archive_,
-                                             [](archive*, void* self, la_int64_t by) { return static_cast<Streamed*>(self)->skip(by); });
-            ::archive_read_set_seek_callback(
-                archive_, [](archive*, void* self, la_int64_t to, int from) { return static_cast<Streamed*>(self)->seek(to, from); });
+            ::archive_read_set_skip_callback(archive_, [](archive*, void* self, la_int64_t by) {
+                return static_cast<Streamed*>(self)->skip(by);
+            });
+            ::archive_read_set_seek_callback(archive_, [](archive*, void* self, la_int64_t to, int from) {
+                return static_cast<Streamed*>(self)->seek(to, from);
+            });
         }
         if (::archive_read_open1(archive_) != ARCHIVE_OK) fail("is no archive that can be read");
     }
@@ -150,7 +156,8 @@ private:
         const la_int64_t base = from == SEEK_SET   ? 0
                                 : from == SEEK_CUR ? static_cast<la_int64_t>(offset_)
                                                    : static_cast<la_int64_t>(source_.size_bytes);
-        offset_ = static_cast<std::uint64_t>(std::clamp<la_int64_t>(base + to, 0, static_cast<la_int64_t>(source_.size_bytes)));
+        offset_ = static_cast<std::uint64_t>(
+            std::clamp<la_int64_t>(base + to, 0, static_cast<la_int64_t>(source_.size_bytes)));
         return static_cast<la_int64_t>(offset_);
     }
 
@@ -252,4 +259,6 @@ private:
 
 std::unique_ptr<Members> open_stream(const Source& source) { return std::make_unique<Streamed>(source); }
 
-std::unique_ptr<Members> open_members(const Source& source) { return is_zip(source) ? open_zip(source) : open_stream(source); }
+std::unique_ptr<Members> open_members(const Source& source) {
+    return is_zip(source) ? open_zip(source) : open_stream(source);
+}

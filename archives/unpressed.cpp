@@ -12,8 +12,8 @@
 
 #include "members.h"
 
-// gzip goes through zlib itself, which holds a stream against the checksum at its end; libarchive 3.6 does not. The others go through
-// libarchive's filters, of which those that start programs are left out.
+// gzip goes through zlib itself, which holds a stream against the checksum at its end; libarchive 3.6 does
+// not. The others go through libarchive's filters, of which those that start programs are left out.
 
 namespace {
 
@@ -21,7 +21,9 @@ constexpr std::size_t piece_bytes = 256 * 1024;
 
 class Gunzipped : public Unpressed {
 public:
-    explicit Gunzipped(const Source& source) : source_(source), in_(piece_bytes), out_(piece_bytes) { begin(); }
+    explicit Gunzipped(const Source& source) : source_(source), in_(piece_bytes), out_(piece_bytes) {
+        begin();
+    }
     ~Gunzipped() override { ::inflateEnd(&stream_); }
 
     std::span<const char> next() override {
@@ -29,12 +31,14 @@ public:
             if (stream_.avail_in == 0) refill();
             if (stream_.avail_in == 0) {
                 cut_short_ = true;
-                throw Broken("ends before its end, so that nothing before it could be held against its checksum");
+                throw Broken(
+                    "ends before its end, so that nothing before it could be held against its checksum");
             }
             stream_.next_out = reinterpret_cast<Bytef*>(out_.data());
             stream_.avail_out = static_cast<uInt>(out_.size());
             const int answer = ::inflate(&stream_, Z_NO_FLUSH);
-            if (answer != Z_OK && answer != Z_STREAM_END) throw Broken("is damaged: its checksum, or what it holds, is wrong");
+            if (answer != Z_OK && answer != Z_STREAM_END)
+                throw Broken("is damaged: its checksum, or what it holds, is wrong");
             const std::size_t got = out_.size() - stream_.avail_out;
             if (answer == Z_STREAM_END) begin_another();
             if (got > 0) return {out_.data(), got};
@@ -65,7 +69,8 @@ private:
             --stream_.avail_in;
         }
         constexpr Bytef first_of_gzip = 0x1F;
-        if (stream_.avail_in == 0 || *stream_.next_in != first_of_gzip) {  // others take what follows for rubbish, too
+        if (stream_.avail_in == 0 ||
+            *stream_.next_in != first_of_gzip) {  // others take what follows for rubbish, too
             ended_ = true;
             return;
         }
@@ -83,7 +88,8 @@ private:
 
 class Filtered : public Unpressed {
 public:
-    explicit Filtered(const Source& source) : source_(source), in_(piece_bytes), archive_(::archive_read_new()) {
+    explicit Filtered(const Source& source)
+        : source_(source), in_(piece_bytes), archive_(::archive_read_new()) {
         if (archive_ == nullptr) throw Broken("needs more memory than there is");
         ::archive_read_support_filter_bzip2(archive_);
         ::archive_read_support_filter_compress(archive_);
@@ -99,7 +105,9 @@ public:
 
     /// returns  it is pressed
     bool open() {
-        const auto read = [](archive*, void* self, const void** bytes) { return static_cast<Filtered*>(self)->refill(bytes); };
+        const auto read = [](archive*, void* self, const void** bytes) {
+            return static_cast<Filtered*>(self)->refill(bytes);
+        };
         if (::archive_read_open(archive_, this, nullptr, read, nullptr) != ARCHIVE_OK) fail();
         if (::archive_filter_code(archive_, 0) == ARCHIVE_FILTER_NONE) return false;
         archive_entry* entry = nullptr;
@@ -159,7 +167,8 @@ private:
 std::size_t read_source(const Source& source, std::uint64_t offset, std::span<char> into) {
     std::size_t got = 0;
     while (got < into.size()) {
-        const auto count = ::pread(source.descriptor, into.data() + got, into.size() - got, static_cast<off_t>(offset + got));
+        const auto count = ::pread(source.descriptor, into.data() + got, into.size() - got,
+                                   static_cast<off_t>(offset + got));
         if (count < 0 && errno == EINTR) continue;
         if (count < 0) throw Broken(std::string("cannot be read: ") + std::strerror(errno));
         if (count == 0) break;
@@ -173,7 +182,8 @@ std::unique_ptr<Unpressed> open_unpressed(const Source& source) {
     std::array<char, 3> begin{};
     const std::size_t got = read_source(source, 0, begin);
     // RFC 1952, 2.3.1: two bytes that tell gzip, and the one way to press that there is
-    if (got == begin.size() && begin == std::array<char, 3>{'\x1f', '\x8b', 8}) return std::make_unique<Gunzipped>(source);
+    if (got == begin.size() && begin == std::array<char, 3>{'\x1f', '\x8b', 8})
+        return std::make_unique<Gunzipped>(source);
     auto filtered = std::make_unique<Filtered>(source);
     return filtered->open() ? std::move(filtered) : nullptr;
 }

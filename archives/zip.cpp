@@ -15,7 +15,8 @@
 #include "files/path.h"
 #include "members.h"
 
-// zip goes through libzip: it gives names as they stand, and goes by the list at the end, in which each thing stands once.
+// zip goes through libzip: it gives names as they stand, and goes by the list at the end, in which each thing
+// stands once.
 
 namespace {
 
@@ -41,16 +42,19 @@ std::string from_code_page_437(const std::string& name) {
     return out;
 }
 
-/// Where it has two dates, the one in UTC (APPNOTE 4.5, extra field 0x5455 of Info-ZIP): flags, then the date of change.
+/// Where it has two dates, the one in UTC (APPNOTE 4.5, extra field 0x5455 of Info-ZIP): flags, then the date
+/// of change.
 std::optional<std::int64_t> date_in_utc(zip_t* archive, zip_uint64_t at) {
     constexpr zip_uint16_t extended_timestamp = 0x5455;
     constexpr zip_uint16_t shortest = 5;
     for (const zip_flags_t where : {zip_flags_t{ZIP_FL_CENTRAL}, zip_flags_t{ZIP_FL_LOCAL}}) {
         zip_uint16_t length = 0;
-        const zip_uint8_t* field = ::zip_file_extra_field_get_by_id(archive, at, extended_timestamp, 0, &length, where);
+        const zip_uint8_t* field =
+            ::zip_file_extra_field_get_by_id(archive, at, extended_timestamp, 0, &length, where);
         if (field == nullptr || length < shortest || (field[0] & 1U) == 0) continue;
         std::uint32_t seconds = 0;
-        for (unsigned byte = 0; byte < 4; ++byte) seconds |= static_cast<std::uint32_t>(field[1 + byte]) << (8 * byte);
+        for (unsigned byte = 0; byte < 4; ++byte)
+            seconds |= static_cast<std::uint32_t>(field[1 + byte]) << (8 * byte);
         return static_cast<std::int32_t>(seconds);
     }
     return std::nullopt;
@@ -60,7 +64,8 @@ class Zip : public Members {
 public:
     explicit Zip(const Source& source) : source_(source) {
         // its own offset, which another helper may be moving
-        int descriptor = ::open(("/proc/self/fd/" + std::to_string(source.descriptor)).c_str(), O_RDONLY | O_CLOEXEC);
+        int descriptor =
+            ::open(("/proc/self/fd/" + std::to_string(source.descriptor)).c_str(), O_RDONLY | O_CLOEXEC);
         if (descriptor < 0) descriptor = ::dup(source.descriptor);
         int error = 0;
         archive_ = ::zip_fdopen(descriptor, 0, &error);
@@ -93,7 +98,8 @@ public:
         read_date(thing, stat);
         thing.size_bytes = (stat.valid & ZIP_STAT_SIZE) != 0 ? stat.size : 0;
         if (thing.size_bytes > 0) thing.stretches = {{0, thing.size_bytes}};
-        const bool is_encrypted = (stat.valid & ZIP_STAT_ENCRYPTION_METHOD) != 0 && stat.encryption_method != ZIP_EM_NONE;
+        const bool is_encrypted =
+            (stat.valid & ZIP_STAT_ENCRYPTION_METHOD) != 0 && stat.encryption_method != ZIP_EM_NONE;
         if (is_encrypted) thing.problem = "is encrypted";
         size_ = thing.size_bytes;
         if (thing.type == FileType::link && thing.problem.empty()) read_link(thing);
@@ -146,11 +152,14 @@ private:
             return;
         }
         try {
-            read([&](std::uint64_t, std::span<const char> bytes) { thing.points_at.append(bytes.data(), bytes.size()); });
+            read([&](std::uint64_t, std::span<const char> bytes) {
+                thing.points_at.append(bytes.data(), bytes.size());
+            });
         } catch (const Broken& why) {
             thing.problem = why.what();
         }
-        if (thing.points_at.find('\0') != std::string::npos) thing.problem = "is a link to a name that there cannot be";
+        if (thing.points_at.find('\0') != std::string::npos)
+            thing.problem = "is a link to a name that there cannot be";
     }
 
     Source source_;

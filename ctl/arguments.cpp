@@ -10,6 +10,7 @@
 #include <sstream>
 
 #include "command_line.h"
+#include "common_options.h"
 #include "files/path.h"
 #include "help.h"
 #include "job/growing.h"
@@ -23,90 +24,6 @@ using tavlo::Finding;
 
 namespace {
 
-Decision decision(const std::string& word, bool may_stay_open) {
-    const auto known = tavlo::decision_from_text(word);
-    if (!known || (*known == Decision::undecided && !may_stay_open))
-        refuse("'" + tavlo::printable(word) + "' is no decision; there are " + (may_stay_open ? "undecided, " : "") +
-               "skip, overwrite and rename");
-    return *known;
-}
-
-void read_when(const std::vector<std::string>& rules, tavlo::Policy& into) {
-    for (const auto& rule : rules) {
-        const auto equals = rule.find('=');
-        if (equals == std::string::npos) refuse("--when wants FINDING=DECISION, not '" + tavlo::printable(rule) + "'");
-        const auto finding = tavlo::finding_from_text(rule.substr(0, equals));
-        if (!finding)
-            refuse("'" + tavlo::printable(rule.substr(0, equals)) +
-                   "' is no finding; there are same, newer, older, same-date, type, twin and elsewhere");
-        auto& slot = into.when[static_cast<std::size_t>(*finding)];
-        if (slot) refuse("--when says twice what happens when " + rule.substr(0, equals));
-        slot = decision(rule.substr(equals + 1), false);
-    }
-}
-
-/// usual  what holds where nothing was given
-template <class Word>
-Word one_of(const std::string& option, const std::optional<std::string>& given, Word usual,
-            std::initializer_list<std::pair<const char*, Word>> words) {
-    if (!given) return usual;
-    for (const auto& [text, word] : words)
-        if (*given == text) return word;
-    std::string known;
-    for (const auto& [text, word] : words) known += (known.empty() ? "" : ", ") + std::string(text);
-    refuse(option + " does not know '" + tavlo::printable(*given) + "'; there are " + known);
-}
-
-/// Options that every command has, or many; read once the line is.
-class CommonOptions {
-public:
-    enum With : unsigned { json = 1, verbose = 2, progress = 4 };
-
-    CommonOptions(CommandLine& line, Arguments& out, unsigned with) {
-        line.group("What is said");
-        if ((with & json) != 0) line.flag("--json", out.json, "one JSON document on standard output, nothing else there");
-        if ((with & verbose) != 0) line.flag("--verbose", out.verbose, "a line for each item, and every undecided one by name");
-        if ((with & progress) != 0) {
-            line.value("--progress", progress_, "auto|always|never", "how far it is, on standard error", "auto, where that is a terminal");
-            line.flag("--quiet", out.quiet, "nothing on standard error but errors");
-        }
-        line.group("Where it is kept");
-        line.value("--state", state_, "FOLDER", "journal, receipts and the Safe's index",
-                   "$XDG_STATE_HOME/tavlo, else ~/.local/state/tavlo");
-    }
-
-    void read(Arguments& out) const {
-        using Show = Arguments::ShowProgress;
-        if (state_ && state_->empty()) refuse("--state wants a folder, and got nothing");
-        out.state_folder = state_ ? absolute(*state_) : usual_state_folder();
-        out.progress = one_of<Show>("--progress", progress_, Show::automatic,
-                                    {{"auto", Show::automatic}, {"always", Show::always}, {"never", Show::never}});
-    }
-
-private:
-    std::optional<std::string> state_;
-    std::optional<std::string> progress_;
-};
-
-/// What happens where a name is taken.
-struct CollisionOptions {
-    std::vector<std::string> when;
-    std::optional<std::string> otherwise;
-
-    explicit CollisionOptions(CommandLine& line) {
-        line.group("Where a name is taken");
-        line.value("--on-collision", otherwise, "undecided|skip|overwrite|rename", "what happens where no --when says otherwise",
-                   "undecided");
-        line.list("--when", when, "FINDING=DECISION",
-                  "the decision for one finding, said of the incoming file: same, newer, older, same-date, type, twin, elsewhere");
-    }
-
-    void read(tavlo::Policy& policy) const {
-        policy.otherwise = decision(otherwise.value_or("undecided"), true);
-        read_when(when, policy);
-    }
-};
-
 void read_sources(const std::vector<std::string>& sources, tavlo::Job& job) {
     if (sources.empty()) refuse("SOURCE is required");
     if (std::find(sources.begin(), sources.end(), "") != sources.end()) refuse("a SOURCE is empty");
@@ -115,8 +32,9 @@ void read_sources(const std::vector<std::string>& sources, tavlo::Job& job) {
 
 void read_subfolders(const std::optional<std::string>& subfolders, tavlo::Job& job) {
     using tavlo::Subfolders;
-    job.structure.subfolders = one_of<Subfolders>("--subfolders", subfolders, job.structure.subfolders,
-                                                  {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
+    job.structure.subfolders = one_of<Subfolders>(
+        "--subfolders", subfolders, job.structure.subfolders,
+        {{"all", Subfolders::all}, {"filled", Subfolders::filled}, {"none", Subfolders::none}});
     job.what.keeps_empty_folders = subfolders == "all";
 }
 
@@ -135,7 +53,8 @@ struct TransferOptions {
     TransferOptions(CommandLine& line, Arguments& out) : unpacks(out.command == Arguments::Command::unpack) {
         line.rest(unpacks ? "ARCHIVE" : "SOURCE", sources);
         line.group("Where to, and in which folders");
-        line.value("--into", into, "FOLDER", "the destination folder; made, with its parents, when missing; required");
+        line.value("--into", into, "FOLDER",
+                   "the destination folder; made, with its parents, when missing; required");
         line.flag("--contents", out.job.structure.contents,
                   unpacks ? "what is inside each archive, not in a folder of its name"
                           : "what is inside each source folder, not the folder itself");
@@ -143,12 +62,17 @@ struct TransferOptions {
                    "all of them; only those in which a file ends up; only the files directly inside", "all");
         line.flag("--flatten", out.job.structure.flatten, "every file directly into FOLDER");
         line.value("--sort-into", sort_into, "PATTERN",
-                   "each file into the folder that this makes for it: '{taken:%Y|=undated}/{town|country}'; docs/sorting.md");
+                   "each file into the folder that this makes for it: '{taken:%Y|=undated}/{town|country}'; "
+                   "docs/sorting.md");
         if (unpacks) return;
-        line.value("--keep-from", keep_from, "FOLDER", "keep the folders between FOLDER and the sources that lie below it");
-        line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
-        line.value("--clear", clear, "none|extra|all",
-                   "extra: what is there and not in the batch goes to the Safe; all: everything there does, first", "none");
+        line.value("--keep-from", keep_from, "FOLDER",
+                   "keep the folders between FOLDER and the sources that lie below it");
+        line.value("--links", links, "keep|follow",
+                   "a symbolic link stays a link, or what it points at is taken", "keep");
+        line.value(
+            "--clear", clear, "none|extra|all",
+            "extra: what is there and not in the batch goes to the Safe; all: everything there does, first",
+            "none");
     }
 
     void read_places(Arguments& out) const {
@@ -170,7 +94,8 @@ struct TransferOptions {
                         : subfolders      ? "--subfolders"
                                           : "--keep-from") +
                        " exclude each other");
-            if (const auto pattern = tavlo::Pattern::parse_folders(*sort_into); !pattern) refuse("--sort-into " + pattern.error().step);
+            if (const auto pattern = tavlo::Pattern::parse_folders(*sort_into); !pattern)
+                refuse("--sort-into " + pattern.error().step);
             structure.sort_into = *sort_into;
         }
         if (!keep_from) return;
@@ -180,8 +105,9 @@ struct TransferOptions {
 
     void read_clearing(Arguments& out) const {
         using tavlo::Clearing;
-        out.job.clearing = one_of<Clearing>("--clear", clear, Clearing::none,
-                                            {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
+        out.job.clearing =
+            one_of<Clearing>("--clear", clear, Clearing::none,
+                             {{"none", Clearing::none}, {"extra", Clearing::extra}, {"all", Clearing::all}});
     }
 };
 
@@ -190,38 +116,48 @@ void read_transfer(CommandLine& line, const std::vector<std::string>& words, Arg
     const CollisionOptions collisions(line);
     if (!options.unpacks)
         line.flag("--look-elsewhere", out.job.look_elsewhere,
-                  "find files whose bytes are somewhere in FOLDER already, whatever they are called there: the finding elsewhere, which is "
+                  "find files whose bytes are somewhere in FOLDER already, whatever they are called there: "
+                  "the finding elsewhere, which is "
                   "skipped where names that are taken are, and else arrives");
     const SelectionOptions selection(line);
     NameStepOptions names(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
-    line.value("--verify", options.verify, "read-back|none", "read again from the disk what was written, and compare",
+    line.value("--verify", options.verify, "read-back|none",
+               "read again from the disk what was written, and compare",
                options.unpacks ? "none" : "read-back for a move between file systems, else none");
     if (!options.unpacks) {
-        line.flag("--lose-attributes", out.job.may_lose,
-                  "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
-        line.flag("--while-counting", out.while_counting, "a copy begins while its files are still being counted");
+        line.flag(
+            "--lose-attributes", out.job.may_lose,
+            "a move goes on where the destination cannot keep extended attributes or an ACL of the source");
+        line.flag("--while-counting", out.while_counting,
+                  "a copy begins while its files are still being counted");
     }
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    const CommonOptions common(line, out,
+                               CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(names.take(words));
     common.read(out);
     using tavlo::Operation;
-    out.job.operation = options.unpacks ? Operation::unpack : out.command == Arguments::Command::move ? Operation::move : Operation::copy;
+    out.job.operation = options.unpacks                           ? Operation::unpack
+                        : out.command == Arguments::Command::move ? Operation::move
+                                                                  : Operation::copy;
     options.read_places(out);
     options.read_structure(out);
     options.read_clearing(out);
     collisions.read(out.job.policy);
     out.job.naming = names.read();
     selection.read(out.job.what);
-    out.job.what.follow_links = one_of<bool>("--links", options.links, false, {{"keep", false}, {"follow", true}});
+    out.job.what.follow_links =
+        one_of<bool>("--links", options.links, false, {{"keep", false}, {"follow", true}});
     using tavlo::Verify;
-    out.job.verify =
-        one_of<Verify>("--verify", options.verify, Verify::automatic, {{"read-back", Verify::read_back}, {"none", Verify::none}});
+    out.job.verify = one_of<Verify>("--verify", options.verify, Verify::automatic,
+                                    {{"read-back", Verify::read_back}, {"none", Verify::none}});
     if (!out.while_counting) return;
     const bool chooses = out.job.what.chooses_files();
-    if (chooses || out.plan_only) refuse("--while-counting goes neither with --plan nor with options that choose files");
-    if (const auto why = tavlo::reason_to_wait(out.job); !why.empty()) refuse("--while-counting is not possible: " + why);
+    if (chooses || out.plan_only)
+        refuse("--while-counting goes neither with --plan nor with options that choose files");
+    if (const auto why = tavlo::reason_to_wait(out.job); !why.empty())
+        refuse("--while-counting is not possible: " + why);
 }
 
 void read_pack(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
@@ -233,20 +169,26 @@ void read_pack(CommandLine& line, const std::vector<std::string>& words, Argumen
     line.rest("SOURCE", sources);
     line.group("Where to, and in which folders");
     line.value("--into", into, "FILE",
-               "the archive: .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst; its folder is made when missing; required");
-    line.flag("--contents", out.job.structure.contents, "what is inside each source folder, not the folder itself");
+               "the archive: .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst; its folder is made when "
+               "missing; required");
+    line.flag("--contents", out.job.structure.contents,
+              "what is inside each source folder, not the folder itself");
     line.value("--subfolders", subfolders, "all|filled|none",
                "all of them; only those in which a file ends up; only the files directly inside", "all");
     line.flag("--flatten", out.job.structure.flatten, "every file directly into the archive");
-    line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken", "keep");
+    line.value("--links", links, "keep|follow", "a symbolic link stays a link, or what it points at is taken",
+               "keep");
     const CollisionOptions collisions(line);
     const SelectionOptions selection(line);
     NameStepOptions names(line);
     line.group("How");
-    line.flag("--then-remove", out.job.then_remove, "what is proved to be in the archive goes to the Safe once that has its name");
-    line.value("--compression", press, "fast|normal|small", "how small it becomes, against the time that takes", "normal");
+    line.flag("--then-remove", out.job.then_remove,
+              "what is proved to be in the archive goes to the Safe once that has its name");
+    line.value("--compression", press, "fast|normal|small",
+               "how small it becomes, against the time that takes", "normal");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    const CommonOptions common(line, out,
+                               CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(names.take(words));
     common.read(out);
     out.job.operation = tavlo::Operation::pack;
@@ -264,7 +206,8 @@ void read_pack(CommandLine& line, const std::vector<std::string>& words, Argumen
     out.job.what.follow_links = one_of<bool>("--links", links, false, {{"keep", false}, {"follow", true}});
     using tavlo::Press;
     out.job.press =
-        one_of<Press>("--compression", press, Press::normal, {{"fast", Press::fast}, {"normal", Press::normal}, {"small", Press::small}});
+        one_of<Press>("--compression", press, Press::normal,
+                      {{"fast", Press::fast}, {"normal", Press::normal}, {"small", Press::small}});
 }
 
 void read_rename(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
@@ -273,14 +216,17 @@ void read_rename(CommandLine& line, const std::vector<std::string>& words, Argum
     line.rest("SOURCE", sources);
     NameStepOptions names(line);
     line.group("What gets them");
-    line.flag("--contents", out.job.structure.contents, "the files in each source folder, instead of what is named");
-    line.value("--subfolders", subfolders, "all|filled|none", "with --contents: in all of them, or only directly inside", "all");
+    line.flag("--contents", out.job.structure.contents,
+              "the files in each source folder, instead of what is named");
+    line.value("--subfolders", subfolders, "all|filled|none",
+               "with --contents: in all of them, or only directly inside", "all");
     line.flag("--folders", out.job.structure.folders_too, "with --contents: folders as well as files");
     const CollisionOptions collisions(line);
     const SelectionOptions selection(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    const CommonOptions common(line, out,
+                               CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(names.take(words));
     common.read(out);
     out.job.operation = tavlo::Operation::rename;
@@ -297,17 +243,21 @@ void read_remove(CommandLine& line, const std::vector<std::string>& words, Argum
     std::optional<std::string> to;
     line.rest("SOURCE", sources);
     line.group("What goes, and where to");
-    line.flag("--contents", out.job.structure.contents, "what is in each source folder, not the folder itself");
-    line.value("--to", to, "safe|trash", "where it can be brought back from: the Safe, or the trash of the desktop", "safe");
+    line.flag("--contents", out.job.structure.contents,
+              "what is in each source folder, not the folder itself");
+    line.value("--to", to, "safe|trash",
+               "where it can be brought back from: the Safe, or the trash of the desktop", "safe");
     const SelectionOptions selection(line);
     line.group("How");
     line.flag("--plan", out.plan_only, "print the plan and change nothing");
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    const CommonOptions common(line, out,
+                               CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(words);
     common.read(out);
     out.job.operation = tavlo::Operation::remove;
     read_sources(sources, out.job);
-    out.job.shelf = one_of<tavlo::Shelf>("--to", to, tavlo::Shelf::safe, {{"safe", tavlo::Shelf::safe}, {"trash", tavlo::Shelf::trash}});
+    out.job.shelf = one_of<tavlo::Shelf>("--to", to, tavlo::Shelf::safe,
+                                         {{"safe", tavlo::Shelf::safe}, {"trash", tavlo::Shelf::trash}});
     selection.read(out.job.what);
 }
 
@@ -344,24 +294,30 @@ void read_run(CommandLine& line, const std::vector<std::string>& words, Argument
     line.argument("NAME|JOB.json", out.saved, "a saved job; what ends in .json or has a '/' is a file");
     line.group("How");
     line.flag("--plan", out.plan_only, "print what each step would do now, and change nothing");
-    line.flag("--notify", out.notify, "have the desktop say so, if there is one, where something needs a person");
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
+    line.flag("--notify", out.notify,
+              "have the desktop say so, if there is one, where something needs a person");
+    const CommonOptions common(line, out,
+                               CommonOptions::json | CommonOptions::verbose | CommonOptions::progress);
     line.parse(words);
     common.read(out);
-    if (out.saved.ends_with(".json") || out.saved.find('/') != std::string::npos) out.saved = absolute(out.saved);
+    if (out.saved.ends_with(".json") || out.saved.find('/') != std::string::npos)
+        out.saved = absolute(out.saved);
 }
 
 void read_schedule(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     line.group("Which");
     line.argument("NAME", out.saved, "the job, as `tavloctl jobs` lists it");
     line.group("When; without any, as the job's document says");
-    line.value("--calendar", out.schedule.calendar, "WHEN", "by the calendar: 'Mon..Fri 18:00', as systemd.time(7) has it");
-    line.flag("--when-changed", out.schedule.when_changed, "when something changes in the folders that it takes from");
+    line.value("--calendar", out.schedule.calendar, "WHEN",
+               "by the calendar: 'Mon..Fri 18:00', as systemd.time(7) has it");
+    line.flag("--when-changed", out.schedule.when_changed,
+              "when something changes in the folders that it takes from");
     line.flag("--never", out.never, "not by itself any more");
     const CommonOptions common(line, out, 0U);
     line.parse(words);
     common.read(out);
-    const int given = (out.schedule.calendar ? 1 : 0) + (out.schedule.when_changed ? 1 : 0) + (out.never ? 1 : 0);
+    const int given =
+        (out.schedule.calendar ? 1 : 0) + (out.schedule.when_changed ? 1 : 0) + (out.never ? 1 : 0);
     if (given > 1) refuse("--calendar, --when-changed and --never exclude one another");
 }
 
@@ -371,14 +327,16 @@ void read_by_id(CommandLine& line, const std::vector<std::string>& words, Argume
     const bool is_undo = out.command == Arguments::Command::undo;
     line.group("How");
     if (is_undo) line.flag("--plan", out.plan_only, "print the plan and change nothing");
-    const CommonOptions common(line, out, CommonOptions::json | CommonOptions::progress | (is_undo ? CommonOptions::verbose : 0U));
+    const CommonOptions common(
+        line, out, CommonOptions::json | CommonOptions::progress | (is_undo ? CommonOptions::verbose : 0U));
     line.parse(words);
     common.read(out);
 }
 
 void read_list(CommandLine& line, const std::vector<std::string>& words, Arguments& out) {
     const bool recovers = out.command == Arguments::Command::recover;
-    const CommonOptions common(line, out, CommonOptions::json | (recovers ? CommonOptions::verbose | CommonOptions::progress : 0U));
+    const CommonOptions common(
+        line, out, CommonOptions::json | (recovers ? CommonOptions::verbose | CommonOptions::progress : 0U));
     line.parse(words);
     common.read(out);
 }
@@ -400,7 +358,8 @@ void read_empty(CommandLine& line, const std::vector<std::string>& words, Argume
     std::optional<std::string> of;
     line.group("Which; without either, all");
     line.value("--older-than", days, "DAYS", "only what was set aside so many days ago, or more");
-    line.value("--of", of, "UNDO", "only what this undo took away, as far as its bytes stand in the source still");
+    line.value("--of", of, "UNDO",
+               "only what this undo took away, as far as its bytes stand in the source still");
     const CommonOptions common(line, out, CommonOptions::json | CommonOptions::progress);
     line.parse(words);
     common.read(out);
@@ -455,8 +414,10 @@ Arguments read(std::vector<std::string> words) {
         name += ' ' + words.front();
         words.erase(words.begin());
     }
-    const auto* known = std::find_if(std::begin(commands), std::end(commands), [&](const Known& one) { return one.name == name; });
-    if (known == std::end(commands)) refuse("there is no command '" + tavlo::printable(name) + "'; tavloctl --help names them");
+    const auto* known = std::find_if(std::begin(commands), std::end(commands),
+                                     [&](const Known& one) { return one.name == name; });
+    if (known == std::end(commands))
+        refuse("there is no command '" + tavlo::printable(name) + "'; tavloctl --help names them");
     Arguments out;
     out.command = known->command;
     CommandLine line(help_for(name));

@@ -60,8 +60,9 @@ struct Arguments {
     bool makes_job() const { return command <= Command::unpack; }
     /// It changes something; else it only answers.
     bool carries_out() const {
-        const bool does = makes_job() || command == Command::undo || command == Command::recover || command == Command::run ||
-                          command == Command::safe_restore || command == Command::safe_empty;
+        const bool does = makes_job() || command == Command::undo || command == Command::recover ||
+                          command == Command::run || command == Command::safe_restore ||
+                          command == Command::safe_empty;
         return does && !plan_only;
     }
 };

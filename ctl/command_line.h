@@ -12,7 +12,8 @@
 
 #include "help.h"
 
-/// Why a command line is of no use, in words for whoever wrote it. Thrown, and caught where the whole line is read.
+/// Why a command line is of no use, in words for whoever wrote it. Thrown, and caught where the whole line is
+/// read.
 struct Refusal {
     std::string why;
 };
@@ -34,8 +35,8 @@ struct HelpWanted {
 /// --state may stand before the command too: it is moved behind it.
 void put_command_first(std::vector<std::string>& words);
 
-/// One command's own line: what it takes, what that is for, and the words that were given. A library reads the words; everything that is
-/// said of them is said here.
+/// One command's own line: what it takes, what that is for, and the words that were given. A library reads
+/// the words; everything that is said of them is said here.
 class CommandLine {
 public:
     explicit CommandLine(const CommandHelp& help);
@@ -48,10 +49,11 @@ public:
     void flag(const std::string& name, bool& on, const std::string& help);
     /// type    what stands for the value in the help: FOLDER, or the words themselves, "keep|follow"
     /// usual   what holds where the option is not given; empty: nothing
-    void value(const std::string& name, std::optional<std::string>& value, const std::string& type, const std::string& help,
-               const std::string& usual = {});
+    void value(const std::string& name, std::optional<std::string>& value, const std::string& type,
+               const std::string& help, const std::string& usual = {});
     /// May be given again and again; each word is taken as it is.
-    void list(const std::string& name, std::vector<std::string>& values, const std::string& type, const std::string& help);
+    void list(const std::string& name, std::vector<std::string>& values, const std::string& type,
+              const std::string& help);
     /// A word that belongs to no option, and has to be there.
     void argument(const std::string& name, std::string& value, const std::string& help);
     /// Lists an option in the help that whoever asks takes out of the words before they are read here.

@@ -11,7 +11,8 @@
 
 /// store  null where only a plan is asked for
 /// totals  of what came of it, or would; null: nobody asks
-int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments, tavlo::Totals* totals = nullptr);
+int transfer(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments,
+             tavlo::Totals* totals = nullptr);
 
 /// A saved job, step by step.
 int run_job(tavlo::FileSystem& disk, tavlo::Store* store, const Arguments& arguments);

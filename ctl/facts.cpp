@@ -63,12 +63,15 @@ int show_facts(FileSystem& disk, const Arguments& arguments) {
     }
     std::vector<FileFacts> told(things.size());
     FactReader reader;
-    if (auto read = reader.read(paths, [&](std::size_t at, FileFacts&& facts) { told[at] = std::move(facts); }); !read)
+    if (auto read =
+            reader.read(paths, [&](std::size_t at, FileFacts&& facts) { told[at] = std::move(facts); });
+        !read)
         return refuse_for(read.error());
     std::vector<std::pair<std::string, FileFacts>> files;
     for (std::size_t at = 0; at < things.size(); ++at) {
         const Batch& batch = things[at];
-        files.emplace_back(batch.source_path(batch.entries.front()), all_facts(batch, *kinds, std::move(told[at])));
+        files.emplace_back(batch.source_path(batch.entries.front()),
+                           all_facts(batch, *kinds, std::move(told[at])));
     }
     if (arguments.json)
         write_facts(std::cout, files);

@@ -12,32 +12,40 @@ namespace {
 constexpr CommandHelp commands[] = {
     {"copy",
      "copy SOURCE... --into FOLDER [options]",
-     "Copies files and folders into a folder. Nothing that is there is destroyed: where a name is taken, the item stays undecided "
+     "Copies files and folders into a folder. Nothing that is there is destroyed: where a name is taken, the "
+     "item stays undecided "
      "until you say what happens, and what is overwritten goes to the Safe.",
-     {"tavloctl copy ~/Permits --into /mnt/archive", "tavloctl copy in/ --contents --into out --when same=skip --when newer=overwrite",
+     {"tavloctl copy ~/Permits --into /mnt/archive",
+      "tavloctl copy in/ --contents --into out --when same=skip --when newer=overwrite",
       "tavloctl copy ~/Scans --into /mnt/archive --name '*.pdf' --changed-after 30d --plan"}},
     {"move",
      "move SOURCE... --into FOLDER [options]",
-     "Moves files and folders into a folder. Between file systems a source goes only once its copy is durable and was read back.",
-     {"tavloctl move ~/Inbox/2031 --into /mnt/archive", "tavloctl move ~/Inbox --contents --into ~/Cases --on-collision rename",
+     "Moves files and folders into a folder. Between file systems a source goes only once its copy is "
+     "durable and was read back.",
+     {"tavloctl move ~/Inbox/2031 --into /mnt/archive",
+      "tavloctl move ~/Inbox --contents --into ~/Cases --on-collision rename",
       "tavloctl move ~/Scans --into /mnt/archive --list wanted.txt"}},
     {"rename",
      "rename SOURCE... NAME-STEPS [options]",
-     "Gives new names to files and folders where they are. A name that is given up in the same run is free for another, in chains and "
+     "Gives new names to files and folders where they are. A name that is given up in the same run is free "
+     "for another, in chains and "
      "rings "
      "too; where something else holds it, the item stays undecided until you say what happens.",
-     {"tavloctl rename scan-*.pdf --prefix permit- --case lower", "tavloctl rename ~/Scans --contents --add-to-numbers 1 --plan",
+     {"tavloctl rename scan-*.pdf --prefix permit- --case lower",
+      "tavloctl rename ~/Scans --contents --add-to-numbers 1 --plan",
       "tavloctl rename ~/Scans --contents --name-as '{n:3} {name}{ext}' --count-from 10"}},
     {"remove",
      "remove SOURCE... [options]",
-     "Takes files and folders away, to the Safe: they come back with the undo, for as long as they lie there. A folder goes with all that "
+     "Takes files and folders away, to the Safe: they come back with the undo, for as long as they lie "
+     "there. A folder goes with all that "
      "is "
      "in it, unless files in it are chosen; then folders stay.",
      {"tavloctl remove ~/Scans/2029", "tavloctl remove ~/Scanner --contents --changed-before 90d --plan",
       "tavloctl remove ~/Inbox --name '*.tmp'"}},
     {"pack",
      "pack SOURCE... --into FILE [options]",
-     "Packs files and folders into one archive. It has its name once everything was read back out of it and compared; sources go only if "
+     "Packs files and folders into one archive. It has its name once everything was read back out of it and "
+     "compared; sources go only if "
      "you "
      "say so, and only then.",
      {"tavloctl pack ~/Permits --into ~/Mail/permits.zip",
@@ -45,41 +53,52 @@ constexpr CommandHelp commands[] = {
       "tavloctl pack ~/Scans --contents --into scans.tar.gz --changed-after 30d --plan"}},
     {"unpack",
      "unpack ARCHIVE... --into FOLDER [options]",
-     "Takes files out of archives: zip, tar however pressed, 7z, iso, cpio and more. Each comes in a folder of its name, or in the one "
+     "Takes files out of archives: zip, tar however pressed, 7z, iso, cpio and more. Each comes in a folder "
+     "of its name, or in the one "
      "that "
-     "all it holds lies in. What is damaged, encrypted or leads out of FOLDER fails by itself, and nothing of it gets a name.",
-     {"tavloctl unpack ~/Mail/permits.zip --into ~/Cases", "tavloctl unpack year-2030.tar.gz --contents --into ~/Archive --name '*.pdf'",
+     "all it holds lies in. What is damaged, encrypted or leads out of FOLDER fails by itself, and nothing "
+     "of it gets a name.",
+     {"tavloctl unpack ~/Mail/permits.zip --into ~/Cases",
+      "tavloctl unpack year-2030.tar.gz --contents --into ~/Archive --name '*.pdf'",
       "tavloctl unpack in.7z --into ~/Inbox --when same=skip --plan"}},
     {"facts",
      "facts FILE... [--json]",
      "Shows what files tell about themselves: what patterns and --with know of them. Changes nothing.",
-     {"tavloctl facts quay-003.jpg", "tavloctl facts ~/Photos/*.jpg --json", "tavloctl facts notice.odt | grep author"}},
+     {"tavloctl facts quay-003.jpg", "tavloctl facts ~/Photos/*.jpg --json",
+      "tavloctl facts notice.odt | grep author"}},
     {"jobs",
      "jobs [--json]",
-     "Lists saved jobs, with how their last run ended and when the next one comes; one whose document is broken with its fault.",
+     "Lists saved jobs, with how their last run ended and when the next one comes; one whose document is "
+     "broken with its fault.",
      {"tavloctl jobs", "tavloctl jobs --json", "tavloctl jobs --state /var/lib/office/tavlo"}},
     {"job save",
      "job save JOB.json [--replace]",
-     "Keeps a job under the name that its document says. Paths in it mean what they mean where the document is.",
+     "Keeps a job under the name that its document says. Paths in it mean what they mean where the document "
+     "is.",
      {"tavloctl job save permits.json", "tavloctl job save permits.json --replace",
       "tavloctl job save /srv/office/jobs/clear-scanner.json"}},
     {"job show",
      "job show NAME",
      "Prints a saved job's document.",
-     {"tavloctl job show 'Permits of the month'", "tavloctl job show scans > scans.json", "tavloctl job show scans | less"}},
+     {"tavloctl job show 'Permits of the month'", "tavloctl job show scans > scans.json",
+      "tavloctl job show scans | less"}},
     {"job forget",
      "job forget NAME",
      "Takes a saved job away, and what runs it by itself. Its receipts stay.",
-     {"tavloctl job forget scans", "tavloctl job forget 'Permits of the month'", "tavloctl job forget -- -old-"}},
+     {"tavloctl job forget scans", "tavloctl job forget 'Permits of the month'",
+      "tavloctl job forget -- -old-"}},
     {"run",
      "run NAME | JOB.json [--plan] [--json]",
-     "Runs a job, step by step, with a receipt for each. The first step that does not end well ends it, unless that step says to go on. "
+     "Runs a job, step by step, with a receipt for each. The first step that does not end well ends it, "
+     "unless that step says to go on. "
      "Nothing is asked: what its rules leave open stays undecided.",
-     {"tavloctl run 'Permits of the month'", "tavloctl run ./permits.json --plan", "tavloctl run scans --json"}},
+     {"tavloctl run 'Permits of the month'", "tavloctl run ./permits.json --plan",
+      "tavloctl run scans --json"}},
     {"schedule",
      "schedule NAME [--calendar WHEN | --when-changed | --never]",
      "Has a saved job run by itself, by a timer or a path of your systemd; or not any more.",
-     {"tavloctl schedule scans --calendar 'Mon..Fri 18:00'", "tavloctl schedule scans --when-changed", "tavloctl schedule scans --never"}},
+     {"tavloctl schedule scans --calendar 'Mon..Fri 18:00'", "tavloctl schedule scans --when-changed",
+      "tavloctl schedule scans --never"}},
     {"receipts",
      "receipts [--json]",
      "Lists past runs, newest first, each with the id that the other commands take.",
@@ -91,17 +110,21 @@ constexpr CommandHelp commands[] = {
       "tavloctl receipt 20310502-091407-k3f9 | grep ^failed"}},
     {"check",
      "check ID [--json]",
-     "Reads again what a run put in place and compares it with what its receipt says. Answers 1 where something differs.",
+     "Reads again what a run put in place and compares it with what its receipt says. Answers 1 where "
+     "something differs.",
      {"tavloctl check 20310502-091407-k3f9", "tavloctl check 20310502-091407-k3f9 --json",
       "tavloctl check 20310502-091407-k3f9 --progress never"}},
     {"undo",
      "undo ID [--plan] [--json]",
-     "Puts things back as they were before a run. What an undo takes away goes to the Safe; what was changed since stays undecided "
+     "Puts things back as they were before a run. What an undo takes away goes to the Safe; what was changed "
+     "since stays undecided "
      "(3). An undo has a receipt of its own and can be undone.",
-     {"tavloctl undo 20310502-091407-k3f9 --plan", "tavloctl undo 20310502-091407-k3f9", "tavloctl undo 20310502-091407-k3f9 --json"}},
+     {"tavloctl undo 20310502-091407-k3f9 --plan", "tavloctl undo 20310502-091407-k3f9",
+      "tavloctl undo 20310502-091407-k3f9 --json"}},
     {"recover",
      "recover [--json]",
-     "Finishes or takes back what interrupted runs left. Safe to repeat; a run that is still alive is left alone.",
+     "Finishes or takes back what interrupted runs left. Safe to repeat; a run that is still alive is left "
+     "alone.",
      {"tavloctl recover", "tavloctl recover --verbose", "tavloctl recover --json"}},
     {"safe",
      "safe [--json]",
@@ -109,13 +132,16 @@ constexpr CommandHelp commands[] = {
      {"tavloctl safe", "tavloctl safe --json", "tavloctl safe | sort -k4 -n"}},
     {"safe restore",
      "safe restore ENTRY [--into FOLDER] [--json]",
-     "Brings one version back to the place that it held, or into another folder. A name that is held is refused (3).",
-     {"tavloctl safe restore 20310502-091407-k3f9.17", "tavloctl safe restore 20310502-091407-k3f9.17 --into ~/Found",
+     "Brings one version back to the place that it held, or into another folder. A name that is held is "
+     "refused (3).",
+     {"tavloctl safe restore 20310502-091407-k3f9.17",
+      "tavloctl safe restore 20310502-091407-k3f9.17 --into ~/Found",
       "tavloctl safe restore 20310502-091407-k3f9.17 --json"}},
     {"safe empty",
      "safe empty [--older-than DAYS | --of UNDO] [--json]",
      "Removes versions from the Safe for good. This is the one command that destroys anything.",
-     {"tavloctl safe empty --older-than 90", "tavloctl safe empty --of 20310502-101500-p2m7", "tavloctl safe empty"}},
+     {"tavloctl safe empty --older-than 90", "tavloctl safe empty --of 20310502-101500-p2m7",
+      "tavloctl safe empty"}},
 };
 
 }  // namespace
@@ -123,7 +149,8 @@ constexpr CommandHelp commands[] = {
 std::span<const CommandHelp> all_commands() { return commands; }
 
 const CommandHelp& help_for(std::string_view command) {
-    return *std::find_if(std::begin(commands), std::end(commands), [&](const CommandHelp& one) { return one.name == command; });
+    return *std::find_if(std::begin(commands), std::end(commands),
+                         [&](const CommandHelp& one) { return one.name == command; });
 }
 
 std::string overview() {

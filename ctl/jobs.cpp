@@ -58,7 +58,8 @@ int list_jobs(Store& store, const Arguments& arguments) {
             std::cout << printable(kept.name);
             if (!kept.job) std::cout << "  broken: " << printable(kept.job.error().step);
             if (ran != last.end())
-                std::cout << "  last " << local_time(ran->second.started_ns) << ' ' << how_it_ended(ending_of(ran->second));
+                std::cout << "  last " << local_time(ran->second.started_ns) << ' '
+                          << how_it_ended(ending_of(ran->second));
             if (next) std::cout << "  next " << local_time(*next);
             if (by_itself && !next) std::cout << "  when something changes";
             std::cout << '\n';
@@ -67,17 +68,22 @@ int list_jobs(Store& store, const Arguments& arguments) {
         nlohmann::ordered_json one;
         one["name"] = to_utf8(kept.name);
         one["file"] = to_utf8(kept.file);
-        one["steps"] = kept.job ? nlohmann::ordered_json(kept.job->steps.size()) : nlohmann::ordered_json(nullptr);
+        one["steps"] =
+            kept.job ? nlohmann::ordered_json(kept.job->steps.size()) : nlohmann::ordered_json(nullptr);
         one["last"] = nullptr;
         if (ran != last.end())
-            one["last"] = {{"receipt", ran->second.id}, {"started", utc_text(ran->second.started_ns)}, {"status", exit_for(ran->second)}};
+            one["last"] = {{"receipt", ran->second.id},
+                           {"started", utc_text(ran->second.started_ns)},
+                           {"status", exit_for(ran->second)}};
         one["scheduled"] = by_itself;
         one["next"] = next ? nlohmann::ordered_json(utc_text(*next)) : nlohmann::ordered_json(nullptr);
         if (!kept.job) one["error"] = to_utf8(printable(kept.job.error().step));
         list.push_back(std::move(one));
     }
     if (arguments.json)
-        std::cout << nlohmann::ordered_json({{"tavlo", 1}, {"document", "jobs"}, {"jobs", std::move(list)}}).dump(2) << '\n';
+        std::cout
+            << nlohmann::ordered_json({{"tavlo", 1}, {"document", "jobs"}, {"jobs", std::move(list)}}).dump(2)
+            << '\n';
     return done;
 }
 
@@ -85,8 +91,10 @@ int save_job(const Arguments& arguments) {
     const auto job = read_saved_job(arguments.saved, now_ns());
     if (!job) return refuse_for(job.error());
     if (job->schedule && job->schedule->calendar)
-        if (const auto next = next_by_calendar(*job->schedule->calendar); !next && next.error().fault == Fault::refused) {
-            say(printable(arguments.saved) + ": schedule.calendar: " + printable(next.error().path) + " " + next.error().step);
+        if (const auto next = next_by_calendar(*job->schedule->calendar);
+            !next && next.error().fault == Fault::refused) {
+            say(printable(arguments.saved) + ": schedule.calendar: " + printable(next.error().path) + " " +
+                next.error().step);
             return refused;
         }
     const auto kept = JobFiles().write(*job, arguments.replaces);
@@ -111,7 +119,9 @@ int schedule_job(const Arguments& arguments) {
     const JobUnits units;
     if (arguments.never) {
         const bool is_job = JobFiles().read(arguments.saved, now_ns()) || units.are_there(arguments.saved);
-        if (!is_job) return refuse_for({Fault::not_found, 0, "is no saved job; tavloctl jobs lists them", arguments.saved});
+        if (!is_job)
+            return refuse_for(
+                {Fault::not_found, 0, "is no saved job; tavloctl jobs lists them", arguments.saved});
         const auto gone = units.take_away(arguments.saved);
         return gone ? done : failed_for(gone.error());
     }
@@ -119,13 +129,15 @@ int schedule_job(const Arguments& arguments) {
     if (!job) return refuse_for(job.error());
     const bool is_said = arguments.schedule.calendar || arguments.schedule.when_changed;
     if (!is_said && !job->schedule)
-        return refuse_for({Fault::refused, 0, "does not say when it runs; --calendar or --when-changed does", arguments.saved});
+        return refuse_for({Fault::refused, 0, "does not say when it runs; --calendar or --when-changed does",
+                           arguments.saved});
     const Schedule schedule = is_said ? arguments.schedule : *job->schedule;
     if (schedule.calendar)
         if (const auto next = next_by_calendar(*schedule.calendar); !next) return refuse_for(next.error());
     const auto put = units.put(*job, schedule, program_path(), arguments.state_folder);
     if (!put) return put.error().fault == Fault::refused ? refuse_for(put.error()) : failed_for(put.error());
     if (put->empty()) return done;
-    say("the units are written to " + printable(JobUnits::usual_folder()) + ", and not switched on: " + printable(*put));
+    say("the units are written to " + printable(JobUnits::usual_folder()) +
+        ", and not switched on: " + printable(*put));
     return some_failed;
 }

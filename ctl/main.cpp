@@ -20,17 +20,12 @@ int run(const Arguments& arguments) {
     const auto disk = tavlo::make_disk_with_archives();
     // a plan changes nothing, not even the state folder; everything else needs it before it touches a file
     if (arguments.makes_job() && arguments.plan_only) return transfer(*disk, nullptr, arguments);
-    switch (arguments.command) {
-        case Command::facts: return show_facts(*disk, arguments);
-        case Command::job_save: return save_job(arguments);
-        case Command::job_show: return show_job(arguments);
-        case Command::job_forget: return forget_job(arguments);
-        case Command::schedule: return schedule_job(arguments);
-        case Command::run:
-            if (arguments.plan_only) return run_job(*disk, nullptr, arguments);
-            break;
-        default: break;
-    }
+    if (arguments.command == Command::run && arguments.plan_only) return run_job(*disk, nullptr, arguments);
+    if (arguments.command == Command::facts) return show_facts(*disk, arguments);
+    if (arguments.command == Command::job_save) return save_job(arguments);
+    if (arguments.command == Command::job_show) return show_job(arguments);
+    if (arguments.command == Command::job_forget) return forget_job(arguments);
+    if (arguments.command == Command::schedule) return schedule_job(arguments);
     const auto store = tavlo::Store::open(arguments.state_folder);
     if (!store) {
         say("the state cannot be kept there: " + describe(store.error()));
@@ -47,7 +42,7 @@ int run(const Arguments& arguments) {
         case Command::job_save:
         case Command::job_show:
         case Command::job_forget:
-        case Command::schedule: break;  // which need no store
+        case Command::schedule: break;  // done already: they need no store
         case Command::jobs: return list_jobs(**store, arguments);
         case Command::run: return run_job(*disk, store->get(), arguments);
         case Command::receipts: return list_receipts(**store, arguments);
@@ -66,8 +61,10 @@ int run(const Arguments& arguments) {
 
 int main(int count, char** words) {
     guard_streams();
-    std::ios::sync_with_stdio(false);  // a receipt of a million lines is written in pieces, not letter by letter
-    std::signal(SIGXFSZ, SIG_IGN);     // a file over the limit is an item's failure (EFBIG), not the end of the run
+    std::ios::sync_with_stdio(
+        false);  // a receipt of a million lines is written in pieces, not letter by letter
+    std::signal(SIGXFSZ,
+                SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     tavlo::raise_handle_limit();
     const auto arguments = read_arguments(count, words);
     if (!arguments) {

@@ -24,12 +24,16 @@ constexpr Known steps[] = {
     {"--prefix", 1, "--prefix TEXT", "put in front"},
     {"--suffix", 1, "--suffix TEXT", "put behind"},
     {"--replace", 2, "--replace OLD NEW", "each OLD, plain text"},
-    {"--replace-regex", 2, "--replace-regex RE NEW", "each match of an RE2 expression; \\1 in NEW is its first group"},
+    {"--replace-regex", 2, "--replace-regex RE NEW",
+     "each match of an RE2 expression; \\1 in NEW is its first group"},
     {"--case", 1, "--case lower|upper|title", "title: the first letter of each word"},
-    {"--add-to-numbers", 1, "--add-to-numbers N", "each number in the name grows by N, and keeps at least its digits"},
+    {"--add-to-numbers", 1, "--add-to-numbers N",
+     "each number in the name grows by N, and keeps at least its digits"},
     {"--which-numbers", 1, "--which-numbers all|first|last", "of the step before it (default: all)"},
-    {"--extension", 1, "--extension TEXT", "the new extension, without its dot; lower and upper change its case; empty takes it away"},
-    {"--name-as", 1, "--name-as PATTERN", "the whole name anew: '{n:3}-{name}{ext}'; docs/names.md has the facts"},
+    {"--extension", 1, "--extension TEXT",
+     "the new extension, without its dot; lower and upper change its case; empty takes it away"},
+    {"--name-as", 1, "--name-as PATTERN",
+     "the whole name anew: '{n:3}-{name}{ext}'; docs/names.md has the facts"},
     {"--names-from", 1, "--names-from FILE", "whole names by a table: old name, tab, new name, a line each"},
 };
 
@@ -43,7 +47,8 @@ Number number_from(const std::string& option, const std::string& text) {
 }
 
 template <class Word>
-Word word_from(const std::string& option, const std::string& text, std::initializer_list<std::pair<const char*, Word>> words) {
+Word word_from(const std::string& option, const std::string& text,
+               std::initializer_list<std::pair<const char*, Word>> words) {
     std::string known;
     for (const auto& [one, word] : words) {
         if (text == one) return word;
@@ -62,7 +67,8 @@ std::string option_of(std::string member) {
 NameStepOptions::NameStepOptions(CommandLine& line) {
     line.group("New names: steps, in this order or any other, each on what the one before made");
     for (const Known& step : steps) line.describe(step.left, step.help);
-    line.flag("--whole-names", naming_.whole_names, "steps change the extension too, which else they leave as it is");
+    line.flag("--whole-names", naming_.whole_names,
+              "steps change the extension too, which else they leave as it is");
     line.value("--count-from", count_from_, "N", "where {n} begins", "1");
     line.value("--count-by", count_by_, "N", "how {n} grows", "1");
 }
@@ -76,7 +82,8 @@ std::vector<std::string> NameStepOptions::take(std::vector<std::string> words) {
         }
         const auto equals = words[at].find('=');
         const std::string name = words[at].substr(0, equals);
-        const auto* known = std::find_if(std::begin(steps), std::end(steps), [&](const Known& one) { return name == one.name; });
+        const auto* known = std::find_if(std::begin(steps), std::end(steps),
+                                         [&](const Known& one) { return name == one.name; });
         if (known == std::end(steps)) {
             others.push_back(words[at]);
             continue;
@@ -84,7 +91,8 @@ std::vector<std::string> NameStepOptions::take(std::vector<std::string> words) {
         std::vector<std::string> values;
         if (equals != std::string::npos) values.push_back(words[at].substr(equals + 1));
         while (values.size() < known->values) {
-            if (at + 1 == words.size()) refuse(name + " wants " + std::string(known->left).substr(name.size() + 1));
+            if (at + 1 == words.size())
+                refuse(name + " wants " + std::string(known->left).substr(name.size() + 1));
             values.push_back(words[++at]);
         }
         add(name, values);
@@ -100,15 +108,18 @@ void NameStepOptions::add(const std::string& name, const std::vector<std::string
     if (name == "--replace") all.emplace_back(Replace{values[0], values[1]});
     if (name == "--replace-regex") all.emplace_back(ReplaceRegex{values[0], values[1]});
     if (name == "--case")
-        all.emplace_back(LetterCase{word_from<To>(name, values[0], {{"lower", To::lower}, {"upper", To::upper}, {"title", To::title}})});
-    if (name == "--add-to-numbers") all.emplace_back(AddToNumbers{number_from<std::int64_t>(name, values[0]), Which::all});
+        all.emplace_back(LetterCase{word_from<To>(
+            name, values[0], {{"lower", To::lower}, {"upper", To::upper}, {"title", To::title}})});
+    if (name == "--add-to-numbers")
+        all.emplace_back(AddToNumbers{number_from<std::int64_t>(name, values[0]), Which::all});
     if (name == "--extension") all.emplace_back(Extension{values[0]});
     if (name == "--name-as") all.emplace_back(NameAs{values[0]});
     if (name == "--names-from") all.emplace_back(NamesFrom{absolute(values[0])});
     if (name != "--which-numbers") return;
     auto* before = all.empty() ? nullptr : std::get_if<AddToNumbers>(&all.back());
     if (before == nullptr) refuse(name + " belongs behind --add-to-numbers");
-    before->which = word_from<Which>(name, values[0], {{"all", Which::all}, {"first", Which::first}, {"last", Which::last}});
+    before->which = word_from<Which>(name, values[0],
+                                     {{"all", Which::all}, {"first", Which::first}, {"last", Which::last}});
 }
 
 Naming NameStepOptions::read() const {

@@ -14,7 +14,8 @@
 class NameStepOptions {
 public:
     explicit NameStepOptions(CommandLine& line);
-    /// Takes the steps out of the words, before the line is read: what comes after a step is its text, whatever it looks like.
+    /// Takes the steps out of the words, before the line is read: what comes after a step is its text,
+    /// whatever it looks like.
     std::vector<std::string> take(std::vector<std::string> words);
     /// Once the line is read. What means nothing is refused.
     tavlo::Naming read() const;

@@ -19,15 +19,17 @@ using namespace tavlo;
 int list_receipts(Store& store, const Arguments& arguments) {
     const auto heads = store.receipts();
     if (!heads) return refuse_for(heads.error());
-    const auto goes_on = [&](const ReceiptHead& head) { return head.state != RunState::done && store.is_alive(head.id); };
+    const auto goes_on = [&](const ReceiptHead& head) {
+        return head.state != RunState::done && store.is_alive(head.id);
+    };
     if (arguments.json) {
         write_receipts(std::cout, *heads, goes_on);
         return done;
     }
     for (const ReceiptHead& head : *heads)
         std::cout << fmt::format("{}  {}  {:<11} {:<7} {}  {}\n", head.id, local_time(head.started_ns),
-                                 goes_on(head) ? std::string_view("goes on") : to_text(head.state), to_text(head.operation),
-                                 printable(head.destination), summary(head.totals));
+                                 goes_on(head) ? std::string_view("goes on") : to_text(head.state),
+                                 to_text(head.operation), printable(head.destination), summary(head.totals));
     return done;
 }
 
@@ -35,17 +37,20 @@ int show_receipt(Store& store, const Arguments& arguments) {
     const auto head = store.receipt(arguments.id);
     if (!head) return refuse_for(head.error());
     ProgressLine progress(shows_progress(arguments, stdout));
-    auto read = [&, so_far = std::uint64_t{0}]() mutable { progress.counted("reading", ++so_far, head->totals.items, "items"); };
+    auto read = [&, so_far = std::uint64_t{0}]() mutable {
+        progress.counted("reading", ++so_far, head->totals.items, "items");
+    };
     Result<void> shown;
     if (arguments.json) {
         shown = write_receipt(std::cout, *head, store, read);
     } else {
-        std::cout << fmt::format("{}  {}  {}\n", head->id, local_time(head->started_ns), printable(head->sentence));
+        std::cout << fmt::format("{}  {}  {}\n", head->id, local_time(head->started_ns),
+                                 printable(head->sentence));
         fmt::memory_buffer line;
         shown = store.each_item(head->id, [&](ReceiptItem&& item) {
             line.clear();
-            fmt::format_to(std::back_inserter(line), "{:<11} {} -> {}", to_text(item.result), printable(item.source),
-                           printable(item.place()));
+            fmt::format_to(std::back_inserter(line), "{:<11} {} -> {}", to_text(item.result),
+                           printable(item.source), printable(item.place()));
             if (!item.error.empty()) fmt::format_to(std::back_inserter(line), "  {}", printable(item.error));
             line.push_back('\n');
             std::cout.write(line.data(), static_cast<std::streamsize>(line.size()));
@@ -83,16 +88,21 @@ int check(FileSystem& disk, Store& store, const Arguments& arguments) {
     progress.clear();
     if (writer) writer->end();
     if (!read) return failed_for(read.error());
-    if (!arguments.json) std::cout << (differing == 0 ? "nothing differs" : fmt::format("{} differ", differing)) << '\n';
+    if (!arguments.json)
+        std::cout << (differing == 0 ? "nothing differs" : fmt::format("{} differ", differing)) << '\n';
     return differing == 0 ? done : some_failed;
 }
 
 int undo(FileSystem& disk, Store& store, const Arguments& arguments) {
     ProgressLine progress(shows_progress(arguments));
-    // held until the undo of a run that was interrupted is through; a plan changes nothing, so it settles nothing either
-    const auto held = arguments.plan_only ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(disk, store, arguments.id);
+    // held until the undo of a run that was interrupted is through; a plan changes nothing, so it settles
+    // nothing either
+    const auto held = arguments.plan_only ? Result<std::optional<RunLock>>(std::nullopt)
+                                          : settle_before_undo(disk, store, arguments.id);
     if (!held) return refuse_for(held.error());
-    const auto looked_at = [&](std::uint64_t looked, std::uint64_t of) { progress.counted("looking", looked, of, "items"); };
+    const auto looked_at = [&](std::uint64_t looked, std::uint64_t of) {
+        progress.counted("looking", looked, of, "items");
+    };
     const auto plan = prepare_undo(disk, store, arguments.id, {}, held->has_value(), looked_at);
     progress.clear();
     if (!plan) return refuse_for(plan.error());

@@ -43,7 +43,8 @@ std::string absolute(const std::string& path) {
             known = tavlo::normalised(part.empty() ? "." : part, known);
             continue;
         }
-        const std::unique_ptr<char, decltype(&std::free)> real(::realpath(known.c_str(), nullptr), &std::free);
+        const std::unique_ptr<char, decltype(&std::free)> real(::realpath(known.c_str(), nullptr),
+                                                               &std::free);
         known = std::string(tavlo::parent_of(real ? std::string(real.get()) : known));
     }
     return known;

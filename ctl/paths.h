@@ -19,5 +19,6 @@ std::string folder_that_is_there(const std::string& option, const std::string& p
 /// This program, as a file.
 std::string program_path();
 
-/// Where the state is kept when nobody says: never below a home that is not there, nor below the root for want of one.
+/// Where the state is kept when nobody says: never below a home that is not there, nor below the root for
+/// want of one.
 std::string usual_state_folder();

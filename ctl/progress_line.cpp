@@ -18,7 +18,8 @@ std::string amount(double bytes) {
     static constexpr const char* units[] = {"B", "KiB", "MiB", "GiB", "TiB"};
     std::size_t unit = 0;
     for (; bytes >= 1024 && unit + 1 < std::size(units); ++unit) bytes /= 1024;
-    return unit == 0 ? fmt::format("{:.0f} {}", bytes, units[unit]) : fmt::format("{:.1f} {}", bytes, units[unit]);
+    return unit == 0 ? fmt::format("{:.0f} {}", bytes, units[unit])
+                     : fmt::format("{:.1f} {}", bytes, units[unit]);
 }
 
 }  // namespace
@@ -73,13 +74,16 @@ void ProgressLine::show_run() {
     if (!is_due("run")) return;
     const auto now = Clock::now();
     forecast_.add(now, done_);
-    std::string text = fmt::format("{} of {} items, {} of {}", done_.items, planned_.items, amount(static_cast<double>(done_.bytes)),
-                                   amount(static_cast<double>(planned_.bytes)));
-    if (const double rate = forecast_.bytes_per_second(); rate > 0) text += fmt::format(", {}/s", amount(rate));
+    std::string text =
+        fmt::format("{} of {} items, {} of {}", done_.items, planned_.items,
+                    amount(static_cast<double>(done_.bytes)), amount(static_cast<double>(planned_.bytes)));
+    if (const double rate = forecast_.bytes_per_second(); rate > 0)
+        text += fmt::format(", {}/s", amount(rate));
     if (const auto left = forecast_.left(now, planned_)) {
         const auto seconds = left->count();
-        text += seconds >= 3600 ? fmt::format(", {}:{:02}:{:02} left", seconds / 3600, seconds / 60 % 60, seconds % 60)
-                                : fmt::format(", {}:{:02} left", seconds / 60, seconds % 60);
+        text += seconds >= 3600
+                    ? fmt::format(", {}:{:02}:{:02} left", seconds / 3600, seconds / 60 % 60, seconds % 60)
+                    : fmt::format(", {}:{:02} left", seconds / 60, seconds % 60);
     }
     put_line(text);
 }

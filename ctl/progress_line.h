@@ -11,7 +11,8 @@
 #include "plan/plan.h"
 #include "run/forecast.h"
 
-/// One line on standard error, written in place, that says what is being done and how far it is. Told by any thread.
+/// One line on standard error, written in place, that says what is being done and how far it is. Told by any
+/// thread.
 class ProgressLine {
 public:
     explicit ProgressLine(bool shown) : shown_(shown) {}

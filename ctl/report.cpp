@@ -27,8 +27,10 @@ void print_kept_by_undo(Store& store, const ReceiptHead& head) {
     if (head.undoes.empty()) return;
     const auto kept = store.safe_amount_of(head.id);
     if (!kept || kept->versions == 0) return;
-    std::cout << fmt::format("{} of them lie in the Safe now, {} bytes; tavloctl safe empty --of {} removes what the source still holds\n",
-                             kept->versions, kept->bytes, head.id);
+    std::cout << fmt::format(
+        "{} of them lie in the Safe now, {} bytes; tavloctl safe empty --of {} removes what the source still "
+        "holds\n",
+        kept->versions, kept->bytes, head.id);
 }
 
 }  // namespace
@@ -38,7 +40,9 @@ int exit_for(const ReceiptHead& head) { return static_cast<int>(ending_of(head))
 
 int worse(int one, int other) {
     constexpr std::array by_weight{done, some_undecided, some_failed, stopped};
-    const auto weight = [&](int status) { return std::find(by_weight.begin(), by_weight.end(), status) - by_weight.begin(); };
+    const auto weight = [&](int status) {
+        return std::find(by_weight.begin(), by_weight.end(), status) - by_weight.begin();
+    };
     return weight(one) >= weight(other) ? one : other;
 }
 
@@ -52,7 +56,9 @@ int failed_for(const Error& error) {
     return some_failed;
 }
 
-std::string summary(const Totals& totals) { return fmt::format("{} items: {}", totals.items, in_words(totals)); }
+std::string summary(const Totals& totals) {
+    return fmt::format("{} items: {}", totals.items, in_words(totals));
+}
 
 std::string local_time(std::int64_t ns) {
     return fmt::format("{:%Y-%m-%d %H:%M:%S}", fmt::localtime(static_cast<std::time_t>(ns / 1'000'000'000)));
@@ -60,7 +66,8 @@ std::string local_time(std::int64_t ns) {
 
 bool shows_progress(const Arguments& arguments, std::FILE* beside) {
     if (arguments.quiet || arguments.verbose) return false;
-    if (arguments.progress != Arguments::ShowProgress::automatic) return arguments.progress == Arguments::ShowProgress::always;
+    if (arguments.progress != Arguments::ShowProgress::automatic)
+        return arguments.progress == Arguments::ShowProgress::always;
     if (beside != nullptr && isatty(fileno(beside)) != 0) return false;
     return isatty(STDERR_FILENO) != 0;
 }
@@ -81,7 +88,8 @@ int print_plan(const Plan& plan, bool json) {
         std::cout << fmt::format("{:<11} {}", to_text(item.outcome), printable(planned.place()));
         if (planned.collision) {
             const auto& finding = planned.collision->finding;
-            std::cout << fmt::format("  ({})", finding ? to_text(*finding) : std::string_view("changed since"));
+            std::cout << fmt::format("  ({})",
+                                     finding ? to_text(*finding) : std::string_view("changed since"));
             if (finding == Finding::twin) std::cout << "  from " << printable(planned.source);
         }
         if (!planned.error.empty()) std::cout << "  " << printable(planned.error);
@@ -139,7 +147,8 @@ ItemId RunReport::twin_of(ItemId id) {
 std::string RunReport::why_undecided(ItemId id, const ReceiptItem& item) {
     if (!item.collision) return item.error;
     if (!item.collision->finding) return "the name is taken";
-    if (item.collision->finding != Finding::twin) return fmt::format("the name is taken, finding {}", to_text(*item.collision->finding));
+    if (item.collision->finding != Finding::twin)
+        return fmt::format("the name is taken, finding {}", to_text(*item.collision->finding));
     const ItemId twin = twin_of(id);
     if (twin == no_item) return "a twin: another of the batch wants its name";
     return "a twin: " + printable(plan_->source_path(plan_->items[twin])) + " wants the same name";
@@ -149,7 +158,8 @@ std::string RunReport::why_undecided(ItemId id, const ReceiptItem& item) {
 void RunReport::name_undecided(ItemId id, const ReceiptItem& item) {
     if (++undecided_ > most_undecided_named && !arguments_.verbose) return;
     progress_.clear();
-    say(fmt::format("{}: undecided: {}: {}", printable(item.source), why_undecided(id, item), printable(item.target)));
+    say(fmt::format("{}: undecided: {}: {}", printable(item.source), why_undecided(id, item),
+                    printable(item.target)));
 }
 
 void RunReport::end() {
@@ -161,7 +171,8 @@ void RunReport::end() {
 int print_receipt(Store& store, const ReceiptHead& head, const Arguments& arguments) {
     if (!head.problem.empty()) say(printable(head.problem));
     if (arguments.json) {
-        if (auto written = write_receipt(std::cout, head, store); !written) return failed_for(written.error());
+        if (auto written = write_receipt(std::cout, head, store); !written)
+            return failed_for(written.error());
     } else {
         std::cout << summary(head.totals) << '\n';
         print_not_kept(store, head.id);
@@ -171,8 +182,10 @@ int print_receipt(Store& store, const ReceiptHead& head, const Arguments& argume
     return exit_for(head);
 }
 
-int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine& progress, RunOptions wanted, const Plan* plan,
-                         const std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>& work, Totals* totals) {
+int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine& progress, RunOptions wanted,
+                         const Plan* plan,
+                         const std::function<Result<ReceiptHead>(const RunOptions&, const RunEvents&)>& work,
+                         Totals* totals) {
     StopOnSignal signal;
     RunReport report(arguments, progress, plan);
     wanted.stop = signal.token();
@@ -183,9 +196,12 @@ int carry_out_and_report(Store& store, const Arguments& arguments, ProgressLine&
     return report.has_begun() ? failed_for(head.error()) : refuse_for(head.error());
 }
 
-int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments, ProgressLine& progress, RunOptions wanted,
-                   Totals* totals) {
+int carry_out_plan(FileSystem& disk, Store& store, const Plan& plan, const Arguments& arguments,
+                   ProgressLine& progress, RunOptions wanted, Totals* totals) {
     return carry_out_and_report(
         store, arguments, progress, std::move(wanted), &plan,
-        [&](const RunOptions& options, const RunEvents& events) { return carry_out(disk, store, plan, options, events); }, totals);
+        [&](const RunOptions& options, const RunEvents& events) {
+            return carry_out(disk, store, plan, options, events);
+        },
+        totals);
 }

@@ -27,8 +27,8 @@ int failed_for(const tavlo::Error& error);  ///< the same of something that was 
 std::string summary(const tavlo::Totals& totals);
 std::string local_time(std::int64_t ns);
 
-/// Whether it is said how far something is: asked for, or on a terminal. What else is written goes to `beside`, and would be in its way
-/// where that is a terminal.
+/// Whether it is said how far something is: asked for, or on a terminal. What else is written goes to
+/// `beside`, and would be in its way where that is a terminal.
 bool shows_progress(const Arguments& arguments, std::FILE* beside = nullptr);
 
 /// What the target could not keep is said once, not silently dropped.
@@ -56,16 +56,20 @@ private:
     const tavlo::Plan* plan_;
     bool begun_ = false;
     std::uint64_t undecided_ = 0;
-    std::map<std::pair<tavlo::FolderId, std::string>, std::pair<tavlo::ItemId, tavlo::ItemId>> twins_;  ///< the first two that want a name
+    std::map<std::pair<tavlo::FolderId, std::string>, std::pair<tavlo::ItemId, tavlo::ItemId>>
+        twins_;  ///< the first two that want a name
 };
 
 /// The receipt of a run that is through, and its status.
 int print_receipt(tavlo::Store& store, const tavlo::ReceiptHead& head, const Arguments& arguments);
 
 /// totals  where they are wanted
-int carry_out_and_report(tavlo::Store& store, const Arguments& arguments, ProgressLine& progress, tavlo::RunOptions wanted,
-                         const tavlo::Plan* plan,
-                         const std::function<tavlo::Result<tavlo::ReceiptHead>(const tavlo::RunOptions&, const tavlo::RunEvents&)>& work,
-                         tavlo::Totals* totals = nullptr);
-int carry_out_plan(tavlo::FileSystem& disk, tavlo::Store& store, const tavlo::Plan& plan, const Arguments& arguments,
-                   ProgressLine& progress, tavlo::RunOptions wanted, tavlo::Totals* totals = nullptr);
+int carry_out_and_report(
+    tavlo::Store& store, const Arguments& arguments, ProgressLine& progress, tavlo::RunOptions wanted,
+    const tavlo::Plan* plan,
+    const std::function<tavlo::Result<tavlo::ReceiptHead>(const tavlo::RunOptions&, const tavlo::RunEvents&)>&
+        work,
+    tavlo::Totals* totals = nullptr);
+int carry_out_plan(tavlo::FileSystem& disk, tavlo::Store& store, const tavlo::Plan& plan,
+                   const Arguments& arguments, ProgressLine& progress, tavlo::RunOptions wanted,
+                   tavlo::Totals* totals = nullptr);

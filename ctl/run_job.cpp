@@ -87,34 +87,39 @@ private:
         if (!document.empty()) documents_.push_back(std::move(document));
         course_.take(static_cast<Ending>(status), totals);
     }
-    /// Nobody is there while it runs by itself; what needs a person is said where that person will see it (notify-send(1)).
+    /// Nobody is there while it runs by itself; what needs a person is said where that person will see it
+    /// (notify-send(1)).
     void tell_desktop(Ending ending) const {
         std::string words;
         switch (ending) {
             case Ending::done: return;
             case Ending::some_undecided:
-                words = fmt::format("{} undecided: both stay as they are until you look, among the saved jobs.",
-                                    course_.totals().of(Outcome::undecided));
+                words =
+                    fmt::format("{} undecided: both stay as they are until you look, among the saved jobs.",
+                                course_.totals().of(Outcome::undecided));
                 break;
             case Ending::some_failed: words = "Some failed; the receipt says why."; break;
             case Ending::refused: words = "A step was refused, and nothing of it was done."; break;
             case Ending::stopped: words = "It was stopped; the rest can be gone on with."; break;
         }
-        (void)ask_program({"notify-send", "--app-name=Tavlo", "--", to_utf8(printable(course_.job().name)), words});
+        (void)ask_program(
+            {"notify-send", "--app-name=Tavlo", "--", to_utf8(printable(course_.job().name)), words});
     }
     /// Runs of the window, and other saved jobs, are let through first where they are on the same drives.
     Result<DriveTurn> turn_for(const Job& job) const {
         if (arguments_.plan_only) return DriveTurn();
         const StopOnSignal signal;
         const auto waits = [this] {
-            if (!arguments_.quiet) say(printable(course_.job().name) + ": waits for another run on its drives");
+            if (!arguments_.quiet)
+                say(printable(course_.job().name) + ": waits for another run on its drives");
         };
         return DriveTurn::wait(arguments_.state_folder, drives_of(job), signal.token(), waits);
     }
     void print(int status) const {
-        std::cout << "{\"tavlo\":1,\"document\":\"job-run\",\n\"job\":" << nlohmann::json(to_utf8(course_.job().name)).dump()
-                  << ",\n\"steps\":[";
-        for (std::size_t at = 0; at < documents_.size(); ++at) std::cout << (at == 0 ? "\n" : ",\n") << documents_[at];
+        std::cout << "{\"tavlo\":1,\"document\":\"job-run\",\n\"job\":"
+                  << nlohmann::json(to_utf8(course_.job().name)).dump() << ",\n\"steps\":[";
+        for (std::size_t at = 0; at < documents_.size(); ++at)
+            std::cout << (at == 0 ? "\n" : ",\n") << documents_[at];
         std::cout << "],\n\"status\":" << status << "}\n";
     }
 
@@ -129,7 +134,8 @@ private:
 
 int run_job(FileSystem& disk, Store* store, const Arguments& arguments) {
     const bool is_file = arguments.saved.starts_with('/');
-    const auto job = is_file ? read_saved_job(arguments.saved, now_ns()) : JobFiles().read(arguments.saved, now_ns());
+    const auto job =
+        is_file ? read_saved_job(arguments.saved, now_ns()) : JobFiles().read(arguments.saved, now_ns());
     if (!job) return refuse_for(job.error());
     if (store == nullptr) return JobRunner(disk, store, arguments, *job).run();
     const auto lock = RunLock::take(arguments.state_folder, lock_of_job(job->name));

@@ -21,8 +21,8 @@ int list_safe(Store& store, const Arguments& arguments) {
         listed = write_safe(std::cout, store);
     else
         listed = store.each_safe_entry([](SafeEntry&& entry) {
-            std::cout << fmt::format("{}  {}  {:>12}  {}\n", entry.id, local_time(entry.set_aside_ns), entry.identity.size_bytes,
-                                     printable(entry.original));
+            std::cout << fmt::format("{}  {}  {:>12}  {}\n", entry.id, local_time(entry.set_aside_ns),
+                                     entry.identity.size_bytes, printable(entry.original));
         });
     return listed ? done : refuse_for(listed.error());
 }
@@ -34,12 +34,15 @@ int restore(FileSystem& disk, Store& store, const Arguments& arguments) {
         return plan.error().fault == Fault::name_taken ? some_undecided : refused;
     }
     ProgressLine progress(shows_progress(arguments));
-    return carry_out_plan(disk, store, *plan, arguments, progress, {.sentence = "Bring back " + arguments.id});
+    return carry_out_plan(disk, store, *plan, arguments, progress,
+                          {.sentence = "Bring back " + arguments.id});
 }
 
 int empty(FileSystem& disk, Store& store, const Arguments& arguments) {
     ProgressLine progress(shows_progress(arguments));
-    const auto so_far = [&](std::uint64_t looked_at, std::uint64_t of) { progress.counted("emptying", looked_at, of, "versions"); };
+    const auto so_far = [&](std::uint64_t looked_at, std::uint64_t of) {
+        progress.counted("emptying", looked_at, of, "versions");
+    };
     const auto emptied = arguments.id.empty() ? empty_safe(disk, store, arguments.older_than_days, so_far)
                                               : remove_proved(disk, store, arguments.id, so_far);
     progress.clear();

@@ -6,8 +6,8 @@
 #include "arguments.h"
 #include "command_line.h"
 
-/// The options that choose files, as words. What they mean is asked of them once the line is read, so that what means nothing is refused;
-/// what goes into the job is the words.
+/// The options that choose files, as words. What they mean is asked of them once the line is read, so that
+/// what means nothing is refused; what goes into the job is the words.
 class SelectionOptions {
 public:
     explicit SelectionOptions(CommandLine& line);

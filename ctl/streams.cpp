@@ -16,11 +16,14 @@ constexpr int wakes = SIGUSR1;  // only the thread that waits
 void guard_streams() {
     for (const int stream : {STDIN_FILENO, STDOUT_FILENO, STDERR_FILENO})
         if (::fcntl(stream, F_GETFD) == -1)
-            (void)::open("/dev/null", stream == STDIN_FILENO ? O_WRONLY : O_RDONLY);  // the lowest that is free
+            (void)::open("/dev/null",
+                         stream == STDIN_FILENO ? O_WRONLY : O_RDONLY);  // the lowest that is free
     ::signal(SIGPIPE, SIG_IGN);
 }
 
-void put(std::FILE* stream, const std::string& text) { (void)std::fwrite(text.data(), 1, text.size(), stream); }
+void put(std::FILE* stream, const std::string& text) {
+    (void)std::fwrite(text.data(), 1, text.size(), stream);
+}
 
 void say(const std::string& text) { put(stderr, "tavloctl: " + text + "\n"); }
 

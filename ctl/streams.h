@@ -9,8 +9,9 @@
 
 // What a program has to do with who started it. An output that fails never touches a run.
 
-/// Standard input, output and error are open from here on, if only to answer with an error: else the next file that is opened would be one
-/// of them. A pipe whose reader has gone is an error of writing, not the end (signal(7), SIGPIPE).
+/// Standard input, output and error are open from here on, if only to answer with an error: else the next
+/// file that is opened would be one of them. A pipe whose reader has gone is an error of writing, not the end
+/// (signal(7), SIGPIPE).
 void guard_streams();
 
 /// One line on standard error; nothing where that fails.
@@ -18,8 +19,8 @@ void say(const std::string& text);
 /// Text as it is, on standard error or output.
 void put(std::FILE* stream, const std::string& text);
 
-/// SIGINT, SIGTERM and SIGHUP become a stop between items; blocked in every thread but the one that waits for them. One that was ignored
-/// when the program was started stays so (nohup(1)).
+/// SIGINT, SIGTERM and SIGHUP become a stop between items; blocked in every thread but the one that waits for
+/// them. One that was ignored when the program was started stays so (nohup(1)).
 class StopOnSignal {
 public:
     StopOnSignal();

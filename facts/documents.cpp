@@ -25,7 +25,9 @@ void put_date(FileFacts& facts, const char* name, std::string_view text) {
 
 std::string trimmed(std::string_view text) {
     const auto first = text.find_first_not_of(" \t\r\n");
-    return first == std::string_view::npos ? std::string() : std::string(text.substr(first, text.find_last_not_of(" \t\r\n") - first + 1));
+    return first == std::string_view::npos
+               ? std::string()
+               : std::string(text.substr(first, text.find_last_not_of(" \t\r\n") - first + 1));
 }
 
 /// Without its prefix: which namespace it stands for is the document's to choose.
@@ -56,9 +58,10 @@ void tell_open_document(const pugi::xml_node& document, FileFacts& facts) {
         facts.set("title", child(meta, "title"));
         facts.set("subject", child(meta, "subject"));
         put_date(facts, "created", child(meta, "creation-date"));
-        for (const auto& node : meta.children())  // there is no company among the elements that the standard names
-            if (const pugi::xml_attribute name =
-                    node.find_attribute([](const auto& one) { return std::string_view(one.name()).ends_with("name"); });
+        for (const auto& node :
+             meta.children())  // there is no company among the elements that the standard names
+            if (const pugi::xml_attribute name = node.find_attribute(
+                    [](const auto& one) { return std::string_view(one.name()).ends_with("name"); });
                 local_name(node) == "user-defined" && std::string_view(name.value()) == "Company")
                 facts.set("company", trimmed(node.child_value()));
     }
@@ -88,14 +91,17 @@ std::string text_of(archive& zip) {
 }  // namespace
 
 void tell_zipped_document(const std::string& path, FileFacts& facts) {
-    const std::unique_ptr<archive, decltype(&::archive_read_free)> zip(::archive_read_new(), &::archive_read_free);
+    const std::unique_ptr<archive, decltype(&::archive_read_free)> zip(::archive_read_new(),
+                                                                       &::archive_read_free);
     ::archive_read_support_format_zip_seekable(zip.get());
     if (::archive_read_open_filename(zip.get(), path.c_str(), 64 * 1024) != ARCHIVE_OK) return;
     archive_entry* entry = nullptr;
-    for (int parts = 0; parts < most_parts && ::archive_read_next_header(zip.get(), &entry) == ARCHIVE_OK; ++parts) {
+    for (int parts = 0; parts < most_parts && ::archive_read_next_header(zip.get(), &entry) == ARCHIVE_OK;
+         ++parts) {
         const char* name = ::archive_entry_pathname(entry);
         const std::string_view part = name == nullptr ? std::string_view() : name;
-        if (part == "docProps/core.xml" || part == "docProps/app.xml" || part == "meta.xml") tell_part(part, text_of(*zip), facts);
+        if (part == "docProps/core.xml" || part == "docProps/app.xml" || part == "meta.xml")
+            tell_part(part, text_of(*zip), facts);
     }
 }
 

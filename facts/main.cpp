@@ -11,8 +11,9 @@
 #include "facts/file_facts.h"
 #include "telling.h"
 
-// tavlo-facts: reads paths from standard input, each ended by a NUL, and writes for each a line of JSON with what the file tells about
-// itself (core/facts/file_facts.h). Bounded in memory by the kernel; whoever asks bounds the time, and ends it by closing its input.
+// tavlo-facts: reads paths from standard input, each ended by a NUL, and writes for each a line of JSON with
+// what the file tells about itself (core/facts/file_facts.h). Bounded in memory by the kernel; whoever asks
+// bounds the time, and ends it by closing its input.
 
 namespace {
 
@@ -32,6 +33,7 @@ int main() {
     std::signal(SIGPIPE, SIG_DFL);
     std::ios::sync_with_stdio(false);
     // each answer at once: whoever waits tells by it which file costs too much
-    for (std::string path; std::getline(std::cin, path, '\0');) std::cout << to_json(tell(path)) << '\n' << std::flush;
+    for (std::string path; std::getline(std::cin, path, '\0');)
+        std::cout << to_json(tell(path)) << '\n' << std::flush;
     return 0;
 }

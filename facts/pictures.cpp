@@ -29,7 +29,8 @@ void tell_taken(const Exiv2::ExifData& exif, FileFacts& facts) {
 }
 
 std::string in_lower(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    std::transform(text.begin(), text.end(), text.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
     return text;
 }
 
@@ -38,11 +39,14 @@ void tell_camera(const Exiv2::ExifData& exif, FileFacts& facts) {
     const std::string make = text_of(exif, "Exif.Image.Make");
     const std::string model = text_of(exif, "Exif.Image.Model");
     const bool names_make = in_lower(model).find(in_lower(make)) != std::string::npos;
-    facts.set("camera", make.empty() || (names_make && !model.empty()) ? model : model.empty() ? make : make + " " + model);
+    facts.set("camera", make.empty() || (names_make && !model.empty()) ? model
+                        : model.empty()                                ? make
+                                                                       : make + " " + model);
 }
 
 /// Degrees, minutes and seconds as one number of degrees; nullopt: they are not all there, or mean nothing.
-std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, const char* reference, char negative, double most) {
+std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, const char* reference,
+                                 char negative, double most) {
     const auto found = exif.findKey(Exiv2::ExifKey(key));
     if (found == exif.end() || found->count() < 1) return std::nullopt;
     double degrees = 0;
@@ -59,8 +63,10 @@ std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, c
 }
 
 std::optional<std::pair<double, double>> place_of(const Exiv2::ExifData& exif) {
-    const auto latitude = degrees_of(exif, "Exif.GPSInfo.GPSLatitude", "Exif.GPSInfo.GPSLatitudeRef", 'S', 90);
-    const auto longitude = degrees_of(exif, "Exif.GPSInfo.GPSLongitude", "Exif.GPSInfo.GPSLongitudeRef", 'W', 180);
+    const auto latitude =
+        degrees_of(exif, "Exif.GPSInfo.GPSLatitude", "Exif.GPSInfo.GPSLatitudeRef", 'S', 90);
+    const auto longitude =
+        degrees_of(exif, "Exif.GPSInfo.GPSLongitude", "Exif.GPSInfo.GPSLongitudeRef", 'W', 180);
     return latitude && longitude ? std::optional(std::pair(*latitude, *longitude)) : std::nullopt;
 }
 
@@ -84,11 +90,13 @@ void tell_size(const Exiv2::Image& image, FileFacts& facts) {
     facts.set("height", static_cast<std::uint64_t>(lies ? width : height));
 }
 
-/// Its readers of films and of sound write past their buffers where a file is damaged (a broken WAV is enough), and tell no Exif.
+/// Its readers of films and of sound write past their buffers where a file is damaged (a broken WAV is
+/// enough), and tell no Exif.
 bool is_picture(int type) {
     namespace Type = Exiv2::ImageType;
-    const auto pictures = {Type::jpeg, Type::tiff, Type::png, Type::webp, Type::bmff, Type::gif, Type::bmp, Type::psd, Type::jp2,
-                           Type::cr2,  Type::crw,  Type::mrw, Type::orf,  Type::pgf,  Type::raf, Type::rw2, Type::tga};
+    const auto pictures = {Type::jpeg, Type::tiff, Type::png, Type::webp, Type::bmff, Type::gif,
+                           Type::bmp,  Type::psd,  Type::jp2, Type::cr2,  Type::crw,  Type::mrw,
+                           Type::orf,  Type::pgf,  Type::raf, Type::rw2,  Type::tga};
     return std::find(pictures.begin(), pictures.end(), type) != pictures.end();
 }
 

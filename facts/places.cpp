@@ -29,7 +29,8 @@ Gazetteer::Gazetteer() {
     const int count = ::geonames_get_n_cities();
     towns_.reserve(static_cast<std::size_t>(std::max(count, 0)));
     for (int at = 0; at < count; ++at) {
-        const std::unique_ptr<GeonamesCity, decltype(&::geonames_city_free)> city(::geonames_get_city(at), &::geonames_city_free);
+        const std::unique_ptr<GeonamesCity, decltype(&::geonames_city_free)> city(::geonames_get_city(at),
+                                                                                  &::geonames_city_free);
         if (!city) continue;
         const char* name = ::geonames_city_get_name(city.get());
         const char* country = ::geonames_city_get_country(city.get());
@@ -37,9 +38,11 @@ Gazetteer::Gazetteer() {
         const double latitude = ::geonames_city_get_latitude(city.get());
         const double phi = radians(latitude);
         const double lambda = radians(::geonames_city_get_longitude(city.get()));
-        towns_.push_back({latitude, std::cos(phi) * std::cos(lambda), std::cos(phi) * std::sin(lambda), std::sin(phi), name, country});
+        towns_.push_back({latitude, std::cos(phi) * std::cos(lambda), std::cos(phi) * std::sin(lambda),
+                          std::sin(phi), name, country});
     }
-    std::sort(towns_.begin(), towns_.end(), [](const Town& one, const Town& other) { return one.latitude < other.latitude; });
+    std::sort(towns_.begin(), towns_.end(),
+              [](const Town& one, const Town& other) { return one.latitude < other.latitude; });
 }
 
 NearestPlace Gazetteer::nearest(double latitude, double longitude) const {
@@ -50,8 +53,9 @@ NearestPlace Gazetteer::nearest(double latitude, double longitude) const {
     const double z = std::sin(phi);
     // nothing beyond this belt is near enough
     const double belt = country_within_km / earth_km * 180 / std::numbers::pi;
-    const auto first = std::lower_bound(towns_.begin(), towns_.end(), latitude - belt,
-                                        [](const Town& town, double southmost) { return town.latitude < southmost; });
+    const auto first =
+        std::lower_bound(towns_.begin(), towns_.end(), latitude - belt,
+                         [](const Town& town, double southmost) { return town.latitude < southmost; });
     const Town* best = nullptr;
     double shortest = 5;  // squares of chords: 4 is the other side of the world
     for (auto town = first; town != towns_.end() && town->latitude <= latitude + belt; ++town) {

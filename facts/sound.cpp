@@ -25,9 +25,11 @@ std::optional<std::uint64_t> leading_number(const std::string& text) {
 void tell_sound(const std::string& path, FileFacts& facts) {
     const TagLib::FileRef file(path.c_str(), false);
     if (file.isNull()) return;
-    const TagLib::PropertyMap all = file.file()->properties();  // of every tag that it has, where tag() may be of one alone
+    const TagLib::PropertyMap all =
+        file.file()->properties();  // of every tag that it has, where tag() may be of one alone
     const auto text = [&](const char* key) { return all[key].toString(", ").stripWhiteSpace().to8Bit(true); };
-    for (const auto& [name, key] : {std::pair{"artist", "ARTIST"}, {"album", "ALBUM"}, {"title", "TITLE"}, {"genre", "GENRE"}})
+    for (const auto& [name, key] :
+         {std::pair{"artist", "ARTIST"}, {"album", "ALBUM"}, {"title", "TITLE"}, {"genre", "GENRE"}})
         facts.set(name, text(key));
     for (const auto& [name, key] : {std::pair{"year", "DATE"}, {"track", "TRACKNUMBER"}})
         if (const auto number = leading_number(text(key))) facts.set(name, *number);

@@ -9,14 +9,17 @@
 
 #include "facts/file_facts.h"
 
-// What a file tells, told by the library that reads its kind. Each may throw, and may leave what was told before it did.
+// What a file tells, told by the library that reads its kind. Each may throw, and may leave what was told
+// before it did.
 
 /// Whatever kind it is, seen by its first bytes. Never throws.
 tavlo::FileFacts tell(const std::string& path);
 
-/// What is only shown of a picture: where exactly it was taken, and what somebody wrote about it (XMP's Dublin Core, else IPTC-IIM 4.2).
+/// What is only shown of a picture: where exactly it was taken, and what somebody wrote about it (XMP's
+/// Dublin Core, else IPTC-IIM 4.2).
 struct PictureNotes {
-    std::optional<std::pair<double, double>> place{};  ///< latitude and longitude in degrees, north and east positive
+    std::optional<std::pair<double, double>>
+        place{};  ///< latitude and longitude in degrees, north and east positive
     std::string title{};
     std::string caption{};
     std::string keywords{};
@@ -30,5 +33,6 @@ void tell_picture(const std::string& path, tavlo::FileFacts& facts);
 void tell_sound(const std::string& path, tavlo::FileFacts& facts);
 /// The document information dictionary (ISO 32000-1, 14.3.3): author, company, title, subject, created.
 void tell_pdf(const std::string& path, tavlo::FileFacts& facts);
-/// Office Open XML (ECMA-376 part 2, core properties; part 1, extended properties) and OpenDocument 1.2 (part 1, 4.3): the same.
+/// Office Open XML (ECMA-376 part 2, core properties; part 1, extended properties) and OpenDocument 1.2 (part
+/// 1, 4.3): the same.
 void tell_zipped_document(const std::string& path, tavlo::FileFacts& facts);

@@ -10,8 +10,13 @@
 namespace tavlo {
 
 struct ArchiveFiles::Archive {
-    Archive(std::string where, Status seen, VolumeIdentity on, std::unique_ptr<ArchiveReader> by, PackedList list)
-        : path(std::move(where)), status(seen), volume(std::move(on)), reader(std::move(by)), tree(std::move(list), seen) {}
+    Archive(std::string where, Status seen, VolumeIdentity on, std::unique_ptr<ArchiveReader> by,
+            PackedList list)
+        : path(std::move(where)),
+          status(seen),
+          volume(std::move(on)),
+          reader(std::move(by)),
+          tree(std::move(list), seen) {}
     const std::string path;
     const Status status;
     const VolumeIdentity volume;
@@ -39,9 +44,12 @@ ArchiveFiles::ArchiveFiles(std::unique_ptr<FileSystem> below, std::string progra
     : Forwarding(std::move(below)), program_(std::move(program)) {}
 ArchiveFiles::~ArchiveFiles() = default;
 
-const ArchiveFiles::Inside* ArchiveFiles::inside(const Handle& handle) { return dynamic_cast<const Inside*>(handle.inner()); }
+const ArchiveFiles::Inside* ArchiveFiles::inside(const Handle& handle) {
+    return dynamic_cast<const Inside*>(handle.inner());
+}
 
-Handle ArchiveFiles::handle_for(const std::shared_ptr<const Archive>& archive, MemberId member, std::string path) {
+Handle ArchiveFiles::handle_for(const std::shared_ptr<const Archive>& archive, MemberId member,
+                                std::string path) {
     return {std::make_shared<const Inside>(archive, member), std::move(path)};
 }
 
@@ -52,7 +60,8 @@ Result<MemberId> ArchiveFiles::find(const Handle& folder, const std::string& nam
     return *found;
 }
 
-Result<std::shared_ptr<const ArchiveFiles::Archive>> ArchiveFiles::read_archive(const Handle& folder, const std::string& path) {
+Result<std::shared_ptr<const ArchiveFiles::Archive>> ArchiveFiles::read_archive(const Handle& folder,
+                                                                                const std::string& path) {
     auto opened = disk->open_file(folder, std::string(name_of(path)));
     if (!opened) return failure(opened.error());
     const std::lock_guard lock(mutex_);
@@ -64,13 +73,15 @@ Result<std::shared_ptr<const ArchiveFiles::Archive>> ArchiveFiles::read_archive(
         recent_.splice(recent_.begin(), recent_, known);
         return recent_.front();
     }
-    if (opened->status.id.size_bytes == 0) return failure(Fault::unsupported, "is no archive: it is empty", path);
+    if (opened->status.id.size_bytes == 0)
+        return failure(Fault::unsupported, "is no archive: it is empty", path);
     auto on = disk->volume_identity(folder);
     if (!on) return failure(on.error());
     auto reader = std::make_unique<ArchiveReader>(std::move(opened->file), program_);
     auto list = reader->list();
     if (!list) return failure(list.error());
-    recent_.push_front(std::make_shared<const Archive>(path, opened->status, std::move(*on), std::move(reader), std::move(*list)));
+    recent_.push_front(std::make_shared<const Archive>(path, opened->status, std::move(*on),
+                                                       std::move(reader), std::move(*list)));
     if (recent_.size() > most_kept) {
         recent_.back()->reader->rest();
         recent_.pop_back();
@@ -95,7 +106,8 @@ Result<Handle> ArchiveFiles::open_folder(const std::string& path) {
     auto opened = disk->open_folder(path);
     if (opened || opened.error().fault != Fault::not_a_folder) return opened;
     const auto archive = archive_at(path);
-    if (!archive && archive.error().fault == Fault::unsupported) return failure(Fault::not_a_folder, archive.error().step, path);
+    if (!archive && archive.error().fault == Fault::unsupported)
+        return failure(Fault::not_a_folder, archive.error().step, path);
     if (!archive) return failure(archive.error());
     Handle at = handle_for(*archive, MemberTree::root, (*archive)->path);
     std::string_view rest = std::string_view(path).substr(std::min(path.size(), (*archive)->path.size()));
@@ -117,7 +129,8 @@ Result<Handle> ArchiveFiles::open_folder_in(const Handle& folder, const std::str
     const Archive& archive = *at->archive;
     if (name == "..") {
         if (at->member == MemberTree::root) return disk->open_folder(std::string(parent_of(archive.path)));
-        return handle_for(at->archive, archive.tree.member(at->member).parent, std::string(parent_of(folder.path())));
+        return handle_for(at->archive, archive.tree.member(at->member).parent,
+                          std::string(parent_of(folder.path())));
     }
     const auto found = find(folder, name);
     if (!found) return failure(found.error());
@@ -127,7 +140,8 @@ Result<Handle> ArchiveFiles::open_folder_in(const Handle& folder, const std::str
 }
 
 Result<Handle> ArchiveFiles::open_folder_in_mount(const Handle& folder, const std::string& name) {
-    return inside(folder) == nullptr ? disk->open_folder_in_mount(folder, name) : open_folder_in(folder, name);
+    return inside(folder) == nullptr ? disk->open_folder_in_mount(folder, name)
+                                     : open_folder_in(folder, name);
 }
 
 Result<std::vector<Name>> ArchiveFiles::list(const Handle& folder) {
@@ -146,7 +160,8 @@ Result<Status> ArchiveFiles::status(const Handle& folder, const std::string& nam
     const auto found = find(folder, name);
     if (!found) return failure(found.error());
     const Member& member = at->archive->tree.member(*found);
-    if (!member.problem.empty()) return failure(Fault::refused, member.problem, join(folder.path(), std::string(plain_name(name))));
+    if (!member.problem.empty())
+        return failure(Fault::refused, member.problem, join(folder.path(), std::string(plain_name(name))));
     return member.status;
 }
 
@@ -157,7 +172,8 @@ Result<Status> ArchiveFiles::status(const Handle& open) {
     const auto now = disk->status(archive.reader->archive());
     if (!now) return failure(now.error());
     if (now->id != archive.status.id || now->status_changed_ns != archive.status.status_changed_ns)
-        return failure(Fault::changed_meanwhile, "lies in an archive that was changed meanwhile", open.path());
+        return failure(Fault::changed_meanwhile, "lies in an archive that was changed meanwhile",
+                       open.path());
     return archive.tree.member(at->member).status;
 }
 
@@ -181,7 +197,8 @@ Result<std::uint64_t> ArchiveFiles::mount(const Handle& open) {
 }
 
 Result<std::vector<std::string>> ArchiveFiles::mounts_below(const Handle& folder) {
-    return inside(folder) == nullptr ? disk->mounts_below(folder) : Result<std::vector<std::string>>(std::vector<std::string>{});
+    return inside(folder) == nullptr ? disk->mounts_below(folder)
+                                     : Result<std::vector<std::string>>(std::vector<std::string>{});
 }
 
 Result<std::string> ArchiveFiles::read_link(const Handle& folder, const std::string& name) {
@@ -210,7 +227,8 @@ Result<OpenedFile> ArchiveFiles::open_file(const Handle& folder, const std::stri
     return OpenedFile{handle_for(at->archive, *find(folder, name), path), *seen};
 }
 
-Result<std::size_t> ArchiveFiles::read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) {
+Result<std::size_t> ArchiveFiles::read_at(const Handle& file, std::uint64_t offset,
+                                          std::span<std::byte> into) {
     const Inside* at = inside(file);
     if (at == nullptr) return disk->read_at(file, offset, into);
     const Member& member = at->archive->tree.member(at->member);
@@ -232,7 +250,9 @@ Result<Attributes> ArchiveFiles::attributes(const Handle& open, const Status& se
     return attributes;
 }
 
-Writer ArchiveFiles::writer(const Handle& file) { return inside(file) == nullptr ? disk->writer(file) : Writer::none; }
+Writer ArchiveFiles::writer(const Handle& file) {
+    return inside(file) == nullptr ? disk->writer(file) : Writer::none;
+}
 
 Result<Staged> ArchiveFiles::stage(const Handle& folder, const std::string& part_name) {
     if (inside(folder) != nullptr) return only_read(folder.path());
@@ -244,12 +264,14 @@ Result<void> ArchiveFiles::share_blocks(const Handle& from, const Staged& staged
     return disk->share_blocks(from, staged);
 }
 
-Result<std::uint64_t> ArchiveFiles::copy_range(const Handle& from, std::uint64_t offset, const Staged& staged, std::uint64_t length_bytes) {
+Result<std::uint64_t> ArchiveFiles::copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
+                                               std::uint64_t length_bytes) {
     if (inside(from) != nullptr) return failure(Fault::unsupported, "copy inside the kernel", from.path());
     return disk->copy_range(from, offset, staged, length_bytes);
 }
 
-Result<std::pair<std::uint64_t, std::uint64_t>> ArchiveFiles::next_data(const Handle& file, std::uint64_t offset,
+Result<std::pair<std::uint64_t, std::uint64_t>> ArchiveFiles::next_data(const Handle& file,
+                                                                        std::uint64_t offset,
                                                                         std::uint64_t size_bytes) {
     const Inside* at = inside(file);
     if (at == nullptr) return disk->next_data(file, offset, size_bytes);
@@ -267,12 +289,14 @@ Result<void> ArchiveFiles::set_mode(const Handle& open, std::uint32_t mode) {
     return disk->set_mode(open, mode);
 }
 
-Result<std::vector<std::string>> ArchiveFiles::set_attributes(const Handle& open, const Attributes& attributes) {
+Result<std::vector<std::string>> ArchiveFiles::set_attributes(const Handle& open,
+                                                              const Attributes& attributes) {
     if (inside(open) != nullptr) return only_read(open.path());
     return disk->set_attributes(open, attributes);
 }
 
-Result<void> ArchiveFiles::set_link_attributes(const Handle& folder, const std::string& name, const Attributes& attributes) {
+Result<void> ArchiveFiles::set_link_attributes(const Handle& folder, const std::string& name,
+                                               const Attributes& attributes) {
     if (inside(folder) != nullptr) return only_read(folder.path());
     return disk->set_link_attributes(folder, name, attributes);
 }
@@ -282,12 +306,14 @@ Result<void> ArchiveFiles::take_free_name(Staged& staged, const Handle& folder, 
     return disk->take_free_name(staged, folder, name);
 }
 
-Result<void> ArchiveFiles::link_file(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
+Result<void> ArchiveFiles::link_file(const Handle& from, const std::string& name, const Handle& to,
+                                     const std::string& new_name) {
     if (inside(from) != nullptr || inside(to) != nullptr) return only_read(to.path());
     return disk->link_file(from, name, to, new_name);
 }
 
-Result<void> ArchiveFiles::make_link(const Handle& folder, const std::string& name, const std::string& points_at) {
+Result<void> ArchiveFiles::make_link(const Handle& folder, const std::string& name,
+                                     const std::string& points_at) {
     if (inside(folder) != nullptr) return only_read(folder.path());
     return disk->make_link(folder, name, points_at);
 }
@@ -297,13 +323,15 @@ Result<void> ArchiveFiles::make_folder(const Handle& folder, const std::string& 
     return disk->make_folder(folder, name, mode);
 }
 
-Result<void> ArchiveFiles::move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
+Result<void> ArchiveFiles::move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                             const std::string& new_name) {
     if (inside(from) != nullptr) return only_read(from.path());
     if (inside(to) != nullptr) return only_read(to.path());
     return disk->move_to_free_name(from, name, to, new_name);
 }
 
-Result<void> ArchiveFiles::exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) {
+Result<void> ArchiveFiles::exchange(const Handle& a, const std::string& a_name, const Handle& b,
+                                    const std::string& b_name) {
     if (inside(a) != nullptr) return only_read(a.path());
     if (inside(b) != nullptr) return only_read(b.path());
     return disk->exchange(a, a_name, b, b_name);
@@ -319,7 +347,9 @@ Result<void> ArchiveFiles::remove_empty_folder(const Handle& folder, const std::
     return disk->remove_empty_folder(folder, name);
 }
 
-Result<void> ArchiveFiles::sync(const Handle& open) { return inside(open) == nullptr ? disk->sync(open) : Result<void>{}; }
+Result<void> ArchiveFiles::sync(const Handle& open) {
+    return inside(open) == nullptr ? disk->sync(open) : Result<void>{};
+}
 Result<void> ArchiveFiles::sync_volume(const Handle& folder) {
     return inside(folder) == nullptr ? disk->sync_volume(folder) : Result<void>{};
 }

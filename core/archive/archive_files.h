@@ -14,13 +14,15 @@
 
 namespace tavlo {
 
-/// The disk, on which archives can be opened as folders: `open_folder("/mail/permits.zip/maps")`. What is in one can be listed, looked at
-/// and read; nothing there can be written. As a name in its folder an archive stays the file that it is: it is opened by its path alone. A
-/// folder, or file, in an archive has an identity of the archive's state (is_packed()): where that changed, it is another thing.
+/// The disk, on which archives can be opened as folders: `open_folder("/mail/permits.zip/maps")`. What is in
+/// one can be listed, looked at and read; nothing there can be written. As a name in its folder an archive
+/// stays the file that it is: it is opened by its path alone. A folder, or file, in an archive has an
+/// identity of the archive's state (is_packed()): where that changed, it is another thing.
 class ArchiveFiles : public Forwarding {
 public:
     /// program  the helper that reads archives
-    explicit ArchiveFiles(std::unique_ptr<FileSystem> below, std::string program = helper_program("tavlo-archive"));
+    explicit ArchiveFiles(std::unique_ptr<FileSystem> below,
+                          std::string program = helper_program("tavlo-archive"));
     ~ArchiveFiles() override;
 
     using Forwarding::attributes;
@@ -46,18 +48,26 @@ public:
     Writer writer(const Handle& file) override;
     Result<Staged> stage(const Handle& folder, const std::string& part_name) override;
     Result<void> share_blocks(const Handle& from, const Staged& staged) override;
-    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged, std::uint64_t length_bytes) override;
-    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset, std::uint64_t size_bytes) override;
+    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
+                                     std::uint64_t length_bytes) override;
+    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
+                                                              std::uint64_t size_bytes) override;
     Result<void> forget_cached(const Handle& file) override;
     Result<void> set_mode(const Handle& open, std::uint32_t mode) override;
-    Result<std::vector<std::string>> set_attributes(const Handle& open, const Attributes& attributes) override;
-    Result<void> set_link_attributes(const Handle& folder, const std::string& name, const Attributes& attributes) override;
+    Result<std::vector<std::string>> set_attributes(const Handle& open,
+                                                    const Attributes& attributes) override;
+    Result<void> set_link_attributes(const Handle& folder, const std::string& name,
+                                     const Attributes& attributes) override;
     Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override;
-    Result<void> link_file(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override;
-    Result<void> make_link(const Handle& folder, const std::string& name, const std::string& points_at) override;
+    Result<void> link_file(const Handle& from, const std::string& name, const Handle& to,
+                           const std::string& new_name) override;
+    Result<void> make_link(const Handle& folder, const std::string& name,
+                           const std::string& points_at) override;
     Result<void> make_folder(const Handle& folder, const std::string& name, std::uint32_t mode) override;
-    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override;
-    Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) override;
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) override;
+    Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b,
+                          const std::string& b_name) override;
     Result<void> remove_file(const Handle& folder, const std::string& name) override;
     Result<void> remove_empty_folder(const Handle& folder, const std::string& name) override;
     Result<void> sync(const Handle& open) override;
@@ -68,7 +78,8 @@ private:
     struct Inside;
     static const Inside* inside(const Handle& handle);
     static Result<MemberId> find(const Handle& folder, const std::string& name);
-    static Handle handle_for(const std::shared_ptr<const Archive>& archive, MemberId member, std::string path);
+    static Handle handle_for(const std::shared_ptr<const Archive>& archive, MemberId member,
+                             std::string path);
     Result<std::shared_ptr<const Archive>> archive_at(const std::string& path);
     Result<std::shared_ptr<const Archive>> read_archive(const Handle& folder, const std::string& path);
 
@@ -80,9 +91,8 @@ private:
 /// The real disk, with archives.
 std::unique_ptr<FileSystem> make_disk_with_archives();
 
-/// The folder that stands for an archive that is taken whole: the one that all it holds lies in, if there is one; else itself.
-/// archive  its folder, opened
-/// returns  the name of that folder in it; empty: itself
+/// The folder that stands for an archive that is taken whole: the one that all it holds lies in, if there is
+/// one; else itself. archive  its folder, opened returns  the name of that folder in it; empty: itself
 std::string standing_for(FileSystem& disk, const Handle& archive);
 
 }  // namespace tavlo

@@ -11,12 +11,13 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::array<std::pair<std::string_view, ArchiveFormat>, 6> extensions{{{".zip", ArchiveFormat::zip},
-                                                                                {".tar", ArchiveFormat::tar},
-                                                                                {".tar.gz", ArchiveFormat::tar_gz},
-                                                                                {".tgz", ArchiveFormat::tar_gz},
-                                                                                {".tar.xz", ArchiveFormat::tar_xz},
-                                                                                {".tar.zst", ArchiveFormat::tar_zst}}};
+constexpr std::array<std::pair<std::string_view, ArchiveFormat>, 6> extensions{
+    {{".zip", ArchiveFormat::zip},
+     {".tar", ArchiveFormat::tar},
+     {".tar.gz", ArchiveFormat::tar_gz},
+     {".tgz", ArchiveFormat::tar_gz},
+     {".tar.xz", ArchiveFormat::tar_xz},
+     {".tar.zst", ArchiveFormat::tar_zst}}};
 
 template <class Word>
 std::optional<Word> word_from(std::string_view text, std::initializer_list<Word> words) {
@@ -37,10 +38,12 @@ std::optional<ArchiveFormat> archive_format(std::string_view name) {
 }
 
 bool looks_like_archive(std::string_view name) {
-    constexpr std::string_view endings[] = {".zip",  ".tar", ".tgz", ".tbz", ".tbz2", ".txz", ".tzst", ".7z", ".iso",
-                                            ".cpio", ".cab", ".lha", ".lzh", ".rar",  ".gz",  ".bz2",  ".xz", ".zst"};
+    constexpr std::string_view endings[] = {".zip",  ".tar", ".tgz", ".tbz",  ".tbz2", ".txz",
+                                            ".tzst", ".7z",  ".iso", ".cpio", ".cab",  ".lha",
+                                            ".lzh",  ".rar", ".gz",  ".bz2",  ".xz",   ".zst"};
     const auto ends_so = [](std::string_view text, std::string_view ending) {
-        return text.size() > ending.size() && ::strncasecmp(text.data() + text.size() - ending.size(), ending.data(), ending.size()) == 0;
+        return text.size() > ending.size() &&
+               ::strncasecmp(text.data() + text.size() - ending.size(), ending.data(), ending.size()) == 0;
     };
     for (const auto ending : endings) {
         if (!ends_so(name, ending)) continue;
@@ -76,9 +79,12 @@ std::string_view to_text(Press press) noexcept {
 }
 
 std::optional<ArchiveFormat> archive_format_from_text(std::string_view text) noexcept {
-    return word_from(text, {ArchiveFormat::zip, ArchiveFormat::tar, ArchiveFormat::tar_gz, ArchiveFormat::tar_xz, ArchiveFormat::tar_zst});
+    return word_from(text, {ArchiveFormat::zip, ArchiveFormat::tar, ArchiveFormat::tar_gz,
+                            ArchiveFormat::tar_xz, ArchiveFormat::tar_zst});
 }
 
-std::optional<Press> press_from_text(std::string_view text) noexcept { return word_from(text, {Press::fast, Press::normal, Press::small}); }
+std::optional<Press> press_from_text(std::string_view text) noexcept {
+    return word_from(text, {Press::fast, Press::normal, Press::small});
+}
 
 }  // namespace tavlo

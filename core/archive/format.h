@@ -15,11 +15,12 @@ enum class ArchiveFormat : std::uint8_t { zip, tar, tar_gz, tar_xz, tar_zst };
 /// How hard it is pressed: the time it takes against the room it needs.
 enum class Press : std::uint8_t { fast, normal, small };
 
-/// By the extension of a file's name, in letters of either case: ".zip", ".tar", ".tar.gz", ".tgz", ".tar.xz", ".tar.zst".
-/// nullopt: another; or the name is nothing but the extension
+/// By the extension of a file's name, in letters of either case: ".zip", ".tar", ".tar.gz", ".tgz",
+/// ".tar.xz", ".tar.zst". nullopt: another; or the name is nothing but the extension
 std::optional<ArchiveFormat> archive_format(std::string_view name);
 
-/// By its extension a file is an archive that can be read: what people call one, not every file that is made as one.
+/// By its extension a file is an archive that can be read: what people call one, not every file that is made
+/// as one.
 bool looks_like_archive(std::string_view name);
 
 /// What the format can keep of a file besides its bytes, its mode, its date and links.

@@ -18,7 +18,8 @@ namespace {
 constexpr std::uint64_t packed_bit = std::uint64_t{1} << 63;
 constexpr unsigned number_bits = 31;
 constexpr std::uint64_t number_mask = (std::uint64_t{1} << number_bits) - 1;
-constexpr std::uint64_t made_up = std::uint64_t{1} << (number_bits - 1);  // of folders that no thing of the list stands for
+constexpr std::uint64_t made_up = std::uint64_t{1}
+                                  << (number_bits - 1);  // of folders that no thing of the list stands for
 constexpr std::size_t longest_name = 255;
 constexpr std::size_t most_folders = 1000;   // one in the other
 constexpr std::size_t longest_shown = 1024;  // bytes of a name that cannot be anyway
@@ -58,7 +59,8 @@ std::uint64_t place_in_archive(const Identity& id) { return id.inode & number_ma
 std::string_view plain_name(std::string_view name) { return name.substr(0, name.find('\0')); }
 
 MemberTree::MemberTree(PackedList list, const Status& archive) : list_(std::move(list)), archive_(archive) {
-    const std::array<std::uint64_t, 4> state{archive.id.inode, archive.id.size_bytes, static_cast<std::uint64_t>(archive.id.modified_ns),
+    const std::array<std::uint64_t, 4> state{archive.id.inode, archive.id.size_bytes,
+                                             static_cast<std::uint64_t>(archive.id.modified_ns),
                                              static_cast<std::uint64_t>(archive.status_changed_ns)};
     mark_ = packed_bit | (XXH3_64bits(state.data(), sizeof state) << number_bits & ~packed_bit);
     members_.push_back({});
@@ -73,8 +75,9 @@ MemberTree::MemberTree(PackedList list, const Status& archive) : list_(std::move
         members_[lost].problem = list_.end.damage;
     }
     for (Member& member : members_)
-        std::sort(member.children.begin(), member.children.end(),
-                  [this](MemberId a, MemberId b) { return std::pair(members_[a].name, a) < std::pair(members_[b].name, b); });
+        std::sort(member.children.begin(), member.children.end(), [this](MemberId a, MemberId b) {
+            return std::pair(members_[a].name, a) < std::pair(members_[b].name, b);
+        });
 }
 
 std::optional<MemberId> MemberTree::find(MemberId folder, const std::string& name) const {
@@ -102,7 +105,8 @@ MemberId MemberTree::folder_at(std::string_view path) {
     if (const auto known = by_path_.find(std::string(path)); known != by_path_.end()) return known->second;
     const auto slash = path.rfind('/');
     const MemberId above = slash == std::string_view::npos ? root : folder_at(path.substr(0, slash));
-    const MemberId id = add(above, std::string(slash == std::string_view::npos ? path : path.substr(slash + 1)));
+    const MemberId id =
+        add(above, std::string(slash == std::string_view::npos ? path : path.substr(slash + 1)));
     members_[id].status = status_of(UINT64_MAX);
     members_[id].status.id.inode = mark_ | made_up | id;
     by_path_.emplace(path, id);
@@ -181,7 +185,8 @@ void MemberTree::take(std::uint64_t number) {
     if (thing.type == FileType::file) by_path_[joined(*parts)] = id;
 }
 
-/// Another name of a file that comes before. In cpio the last of them carries the bytes (cpio(5), "New ASCII Format").
+/// Another name of a file that comes before. In cpio the last of them carries the bytes (cpio(5), "New ASCII
+/// Format").
 void MemberTree::take_hard_link(std::uint64_t number, Place place) {
     const PackedThing& thing = list_.things[number];
     const auto other = parts_of(thing.points_at);
@@ -218,13 +223,16 @@ Status MemberTree::status_of(std::uint64_t number) const {
     status.type = thing != nullptr ? thing->type : FileType::folder;
     status.id.device = archive_.id.device;
     status.id.inode = mark_ | (thing != nullptr ? number : made_up);
-    status.id.modified_ns = thing != nullptr && thing->is_dated ? thing->modified_ns : archive_.id.modified_ns;
+    status.id.modified_ns =
+        thing != nullptr && thing->is_dated ? thing->modified_ns : archive_.id.modified_ns;
     status.status_changed_ns = archive_.status_changed_ns;
     status.accessed_ns = status.id.modified_ns;
     status.owner = ::geteuid();
     status.group = ::getegid();
     const bool is_folder = status.type == FileType::folder;
-    status.mode = thing != nullptr && thing->mode != 0 ? thing->mode & rights : is_folder ? usual_folder_mode : usual_file_mode;
+    status.mode = thing != nullptr && thing->mode != 0 ? thing->mode & rights
+                  : is_folder                          ? usual_folder_mode
+                                                       : usual_file_mode;
     if (thing != nullptr && status.type == FileType::file) {
         status.id.size_bytes = thing->size_bytes;
         for (const auto& [begin, end] : thing->stretches) status.allocated_bytes += end - begin;

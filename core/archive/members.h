@@ -20,7 +20,8 @@ inline constexpr MemberId no_member = UINT32_MAX;
 
 /// One thing of an archive at its place.
 struct Member {
-    std::string name;  ///< of a second one of that name in a folder: with a NUL and its number behind (plain_name())
+    std::string
+        name;  ///< of a second one of that name in a folder: with a NUL and its number behind (plain_name())
     MemberId parent = no_member;
     Status status;
     std::uint64_t number = UINT64_MAX;  ///< in the list, of what holds a file's bytes
@@ -29,8 +30,9 @@ struct Member {
     std::vector<MemberId> children{};
 };
 
-/// What is in an archive as folders and files, by Tavlo's own rules: names lead nowhere but into it. What does not keep to that is a member
-/// with a problem, directly in it, by the name it has. Folders that only the names of others tell of are there too.
+/// What is in an archive as folders and files, by Tavlo's own rules: names lead nowhere but into it. What
+/// does not keep to that is a member with a problem, directly in it, by the name it has. Folders that only
+/// the names of others tell of are there too.
 class MemberTree {
 public:
     /// archive  as it was looked at when the list was read: gives the members their identity
@@ -64,7 +66,8 @@ private:
     std::unordered_map<std::string, MemberId> by_place_;   ///< number of the folder, "/", name
     std::unordered_map<std::string, MemberId> by_path_{};  ///< files, for hard links; folders
     std::unordered_map<std::string, std::uint32_t> not_folders_{};
-    std::unordered_map<std::uint64_t, std::vector<MemberId>> names_of_{};  ///< of a file that has several, by its number
+    std::unordered_map<std::uint64_t, std::vector<MemberId>>
+        names_of_{};  ///< of a file that has several, by its number
 };
 
 /// A member's inode number: no disk's has its highest bit.

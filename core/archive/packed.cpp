@@ -38,23 +38,29 @@ std::string packed(const Value& value, Members... members) {
 
 std::string frame(Frame kind, std::string_view payload) {
     std::string text(1, static_cast<char>(kind));
-    for (unsigned shift = 0; shift < 32; shift += 8) text += static_cast<char>(payload.size() >> shift & 0xFFU);
+    for (unsigned shift = 0; shift < 32; shift += 8)
+        text += static_cast<char>(payload.size() >> shift & 0xFFU);
     text += payload;
     return text;
 }
 
-#define TAVLO_THING                                                                                                        \
-    &PackedThing::path, &PackedThing::type, &PackedThing::is_hard_link, &PackedThing::points_at, &PackedThing::size_bytes, \
-        &PackedThing::modified_ns, &PackedThing::is_dated, &PackedThing::mode, &PackedThing::owner, &PackedThing::group,   \
-        &PackedThing::extended, &PackedThing::stretches, &PackedThing::problem
+#define TAVLO_THING                                                                                      \
+    &PackedThing::path, &PackedThing::type, &PackedThing::is_hard_link, &PackedThing::points_at,         \
+        &PackedThing::size_bytes, &PackedThing::modified_ns, &PackedThing::is_dated, &PackedThing::mode, \
+        &PackedThing::owner, &PackedThing::group, &PackedThing::extended, &PackedThing::stretches,       \
+        &PackedThing::problem
 
 std::string packed_text(const PackedThing& thing) { return packed(thing, TAVLO_THING); }
 Result<PackedThing> thing_from(const std::string& text) { return unpacked<PackedThing>(text, TAVLO_THING); }
 
 #undef TAVLO_THING
 
-std::string packed_text(const PackedEnd& end) { return packed(end, &PackedEnd::damage, &PackedEnd::time_step_ns); }
-Result<PackedEnd> end_from(const std::string& text) { return unpacked<PackedEnd>(text, &PackedEnd::damage, &PackedEnd::time_step_ns); }
+std::string packed_text(const PackedEnd& end) {
+    return packed(end, &PackedEnd::damage, &PackedEnd::time_step_ns);
+}
+Result<PackedEnd> end_from(const std::string& text) {
+    return unpacked<PackedEnd>(text, &PackedEnd::damage, &PackedEnd::time_step_ns);
+}
 
 void append_number(std::string& text, std::uint64_t number) {
     for (unsigned shift = 0; shift < 64; shift += 8) text += static_cast<char>(number >> shift & 0xFFU);
@@ -62,7 +68,8 @@ void append_number(std::string& text, std::uint64_t number) {
 
 std::uint64_t number_at(std::string_view text, std::size_t at) {
     std::uint64_t number = 0;
-    for (std::size_t byte = 8; byte-- > 0;) number = number << 8U | static_cast<unsigned char>(text.at(at + byte));
+    for (std::size_t byte = 8; byte-- > 0;)
+        number = number << 8U | static_cast<unsigned char>(text.at(at + byte));
     return number;
 }
 

@@ -19,16 +19,21 @@ constexpr int most_deaths = 3;  // then nothing more is asked of the archive: ea
 
 }  // namespace
 
-ArchiveReader::ArchiveReader(Handle archive, std::string program) : archive_(std::move(archive)), program_(std::move(program)) {}
+ArchiveReader::ArchiveReader(Handle archive, std::string program)
+    : archive_(std::move(archive)), program_(std::move(program)) {}
 
-Error ArchiveReader::error(Fault fault, std::string why) const { return {fault, 0, std::move(why), archive_.path()}; }
+Error ArchiveReader::error(Fault fault, std::string why) const {
+    return {fault, 0, std::move(why), archive_.path()};
+}
 
 Error ArchiveReader::died(HelperProcess& helper) {
     const int status = helper.end();
     ++deaths_;
     constexpr int not_loaded = 127;
-    if (WIFEXITED(status) && WEXITSTATUS(status) == not_loaded) return {Fault::unsupported, 0, "cannot be started", program_};
-    if (WIFSIGNALED(status) && WTERMSIG(status) == SIGPROF) return error(Fault::corrupt, "takes far more work than its bytes can need");
+    if (WIFEXITED(status) && WEXITSTATUS(status) == not_loaded)
+        return {Fault::unsupported, 0, "cannot be started", program_};
+    if (WIFSIGNALED(status) && WTERMSIG(status) == SIGPROF)
+        return error(Fault::corrupt, "takes far more work than its bytes can need");
     return error(Fault::corrupt, "brings down what reads it, or needs too much memory");
 }
 
@@ -49,7 +54,8 @@ Result<Frame> ArchiveReader::receive(HelperProcess& from) {
     if (!have(frame_head_bytes)) return failure(died(from));
     const auto kind = static_cast<Frame>(received_[taken_]);
     std::size_t length = 0;
-    for (std::size_t byte = 4; byte > 0; --byte) length = length << 8U | static_cast<unsigned char>(received_[taken_ + byte]);
+    for (std::size_t byte = 4; byte > 0; --byte)
+        length = length << 8U | static_cast<unsigned char>(received_[taken_ + byte]);
     if (kind > Frame::broken || length > longest_frame_bytes) return failure(died(from));
     if (!have(frame_head_bytes + length)) return failure(died(from));
     payload_.assign(received_, taken_ + frame_head_bytes, length);
@@ -90,7 +96,8 @@ void ArchiveReader::rest() {
 }
 
 Result<void> ArchiveReader::go_to(std::uint64_t number) {
-    if (deaths_ >= most_deaths) return failure(error(Fault::corrupt, "brought down what reads it, several times"));
+    if (deaths_ >= most_deaths)
+        return failure(error(Fault::corrupt, "brought down what reads it, several times"));
     if (!helper_) {
         auto started = HelperProcess::start(program_, {"read"}, archive_.descriptor());
         if (!started) return failure(started.error());
@@ -100,8 +107,9 @@ Result<void> ArchiveReader::go_to(std::uint64_t number) {
     }
     std::string wanted;
     append_number(wanted, number);
-    (void)::send(helper_->descriptor(), wanted.data(), wanted.size(), MSG_NOSIGNAL);  // where it is gone, nothing will come
-    for (;;) {                                                                        // what it had read ahead
+    (void)::send(helper_->descriptor(), wanted.data(), wanted.size(),
+                 MSG_NOSIGNAL);  // where it is gone, nothing will come
+    for (;;) {                   // what it had read ahead
         const auto kind = receive(*helper_);
         if (!kind) {
             helper_.reset();
@@ -146,7 +154,8 @@ Result<void> ArchiveReader::go_on() {
     return failure(std::move(why));
 }
 
-Result<std::size_t> ArchiveReader::read(std::uint64_t number, const PackedThing& file, std::uint64_t offset, std::span<std::byte> into) {
+Result<std::size_t> ArchiveReader::read(std::uint64_t number, const PackedThing& file, std::uint64_t offset,
+                                        std::span<std::byte> into) {
     const std::lock_guard lock(mutex_);
     const bool comes_next = helper_ && number_ < number && is_through_ && broken_.empty();
     if (comes_next && offset == 0) {
@@ -177,7 +186,8 @@ Result<std::size_t> ArchiveReader::read(std::uint64_t number, const PackedThing&
         const bool in_hole = wanted < bytes_at_ || wanted >= bytes_end;
         const std::uint64_t end = wanted < bytes_at_ ? bytes_at_ : in_hole ? file.size_bytes : bytes_end;
         if (wanted >= end) break;
-        const auto count = static_cast<std::size_t>(std::min<std::uint64_t>(into.size() - done, end - wanted));
+        const auto count =
+            static_cast<std::size_t>(std::min<std::uint64_t>(into.size() - done, end - wanted));
         if (in_hole)
             std::memset(into.data() + done, 0, count);
         else

@@ -22,9 +22,9 @@ struct PackedList {
     PackedEnd end;
 };
 
-/// Reads one archive through a process of its own (`tavlo-archive`), bounded in memory and in the time that it takes without getting on:
-/// whatever a hostile archive does to the libraries that read it, it costs that archive's files and nothing else.
-/// Threads: any; one at a time is served.
+/// Reads one archive through a process of its own (`tavlo-archive`), bounded in memory and in the time that
+/// it takes without getting on: whatever a hostile archive does to the libraries that read it, it costs that
+/// archive's files and nothing else. Threads: any; one at a time is served.
 class ArchiveReader {
 public:
     /// archive  open for reading
@@ -36,9 +36,10 @@ public:
 
     /// Bytes of a file. Cheap in the archive's order: what comes next is read ahead.
     /// number   of the thing in the list that has them
-    /// returns  as FileSystem::read_at(); less than asked for only where the file ends, and has proved to be whole
-    /// errors   corrupt: it is damaged, or more or less than it says
-    Result<std::size_t> read(std::uint64_t number, const PackedThing& file, std::uint64_t offset, std::span<std::byte> into);
+    /// returns  as FileSystem::read_at(); less than asked for only where the file ends, and has proved to be
+    /// whole errors   corrupt: it is damaged, or more or less than it says
+    Result<std::size_t> read(std::uint64_t number, const PackedThing& file, std::uint64_t offset,
+                             std::span<std::byte> into);
     const Handle& archive() const { return archive_; }
     /// Lets the helper go; it is started again when something is read.
     void rest();

@@ -16,8 +16,10 @@ constexpr std::size_t sent_at_once = 128 * 1024;
 constexpr std::size_t piece_bytes = 1024 * 1024;
 }  // namespace
 
-Result<ArchiveWriter> ArchiveWriter::start(ArchiveFormat format, Press press, Take take, const std::string& program) {
-    auto helper = HelperProcess::start(program, {"write", std::string(to_text(format)), std::string(to_text(press))});
+Result<ArchiveWriter> ArchiveWriter::start(ArchiveFormat format, Press press, Take take,
+                                           const std::string& program) {
+    auto helper =
+        HelperProcess::start(program, {"write", std::string(to_text(format)), std::string(to_text(press))});
     if (!helper) return failure(helper.error());
     return ArchiveWriter(std::move(*helper), std::move(take));
 }
@@ -63,7 +65,8 @@ Result<void> ArchiveWriter::say(Frame kind, std::string_view payload) {
 Result<void> ArchiveWriter::send_all() {
     std::size_t sent = 0;
     while (sent < out_.size()) {
-        const auto count = ::send(helper_.descriptor(), out_.data() + sent, out_.size() - sent, MSG_NOSIGNAL | MSG_DONTWAIT);
+        const auto count =
+            ::send(helper_.descriptor(), out_.data() + sent, out_.size() - sent, MSG_NOSIGNAL | MSG_DONTWAIT);
         if (count > 0) {
             sent += static_cast<std::size_t>(count);
             continue;
@@ -85,7 +88,8 @@ Result<void> ArchiveWriter::send_all() {
 
 Result<void> ArchiveWriter::hear(bool wait) {
     for (;;) {
-        const auto count = ::recv(helper_.descriptor(), heard_.data(), heard_.size(), wait ? 0 : MSG_DONTWAIT);
+        const auto count =
+            ::recv(helper_.descriptor(), heard_.data(), heard_.size(), wait ? 0 : MSG_DONTWAIT);
         in_.append(heard_.data(), static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
         if (count < 0 && errno == EINTR) continue;
         if (count < 0 && !wait && (errno == EAGAIN || errno == EWOULDBLOCK)) return {};
@@ -97,8 +101,10 @@ Result<void> ArchiveWriter::hear(bool wait) {
         std::size_t taken = 0;
         while (in_.size() - taken >= frame_head_bytes) {
             std::size_t length = 0;
-            for (std::size_t byte = 4; byte > 0; --byte) length = length << 8U | static_cast<unsigned char>(in_[taken + byte]);
-            if (length > longest_frame_bytes) return failure(Fault::io, "speaks in words that cannot be read", "tavlo-archive");
+            for (std::size_t byte = 4; byte > 0; --byte)
+                length = length << 8U | static_cast<unsigned char>(in_[taken + byte]);
+            if (length > longest_frame_bytes)
+                return failure(Fault::io, "speaks in words that cannot be read", "tavlo-archive");
             if (in_.size() - taken < frame_head_bytes + length) break;
             const auto kind = static_cast<Frame>(in_[taken]);
             const std::string_view payload = std::string_view(in_).substr(taken + frame_head_bytes, length);

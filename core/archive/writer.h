@@ -15,8 +15,9 @@
 
 namespace tavlo {
 
-/// Makes one archive: things and their bytes in, the archive's bytes out, in their order. A process of its own lays them out and presses
-/// them (`tavlo-archive`); what comes of it goes through `take`, so that whoever asks writes it where it is to be.
+/// Makes one archive: things and their bytes in, the archive's bytes out, in their order. A process of its
+/// own lays them out and presses them (`tavlo-archive`); what comes of it goes through `take`, so that
+/// whoever asks writes it where it is to be.
 class ArchiveWriter {
 public:
     /// errors of it end the work
@@ -28,7 +29,8 @@ public:
 
     /// The next thing; of a file, as many bytes are to follow as it says.
     Result<void> add(const PackedThing& thing);
-    /// The next bytes of the file that was added last. What lies between an offset and the end of those before is zeros.
+    /// The next bytes of the file that was added last. What lies between an offset and the end of those
+    /// before is zeros.
     Result<void> add_bytes(std::uint64_t offset, std::span<const std::byte> bytes);
     std::uint64_t things() const { return things_; }  ///< that were added
     /// Why the archive cannot be made; a source that cannot be read is none of its reasons.

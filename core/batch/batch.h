@@ -36,25 +36,31 @@ struct Entry {
     std::shared_ptr<const Error> problem{};  ///< why it can't be taken: unreadable, a mount, …
     /// A folder: everything below it is in the batch. Only then may it move by one rename.
     bool complete = true;
-    bool way = false;     ///< a folder that is not in hand itself, and comes along so that its name is kept (keep_way())
-    bool made = false;    ///< a folder that is not there: the run makes it
+    bool way = false;      ///< a folder that is not in hand itself, and comes along so that its name is kept
+                           ///< (keep_way())
+    bool made = false;     ///< a folder that is not there: the run makes it
     bool archive = false;  ///< a whole archive, read as the folder that it stands for
-    bool picked = false;  ///< a folder that was asked for as such, whole (choose_folders())
+    bool picked = false;   ///< a folder that was asked for as such, whole (choose_folders())
 };
 
 /// What is in hand: an immutable snapshot, parents before children, names in byte order.
 struct Batch {
     FolderTree folders;
     std::vector<Entry> entries;
-    std::vector<Identity> above;    ///< every folder that a source lies in, up to the root, as things: seen through links and mounts
+    std::vector<Identity> above;    ///< every folder that a source lies in, up to the root, as things: seen
+                                    ///< through links and mounts
     std::int64_t time_step_ns = 1;  ///< coarsest step of a time of change among the file systems they lie on
 
     /// Somebody named it, it did not just come with its folder.
-    bool is_named(const Entry& entry) const { return !entry.way && (entry.parent == no_entry || entries[entry.parent].way); }
+    bool is_named(const Entry& entry) const {
+        return !entry.way && (entry.parent == no_entry || entries[entry.parent].way);
+    }
 
     std::string source_path(const Entry& entry) const;
     /// Where the bytes are read: the entry's own place, or where its link leads.
-    Place place_of(const Entry& entry) const { return entry.real ? *entry.real : Place{entry.folder, entry.name}; }
+    Place place_of(const Entry& entry) const {
+        return entry.real ? *entry.real : Place{entry.folder, entry.name};
+    }
 };
 
 }  // namespace tavlo

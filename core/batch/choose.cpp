@@ -13,7 +13,8 @@ namespace {
 
 bool is_folder(const Entry& entry) { return entry.status.type == FileType::folder; }
 
-/// Those that are kept, folders before what is in them. A folder below which something was left out is not complete any more.
+/// Those that are kept, folders before what is in them. A folder below which something was left out is not
+/// complete any more.
 Batch kept(const Batch& batch, const std::vector<bool>& keep) {
     std::vector<bool> thinned(batch.entries.size());
     for (auto id = batch.entries.size(); id-- > 0;) {
@@ -56,16 +57,17 @@ Batch choose(const Batch& batch, const std::function<bool(EntryId)>& fits, bool 
 
 Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders) {
     return choose(
-        batch, [&](EntryId id) { return selector.fits(batch.entries[id].name, batch.entries[id].status); }, keep_empty_folders);
+        batch, [&](EntryId id) { return selector.fits(batch.entries[id].name, batch.entries[id].status); },
+        keep_empty_folders);
 }
 
 Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns) {
     std::vector<bool> keep(batch.entries.size());
     for (std::size_t id = 0; id < keep.size(); ++id) {
         const Entry& entry = batch.entries[id];
-        const bool is_left_out =
-            is_folder(entry) && !batch.is_named(entry) &&
-            std::any_of(patterns.begin(), patterns.end(), [&](const auto& one) { return glob_matches(one, entry.name); });
+        const bool is_left_out = is_folder(entry) && !batch.is_named(entry) &&
+                                 std::any_of(patterns.begin(), patterns.end(),
+                                             [&](const auto& one) { return glob_matches(one, entry.name); });
         keep[id] = !is_left_out && (entry.parent == no_entry || keep[entry.parent]);
     }
     return kept(batch, keep);
@@ -88,8 +90,10 @@ Batch choose_folders(const Batch& batch, const WantedFolders& wanted) {
     for (std::size_t id = 0; id < count; ++id) {
         const Entry& entry = batch.entries[id];
         const bool is_inside = entry.parent != no_entry && keep[entry.parent];
-        const bool is_large = wanted.larger_than_bytes && entry.complete && bytes[id] > *wanted.larger_than_bytes;
-        const bool may_be = is_folder(entry) && !entry.problem && !(wanted.inside_only && batch.is_named(entry));
+        const bool is_large =
+            wanted.larger_than_bytes && entry.complete && bytes[id] > *wanted.larger_than_bytes;
+        const bool may_be =
+            is_folder(entry) && !entry.problem && !(wanted.inside_only && batch.is_named(entry));
         picked[id] = !is_inside && may_be && (is_large || (wanted.empty && !holds_things[id]));
         keep[id] = is_inside || picked[id];
     }

@@ -15,29 +15,32 @@
 
 namespace tavlo {
 
-/// Leaves only those files (and links and other things that are no folders) in a batch that fit. Folders in which nothing is
-/// left go too, unless they are kept.
-/// What could not be read and might have fitted stays, with its problem.
+/// Leaves only those files (and links and other things that are no folders) in a batch that fit. Folders in
+/// which nothing is left go too, unless they are kept. What could not be read and might have fitted stays,
+/// with its problem.
 Batch choose(const Batch& batch, const Selector& selector, bool keep_empty_folders);
 /// fits  of what is no folder
 Batch choose(const Batch& batch, const std::function<bool(EntryId)>& fits, bool keep_empty_folders);
 
-/// Leaves out folders inside the sources whose whole name fits one of these patterns (glob(7)), with all that is in them.
+/// Leaves out folders inside the sources whose whole name fits one of these patterns (glob(7)), with all that
+/// is in them.
 Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patterns);
 
 /// Which folders are asked for, each whole, the outermost of those that fit.
 struct WantedFolders {
-    std::optional<std::uint64_t> larger_than_bytes{};  ///< those whose files, at any depth, say that they add up to more
-    bool empty = false;                                ///< those below which there is nothing that is no folder
-    bool inside_only = false;                          ///< a source itself is none
+    std::optional<std::uint64_t>
+        larger_than_bytes{};   ///< those whose files, at any depth, say that they add up to more
+    bool empty = false;        ///< those below which there is nothing that is no folder
+    bool inside_only = false;  ///< a source itself is none
 };
-/// Leaves those, with all that is in them; the folders that they lie in come along. One of which a part was left out, or could not be read,
-/// is not whole, and not empty.
+/// Leaves those, with all that is in them; the folders that they lie in come along. One of which a part was
+/// left out, or could not be read, is not whole, and not empty.
 Batch choose_folders(const Batch& batch, const WantedFolders& wanted);
 
 struct ChosenByList {
     Batch batch;
-    std::vector<ListedName> listed;  ///< what the list asked for, with the numbers of the entries that were chosen from
+    std::vector<ListedName>
+        listed;  ///< what the list asked for, with the numbers of the entries that were chosen from
 };
 
 /// Leaves only what a list names; where several fit, all of them.

@@ -15,7 +15,9 @@
 
 namespace tavlo {
 
-std::string Batch::source_path(const Entry& entry) const { return join(folders.path(entry.folder), entry.name); }
+std::string Batch::source_path(const Entry& entry) const {
+    return join(folders.path(entry.folder), entry.name);
+}
 
 namespace {
 
@@ -23,7 +25,8 @@ constexpr std::uint64_t progress_step = 1024;
 
 class Gatherer {
 public:
-    Gatherer(FileSystem& disk, GatherOptions options) : disk_(disk), options_(std::move(options)), handles_(disk, batch_.folders) {}
+    Gatherer(FileSystem& disk, GatherOptions options)
+        : disk_(disk), options_(std::move(options)), handles_(disk, batch_.folders) {}
 
     Result<void> take(const std::string& source) {
         std::string path = source;
@@ -34,7 +37,8 @@ public:
         }
         if (path == "/") return failure(Fault::refused, "a whole file system cannot be taken", path);
         const EntryId parent = named_above(path);
-        const FolderId folder = parent == no_entry ? root(std::string(parent_of(path))) : node_at(std::string(parent_of(path)), parent);
+        const FolderId folder = parent == no_entry ? root(std::string(parent_of(path)))
+                                                   : node_at(std::string(parent_of(path)), parent);
         const auto handle = handles_.open(folder);
         if (!handle) return failure(handle.error());
         const std::string name(name_of(path));
@@ -68,7 +72,8 @@ private:
     EntryId named_above(const std::string& path) const {
         if (named_folders_.empty()) return no_entry;
         for (std::string at(parent_of(path)); at != "/"; at = std::string(parent_of(at)))
-            if (const auto found = named_folders_.find(at); found != named_folders_.end()) return found->second;
+            if (const auto found = named_folders_.find(at); found != named_folders_.end())
+                return found->second;
         return no_entry;
     }
 
@@ -77,7 +82,8 @@ private:
         if (path == batch_.source_path(batch_.entries[named])) return batch_.entries[named].inside;
         const auto known = roots_.find(path);
         if (known != roots_.end()) return known->second;
-        const FolderId node = batch_.folders.add(node_at(std::string(parent_of(path)), named), std::string(name_of(path)));
+        const FolderId node =
+            batch_.folders.add(node_at(std::string(parent_of(path)), named), std::string(name_of(path)));
         roots_.emplace(path, node);
         return node;
     }
@@ -87,7 +93,8 @@ private:
         const FolderId id = batch_.folders.add_root(path);
         if (const auto handle = handles_.open(id)) {
             if (const auto status = disk_.status(**handle)) batch_.folders.set_identity(id, status->id);
-            if (const auto volume = disk_.volume(**handle)) batch_.time_step_ns = std::max(batch_.time_step_ns, volume->time_step_ns);
+            if (const auto volume = disk_.volume(**handle))
+                batch_.time_step_ns = std::max(batch_.time_step_ns, volume->time_step_ns);
             if (auto again = disk_.open_folder(path))
                 if (const auto above = ancestors(disk_, std::move(*again)))
                     for (const Identity& one : *above)
@@ -97,16 +104,19 @@ private:
         return id;
     }
 
-    /// What is in an archive: below the folder that all of it lies in, if there is one, else below the archive itself.
+    /// What is in an archive: below the folder that all of it lies in, if there is one, else below the
+    /// archive itself.
     Result<void> take_archive(const std::string& source, const Status& status) {
         std::string path = source;
         if (status.type == FileType::link) {
-            const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr), &std::free);
+            const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr),
+                                                                       &std::free);
             if (!resolved) return failure(Fault::not_found, "is a link that leads nowhere", path);
             path = resolved.get();
         }
-        const auto opened =
-            status.type == FileType::folder ? failure(Fault::refused, "is a folder, and no archive", path) : disk_.open_folder(path);
+        const auto opened = status.type == FileType::folder
+                                ? failure(Fault::refused, "is a folder, and no archive", path)
+                                : disk_.open_folder(path);
         if (!opened) return failure(opened.error());
         const auto inside = disk_.status(*opened);
         if (!inside) return failure(inside.error());
@@ -140,8 +150,8 @@ private:
         return {};
     }
 
-    EntryId add(FolderId folder, EntryId parent, const std::string& name, const Handle& handle, const Status& status, bool through_link,
-                bool named) {
+    EntryId add(FolderId folder, EntryId parent, const std::string& name, const Handle& handle,
+                const Status& status, bool through_link, bool named) {
         Entry entry;
         entry.folder = folder;
         entry.parent = parent;
@@ -158,10 +168,12 @@ private:
         }
         if (status.mount_point && !named)
             entry.problem = std::make_shared<const Error>(
-                Error{Fault::refused, 0, "is a mount of another file system, which is not crossed", join(handle.path(), name)});
+                Error{Fault::refused, 0, "is a mount of another file system, which is not crossed",
+                      join(handle.path(), name)});
         const auto id = static_cast<EntryId>(batch_.entries.size());
         batch_.entries.push_back(std::move(entry));
-        if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem) enter(id, name);
+        if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem)
+            enter(id, name);
         if (id % progress_step == 0 && options_.on_progress) options_.on_progress(id);
         return id;
     }
@@ -172,13 +184,15 @@ private:
         const auto problem = [&](std::string why) {
             entry.problem = std::make_shared<const Error>(Error{Fault::not_found, 0, std::move(why), path});
         };
-        const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr), &std::free);
+        const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr),
+                                                                   &std::free);
         if (!resolved) return problem("is a link that leads nowhere");
         const std::string real = resolved.get();
         if (real == "/") return problem("is a link to a whole file system");
         const FolderId folder = root(std::string(parent_of(real)));
         const auto handle = handles_.open(folder);
-        const auto status = handle ? disk_.status(**handle, std::string(name_of(real))) : Result<Status>(failure(handle.error()));
+        const auto status = handle ? disk_.status(**handle, std::string(name_of(real)))
+                                   : Result<Status>(failure(handle.error()));
         if (!status) return problem("is a link to something that cannot be read");
         entry.status = *status;
         entry.status.mount_point = false;
@@ -195,7 +209,8 @@ private:
             for (EntryId above = entry.parent; above != no_entry; above = batch_.entries[above].parent)
                 if (batch_.entries[above].status.id.same_thing(entry.status.id)) {
                     entry.problem = std::make_shared<const Error>(
-                        Error{Fault::refused, 0, "is a link that leads back to a folder it lies in", batch_.source_path(entry)});
+                        Error{Fault::refused, 0, "is a link that leads back to a folder it lies in",
+                              batch_.source_path(entry)});
                     return;
                 }
         if (entry.inside == no_folder) entry.inside = batch_.folders.add(entry.folder, name, entry.status.id);
@@ -207,7 +222,8 @@ private:
             entry.problem = std::make_shared<const Error>(names.error());
             return;
         }
-        std::sort(names->begin(), names->end(), [](const Name& a, const Name& b) { return a.bytes < b.bytes; });
+        std::sort(names->begin(), names->end(),
+                  [](const Name& a, const Name& b) { return a.bytes < b.bytes; });
         levels_.push_back({id, std::move(*names)});
     }
 
@@ -227,9 +243,11 @@ private:
             mark_incomplete(above);
             return {};
         }
-        const auto status = handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
+        const auto status =
+            handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
         if (!status) {
-            if (status.error().fault == Fault::not_found) return {};  // went away between the listing and the look
+            if (status.error().fault == Fault::not_found)
+                return {};  // went away between the listing and the look
             Entry entry;
             entry.folder = folder;
             entry.parent = above;
@@ -256,7 +274,8 @@ private:
     std::unordered_map<std::string, FolderId> roots_;
     std::set<std::pair<std::uint64_t, std::uint64_t>> above_;
     std::vector<Level> levels_;
-    std::unordered_map<std::string, EntryId> named_folders_;  ///< where sources alone are taken: one may lie in another
+    std::unordered_map<std::string, EntryId>
+        named_folders_;  ///< where sources alone are taken: one may lie in another
 };
 
 }  // namespace
@@ -270,13 +289,15 @@ struct Gathering::Parts {
     /// Of sources in one another; else they keep their order.
     void put_outer_ones_first() {
         const std::set<std::string> all(sources.begin(), sources.end());
-        const bool some_lie_in_others = std::any_of(sources.begin(), sources.end(), [&](const std::string& source) {
-            for (std::string at(parent_of(source)); at != "/"; at = std::string(parent_of(at)))
-                if (all.contains(at)) return true;
-            return false;
-        });
+        const bool some_lie_in_others =
+            std::any_of(sources.begin(), sources.end(), [&](const std::string& source) {
+                for (std::string at(parent_of(source)); at != "/"; at = std::string(parent_of(at)))
+                    if (all.contains(at)) return true;
+                return false;
+            });
         if (some_lie_in_others)
-            std::stable_sort(sources.begin(), sources.end(), [](const auto& a, const auto& b) { return a.size() < b.size(); });
+            std::stable_sort(sources.begin(), sources.end(),
+                             [](const auto& a, const auto& b) { return a.size() < b.size(); });
     }
 
     Gatherer gatherer;
@@ -306,7 +327,8 @@ Result<bool> Gathering::read_on(std::size_t more) {
 const Batch& Gathering::batch() const { return parts_->gatherer.batch(); }
 Batch Gathering::finish() && { return std::move(parts_->gatherer).finish(); }
 
-Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options) {
+Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources,
+                     const GatherOptions& options) {
     Gathering gathering(disk, sources, options);
     if (auto read = gathering.read_on(SIZE_MAX); !read) return failure(read.error());
     return std::move(gathering).finish();

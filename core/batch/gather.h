@@ -18,7 +18,8 @@ namespace tavlo {
 struct GatherOptions {
     bool follow_links = false;  ///< take what a link points at in the link's place
     bool archives = false;      ///< each source is an archive, and what is in it is read (ArchiveFiles)
-    /// How deep it is read: 0, the sources themselves, not whether they can be read; 1, what lies directly in them too. nullopt: all
+    /// How deep it is read: 0, the sources themselves, not whether they can be read; 1, what lies directly in
+    /// them too. nullopt: all
     std::optional<unsigned> depth{};
     std::stop_token stop{};
     std::function<void(std::uint64_t entries)> on_progress{};  ///< now and then, with the number so far
@@ -27,9 +28,11 @@ struct GatherOptions {
 /// Reads what lies at and below each source path.
 /// sources  absolute paths; a file, folder or link; "path/" takes the folder a link points at
 /// returns  every thing found; what could not be read is an entry with its problem
-/// errors   a source that is missing or may not be read (promise: refused before anything is touched), cancelled
-/// Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own Safe.
-Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources, const GatherOptions& options = {});
+/// errors   a source that is missing or may not be read (promise: refused before anything is touched),
+/// cancelled Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own
+/// Safe.
+Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources,
+                     const GatherOptions& options = {});
 
 /// The same in steps: what has been read so far is a batch already, to which more comes at its end.
 class Gathering {

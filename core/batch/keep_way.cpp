@@ -13,7 +13,8 @@ namespace {
 
 class WayKeeper {
 public:
-    WayKeeper(FileSystem& disk, const Batch& batch, const std::string& from) : disk_(disk), batch_(batch), from_(from) {
+    WayKeeper(FileSystem& disk, const Batch& batch, const std::string& from)
+        : disk_(disk), batch_(batch), from_(from) {
         out_.folders = batch.folders;
         out_.above = batch.above;
         out_.time_step_ns = batch.time_step_ns;
@@ -39,7 +40,8 @@ public:
     }
 
 private:
-    /// The entry that stands for a folder on the way, made where it is missing; none for `from` itself and what is not below it.
+    /// The entry that stands for a folder on the way, made where it is missing; none for `from` itself and
+    /// what is not below it.
     Result<EntryId> way_to(const std::string& folder) {
         if (folder == from_ || !is_within(folder, from_)) return no_entry;
         if (const auto found = ways_.find(folder); found != ways_.end()) return found->second;
@@ -79,6 +81,8 @@ private:
 
 }  // namespace
 
-Result<Batch> keep_way(FileSystem& disk, const Batch& batch, const std::string& from) { return WayKeeper(disk, batch, from).run(); }
+Result<Batch> keep_way(FileSystem& disk, const Batch& batch, const std::string& from) {
+    return WayKeeper(disk, batch, from).run();
+}
 
 }  // namespace tavlo

@@ -19,11 +19,13 @@ Result<std::vector<FactWish>> fact_wishes_from(const std::vector<std::string>& t
     std::vector<FactWish> wishes;
     for (const auto& text : texts) {
         const auto equals = text.find('=');
-        if (equals == std::string::npos) return failure(Fault::refused, fmt::format("wants FACT=GLOB, not '{}'", printable(text)), "with");
+        if (equals == std::string::npos)
+            return failure(Fault::refused, fmt::format("wants FACT=GLOB, not '{}'", printable(text)), "with");
         const std::string name = text.substr(0, equals);
         const KnownFact* fact = known_fact(name);
         if (fact == nullptr) return failure(Fault::refused, unknown_fact(name), "with");
-        if (name == "n" || name == "now") return failure(Fault::refused, fmt::format("'{}' is no fact of a file", name), "with");
+        if (name == "n" || name == "now")
+            return failure(Fault::refused, fmt::format("'{}' is no fact of a file", name), "with");
         wishes.push_back({fact, text.substr(equals + 1)});
     }
     return wishes;

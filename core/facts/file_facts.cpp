@@ -53,13 +53,15 @@ Result<Fact> fact_from_text(const KnownFact& known, std::string_view text) {
         }
         case KnownFact::Kind::moment:
             if (const auto moment = moment_from(text)) return Fact(*moment);
-            return failure(Fault::refused, "wants a date as 2031-05-02, or 2031, not '" + printable(text) + "'", "");
+            return failure(Fault::refused,
+                           "wants a date as 2031-05-02, or 2031, not '" + printable(text) + "'", "");
     }
     return failure(Fault::refused, "is not known", "");
 }
 
 const Fact* FileFacts::find(std::string_view name) const {
-    const auto found = std::find_if(all_.begin(), all_.end(), [&](const auto& one) { return one.first == name; });
+    const auto found =
+        std::find_if(all_.begin(), all_.end(), [&](const auto& one) { return one.first == name; });
     return found == all_.end() ? nullptr : &found->second;
 }
 

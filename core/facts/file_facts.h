@@ -16,7 +16,8 @@ namespace tavlo {
 /// What a file's own bytes tell about it, by the names that patterns know.
 class FileFacts {
 public:
-    /// The first one told of a name counts; a text that is empty, and a name that is not known, are not taken.
+    /// The first one told of a name counts; a text that is empty, and a name that is not known, are not
+    /// taken.
     void set(std::string_view name, Fact fact);
     /// In the place of what was told.
     void correct(std::string_view name, Fact fact);

@@ -14,10 +14,13 @@
 
 namespace tavlo {
 
-/// What files have told about themselves so far: tied to device, inode, size and times, so that one that has changed is one not read yet.
+/// What files have told about themselves so far: tied to device, inode, size and times, so that one that has
+/// changed is one not read yet.
 class KnownFileFacts {
 public:
-    void learn(const Status& of, std::shared_ptr<const FileFacts> facts) { known_[key_of(of)] = std::move(facts); }
+    void learn(const Status& of, std::shared_ptr<const FileFacts> facts) {
+        known_[key_of(of)] = std::move(facts);
+    }
     /// null: it was not read
     const FileFacts* find(const Status& of) const {
         const auto found = known_.find(key_of(of));
@@ -27,12 +30,14 @@ public:
 
 private:
     using Key = std::tuple<std::uint64_t, std::uint64_t, std::uint64_t, std::int64_t, std::int64_t>;
-    static Key key_of(const Status& of) { return {of.id.device, of.id.inode, of.id.size_bytes, of.id.modified_ns, of.status_changed_ns}; }
+    static Key key_of(const Status& of) {
+        return {of.id.device, of.id.inode, of.id.size_bytes, of.id.modified_ns, of.status_changed_ns};
+    }
     std::map<Key, std::shared_ptr<const FileFacts>> known_;
 };
 
-/// Facts that somebody has said of one thing, as it was then; they go ahead of what it tells. Of one that has changed since they count no
-/// more.
+/// Facts that somebody has said of one thing, as it was then; they go ahead of what it tells. Of one that has
+/// changed since they count no more.
 struct SaidFacts {
     Identity of;
     FileFacts facts;

@@ -32,19 +32,20 @@ Result<Handle> held_in_memory(FileSystem& disk, const Handle& folder, const std:
     if (!from) return failure(from.error());
     Handle file(::memfd_create("tavlo", MFD_CLOEXEC), from->file.path());
     if (!file.is_open()) return failure(system_error(errno, "hold in memory", from->file.path()));
-    auto read =
-        read_pieces(disk, from->file, from->status, Meter{}, [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
-            const auto written = ::pwrite(file.descriptor(), piece.data(), piece.size(), static_cast<off_t>(offset));
-            if (written == static_cast<ssize_t>(piece.size())) return {};
-            return failure(system_error(errno, "hold in memory", from->file.path()));
-        });
+    auto read = read_pieces(disk, from->file, from->status, Meter{},
+                            [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
+                                const auto written = ::pwrite(file.descriptor(), piece.data(), piece.size(),
+                                                              static_cast<off_t>(offset));
+                                if (written == static_cast<ssize_t>(piece.size())) return {};
+                                return failure(system_error(errno, "hold in memory", from->file.path()));
+                            });
     if (!read) return failure(read.error());
     return file;
 }
 
 /// Of files that lie in archives; in the order of those, some at a time.
-Result<void> read_packed(FileSystem& disk, const Batch& batch, const std::vector<EntryId>& files, FactReader& reader, const Take& take,
-                         const std::stop_token& stop) {
+Result<void> read_packed(FileSystem& disk, const Batch& batch, const std::vector<EntryId>& files,
+                         FactReader& reader, const Take& take, const std::stop_token& stop) {
     std::vector<std::size_t> order(files.size());
     std::iota(order.begin(), order.end(), std::size_t{0});
     std::stable_sort(order.begin(), order.end(), [&](std::size_t one, std::size_t other) {
@@ -61,13 +62,15 @@ Result<void> read_packed(FileSystem& disk, const Batch& batch, const std::vector
             bytes += entry.status.id.size_bytes;
             const Place place = batch.place_of(entry);
             const auto folder = folders.open(place.folder);
-            auto file = folder && entry.status.id.size_bytes <= held_at_a_time_bytes ? held_in_memory(disk, **folder, place.name)
-                                                                                     : Result<Handle>(failure(Fault::unsupported, "", ""));
+            auto file = folder && entry.status.id.size_bytes <= held_at_a_time_bytes
+                            ? held_in_memory(disk, **folder, place.name)
+                            : Result<Handle>(failure(Fault::unsupported, "", ""));
             if (!file) {
                 take(order[at], {});
                 continue;
             }
-            paths.push_back("/proc/" + std::to_string(::getpid()) + "/fd/" + std::to_string(file->descriptor()));
+            paths.push_back("/proc/" + std::to_string(::getpid()) + "/fd/" +
+                            std::to_string(file->descriptor()));
             whose.push_back(order[at]);
             held.push_back(std::move(*file));
         }
@@ -83,12 +86,14 @@ Result<void> read_packed(FileSystem& disk, const Batch& batch, const std::vector
 std::vector<EntryId> files_of(const Batch& batch) {
     std::vector<EntryId> files;
     for (EntryId id = 0; id < batch.entries.size(); ++id)
-        if (const Entry& entry = batch.entries[id]; entry.status.type == FileType::file && !entry.problem) files.push_back(id);
+        if (const Entry& entry = batch.entries[id]; entry.status.type == FileType::file && !entry.problem)
+            files.push_back(id);
     return files;
 }
 
-Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector<EntryId>& of, KnownFileFacts& known, FactsMemory* memory,
-                         const std::stop_token& stop, const std::function<void(std::size_t, std::size_t)>& told) {
+Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector<EntryId>& of,
+                         KnownFileFacts& known, FactsMemory* memory, const std::stop_token& stop,
+                         const std::function<void(std::size_t, std::size_t)>& told) {
     const auto unknown = [&] {
         std::vector<EntryId> left;
         for (const EntryId id : of)
@@ -100,13 +105,15 @@ Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector
     if (memory != nullptr) {  // what cannot be recalled is read again
         std::vector<Status> asked;
         for (const EntryId id : left)
-            if (const Status& status = batch.entries[id].status; status.id.inodes_last()) asked.push_back(status);
+            if (const Status& status = batch.entries[id].status; status.id.inodes_last())
+                asked.push_back(status);
         (void)memory->recall_facts(asked, known);
         left = unknown();
     }
     std::vector<FactsMemory::Told> news;
     const auto remember = [&] {
-        if (memory != nullptr && !news.empty()) (void)memory->remember_facts(news);  // a help for next time, no more
+        if (memory != nullptr && !news.empty())
+            (void)memory->remember_facts(news);  // a help for next time, no more
         news.clear();
     };
     std::size_t done = of.size() - left.size();
@@ -119,8 +126,8 @@ Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector
         if (news.size() >= told_at_a_time) remember();
         if (told) told(++done, of.size());
     };
-    const auto packed =
-        std::stable_partition(left.begin(), left.end(), [&](EntryId id) { return !is_packed(batch.entries[id].status.id); });
+    const auto packed = std::stable_partition(
+        left.begin(), left.end(), [&](EntryId id) { return !is_packed(batch.entries[id].status.id); });
     std::vector<std::string> paths;
     for (auto id = left.begin(); id != packed; ++id) {
         const Place place = batch.place_of(batch.entries[*id]);
@@ -131,7 +138,8 @@ Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector
     if (read && packed != left.end()) {
         const std::vector<EntryId> files(packed, left.end());
         read = read_packed(
-            disk, batch, files, reader, [&](std::size_t at, FileFacts&& facts) { take(files[at], std::move(facts)); }, stop);
+            disk, batch, files, reader,
+            [&](std::size_t at, FileFacts&& facts) { take(files[at], std::move(facts)); }, stop);
     }
     remember();
     return read;

@@ -53,7 +53,8 @@ public:
         if (count == 0) return false;
         answer_.append(bytes.data(), static_cast<std::size_t>(count));
         std::size_t from = 0;
-        for (std::size_t end = answer_.find('\n'); end != std::string::npos && !asked.empty(); end = answer_.find('\n', from)) {
+        for (std::size_t end = answer_.find('\n'); end != std::string::npos && !asked.empty();
+             end = answer_.find('\n', from)) {
             since = Clock::now();
             const std::size_t at = asked.front();
             asked.pop_front();
@@ -75,72 +76,111 @@ private:
 
 unsigned usual_helpers() { return std::clamp(std::thread::hardware_concurrency(), 1U, 8U); }
 
+/// The files of one call on their way through the helpers.
+class Reading {
+public:
+    using Take = std::function<void(std::size_t, FileFacts&&)>;
+
+    Reading(const std::string& program, const FactReader::Bounds& bounds,
+            const std::vector<std::string>& paths, const Take& take)
+        : program_(program),
+          bounds_(bounds),
+          paths_(paths),
+          take_(take),
+          most_(std::min<std::size_t>(bounds.helpers != 0 ? bounds.helpers : usual_helpers(), paths.size())) {
+    }
+
+    Result<void> run(const std::stop_token& stop) {
+        while (answered_ < paths_.size()) {
+            if (stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
+            if (auto started = start_helpers(); !started) return started;
+            std::vector<pollfd> waits;
+            for (const Helper& helper : helpers_) waits.push_back({helper.descriptor(), POLLIN, 0});
+            ::poll(waits.data(), waits.size(), static_cast<int>(look_for_stop.count()));
+            for (std::size_t which = helpers_.size(); which-- > 0;)
+                if (auto heard = hear(which, waits[which].revents != 0); !heard) return heard;
+        }
+        return {};
+    }
+
+private:
+    bool is_more() const { return !again_.empty() || next_ < paths_.size(); }
+
+    std::size_t next_one() {
+        if (again_.empty()) return next_++;
+        const std::size_t at = again_.front();
+        again_.pop_front();
+        return at;
+    }
+
+    void give(std::size_t at, FileFacts&& facts) {
+        ++answered_;
+        take_(at, std::move(facts));
+    }
+
+    /// The file that it was at tells nothing; the others are asked of another.
+    void lose(std::size_t which) {
+        const std::deque<std::size_t> asked = helpers_[which].asked;
+        helpers_.erase(helpers_.begin() + static_cast<std::ptrdiff_t>(which));
+        if (asked.empty()) return;
+        again_.insert(again_.end(), asked.begin() + 1, asked.end());
+        give(asked.front(), {});
+    }
+
+    Result<void> start_helpers() {
+        while (helpers_.size() < most_ && is_more()) {
+            auto started = Helper::start(program_);
+            if (!started) return failure(started.error());
+            helpers_.push_back(std::move(*started));
+            const std::size_t at = next_one();
+            if (helpers_.back().ask(paths_[at], at)) continue;
+            if (auto loaded = helpers_.back().end(); !loaded) return loaded;  // it ended before it was asked
+            lose(helpers_.size() - 1);
+        }
+        return {};
+    }
+
+    Result<void> hear(std::size_t which, bool speaks) {
+        Helper& helper = helpers_[which];
+        bool alive = true;
+        if (speaks)
+            alive = helper.answers(bounds_.longest_answer, [&](std::size_t at, std::string_view line) {
+                auto facts = facts_from_json(line);
+                give(at, facts ? std::move(*facts) : FileFacts());
+            });
+        while (alive && helper.asked.size() < asked_ahead && is_more()) {
+            const std::size_t at = next_one();
+            alive = helper.ask(paths_[at], at);
+        }
+        const bool late = !helper.asked.empty() &&
+                          Clock::now() - helper.since > std::chrono::milliseconds(bounds_.longest_ms);
+        if (alive && !late) return {};
+        if (auto loaded = helper.end(); !loaded) return loaded;
+        lose(which);
+        return {};
+    }
+
+    const std::string& program_;
+    const FactReader::Bounds& bounds_;
+    const std::vector<std::string>& paths_;
+    const Take& take_;
+    const std::size_t most_;
+    std::vector<Helper> helpers_;
+    std::deque<std::size_t> again_;  // that were asked of a helper that is gone
+    std::size_t next_ = 0;
+    std::size_t answered_ = 0;
+};
+
 }  // namespace
 
 std::string facts_program() { return helper_program("tavlo-facts"); }
 
 FactReader::FactReader(std::string program, Bounds bounds) : program_(std::move(program)), bounds_(bounds) {}
 
-Result<void> FactReader::read(const std::vector<std::string>& paths, const std::function<void(std::size_t, FileFacts&&)>& take,
+Result<void> FactReader::read(const std::vector<std::string>& paths,
+                              const std::function<void(std::size_t, FileFacts&&)>& take,
                               const std::stop_token& stop) {
-    std::deque<std::size_t> again;  // that were asked of a helper that is gone
-    std::size_t next = 0;
-    std::size_t answered = 0;
-    const auto give = [&](std::size_t at, FileFacts&& facts) {
-        ++answered;
-        take(at, std::move(facts));
-    };
-    const auto is_more = [&] { return !again.empty() || next < paths.size(); };
-    const auto next_one = [&] {
-        if (again.empty()) return next++;
-        const std::size_t at = again.front();
-        again.pop_front();
-        return at;
-    };
-    const std::size_t most = std::min<std::size_t>(bounds_.helpers != 0 ? bounds_.helpers : usual_helpers(), paths.size());
-    std::vector<Helper> helpers;
-    const auto lose = [&](std::size_t which) {  // the file that it was at tells nothing; the others are asked of another
-        Helper& lost = helpers[which];
-        const std::deque<std::size_t> asked = lost.asked;
-        helpers.erase(helpers.begin() + static_cast<std::ptrdiff_t>(which));
-        if (asked.empty()) return;
-        again.insert(again.end(), asked.begin() + 1, asked.end());
-        give(asked.front(), {});
-    };
-    while (answered < paths.size()) {
-        if (stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
-        while (helpers.size() < most && is_more()) {
-            auto started = Helper::start(program_);
-            if (!started) return failure(started.error());
-            helpers.push_back(std::move(*started));
-            const std::size_t at = next_one();
-            if (helpers.back().ask(paths[at], at)) continue;
-            if (auto loaded = helpers.back().end(); !loaded) return loaded;  // it ended before it was asked
-            lose(helpers.size() - 1);
-        }
-        std::vector<pollfd> waits;
-        for (const Helper& helper : helpers) waits.push_back({helper.descriptor(), POLLIN, 0});
-        ::poll(waits.data(), waits.size(), static_cast<int>(look_for_stop.count()));
-        for (std::size_t which = helpers.size(); which-- > 0;) {
-            Helper& helper = helpers[which];
-            bool alive = true;
-            if (waits[which].revents != 0)
-                alive = helper.answers(bounds_.longest_answer, [&](std::size_t at, std::string_view line) {
-                    auto facts = facts_from_json(line);
-                    give(at, facts ? std::move(*facts) : FileFacts());
-                });
-            while (alive && helper.asked.size() < asked_ahead && is_more()) {
-                const std::size_t at = next_one();
-                alive = helper.ask(paths[at], at);
-            }
-            const bool late = !helper.asked.empty() && Clock::now() - helper.since > std::chrono::milliseconds(bounds_.longest_ms);
-            if (!alive || late) {
-                if (auto loaded = helper.end(); !loaded) return loaded;
-                lose(which);
-            }
-        }
-    }
-    return {};
+    return Reading(program_, bounds_, paths, take).run(stop);
 }
 
 }  // namespace tavlo

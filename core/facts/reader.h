@@ -15,8 +15,8 @@ namespace tavlo {
 /// Where the helper is that reads facts: beside this program, as it is built; else where it is installed.
 std::string facts_program();
 
-/// Reads what files tell about themselves. Processes of their own do it (`tavlo-facts`), bounded in time and memory: whatever a hostile
-/// file does to one of them, it costs that file's facts and nothing else.
+/// Reads what files tell about themselves. Processes of their own do it (`tavlo-facts`), bounded in time and
+/// memory: whatever a hostile file does to one of them, it costs that file's facts and nothing else.
 class FactReader {
 public:
     struct Bounds {
@@ -29,7 +29,8 @@ public:
 
     /// take  (place in `paths`, its facts), once for each, as they come; on this thread
     /// errors  not_found: the helper is not there; unsupported: it cannot be loaded; cancelled
-    Result<void> read(const std::vector<std::string>& paths, const std::function<void(std::size_t, FileFacts&&)>& take,
+    Result<void> read(const std::vector<std::string>& paths,
+                      const std::function<void(std::size_t, FileFacts&&)>& take,
                       const std::stop_token& stop = {});
 
 private:

@@ -11,14 +11,17 @@ namespace tavlo {
 namespace {
 
 constexpr std::size_t most_values = 3;
-constexpr std::size_t most_counted = 10'000;  // different values of one fact; what comes after is too rare to be shown
+constexpr std::size_t most_counted =
+    10'000;  // different values of one fact; what comes after is too rare to be shown
 
 std::vector<std::string> commonest(const std::unordered_map<std::string, std::uint64_t>& counts) {
     std::vector<std::pair<std::string, std::uint64_t>> all(counts.begin(), counts.end());
     const auto shown = std::min(all.size(), most_values);
-    std::partial_sort(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(shown), all.end(), [](const auto& one, const auto& other) {
-        return one.second != other.second ? one.second > other.second : one.first < other.first;
-    });
+    std::partial_sort(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(shown), all.end(),
+                      [](const auto& one, const auto& other) {
+                          return one.second != other.second ? one.second > other.second
+                                                            : one.first < other.first;
+                      });
     std::vector<std::string> values;
     for (std::size_t at = 0; at < shown; ++at) values.push_back(all[at].first);
     return values;

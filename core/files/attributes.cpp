@@ -50,13 +50,15 @@ bool list_names(int open, std::vector<std::string>& names) {
 }
 
 bool has(const Attributes& attributes, std::string_view name) {
-    return std::any_of(attributes.extended.begin(), attributes.extended.end(), [&](const auto& one) { return one.first == name; });
+    return std::any_of(attributes.extended.begin(), attributes.extended.end(),
+                       [&](const auto& one) { return one.first == name; });
 }
 
 }  // namespace
 
 bool is_irreplaceable(std::string_view attribute) {
-    return attribute.starts_with("user.") || attribute == access_acl || attribute == default_acl || attribute == "extended attributes";
+    return attribute.starts_with("user.") || attribute == access_acl || attribute == default_acl ||
+           attribute == "extended attributes";
 }
 
 Attributes read_attributes(int open, const Status& seen) {
@@ -87,7 +89,8 @@ std::vector<std::string> give_attributes(int open, const Status& now, const Attr
     std::vector<std::string> lost = wanted.unread;
     // the owner first: chown(2) clears setuid and security.capability, which come after it
     bool owner_lost = false;
-    if ((now.owner != wanted.owner || now.group != wanted.group) && ::fchown(open, wanted.owner, wanted.group) != 0)
+    if ((now.owner != wanted.owner || now.group != wanted.group) &&
+        ::fchown(open, wanted.owner, wanted.group) != 0)
         owner_lost = ::fchown(open, static_cast<uid_t>(-1), wanted.group) != 0 || now.owner != wanted.owner;
     if (owner_lost) lost.emplace_back("owner");
     // an access control list that the folder's default gave, and the source never had
@@ -98,7 +101,8 @@ std::vector<std::string> give_attributes(int open, const Status& now, const Attr
     for (const auto& [name, value] : wanted.extended)
         if (::fsetxattr(open, name.c_str(), value.data(), value.size(), 0) != 0) lost.push_back(name);
     // setuid and setgid for somebody else's account would hand out that account's rights
-    const std::uint32_t mode = owner_lost && (wanted.mode & 06000U) != 0 ? wanted.mode & ~06000U : wanted.mode;
+    const std::uint32_t mode =
+        owner_lost && (wanted.mode & 06000U) != 0 ? wanted.mode & ~06000U : wanted.mode;
     if (::fchmod(open, mode) != 0) lost.emplace_back("mode");
     const timespec times[2] = {to_timespec(wanted.accessed_ns), to_timespec(wanted.modified_ns)};
     if (::futimens(open, times) != 0) lost.emplace_back("times");
@@ -121,7 +125,8 @@ std::vector<std::string> cannot_hold(int open, const Attributes& wanted) {
     }
     for (const auto& name : wanted.unread)
         if (is_irreplaceable(name)) lost.push_back(name);
-    if (set_any && looked) ::fchmod(open, before.st_mode & 07777U);  // an access control list changes the mode too
+    if (set_any && looked)
+        ::fchmod(open, before.st_mode & 07777U);  // an access control list changes the mode too
     return lost;
 }
 
@@ -130,7 +135,8 @@ std::uint32_t mode_of_new_file() {
     constexpr std::uint32_t usual_mask = 022;
     std::ifstream status("/proc/self/status");
     for (std::string line; std::getline(status, line);)
-        if (line.starts_with("Umask:")) return all & ~static_cast<std::uint32_t>(std::strtoul(line.c_str() + 6, nullptr, 8));
+        if (line.starts_with("Umask:"))
+            return all & ~static_cast<std::uint32_t>(std::strtoul(line.c_str() + 6, nullptr, 8));
     return all & ~usual_mask;
 }
 

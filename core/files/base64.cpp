@@ -16,8 +16,10 @@ std::string to_base64(std::string_view bytes) {
     for (std::size_t at = 0; at < bytes.size(); at += 3) {
         const auto piece = bytes.substr(at, 3);
         std::uint32_t bits = 0;
-        for (std::size_t i = 0; i < 3; ++i) bits = bits << 8 | (i < piece.size() ? static_cast<unsigned char>(piece[i]) : 0U);
-        for (std::size_t i = 0; i < 4; ++i) out += i <= piece.size() ? letters[bits >> (18 - 6 * i) & 63U] : '=';
+        for (std::size_t i = 0; i < 3; ++i)
+            bits = bits << 8 | (i < piece.size() ? static_cast<unsigned char>(piece[i]) : 0U);
+        for (std::size_t i = 0; i < 4; ++i)
+            out += i <= piece.size() ? letters[bits >> (18 - 6 * i) & 63U] : '=';
     }
     return out;
 }

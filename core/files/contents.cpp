@@ -18,7 +18,8 @@ namespace {
 // below this a plain read and write costs less than the calls that avoid them (measured, see docs/safety.md)
 constexpr std::uint64_t small_file_bytes = 64 * 1024;
 constexpr std::size_t buffer_bytes = 1024 * 1024;
-constexpr std::uint64_t kernel_step_bytes = 4 * 1024 * 1024;  // so that a stop or a pause is heard inside a large file
+constexpr std::uint64_t kernel_step_bytes =
+    4 * 1024 * 1024;  // so that a stop or a pause is heard inside a large file
 
 std::span<std::byte> buffer(int which) {
     thread_local std::vector<std::byte> memory[2];
@@ -26,13 +27,16 @@ std::span<std::byte> buffer(int which) {
     return memory[which];
 }
 
-tl::unexpected<Error> cancelled(const Handle& file) { return failure(Fault::cancelled, "stopped", file.path()); }
+tl::unexpected<Error> cancelled(const Handle& file) {
+    return failure(Fault::cancelled, "stopped", file.path());
+}
 
 tl::unexpected<Error> became_shorter(const Handle& file) {
     return failure(Fault::changed_meanwhile, "is shorter than it says", file.path());
 }
 
-/// A size of 0, or any, may be a lie: what comes after it is looked for (proc(5) has such files, and servers do).
+/// A size of 0, or any, may be a lie: what comes after it is looked for (proc(5) has such files, and servers
+/// do).
 Result<void> check_end(FileSystem& disk, const Handle& file, std::uint64_t size) {
     std::byte one{};
     const auto got = disk.read_at(file, size, std::span(&one, 1));
@@ -42,7 +46,8 @@ Result<void> check_end(FileSystem& disk, const Handle& file, std::uint64_t size)
 }
 
 /// true: done; false: this pair of file systems can't, and nothing was written
-Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, const Meter& meter) {
+Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen,
+                                const Meter& meter) {
     const std::uint64_t size = seen.id.size_bytes;
     if (auto shared = disk.share_blocks(from, to); shared) {
         meter.pass(size);
@@ -82,16 +87,20 @@ Result<bool> copy_inside_kernel(FileSystem& disk, const Handle& from, const Stag
 /// take    is given each piece, with whether it is a hole; errors of it end the reading
 /// returns the bytes in all
 template <class Take>
-Result<std::uint64_t> read_through(FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter, Take take) {
+Result<std::uint64_t> read_through(FileSystem& disk, const Handle& file, const Status& seen,
+                                   const Meter& meter, Take take) {
     const auto stretches = stretches_of(disk, file, seen);
     if (!stretches) return failure(stretches.error());
     const auto memory = buffer(0);
     std::uint64_t offset = 0;
     const auto hole_until = [&](std::uint64_t end) -> Result<void> {
-        if (offset < end) std::memset(memory.data(), 0, static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
+        if (offset < end)
+            std::memset(memory.data(), 0,
+                        static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
         while (offset < end) {
             if (meter.stop.stop_requested()) return cancelled(file);
-            const auto piece = memory.first(static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
+            const auto piece =
+                memory.first(static_cast<std::size_t>(std::min<std::uint64_t>(memory.size(), end - offset)));
             if (Result<void> taken = take(offset, piece, true); !taken) return taken;
             offset += piece.size();
             meter.pass(piece.size());
@@ -101,7 +110,8 @@ Result<std::uint64_t> read_through(FileSystem& disk, const Handle& file, const S
     for (const Stretch& data : *stretches) {
         if (auto passed = hole_until(data.begin); !passed) return failure(passed.error());
         while (offset < data.end) {
-            const std::uint64_t bytes = meter.next_piece(std::min<std::uint64_t>(memory.size(), data.end - offset));
+            const std::uint64_t bytes =
+                meter.next_piece(std::min<std::uint64_t>(memory.size(), data.end - offset));
             if (bytes == 0) return cancelled(file);
             const auto piece = memory.first(static_cast<std::size_t>(bytes));
             const auto got = disk.read_at(file, offset, piece);
@@ -119,7 +129,8 @@ Result<std::uint64_t> read_through(FileSystem& disk, const Handle& file, const S
 
 }  // namespace
 
-Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, bool hash, const Meter& meter) {
+Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen,
+                               bool hash, const Meter& meter) {
     const std::uint64_t size = seen.id.size_bytes;
     if (!hash && size > small_file_bytes) {
         const auto done = copy_inside_kernel(disk, from, to, seen, meter);
@@ -132,11 +143,12 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
     std::optional<Hasher> hasher;
     if (hash) hasher.emplace();
     bool holes = false;
-    const auto read = read_through(disk, from, seen, meter, [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
-        holes = holes || hole;
-        if (hasher) hasher->add(piece);
-        return hole ? Result<void>{} : disk.write_at(to, offset, piece);
-    });
+    const auto read = read_through(disk, from, seen, meter,
+                                   [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
+                                       holes = holes || hole;
+                                       if (hasher) hasher->add(piece);
+                                       return hole ? Result<void>{} : disk.write_at(to, offset, piece);
+                                   });
     if (!read) return failure(read.error());
     if (holes)
         if (auto sized = disk.set_size(to, size); !sized) return failure(sized.error());
@@ -145,9 +157,10 @@ Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Stage
 
 Result<void> read_pieces(FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter,
                          const std::function<Result<void>(std::uint64_t, std::span<const std::byte>)>& take) {
-    const auto read = read_through(disk, file, seen, meter, [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
-        return hole ? Result<void>{} : take(offset, piece);
-    });
+    const auto read = read_through(disk, file, seen, meter,
+                                   [&](std::uint64_t offset, std::span<const std::byte> piece, bool hole) {
+                                       return hole ? Result<void>{} : take(offset, piece);
+                                   });
     return read ? Result<void>{} : Result<void>(failure(read.error()));
 }
 
@@ -166,10 +179,11 @@ Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& m
     const auto seen = disk.status(file);
     if (!seen) return failure(seen.error());
     Hasher hasher;
-    const auto read = read_through(disk, file, *seen, meter, [&](std::uint64_t, std::span<const std::byte> piece, bool) {
-        hasher.add(piece);
-        return Result<void>{};
-    });
+    const auto read =
+        read_through(disk, file, *seen, meter, [&](std::uint64_t, std::span<const std::byte> piece, bool) {
+            hasher.add(piece);
+            return Result<void>{};
+        });
     if (!read) return failure(read.error());
     return hasher.text();
 }
@@ -207,7 +221,8 @@ Result<bool> same_bytes(FileSystem& disk, const Handle& a, const Handle& b, cons
     for (std::uint64_t offset = buffer_bytes;;) {
         if (meter.stop.stop_requested()) return cancelled(a);
         // holes of both are passed over; behind the sizes that they say, both are read until they end
-        if (offset < size) offset = std::min(size, std::min(next_of(*data_a, at_a, offset), next_of(*data_b, at_b, offset)));
+        if (offset < size)
+            offset = std::min(size, std::min(next_of(*data_a, at_a, offset), next_of(*data_b, at_b, offset)));
         const auto left = disk.read_at(a, offset, one);
         if (!left) return failure(left.error());
         const auto right = disk.read_at(b, offset, two);

@@ -13,7 +13,8 @@
 
 namespace tavlo {
 
-/// What a long work over bytes is given: to be told to stop, to say how far it is (bytes since the last call), and how fast it may read.
+/// What a long work over bytes is given: to be told to stop, to say how far it is (bytes since the last
+/// call), and how fast it may read.
 struct Meter {
     std::stop_token stop{};
     std::function<void(std::uint64_t bytes)> advance{};
@@ -35,19 +36,20 @@ struct Meter {
     }
 };
 
-/// Copies all bytes of an open file into a staged one; holes stay holes. It is read to its end, whatever it says its size is.
-/// seen     the file, as it was opened
-/// hash     also computes the hash; the bytes then pass through memory
-/// returns  the hash's text, or "" where none was asked for
-/// errors   changed_meanwhile: it is longer or shorter than it says; cancelled, no_space, io: drop the staged file
-Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen, bool hash, const Meter& meter);
+/// Copies all bytes of an open file into a staged one; holes stay holes. It is read to its end, whatever it
+/// says its size is. seen     the file, as it was opened hash     also computes the hash; the bytes then pass
+/// through memory returns  the hash's text, or "" where none was asked for errors   changed_meanwhile: it is
+/// longer or shorter than it says; cancelled, no_space, io: drop the staged file
+Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen,
+                               bool hash, const Meter& meter);
 
 /// Reads a whole file through memory, to its end, whatever it says its size is.
 /// seen  the file, as it was opened
-/// take  is given each piece with its offset; what is left out between them is holes. Its errors end the reading
-/// errors  as copy_bytes()
-Result<void> read_pieces(FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter,
-                         const std::function<Result<void>(std::uint64_t offset, std::span<const std::byte> piece)>& take);
+/// take  is given each piece with its offset; what is left out between them is holes. Its errors end the
+/// reading errors  as copy_bytes()
+Result<void> read_pieces(
+    FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter,
+    const std::function<Result<void>(std::uint64_t offset, std::span<const std::byte> piece)>& take);
 
 /// Reads a whole file to its end; holes count as the zeros they stand for. returns the hash's text (Hasher).
 Result<std::string> hash_of(FileSystem& disk, const Handle& file, const Meter& meter);

@@ -21,6 +21,7 @@
 #include <cstring>
 
 #include "files/attributes.h"
+#include "files/disk_calls.h"
 #include "files/extents.h"
 #include "files/file_system.h"
 #include "files/path.h"
@@ -30,67 +31,11 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::int64_t second_ns = 1'000'000'000;
-
-tl::unexpected<Error> failed(std::string_view step, std::string_view path) {
-    return tl::unexpected<Error>(system_error(errno, step, path));
-}
-
-tl::unexpected<Error> failed(std::string_view step, const Handle& folder, std::string_view name) {
-    const int code = errno;
-    return tl::unexpected<Error>(system_error(code, step, join(folder.path(), name)));
-}
-
-/// A system call again for as long as a signal interrupts it.
-template <class Call>
-auto uninterrupted(Call call) {
-    auto result = call();
-    while (result < 0 && errno == EINTR) result = call();
-    return result;
-}
-
-std::int64_t ns(const statx_timestamp& t) { return t.tv_sec * second_ns + t.tv_nsec; }
-
-FileType type_of(std::uint16_t mode) {
-    switch (mode & S_IFMT) {
-        case S_IFREG: return FileType::file;
-        case S_IFDIR: return FileType::folder;
-        case S_IFLNK: return FileType::link;
-        default: return FileType::other;
-    }
-}
-
-FileType type_of_entry(unsigned char kind) {
-    switch (kind) {
-        case DT_REG: return FileType::file;
-        case DT_DIR: return FileType::folder;
-        case DT_LNK: return FileType::link;
-        default: return FileType::other;
-    }
-}
-
-// of Linux 6.8 on: a number that no later mount has; the older one is given again once its mount is gone
-constexpr unsigned mount_id_unique = 0x4000U;
-constexpr unsigned wanted_of_statx = STATX_BASIC_STATS | STATX_MNT_ID | mount_id_unique;
-
-Status from_statx(const struct statx& s) {
-    Status status;
-    status.type = type_of(s.stx_mode);
-    status.id = {makedev(s.stx_dev_major, s.stx_dev_minor), s.stx_ino, s.stx_size, ns(s.stx_mtime)};
-    status.status_changed_ns = ns(s.stx_ctime);
-    status.accessed_ns = ns(s.stx_atime);
-    status.allocated_bytes = s.stx_blocks * 512;
-    status.mode = s.stx_mode & 07777U;
-    status.owner = s.stx_uid;
-    status.group = s.stx_gid;
-    status.links = s.stx_nlink;
-    status.mount_point = (s.stx_attributes & STATX_ATTR_MOUNT_ROOT) != 0;
-    return status;
-}
-
 class Disk final : public FileSystem {
 public:
-    Result<Handle> open_folder(const std::string& path) override { return open_at(AT_FDCWD, path.c_str(), path, 0); }
+    Result<Handle> open_folder(const std::string& path) override {
+        return open_at(AT_FDCWD, path.c_str(), path, 0);
+    }
 
     Result<Handle> open_folder_in(const Handle& folder, const std::string& name) override {
         return open_at(folder.descriptor(), name.c_str(), join(folder.path(), name), O_NOFOLLOW);
@@ -101,22 +46,27 @@ public:
         how.flags = O_RDONLY | O_DIRECTORY | O_CLOEXEC | O_NOFOLLOW;
         how.resolve = RESOLVE_NO_XDEV | RESOLVE_NO_SYMLINKS | RESOLVE_NO_MAGICLINKS | RESOLVE_BENEATH;
         const auto path = join(folder.path(), name);
-        const auto fd = static_cast<int>(::syscall(SYS_openat2, folder.descriptor(), name.c_str(), &how, sizeof how));
+        const auto fd =
+            static_cast<int>(::syscall(SYS_openat2, folder.descriptor(), name.c_str(), &how, sizeof how));
         Handle opened(fd, path);
         if (fd < 0) {
-            if (errno == EXDEV) return failure(system_error(EXDEV, "is a mount of another file system", path));
+            if (errno == EXDEV)
+                return failure(system_error(EXDEV, "is a mount of another file system", path));
             if (errno != ENOSYS && errno != EPERM) return failed("open folder", path);
-            auto plain = open_folder_in(folder, name);  // before Linux 5.6, or in a sandbox that does not know the call
+            auto plain = open_folder_in(
+                folder, name);  // before Linux 5.6, or in a sandbox that does not know the call
             if (!plain) return plain;
             opened = std::move(*plain);
             const auto here = mount(folder);
             const auto there = mount(opened);
-            if (!here || !there || *here != *there) return failure(system_error(EXDEV, "is a mount of another file system", path));
+            if (!here || !there || *here != *there)
+                return failure(system_error(EXDEV, "is a mount of another file system", path));
         }
         const auto around = status(folder);  // a subvolume is no mount, and another device all the same
         const auto inside = status(opened);
         if (!around || !inside) return failure(around ? inside.error() : around.error());
-        if (around->id.device != inside->id.device) return failure(system_error(EXDEV, "lies on another file system", path));
+        if (around->id.device != inside->id.device)
+            return failure(system_error(EXDEV, "lies on another file system", path));
         return opened;
     }
 
@@ -146,14 +96,16 @@ public:
 
     Result<Status> status(const Handle& folder, const std::string& name) override {
         struct statx s {};
-        if (::statx(folder.descriptor(), name.c_str(), AT_SYMLINK_NOFOLLOW | AT_NO_AUTOMOUNT, wanted_of_statx, &s) != 0)
+        if (::statx(folder.descriptor(), name.c_str(), AT_SYMLINK_NOFOLLOW | AT_NO_AUTOMOUNT, wanted_of_statx,
+                    &s) != 0)
             return failed("look at", folder, name);
         return marked(s, folder.descriptor(), name.c_str());
     }
 
     Result<Status> status(const Handle& open) override {
         struct statx s {};
-        if (::statx(open.descriptor(), "", AT_EMPTY_PATH, wanted_of_statx, &s) != 0) return failed("look at", open.path());
+        if (::statx(open.descriptor(), "", AT_EMPTY_PATH, wanted_of_statx, &s) != 0)
+            return failed("look at", open.path());
         return marked(s, open.descriptor(), nullptr);
     }
 
@@ -165,8 +117,12 @@ public:
         return volume;
     }
 
-    Result<VolumeIdentity> volume_identity(const Handle& open) override { return volume_identity_of(open.descriptor(), open.path()); }
-    Result<std::uint64_t> mount(const Handle& open) override { return mount_of(open.descriptor(), open.path()); }
+    Result<VolumeIdentity> volume_identity(const Handle& open) override {
+        return volume_identity_of(open.descriptor(), open.path());
+    }
+    Result<std::uint64_t> mount(const Handle& open) override {
+        return mount_of(open.descriptor(), open.path());
+    }
     Result<std::vector<std::string>> mounts_below(const Handle& folder) override {
         return tavlo::mounts_below(folder.descriptor(), folder.path());
     }
@@ -180,7 +136,9 @@ public:
     }
 
     Result<std::string> real_path(const Handle& folder) override {
-        std::string path(64 * 1024, '\0');  // deeper than PATH_MAX answers ENAMETOOLONG or is cut: then it is no path to store
+        std::string path(
+            64 * 1024,
+            '\0');  // deeper than PATH_MAX answers ENAMETOOLONG or is cut: then it is no path to store
         const auto link = "/proc/self/fd/" + std::to_string(folder.descriptor());
         const ssize_t length = ::readlink(link.c_str(), path.data(), path.size());
         if (length < 0) return failed("find path of", folder.path());
@@ -189,28 +147,35 @@ public:
     }
 
     Result<void> may_write(const Handle& folder) override {
-        if (::faccessat(folder.descriptor(), ".", W_OK | X_OK, AT_EACCESS) != 0) return failed("write into folder", folder.path());
+        if (::faccessat(folder.descriptor(), ".", W_OK | X_OK, AT_EACCESS) != 0)
+            return failed("write into folder", folder.path());
         return {};
     }
 
     Result<OpenedFile> open_file(const Handle& folder, const std::string& name) override {
         // O_NONBLOCK: should a fifo have taken the name meanwhile, this must not wait for a writer
         const int flags = O_RDONLY | O_NOFOLLOW | O_NONBLOCK | O_NOCTTY | O_CLOEXEC;
-        int fd = uninterrupted([&] { return ::openat(folder.descriptor(), name.c_str(), flags | O_NOATIME); });
-        if (fd < 0 && errno == EPERM) fd = ::openat(folder.descriptor(), name.c_str(), flags);  // not the owner
+        int fd =
+            uninterrupted([&] { return ::openat(folder.descriptor(), name.c_str(), flags | O_NOATIME); });
+        if (fd < 0 && errno == EPERM)
+            fd = ::openat(folder.descriptor(), name.c_str(), flags);  // not the owner
         if (fd < 0) return failed("open", folder, name);
         Handle handle(fd, join(folder.path(), name));
         const auto opened = status(handle);
         if (!opened) return failure(opened.error());
-        if (opened->type != FileType::file) return failure(Fault::changed_meanwhile, "is no longer a regular file", handle.path());
+        if (opened->type != FileType::file)
+            return failure(Fault::changed_meanwhile, "is no longer a regular file", handle.path());
         return OpenedFile{std::move(handle), *opened};
     }
 
-    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) override {
+    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset,
+                                std::span<std::byte> into) override {
         std::size_t total = 0;
         while (total < into.size()) {
-            const ssize_t got = uninterrupted(
-                [&] { return ::pread(file.descriptor(), into.data() + total, into.size() - total, static_cast<off_t>(offset + total)); });
+            const ssize_t got = uninterrupted([&] {
+                return ::pread(file.descriptor(), into.data() + total, into.size() - total,
+                               static_cast<off_t>(offset + total));
+            });
             if (got < 0) return failed("read", file.path());
             if (got == 0) break;
             total += static_cast<std::size_t>(got);
@@ -219,11 +184,15 @@ public:
     }
 
     using FileSystem::attributes;
-    Result<Attributes> attributes(const Handle& open, const Status& seen) override { return read_attributes(open.descriptor(), seen); }
+    Result<Attributes> attributes(const Handle& open, const Status& seen) override {
+        return read_attributes(open.descriptor(), seen);
+    }
 
     Writer writer(const Handle& file) override {
-        if (::fcntl(file.descriptor(), F_SETSIG, SIGURG) != 0) return Writer::unknown;  // ignored, should somebody open it just now
-        if (::fcntl(file.descriptor(), F_SETLEASE, F_RDLCK) != 0) return errno == EAGAIN ? Writer::some : Writer::unknown;
+        if (::fcntl(file.descriptor(), F_SETSIG, SIGURG) != 0)
+            return Writer::unknown;  // ignored, should somebody open it just now
+        if (::fcntl(file.descriptor(), F_SETLEASE, F_RDLCK) != 0)
+            return errno == EAGAIN ? Writer::some : Writer::unknown;
         ::fcntl(file.descriptor(), F_SETLEASE, F_UNLCK);
         return Writer::none;
     }
@@ -231,29 +200,36 @@ public:
     Result<Staged> stage(const Handle& folder, const std::string& part_name) override {
         int fd = ::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
         if (fd >= 0) return Staged(Handle(fd, folder.path()));
-        // a file system without such files says so in one of many ways; what else is wrong the second try will say
-        if (errno == ENOSPC || errno == EDQUOT || errno == EROFS || errno == EMFILE || errno == ENFILE || errno == EACCES)
+        // a file system without such files says so in one of many ways; what else is wrong the second try
+        // will say
+        if (errno == ENOSPC || errno == EDQUOT || errno == EROFS || errno == EMFILE || errno == ENFILE ||
+            errno == EACCES)
             return failed("stage a file", folder.path());
         const int own = uninterrupted([&] { return ::fcntl(folder.descriptor(), F_DUPFD_CLOEXEC, 0); });
         if (own < 0) return failed("stage a file", folder.path());
         Handle held(own, folder.path());
-        fd = ::openat(folder.descriptor(), part_name.c_str(), O_CREAT | O_EXCL | O_RDWR | O_NOFOLLOW | O_CLOEXEC, 0600);
+        fd = ::openat(folder.descriptor(), part_name.c_str(),
+                      O_CREAT | O_EXCL | O_RDWR | O_NOFOLLOW | O_CLOEXEC, 0600);
         if (fd < 0) return failed("stage a file", folder, part_name);
         return Staged(Handle(fd, folder.path()), std::move(held), part_name);
     }
 
     Result<void> close_check(const Staged& staged) override {
-        // closing any of a file's descriptors asks the file system to say what went wrong (close(2), "Dealing with error returns")
+        // closing any of a file's descriptors asks the file system to say what went wrong (close(2), "Dealing
+        // with error returns")
         const int again = ::fcntl(staged.file().descriptor(), F_DUPFD_CLOEXEC, 0);
         if (again < 0) return failed("close", staged.file().path());
         if (::close(again) != 0 && errno != EINTR) return failed("close", staged.file().path());
         return {};
     }
 
-    Result<void> write_at(const Staged& staged, std::uint64_t offset, std::span<const std::byte> bytes) override {
+    Result<void> write_at(const Staged& staged, std::uint64_t offset,
+                          std::span<const std::byte> bytes) override {
         while (!bytes.empty()) {
-            const ssize_t put =
-                uninterrupted([&] { return ::pwrite(staged.file().descriptor(), bytes.data(), bytes.size(), static_cast<off_t>(offset)); });
+            const ssize_t put = uninterrupted([&] {
+                return ::pwrite(staged.file().descriptor(), bytes.data(), bytes.size(),
+                                static_cast<off_t>(offset));
+            });
             if (put < 0) return failed("write", staged.file().path());
             bytes = bytes.subspan(static_cast<std::size_t>(put));
             offset += static_cast<std::uint64_t>(put);
@@ -261,26 +237,33 @@ public:
         return {};
     }
 
-    bool share_all_blocks(const Handle& a, const Handle& b) override { return lie_on_same_blocks(a.descriptor(), b.descriptor()); }
+    bool share_all_blocks(const Handle& a, const Handle& b) override {
+        return lie_on_same_blocks(a.descriptor(), b.descriptor());
+    }
 
     Result<void> share_blocks(const Handle& from, const Staged& staged) override {
         if (::ioctl(staged.file().descriptor(), FICLONE, from.descriptor()) == 0) return {};
-        if (errno == ENOSPC || errno == EDQUOT || errno == EIO) return failed("share blocks", staged.file().path());
+        if (errno == ENOSPC || errno == EDQUOT || errno == EIO)
+            return failed("share blocks", staged.file().path());
         return failure(Fault::unsupported, "share blocks", staged.file().path());
     }
 
-    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged, std::uint64_t length_bytes) override {
+    Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
+                                     std::uint64_t length_bytes) override {
         auto in = static_cast<off64_t>(offset);
         auto out = static_cast<off64_t>(offset);
-        const ssize_t copied =
-            uninterrupted([&] { return ::copy_file_range(from.descriptor(), &in, staged.file().descriptor(), &out, length_bytes, 0); });
+        const ssize_t copied = uninterrupted([&] {
+            return ::copy_file_range(from.descriptor(), &in, staged.file().descriptor(), &out, length_bytes,
+                                     0);
+        });
         if (copied >= 0) return static_cast<std::uint64_t>(copied);
         if (errno == EXDEV || errno == EINVAL || errno == EOPNOTSUPP || errno == ENOSYS || errno == EPERM)
             return failure(Fault::unsupported, "copy inside the kernel", from.path());
         return failed("copy", from.path());
     }
 
-    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset, std::uint64_t size_bytes) override {
+    Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
+                                                              std::uint64_t size_bytes) override {
         using Range = std::pair<std::uint64_t, std::uint64_t>;
         const off_t start = ::lseek(file.descriptor(), static_cast<off_t>(offset), SEEK_DATA);
         if (start < 0 && errno == ENXIO) return Range{size_bytes, size_bytes};
@@ -292,12 +275,13 @@ public:
     }
 
     void start_writing(const Staged& staged, std::uint64_t offset, std::uint64_t length_bytes) override {
-        (void)::sync_file_range(staged.file().descriptor(), static_cast<off64_t>(offset), static_cast<off64_t>(length_bytes),
-                                SYNC_FILE_RANGE_WRITE);
+        (void)::sync_file_range(staged.file().descriptor(), static_cast<off64_t>(offset),
+                                static_cast<off64_t>(length_bytes), SYNC_FILE_RANGE_WRITE);
     }
 
     Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) override {
-        if (::ftruncate(staged.file().descriptor(), static_cast<off_t>(size_bytes)) != 0) return failed("set size", staged.file().path());
+        if (::ftruncate(staged.file().descriptor(), static_cast<off_t>(size_bytes)) != 0)
+            return failed("set size", staged.file().path());
         return {};
     }
 
@@ -316,11 +300,15 @@ public:
         return {};
     }
 
-    Result<void> set_link_attributes(const Handle& folder, const std::string& name, const Attributes& wanted) override {
-        if (::fchownat(folder.descriptor(), name.c_str(), wanted.owner, wanted.group, AT_SYMLINK_NOFOLLOW) != 0 && errno != EPERM)
+    Result<void> set_link_attributes(const Handle& folder, const std::string& name,
+                                     const Attributes& wanted) override {
+        if (::fchownat(folder.descriptor(), name.c_str(), wanted.owner, wanted.group, AT_SYMLINK_NOFOLLOW) !=
+                0 &&
+            errno != EPERM)
             return failed("set owner of link", folder, name);
         const timespec times[2] = {to_timespec(wanted.accessed_ns), to_timespec(wanted.modified_ns)};
-        if (::utimensat(folder.descriptor(), name.c_str(), times, AT_SYMLINK_NOFOLLOW) != 0 && errno != EOPNOTSUPP)
+        if (::utimensat(folder.descriptor(), name.c_str(), times, AT_SYMLINK_NOFOLLOW) != 0 &&
+            errno != EOPNOTSUPP)
             return failed("set times of link", folder, name);
         return {};
     }
@@ -344,30 +332,41 @@ public:
         return moved;
     }
 
-    Result<void> link_file(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override {
-        if (::linkat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), 0) != 0) return failed("link", to, new_name);
+    Result<void> link_file(const Handle& from, const std::string& name, const Handle& to,
+                           const std::string& new_name) override {
+        if (::linkat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), 0) != 0)
+            return failed("link", to, new_name);
         return {};
     }
 
-    Result<void> make_link(const Handle& folder, const std::string& name, const std::string& points_at) override {
-        if (::symlinkat(points_at.c_str(), folder.descriptor(), name.c_str()) != 0) return failed("make link", folder, name);
+    Result<void> make_link(const Handle& folder, const std::string& name,
+                           const std::string& points_at) override {
+        if (::symlinkat(points_at.c_str(), folder.descriptor(), name.c_str()) != 0)
+            return failed("make link", folder, name);
         return {};
     }
 
     Result<void> make_folder(const Handle& folder, const std::string& name, std::uint32_t mode) override {
-        if (::mkdirat(folder.descriptor(), name.c_str(), mode) != 0) return failed("make folder", folder, name);
+        if (::mkdirat(folder.descriptor(), name.c_str(), mode) != 0)
+            return failed("make folder", folder, name);
         return {};
     }
 
-    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override {
-        if (::renameat2(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), RENAME_NOREPLACE) == 0) return {};
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) override {
+        if (::renameat2(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(),
+                        RENAME_NOREPLACE) == 0)
+            return {};
         if (!has_no_such_flag(errno)) return failed("move to free name", to, new_name);
         return move_without_flag(from, name, to, new_name);
     }
 
-    Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) override {
-        if (::renameat2(a.descriptor(), a_name.c_str(), b.descriptor(), b_name.c_str(), RENAME_EXCHANGE) == 0) return {};
-        if (has_no_such_flag(errno)) return failure(Fault::unsupported, "exchange names", join(b.path(), b_name));
+    Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b,
+                          const std::string& b_name) override {
+        if (::renameat2(a.descriptor(), a_name.c_str(), b.descriptor(), b_name.c_str(), RENAME_EXCHANGE) == 0)
+            return {};
+        if (has_no_such_flag(errno))
+            return failure(Fault::unsupported, "exchange names", join(b.path(), b_name));
         return failed("exchange names", b, b_name);
     }
 
@@ -377,7 +376,8 @@ public:
     }
 
     Result<void> remove_empty_folder(const Handle& folder, const std::string& name) override {
-        if (::unlinkat(folder.descriptor(), name.c_str(), AT_REMOVEDIR) != 0) return failed("remove folder", folder, name);
+        if (::unlinkat(folder.descriptor(), name.c_str(), AT_REMOVEDIR) != 0)
+            return failed("remove folder", folder, name);
         return {};
     }
 
@@ -392,21 +392,25 @@ public:
         if (uninterrupted([&] { return ::syncfs(folder.descriptor()); }) == 0) return {};
         if (errno != EBADF || !is_place_only(folder)) return failed("make durable", folder.path());
         // a folder that may be entered and not read: any file on the volume will do
-        const Handle any(::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600), folder.path());
+        const Handle any(::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600),
+                         folder.path());
         if (!any.is_open() || ::syncfs(any.descriptor()) != 0) return failed("make durable", folder.path());
         return {};
     }
 
 private:
     static Result<Handle> open_at(int at, const char* name, std::string path, int flags) {
-        int fd = uninterrupted([&] { return ::openat(at, name, O_RDONLY | O_DIRECTORY | O_CLOEXEC | flags); });
+        int fd =
+            uninterrupted([&] { return ::openat(at, name, O_RDONLY | O_DIRECTORY | O_CLOEXEC | flags); });
         // a folder that may be entered and written but not listed can still be worked in
         if (fd < 0 && errno == EACCES) fd = ::openat(at, name, O_PATH | O_DIRECTORY | O_CLOEXEC | flags);
         if (fd < 0) return failed("open folder", path);
         return Handle(fd, std::move(path));
     }
 
-    static bool is_place_only(const Handle& open) { return (::fcntl(open.descriptor(), F_GETFL) & O_PATH) != 0; }
+    static bool is_place_only(const Handle& open) {
+        return (::fcntl(open.descriptor(), F_GETFL) & O_PATH) != 0;
+    }
     static bool has_no_such_flag(int code) { return code == EINVAL || code == ENOSYS || code == EOPNOTSUPP; }
 
     /// With Identity::fleeting where it belongs. Which file systems are so is asked once for each mount.
@@ -419,7 +423,8 @@ private:
         if (name != nullptr) here = Handle(::openat(at, name, O_PATH | O_NOFOLLOW | O_CLOEXEC), {});
         struct statfs kind {};
         // what cannot be asked counts as one of which nothing is known
-        const bool asked = name == nullptr ? ::fstatfs(at, &kind) == 0 : here.is_open() && ::fstatfs(here.descriptor(), &kind) == 0;
+        const bool asked = name == nullptr ? ::fstatfs(at, &kind) == 0
+                                           : here.is_open() && ::fstatfs(here.descriptor(), &kind) == 0;
         if (asked && inodes_last(static_cast<std::uint64_t>(kind.f_type)))
             lasting.store(key, std::memory_order_relaxed);
         else
@@ -427,15 +432,18 @@ private:
         return status;
     }
 
-    /// For file systems that know no RENAME_NOREPLACE: a link, which cannot replace, and an unlink. Where there are no links either, the
-    /// name is looked at and then given, with nothing that would keep another program out in between.
-    Result<void> move_without_flag(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
+    /// For file systems that know no RENAME_NOREPLACE: a link, which cannot replace, and an unlink. Where
+    /// there are no links either, the name is looked at and then given, with nothing that would keep another
+    /// program out in between.
+    Result<void> move_without_flag(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) {
         const auto what = status(from, name);
         if (!what) return failure(what.error());
         if (what->type == FileType::folder) {
             // rename(2) replaces a folder only while it is empty, and this one is our own
             if (auto made = make_folder(to, new_name, 0700); !made) return made;
-            if (::renameat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str()) == 0) return {};
+            if (::renameat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str()) == 0)
+                return {};
             if (errno == EEXIST || errno == ENOTEMPTY) {  // some do not replace even an empty one
                 ::unlinkat(to.descriptor(), new_name.c_str(), AT_REMOVEDIR);
                 return rename_to_absent(from, name, to, new_name);
@@ -445,15 +453,18 @@ private:
             return error;
         }
         if (::linkat(from.descriptor(), name.c_str(), to.descriptor(), new_name.c_str(), 0) != 0) {
-            const bool knows_no_links = errno == EPERM || errno == ENOSYS || errno == EOPNOTSUPP || errno == EMLINK;
-            return knows_no_links ? rename_to_absent(from, name, to, new_name) : Result<void>(failed("link", to, new_name));
+            const bool knows_no_links =
+                errno == EPERM || errno == ENOSYS || errno == EOPNOTSUPP || errno == EMLINK;
+            return knows_no_links ? rename_to_absent(from, name, to, new_name)
+                                  : Result<void>(failed("link", to, new_name));
         }
         const auto arrived = status(to, new_name);
         if (!arrived || arrived->id != what->id) {
             ::unlinkat(to.descriptor(), new_name.c_str(), 0);
             return failure(Fault::changed_meanwhile, "changed while it was moved", join(from.path(), name));
         }
-        // the other name goes only while it is still the same thing's: should somebody have put something in its place, that stays
+        // the other name goes only while it is still the same thing's: should somebody have put something in
+        // its place, that stays
         const auto still = status(from, name);
         if (!still || still->id != what->id) {
             if (!still && still.error().fault == Fault::not_found) return {};
@@ -463,7 +474,8 @@ private:
         return remove_file(from, name);
     }
 
-    Result<void> rename_to_absent(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) {
+    Result<void> rename_to_absent(const Handle& from, const std::string& name, const Handle& to,
+                                  const std::string& new_name) {
         const auto held = status(to, new_name);
         if (held) return failure(system_error(EEXIST, "move to free name", join(to.path(), new_name)));
         if (held.error().fault != Fault::not_found) return failure(held.error());
@@ -472,7 +484,8 @@ private:
         return {};
     }
 
-    std::array<std::atomic<std::uint64_t>, 16> lasting_{};  ///< mounts and devices whose inode numbers last, as far as is known
+    std::array<std::atomic<std::uint64_t>, 16>
+        lasting_{};  ///< mounts and devices whose inode numbers last, as far as is known
 };
 
 }  // namespace

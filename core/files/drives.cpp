@@ -21,10 +21,12 @@ namespace {
 
 constexpr int most_layers = 8;  // of volumes upon volumes
 
-std::string numbers_of(std::uint64_t device) { return std::to_string(major(device)) + ':' + std::to_string(minor(device)); }
+std::string numbers_of(std::uint64_t device) {
+    return std::to_string(major(device)) + ':' + std::to_string(minor(device));
+}
 
-/// The block device that a file system without one of its own was mounted from: btrfs gives each of its volumes a number of its own
-/// (proc_pid_mountinfo(5)).
+/// The block device that a file system without one of its own was mounted from: btrfs gives each of its
+/// volumes a number of its own (proc_pid_mountinfo(5)).
 std::uint64_t mounted_from(std::uint64_t device) {
     std::ifstream mounts("/proc/self/mountinfo");
     for (std::string line; std::getline(mounts, line);) {
@@ -37,7 +39,8 @@ std::uint64_t mounted_from(std::uint64_t device) {
         while (words >> word && word != "-") continue;
         std::string source;
         struct stat status {};
-        if (words >> word >> source && source.starts_with('/') && ::stat(source.c_str(), &status) == 0 && S_ISBLK(status.st_mode))
+        if (words >> word >> source && source.starts_with('/') && ::stat(source.c_str(), &status) == 0 &&
+            S_ISBLK(status.st_mode))
             return status.st_rdev;
     }
     return device;

@@ -23,7 +23,8 @@ std::string converted(std::string_view text, const char* from, std::size_t unit)
         ::iconv_close(*converter);
         delete converter;
     };
-    const std::unique_ptr<iconv_t, decltype(close)> converter(new iconv_t(::iconv_open("UTF-8", from)), close);
+    const std::unique_ptr<iconv_t, decltype(close)> converter(new iconv_t(::iconv_open("UTF-8", from)),
+                                                              close);
     std::string bytes(text);
     char* in = bytes.data();
     std::size_t left = bytes.size();
@@ -43,7 +44,8 @@ std::string converted(std::string_view text, const char* from, std::size_t unit)
     return out;
 }
 
-/// Half of the bytes are NUL, all at the even places or all at the odd ones, as in UTF-16 of a text that is mostly ASCII.
+/// Half of the bytes are NUL, all at the even places or all at the odd ones, as in UTF-16 of a text that is
+/// mostly ASCII.
 const char* utf16_without_mark(std::string_view text) {
     std::size_t nuls[2] = {0, 0};
     for (std::size_t at = 0; at < text.size(); ++at)

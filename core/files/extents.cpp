@@ -17,8 +17,9 @@ namespace {
 constexpr unsigned extents_at_once = 256;
 constexpr std::size_t map_bytes = sizeof(fiemap) + extents_at_once * sizeof(fiemap_extent);
 // of such an extent the map does not say where its bytes are
-constexpr unsigned not_telling = FIEMAP_EXTENT_UNKNOWN | FIEMAP_EXTENT_DELALLOC | FIEMAP_EXTENT_ENCODED | FIEMAP_EXTENT_DATA_ENCRYPTED |
-                                 FIEMAP_EXTENT_NOT_ALIGNED | FIEMAP_EXTENT_DATA_INLINE | FIEMAP_EXTENT_DATA_TAIL;
+constexpr unsigned not_telling = FIEMAP_EXTENT_UNKNOWN | FIEMAP_EXTENT_DELALLOC | FIEMAP_EXTENT_ENCODED |
+                                 FIEMAP_EXTENT_DATA_ENCRYPTED | FIEMAP_EXTENT_NOT_ALIGNED |
+                                 FIEMAP_EXTENT_DATA_INLINE | FIEMAP_EXTENT_DATA_TAIL;
 
 class Map {
 public:
@@ -47,8 +48,8 @@ bool lie_on_same_blocks(int one, int other) {
         if (!a.read(one, from) || !b.read(other, from)) return false;
         if (a.count() != b.count() || a.count() == 0) return false;
         for (unsigned at = 0; at < a.count(); ++at) {
-            const bool same =
-                a[at].fe_logical == b[at].fe_logical && a[at].fe_physical == b[at].fe_physical && a[at].fe_length == b[at].fe_length;
+            const bool same = a[at].fe_logical == b[at].fe_logical &&
+                              a[at].fe_physical == b[at].fe_physical && a[at].fe_length == b[at].fe_length;
             const bool unwritten = ((a[at].fe_flags ^ b[at].fe_flags) & FIEMAP_EXTENT_UNWRITTEN) != 0;
             if (!same || unwritten || ((a[at].fe_flags | b[at].fe_flags) & not_telling) != 0) return false;
         }

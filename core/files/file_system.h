@@ -52,11 +52,12 @@ struct OpenedFile {
     Status status;
 };
 
-/// The one door to the disk: every call that can fail on a disk goes through here, so that tests can make any fail.
+/// The one door to the disk: every call that can fail on a disk goes through here, so that tests can make any
+/// fail.
 ///
 /// Folders are open handles; `name` is one component: 1 to 255 bytes, no '/', no NUL, need not be UTF-8.
-/// No call follows a link at `name`. Interrupted calls are taken up again. Unless said otherwise a call that fails
-/// leaves what it was about as it was. Threads: any; a Staged and a file handle by one at a time.
+/// No call follows a link at `name`. Interrupted calls are taken up again. Unless said otherwise a call that
+/// fails leaves what it was about as it was. Threads: any; a Staged and a file handle by one at a time.
 class FileSystem {
 public:
     virtual ~FileSystem() = default;
@@ -72,7 +73,8 @@ public:
     virtual Result<Status> status(const Handle& open) = 0;
     virtual Result<Volume> volume(const Handle& folder) = 0;
     virtual Result<VolumeIdentity> volume_identity(const Handle& open) = 0;
-    virtual Result<std::uint64_t> mount(const Handle& open) = 0;  ///< the number of the mount that it is reached through
+    virtual Result<std::uint64_t> mount(
+        const Handle& open) = 0;  ///< the number of the mount that it is reached through
     /// Paths of the places below a folder, at any depth, where something is mounted.
     virtual Result<std::vector<std::string>> mounts_below(const Handle& folder) = 0;
     virtual Result<std::string> read_link(const Handle& folder, const std::string& name) = 0;
@@ -84,7 +86,8 @@ public:
     /// Opens a regular file for reading. errors: changed_meanwhile where the name now is a link or special.
     virtual Result<OpenedFile> open_file(const Handle& folder, const std::string& name) = 0;
     /// returns  bytes read, less than asked for only at the end; 0 at or past it
-    virtual Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) = 0;
+    virtual Result<std::size_t> read_at(const Handle& file, std::uint64_t offset,
+                                        std::span<std::byte> into) = 0;
     /// Two open files lie on the same blocks, so that they hold the same bytes (lie_on_same_blocks()).
     virtual bool share_all_blocks(const Handle& a, const Handle& b) = 0;
     /// Attributes of a file or folder, with what was just seen of it.
@@ -95,52 +98,68 @@ public:
         return attributes(open, *seen);
     }
 
-    /// Whether somebody has the file open for writing just now, found by asking for a lease (fcntl(2), F_SETLEASE), which is let go at
-    /// once; unknown where none can be had.
+    /// Whether somebody has the file open for writing just now, found by asking for a lease (fcntl(2),
+    /// F_SETLEASE), which is let go at once; unknown where none can be had.
     virtual Writer writer(const Handle& file) = 0;
 
-    /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file of that name.
+    /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file of
+    /// that name.
     virtual Result<Staged> stage(const Handle& folder, const std::string& part_name) = 0;
-    /// What the file system says only when a file is closed (close(2)): over quota, out of room on a server. The file stays open.
+    /// What the file system says only when a file is closed (close(2)): over quota, out of room on a server.
+    /// The file stays open.
     virtual Result<void> close_check(const Staged& staged) = 0;
-    virtual Result<void> write_at(const Staged& staged, std::uint64_t offset, std::span<const std::byte> bytes) = 0;
-    /// The staged file shares the blocks of `from` (ioctl_ficlone(2)). errors: unsupported: nothing was written.
+    virtual Result<void> write_at(const Staged& staged, std::uint64_t offset,
+                                  std::span<const std::byte> bytes) = 0;
+    /// The staged file shares the blocks of `from` (ioctl_ficlone(2)). errors: unsupported: nothing was
+    /// written.
     virtual Result<void> share_blocks(const Handle& from, const Staged& staged) = 0;
     /// Copies inside the kernel (copy_file_range(2)). returns bytes copied, 0 at the end of `from`.
     /// errors   unsupported: read and write instead
     virtual Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
                                              std::uint64_t length_bytes) = 0;
-    /// The next stretch of data at or after `offset`: {start, end}; start == size_bytes where only holes follow
-    /// (lseek(2), SEEK_DATA).
-    virtual Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
+    /// The next stretch of data at or after `offset`: {start, end}; start == size_bytes where only holes
+    /// follow (lseek(2), SEEK_DATA).
+    virtual Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file,
+                                                                      std::uint64_t offset,
                                                                       std::uint64_t size_bytes) = 0;
-    /// Asks for a stretch to be written out while the work goes on (sync_file_range(2)). A hint: it says nothing of errors.
+    /// Asks for a stretch to be written out while the work goes on (sync_file_range(2)). A hint: it says
+    /// nothing of errors.
     virtual void start_writing(const Staged& staged, std::uint64_t offset, std::uint64_t length_bytes) = 0;
     virtual Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) = 0;
-    /// Gives a file or folder exactly these attributes, times last. What the target cannot keep is not an error.
-    /// returns  the names of what could not be kept: "owner", or an extended attribute's name
-    virtual Result<std::vector<std::string>> set_attributes(const Handle& open, const Attributes& attributes) = 0;
-    /// Of the extended attributes those that would be lost for good with their source (cannot_hold() in files/attributes.h).
+    /// Gives a file or folder exactly these attributes, times last. What the target cannot keep is not an
+    /// error. returns  the names of what could not be kept: "owner", or an extended attribute's name
+    virtual Result<std::vector<std::string>> set_attributes(const Handle& open,
+                                                            const Attributes& attributes) = 0;
+    /// Of the extended attributes those that would be lost for good with their source (cannot_hold() in
+    /// files/attributes.h).
     virtual std::vector<std::string> cannot_hold(const Handle& open, const Attributes& attributes) = 0;
     virtual Result<void> set_mode(const Handle& open, std::uint32_t mode) = 0;
     /// Owner and times of a link itself.
-    virtual Result<void> set_link_attributes(const Handle& folder, const std::string& name, const Attributes& attributes) = 0;
+    virtual Result<void> set_link_attributes(const Handle& folder, const std::string& name,
+                                             const Attributes& attributes) = 0;
     /// Drops what memory holds of a file, so that the next read comes from the disk (posix_fadvise(2)).
     virtual Result<void> forget_cached(const Handle& file) = 0;
 
-    /// Gives a completed staged file its name; never replaces what holds the name (linkat(2); promises 2 and 3).
+    /// Gives a completed staged file its name; never replaces what holds the name (linkat(2); promises 2 and
+    /// 3).
     virtual Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) = 0;
     /// Another name for a file that has one (linkat(2)); never replaces.
-    virtual Result<void> link_file(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) = 0;
-    virtual Result<void> make_link(const Handle& folder, const std::string& name, const std::string& points_at) = 0;
+    virtual Result<void> link_file(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) = 0;
+    virtual Result<void> make_link(const Handle& folder, const std::string& name,
+                                   const std::string& points_at) = 0;
     virtual Result<void> make_folder(const Handle& folder, const std::string& name, std::uint32_t mode) = 0;
     /// Moves a thing to a name that must be free (renameat2(2), RENAME_NOREPLACE).
     /// errors   name_taken, other_file_system, …: the thing is where it was
-    virtual Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) = 0;
-    /// Two names trade what they hold in one atomic step (RENAME_EXCHANGE). errors: unsupported on some file systems.
-    virtual Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b, const std::string& b_name) = 0;
+    virtual Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                           const std::string& new_name) = 0;
+    /// Two names trade what they hold in one atomic step (RENAME_EXCHANGE). errors: unsupported on some file
+    /// systems.
+    virtual Result<void> exchange(const Handle& a, const std::string& a_name, const Handle& b,
+                                  const std::string& b_name) = 0;
 
-    /// Takes the name off a file, link or special file that the caller has made or has copied, verified and looked at.
+    /// Takes the name off a file, link or special file that the caller has made or has copied, verified and
+    /// looked at.
     virtual Result<void> remove_file(const Handle& folder, const std::string& name) = 0;
     virtual Result<void> remove_empty_folder(const Handle& folder, const std::string& name) = 0;
 

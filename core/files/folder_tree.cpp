@@ -46,7 +46,8 @@ std::string FolderTree::path_in_root(FolderId folder) const {
     return path;
 }
 
-FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots) : tree_(tree), roots_(roots.begin(), roots.end()) {}
+FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots)
+    : tree_(tree), roots_(roots.begin(), roots.end()) {}
 
 FolderId FolderPaths::at(const std::string& path) {
     if (const auto found = known_.find(path); found != known_.end()) return found->second;
@@ -56,27 +57,33 @@ FolderId FolderPaths::at(const std::string& path) {
             above = std::string(parent_of(above));
             below_root = roots_.contains(above);
         }
-    const FolderId id = below_root ? tree_.add(at(std::string(parent_of(path))), std::string(name_of(path))) : tree_.add_root(path);
+    const FolderId id = below_root ? tree_.add(at(std::string(parent_of(path))), std::string(name_of(path)))
+                                   : tree_.add_root(path);
     known_.emplace(path, id);
     return id;
 }
 
 FolderHandles::FolderHandles(FileSystem& disk, const FolderTree& tree, std::size_t most_open)
-    : disk_(disk), tree_(tree), most_open_(std::clamp<std::size_t>(handle_limit() / share_of_handles, least_open, most_open)) {}
+    : disk_(disk),
+      tree_(tree),
+      most_open_(std::clamp<std::size_t>(handle_limit() / share_of_handles, least_open, most_open)) {}
 
 Result<Handle> FolderHandles::open_below(FolderId folder, const Handle* parent) {
-    auto opened = parent != nullptr ? disk_.open_folder_in(*parent, tree_.name(folder)) : disk_.open_folder(tree_.name(folder));
+    auto opened = parent != nullptr ? disk_.open_folder_in(*parent, tree_.name(folder))
+                                    : disk_.open_folder(tree_.name(folder));
     if (!opened) {
         Error error = opened.error();
         // with O_NOFOLLOW a link answers "not a folder": where one is known to have been here, it was swapped
-        if (error.fault == Fault::not_a_folder && tree_.identity(folder).inode != 0) error.fault = Fault::changed_meanwhile;
+        if (error.fault == Fault::not_a_folder && tree_.identity(folder).inode != 0)
+            error.fault = Fault::changed_meanwhile;
         return failure(std::move(error));
     }
     const Identity& known = tree_.identity(folder);
     if (known.inode == 0) return opened;
     const auto status = disk_.status(*opened);
     if (!status) return failure(status.error());
-    if (!status->id.could_be(known)) return failure(Fault::changed_meanwhile, "another folder stands here now", opened->path());
+    if (!status->id.could_be(known))
+        return failure(Fault::changed_meanwhile, "another folder stands here now", opened->path());
     return opened;
 }
 

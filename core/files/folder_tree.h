@@ -59,8 +59,8 @@ private:
 };
 
 /// Open handles on the folders of a tree; few at a time, opened again when needed.
-/// A folder that is not the one whose identity the tree holds is not opened: a link or another folder that was
-/// swapped in cannot lead a run astray (promise 8).
+/// A folder that is not the one whose identity the tree holds is not opened: a link or another folder that
+/// was swapped in cannot lead a run astray (promise 8).
 class FolderHandles {
 public:
     /// most_open  fewer where this process may not have many (handle_limit())

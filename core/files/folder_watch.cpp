@@ -19,8 +19,8 @@ Result<FolderWatch> FolderWatch::on(const std::string& folder) {
 }
 
 Result<void> FolderWatch::add(const std::string& folder) {
-    constexpr std::uint32_t what =
-        IN_CREATE | IN_DELETE | IN_MOVED_FROM | IN_MOVED_TO | IN_CLOSE_WRITE | IN_ATTRIB | IN_DELETE_SELF | IN_MOVE_SELF | IN_UNMOUNT;
+    constexpr std::uint32_t what = IN_CREATE | IN_DELETE | IN_MOVED_FROM | IN_MOVED_TO | IN_CLOSE_WRITE |
+                                   IN_ATTRIB | IN_DELETE_SELF | IN_MOVE_SELF | IN_UNMOUNT;
     if (::inotify_add_watch(events_.descriptor(), folder.c_str(), what | IN_ONLYDIR) < 0)
         return failure(system_error(errno, "watch folder", folder));
     return {};

@@ -11,7 +11,8 @@
 
 namespace tavlo {
 
-/// Says when something is added to a folder, goes from it or changes in it (inotify(7)); one or several of them.
+/// Says when something is added to a folder, goes from it or changes in it (inotify(7)); one or several of
+/// them.
 class FolderWatch {
 public:
     /// May wait for the disk.

@@ -10,8 +10,8 @@
 
 namespace tavlo {
 
-/// What stands behind a handle on something that is no file or folder of the disk itself, as what is packed in an archive: known to the
-/// FileSystem that gave it.
+/// What stands behind a handle on something that is no file or folder of the disk itself, as what is packed
+/// in an archive: known to the FileSystem that gave it.
 class Inner {
 public:
     Inner() = default;
@@ -25,9 +25,12 @@ class Handle {
 public:
     Handle() = default;
     Handle(int descriptor, std::string path) : descriptor_(descriptor), path_(std::move(path)) {}
-    Handle(std::shared_ptr<const Inner> inner, std::string path) : path_(std::move(path)), inner_(std::move(inner)) {}
+    Handle(std::shared_ptr<const Inner> inner, std::string path)
+        : path_(std::move(path)), inner_(std::move(inner)) {}
     Handle(Handle&& other) noexcept
-        : descriptor_(std::exchange(other.descriptor_, -1)), path_(std::move(other.path_)), inner_(std::move(other.inner_)) {}
+        : descriptor_(std::exchange(other.descriptor_, -1)),
+          path_(std::move(other.path_)),
+          inner_(std::move(other.inner_)) {}
     Handle& operator=(Handle&& other) noexcept;
     Handle(const Handle&) = delete;
     Handle& operator=(const Handle&) = delete;
@@ -49,8 +52,8 @@ private:
     std::shared_ptr<const Inner> inner_;
 };
 
-/// As many files and folders may be open as the machine allows: the soft limit becomes the hard one (getrlimit(2)). For programs, at their
-/// start.
+/// As many files and folders may be open as the machine allows: the soft limit becomes the hard one
+/// (getrlimit(2)). For programs, at their start.
 void raise_handle_limit() noexcept;
 
 /// How many handles may be open at a time in this process; what holds many divides them.

@@ -16,7 +16,9 @@ struct Hasher::State {
 Hasher::Hasher() : state_(std::make_unique<State>()) { XXH3_128bits_reset(&state_->xxh); }
 Hasher::~Hasher() = default;
 
-void Hasher::add(std::span<const std::byte> bytes) { XXH3_128bits_update(&state_->xxh, bytes.data(), bytes.size()); }
+void Hasher::add(std::span<const std::byte> bytes) {
+    XXH3_128bits_update(&state_->xxh, bytes.data(), bytes.size());
+}
 
 std::string Hasher::text() const {
     const XXH128_hash_t hash = XXH3_128bits_digest(&state_->xxh);

@@ -30,13 +30,15 @@ std::string helper_program(const std::string& name) {
     std::array<char, 4096> self{};
     const auto length = ::readlink("/proc/self/exe", self.data(), self.size());
     if (length > 0) {
-        const std::string beside = join(std::string(parent_of(std::string_view(self.data(), static_cast<std::size_t>(length)))), name);
+        const std::string beside = join(
+            std::string(parent_of(std::string_view(self.data(), static_cast<std::size_t>(length)))), name);
         if (::access(beside.c_str(), X_OK) == 0) return beside;
     }
     return join(TAVLO_HELPERS_INSTALLED, name);
 }
 
-Result<HelperProcess> HelperProcess::start(const std::string& program, const std::vector<std::string>& words, int handed) {
+Result<HelperProcess> HelperProcess::start(const std::string& program, const std::vector<std::string>& words,
+                                           int handed) {
     std::array<int, 2> ends{};
     if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends.data()) != 0)
         return failure(system_error(errno, "make a socket for", program));
@@ -55,7 +57,8 @@ Result<HelperProcess> HelperProcess::start(const std::string& program, const std
     std::vector<char*> arguments;
     for (std::string& word : line) arguments.push_back(word.data());
     arguments.push_back(nullptr);
-    const int error = ::posix_spawn(&helper.process_, program.c_str(), &actions, nullptr, arguments.data(), environ);
+    const int error =
+        ::posix_spawn(&helper.process_, program.c_str(), &actions, nullptr, arguments.data(), environ);
     ::posix_spawn_file_actions_destroy(&actions);
     if (error != 0) {
         helper.process_ = -1;
@@ -92,7 +95,8 @@ Result<void> HelperProcess::end_and_tell() {
 
 Result<ProgramAnswer> ask_program(const std::vector<std::string>& words) {
     std::array<int, 2> ends{};
-    if (::pipe2(ends.data(), O_CLOEXEC) != 0) return failure(system_error(errno, "make a pipe for", words.front()));
+    if (::pipe2(ends.data(), O_CLOEXEC) != 0)
+        return failure(system_error(errno, "make a pipe for", words.front()));
     const Handle ours(ends[0], words.front());
     Handle theirs(ends[1], words.front());
     posix_spawn_file_actions_t actions{};
@@ -105,7 +109,8 @@ Result<ProgramAnswer> ask_program(const std::vector<std::string>& words) {
     for (std::string& word : line) arguments.push_back(word.data());
     arguments.push_back(nullptr);
     pid_t process = -1;
-    const int error = ::posix_spawnp(&process, line.front().c_str(), &actions, nullptr, arguments.data(), environ);
+    const int error =
+        ::posix_spawnp(&process, line.front().c_str(), &actions, nullptr, arguments.data(), environ);
     ::posix_spawn_file_actions_destroy(&actions);
     if (error != 0) return failure(system_error(error, "start", words.front()));
     theirs.close();

@@ -17,19 +17,24 @@ namespace tavlo {
 /// Where a helper of Tavlo's is: beside this program, as it is built; else where it is installed.
 std::string helper_program(const std::string& name);
 
-/// A process of its own for what a hostile file may bring down, spoken to through a socket on its standard input and output.
+/// A process of its own for what a hostile file may bring down, spoken to through a socket on its standard
+/// input and output.
 class HelperProcess {
 public:
     /// handed   a descriptor that it gets as number 3; -1: none
     /// errors   not_found, no_permission: the program; no room for a process
-    static Result<HelperProcess> start(const std::string& program, const std::vector<std::string>& words = {}, int handed = -1);
+    static Result<HelperProcess> start(const std::string& program, const std::vector<std::string>& words = {},
+                                       int handed = -1);
     ~HelperProcess() { (void)end(); }
     HelperProcess(HelperProcess&& other) noexcept
-        : process_(std::exchange(other.process_, -1)), socket_(std::move(other.socket_)), program_(std::move(other.program_)) {}
+        : process_(std::exchange(other.process_, -1)),
+          socket_(std::move(other.socket_)),
+          program_(std::move(other.program_)) {}
     HelperProcess& operator=(HelperProcess&& other) noexcept;
 
     int descriptor() const { return socket_.descriptor(); }
-    /// Ends it, whatever it is at. returns  how it ended, if it had by itself (waitpid(2)); else that it was killed
+    /// Ends it, whatever it is at. returns  how it ended, if it had by itself (waitpid(2)); else that it was
+    /// killed
     int end();
     /// The same, and why nothing can be had of it. errors  unsupported: it could not be loaded
     Result<void> end_and_tell();

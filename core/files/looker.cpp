@@ -7,7 +7,8 @@
 
 namespace tavlo {
 
-Looker::Looker(FileSystem& disk, const std::vector<std::string>& roots) : disk_(disk), paths_(tree_, roots), handles_(disk, tree_, 64) {}
+Looker::Looker(FileSystem& disk, const std::vector<std::string>& roots)
+    : disk_(disk), paths_(tree_, roots), handles_(disk, tree_, 64) {}
 
 Result<std::shared_ptr<const Handle>> Looker::folder_of(const std::string& path) {
     return handles_.open(paths_.at(std::string(parent_of(path))));

@@ -16,7 +16,9 @@ constexpr std::string_view safe_prefix = ".tavlo-safe-";
 constexpr std::string_view of_part = "s";
 
 bool is_digit(char c) { return c >= '0' && c <= '9'; }
-bool is_number(std::string_view text) { return !text.empty() && std::all_of(text.begin(), text.end(), is_digit); }
+bool is_number(std::string_view text) {
+    return !text.empty() && std::all_of(text.begin(), text.end(), is_digit);
+}
 
 }  // namespace
 
@@ -26,7 +28,8 @@ bool is_receipt_id(std::string_view text) {
     if (text.size() < form.size() + least_random || text.size() > form.size() + 16) return false;
     for (std::size_t at = 0; at < form.size(); ++at)
         if (form[at] == '0' ? !is_digit(text[at]) : text[at] != form[at]) return false;
-    return std::all_of(text.begin() + form.size(), text.end(), [](char c) { return is_digit(c) || (c >= 'a' && c <= 'z'); });
+    return std::all_of(text.begin() + form.size(), text.end(),
+                       [](char c) { return is_digit(c) || (c >= 'a' && c <= 'z'); });
 }
 
 std::string part_name(const std::string& receipt, std::uint64_t number) {
@@ -62,14 +65,16 @@ bool is_safe(FileSystem& disk, const Handle& folder) {
         const auto status = disk.status(folder);
         return status && (status->mode & 077U) == 0;
     }
-    return std::all_of(names->begin(), names->end(), [](const Name& name) { return is_receipt_id(name.bytes); });
+    return std::all_of(names->begin(), names->end(),
+                       [](const Name& name) { return is_receipt_id(name.bytes); });
 }
 
 bool is_own(FileSystem& disk, const Handle& folder, const std::string& name) {
     if (hidden_name(name) != HiddenName::none) return true;
     if (!name.starts_with(safe_prefix)) return false;
     std::string_view user = std::string_view(name).substr(safe_prefix.size());
-    if (const auto dash = user.find('-'); dash != std::string_view::npos && is_number(user.substr(dash + 1))) user = user.substr(0, dash);
+    if (const auto dash = user.find('-'); dash != std::string_view::npos && is_number(user.substr(dash + 1)))
+        user = user.substr(0, dash);
     if (!is_number(user)) return false;
     const auto inside = disk.open_folder_in(folder, name);
     if (!inside) return inside.error().fault == Fault::no_permission;

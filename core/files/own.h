@@ -15,9 +15,11 @@ namespace tavlo {
 /// The id of a receipt by its form: "20310502-091407-k3f9".
 bool is_receipt_id(std::string_view text);
 
-/// The hidden name of a file that a run writes, where there are no nameless files; ours to remove once that run is dead.
+/// The hidden name of a file that a run writes, where there are no nameless files; ours to remove once that
+/// run is dead.
 std::string part_name(const std::string& receipt, std::uint64_t number);
-/// The name that the source of a move between file systems has while it leaves; never ours to remove without a look.
+/// The name that the source of a move between file systems has while it leaves; never ours to remove without
+/// a look.
 std::string leaving_name(const std::string& receipt, std::uint64_t item);
 
 enum class HiddenName : std::uint8_t { none, part, leaving };

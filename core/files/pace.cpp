@@ -54,7 +54,8 @@ bool Pace::spend(std::uint64_t bytes, const std::stop_token& stop) {
     std::unique_lock lock(mutex_);
     if (bytes_per_second_ == 0 && !held_) return !stop.stop_requested();
     if (bytes_per_second_ != 0) {
-        const std::chrono::duration<double> takes(static_cast<double>(bytes) / static_cast<double>(bytes_per_second_));
+        const std::chrono::duration<double> takes(static_cast<double>(bytes) /
+                                                  static_cast<double>(bytes_per_second_));
         due_ = std::max(due_, Clock::now() - most_saved) + std::chrono::duration_cast<Clock::duration>(takes);
     }
     while (!stop.stop_requested()) {

@@ -12,8 +12,8 @@
 
 namespace tavlo {
 
-/// How fast a long work may go: as fast as it can, limited, or held for now. One for each run, below one for all of them. Steered from any
-/// thread; the threads that work wait in it.
+/// How fast a long work may go: as fast as it can, limited, or held for now. One for each run, below one for
+/// all of them. Steered from any thread; the threads that work wait in it.
 class Pace {
 public:
     /// above  what holds or limits this one too; may be null
@@ -29,7 +29,8 @@ public:
 
     /// Waits while it is held, here or above. returns false where it was to stop
     bool wait(const std::stop_token& stop);
-    /// How much to read in one go, at most so many bytes: less under a limit, so that it is kept to within a tenth of a second.
+    /// How much to read in one go, at most so many bytes: less under a limit, so that it is kept to within a
+    /// tenth of a second.
     std::uint64_t piece(std::uint64_t most_bytes) const;
     /// So much was read: waits as long as that may take. returns false where it was to stop
     bool spend(std::uint64_t bytes, const std::stop_token& stop);

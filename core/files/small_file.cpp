@@ -19,7 +19,8 @@ Result<std::string> read_small_file(const std::string& path, std::size_t most_by
     // O_NONBLOCK: a fifo must not wait for a writer
     const Handle file(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK), path);
     struct stat status {};
-    if (!file.is_open() || ::fstat(file.descriptor(), &status) != 0) return failure(system_error(errno, "read", path));
+    if (!file.is_open() || ::fstat(file.descriptor(), &status) != 0)
+        return failure(system_error(errno, "read", path));
     if (!S_ISREG(status.st_mode)) return failure(Fault::refused, "is no regular file", path);
     return read_small(file.descriptor(), path, most_bytes);
 }
@@ -33,7 +34,8 @@ Result<std::string> read_small(int descriptor, const std::string& name, std::siz
         if (got < 0) return failure(system_error(errno, "read", name));
         if (got == 0) return bytes;
         bytes.append(piece, static_cast<std::size_t>(got));
-        if (bytes.size() > most_bytes) return failure(Fault::refused, "is too large to be read at once", name);
+        if (bytes.size() > most_bytes)
+            return failure(Fault::refused, "is too large to be read at once", name);
     }
 }
 
@@ -47,7 +49,8 @@ Result<void> write_small_file(const std::string& path, const std::string& bytes)
         ::unlink(fresh.c_str());
         return failure(system_error(code, step, path));
     };
-    const Handle file(::open(fresh.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC | O_NOFOLLOW, 0600), fresh);
+    const Handle file(::open(fresh.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC | O_NOFOLLOW, 0600),
+                      fresh);
     if (!file.is_open()) return failed("write");
     for (std::size_t at = 0; at < bytes.size();) {
         const ssize_t put = ::write(file.descriptor(), bytes.data() + at, bytes.size() - at);

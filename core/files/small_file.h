@@ -15,10 +15,11 @@ namespace tavlo {
 Result<std::string> read_small_file(const std::string& path, std::size_t most_bytes = std::size_t{16} << 20);
 
 /// The same of what is open already, a pipe too; `name` is what errors call it.
-Result<std::string> read_small(int descriptor, const std::string& name, std::size_t most_bytes = std::size_t{16} << 20);
+Result<std::string> read_small(int descriptor, const std::string& name,
+                               std::size_t most_bytes = std::size_t{16} << 20);
 
-/// Puts these bytes in the place of a file's, in one step: a reader sees the old ones or the new ones, also after a power cut.
-/// The folders above it are made where they are missing.
+/// Puts these bytes in the place of a file's, in one step: a reader sees the old ones or the new ones, also
+/// after a power cut. The folders above it are made where they are missing.
 Result<void> write_small_file(const std::string& path, const std::string& bytes);
 
 }  // namespace tavlo

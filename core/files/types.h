@@ -17,20 +17,25 @@ std::string_view to_text(FileType type) noexcept;
 
 /// What tells one thing on a disk from another, and from its own later self.
 struct Identity {
-    /// Set in `device` where the numbers of inodes do not last: a link, a rename, a while unseen, and the same thing has another one
-    /// (what comes through FUSE, FAT, most networks).
+    /// Set in `device` where the numbers of inodes do not last: a link, a rename, a while unseen, and the
+    /// same thing has another one (what comes through FUSE, FAT, most networks).
     static constexpr std::uint64_t fleeting = std::uint64_t{1} << 63;
 
-    std::uint64_t device = 0;  ///< number of the file system, as it is mounted now; see Volumes for what lasts
+    std::uint64_t device =
+        0;  ///< number of the file system, as it is mounted now; see Volumes for what lasts
     std::uint64_t inode = 0;
     std::uint64_t size_bytes = 0;
     std::int64_t modified_ns = 0;  ///< time of change of the contents, since 1970-01-01 UTC
 
     bool inodes_last() const noexcept { return (device & fleeting) == 0; }
     /// Two looks of now at one thing.
-    bool same_thing(const Identity& other) const noexcept { return device == other.device && inode == other.inode; }
+    bool same_thing(const Identity& other) const noexcept {
+        return device == other.device && inode == other.inode;
+    }
     /// A look of now and one of another time, and nothing speaks against their being of one thing.
-    bool could_be(const Identity& then) const noexcept { return device == then.device && (inode == then.inode || !inodes_last()); }
+    bool could_be(const Identity& then) const noexcept {
+        return device == then.device && (inode == then.inode || !inodes_last());
+    }
     /// The same thing, its contents as they were, as far as its file system can tell.
     bool operator==(const Identity& then) const noexcept {
         return could_be(then) && size_bytes == then.size_bytes && modified_ns == then.modified_ns;
@@ -59,16 +64,18 @@ struct Attributes {
     std::int64_t accessed_ns = 0;
     std::int64_t modified_ns = 0;
     std::vector<std::pair<std::string, std::string>> extended;  ///< xattr(7), access control lists among them
-    std::vector<std::string> unread{};                          ///< names of those that are there and could not be read
+    std::vector<std::string> unread{};  ///< names of those that are there and could not be read
 };
 
 /// Whether somebody has a file open for writing, or mapped so.
 enum class Writer : std::uint8_t { none, some, unknown };
 
-/// What a file system is, whatever number it has today: a disk that is plugged in again, an image, a subvolume has another one then.
+/// What a file system is, whatever number it has today: a disk that is plugged in again, an image, a
+/// subvolume has another one then.
 struct VolumeIdentity {
-    std::string text;      ///< "ext4 8f3c…", or the kind and what is mounted: "fuse.sshfs host:/share"
-    bool is_sure = false;  ///< by an identifier of its own; else by what is mounted, which another might be too
+    std::string text;  ///< "ext4 8f3c…", or the kind and what is mounted: "fuse.sshfs host:/share"
+    bool is_sure =
+        false;  ///< by an identifier of its own; else by what is mounted, which another might be too
     bool operator==(const VolumeIdentity& other) const { return text == other.text; }
 };
 
@@ -82,12 +89,13 @@ struct Volume {
     std::uint64_t max_file_bytes = UINT64_MAX;
     std::string_view forbidden_in_names{};  ///< characters besides '/' and NUL
     bool folds_case = false;
-    bool may_fold_case = false;    ///< it does, or nobody knows: what lies behind FUSE or a network does not say
-    bool holds_links = true;       ///< symbolic ones
+    bool may_fold_case =
+        false;                ///< it does, or nobody knows: what lies behind FUSE or a network does not say
+    bool holds_links = true;  ///< symbolic ones
     bool keeps_attributes = true;  ///< owner, permissions, extended attributes
     bool read_only = false;
-    /// One call makes all of it durable and says whether that worked: known of few (core/files/volume.h); else each file and folder is
-    /// synced by itself, and what closing says is heard.
+    /// One call makes all of it durable and says whether that worked: known of few (core/files/volume.h);
+    /// else each file and folder is synced by itself, and what closing says is heard.
     bool syncs_whole = false;
 };
 

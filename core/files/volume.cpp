@@ -50,13 +50,14 @@ constexpr std::uint64_t magic_ntfs3 = 0x7366746e;
 constexpr std::uint64_t magic_fuse = 0x65735546;
 constexpr std::int64_t second_ns = 1'000'000'000;
 
-/// Their syncfs(2) reaches the disk, and says so where that failed. Not overlay: it hides the errors of what it lies on. Not FUSE: the
-/// call reaches no server. Not networks: each has its own ways.
+/// Their syncfs(2) reaches the disk, and says so where that failed. Not overlay: it hides the errors of what
+/// it lies on. Not FUSE: the call reaches no server. Not networks: each has its own ways.
 constexpr std::array sync_as_one{magic_ext, magic_xfs, magic_btrfs, magic_f2fs, magic_tmpfs, magic_ramfs};
 
 /// The number of an inode is kept on the disk, or as long as the file system is mounted.
-constexpr std::array keep_inodes{magic_ext, magic_xfs,      magic_btrfs, magic_f2fs, magic_tmpfs,  magic_ramfs, magic_overlay,
-                                 magic_nfs, magic_bcachefs, magic_jfs,   magic_zfs,  magic_squash, magic_erofs, magic_ntfs3};
+constexpr std::array keep_inodes{magic_ext,   magic_xfs,     magic_btrfs, magic_f2fs,     magic_tmpfs,
+                                 magic_ramfs, magic_overlay, magic_nfs,   magic_bcachefs, magic_jfs,
+                                 magic_zfs,   magic_squash,  magic_erofs, magic_ntfs3};
 
 template <class List>
 bool is_among(const List& list, std::uint64_t kind) {
@@ -110,7 +111,8 @@ Result<std::vector<MountLine>> mounts() {
 
 Result<std::string> real_path_of(int open, const std::string& path) {
     std::string real(64 * 1024, '\0');
-    const ssize_t length = ::readlink(("/proc/self/fd/" + std::to_string(open)).c_str(), real.data(), real.size());
+    const ssize_t length =
+        ::readlink(("/proc/self/fd/" + std::to_string(open)).c_str(), real.data(), real.size());
     if (length < 0) return failed("find path of", path);
     real.resize(static_cast<std::size_t>(length));
     return real;
@@ -126,7 +128,8 @@ std::string hex(const unsigned char* bytes, std::size_t count) {
     return text;
 }
 
-/// ext4 and, from Linux 6.9 on, others (ioctl_ext4_getfsuuid, FS_IOC_GETFSUUID): the same layout of an answer each.
+/// ext4 and, from Linux 6.9 on, others (ioctl_ext4_getfsuuid, FS_IOC_GETFSUUID): the same layout of an answer
+/// each.
 std::optional<std::string> uuid_by_kernel(int open, std::uint64_t kind) {
     struct {
         std::uint8_t length = 0;
@@ -151,19 +154,23 @@ std::optional<std::string> uuid_by_kernel(int open, std::uint64_t kind) {
 }
 
 std::optional<std::string> uuid_by_blkid(std::uint64_t device) {
-    const std::unique_ptr<char, decltype(&std::free)> name(::blkid_devno_to_devname(static_cast<dev_t>(device)), &std::free);
+    const std::unique_ptr<char, decltype(&std::free)> name(
+        ::blkid_devno_to_devname(static_cast<dev_t>(device)), &std::free);
     if (!name) return std::nullopt;
-    const std::unique_ptr<char, decltype(&std::free)> uuid(::blkid_get_tag_value(nullptr, "UUID", name.get()), &std::free);
+    const std::unique_ptr<char, decltype(&std::free)> uuid(::blkid_get_tag_value(nullptr, "UUID", name.get()),
+                                                           &std::free);
     if (!uuid) return std::nullopt;
     return std::string(uuid.get());
 }
 
-/// A subvolume has a number of its own in its file system (btrfs(5)): found for the inode that every one begins with.
+/// A subvolume has a number of its own in its file system (btrfs(5)): found for the inode that every one
+/// begins with.
 std::string subvolume(int open) {
     btrfs_ioctl_ino_lookup_args lookup{};
     constexpr std::uint64_t first_inode = 256;  // BTRFS_FIRST_FREE_OBJECTID, the root of every subvolume
     lookup.objectid = first_inode;
-    return ::ioctl(open, BTRFS_IOC_INO_LOOKUP, &lookup) == 0 ? " " + std::to_string(lookup.treeid) : std::string();
+    return ::ioctl(open, BTRFS_IOC_INO_LOOKUP, &lookup) == 0 ? " " + std::to_string(lookup.treeid)
+                                                             : std::string();
 }
 
 }  // namespace
@@ -179,7 +186,8 @@ Result<std::uint64_t> mount_of(int open, const std::string& path) {
 Result<Volume> volume_of(int open, const std::string& path) {
     struct statvfs space {};
     struct statfs kind {};
-    if (::fstatvfs(open, &space) != 0 || ::fstatfs(open, &kind) != 0) return failed("look at file system", path);
+    if (::fstatvfs(open, &space) != 0 || ::fstatfs(open, &kind) != 0)
+        return failed("look at file system", path);
     const auto magic = static_cast<std::uint64_t>(kind.f_type);
     Volume volume;
     volume.free_bytes = std::uint64_t{space.f_bavail} * space.f_frsize;
@@ -204,12 +212,15 @@ Result<Volume> volume_of(int open, const std::string& path) {
         case magic_ntfs3: volume.time_step_ns = 100; break;
         default: {
             int flags = 0;  // ext4 and f2fs fold case folder by folder
-            if (magic != magic_fuse && ::ioctl(open, FS_IOC_GETFLAGS, &flags) == 0) volume.folds_case = (flags & FS_CASEFOLD_FL) != 0;
+            if (magic != magic_fuse && ::ioctl(open, FS_IOC_GETFLAGS, &flags) == 0)
+                volume.folds_case = (flags & FS_CASEFOLD_FL) != 0;
         }
     }
-    volume.may_fold_case = volume.folds_case || !volume.syncs_whole;  // kinds that are known to be sound are known in this too
+    volume.may_fold_case =
+        volume.folds_case || !volume.syncs_whole;  // kinds that are known to be sound are known in this too
     // FAT's f_namelen counts code units times the longest encoding of one
-    volume.max_name_bytes = std::min<std::size_t>(volume.max_name_bytes, volume.forbidden_in_names.empty() ? 255 : 765);
+    volume.max_name_bytes =
+        std::min<std::size_t>(volume.max_name_bytes, volume.forbidden_in_names.empty() ? 255 : 765);
     return volume;
 }
 
@@ -217,17 +228,22 @@ Result<VolumeIdentity> volume_identity_of(int open, const std::string& path) {
     struct statfs kind {};
     struct statx s {};
     if (::fstatfs(open, &kind) != 0) return failed("look at file system", path);
-    if (::statx(open, "", AT_EMPTY_PATH, STATX_BASIC_STATS | STATX_MNT_ID, &s) != 0) return failed("look at", path);
+    if (::statx(open, "", AT_EMPTY_PATH, STATX_BASIC_STATS | STATX_MNT_ID, &s) != 0)
+        return failed("look at", path);
     const auto magic = static_cast<std::uint64_t>(kind.f_type);
     const auto all = mounts();
     if (!all) return failure(all.error());
-    const auto mount = std::find_if(all->begin(), all->end(), [&](const MountLine& line) { return line.id == s.stx_mnt_id; });
+    const auto mount = std::find_if(all->begin(), all->end(),
+                                    [&](const MountLine& line) { return line.id == s.stx_mnt_id; });
     const std::string name = mount == all->end() ? "?" : mount->kind;
-    // what lies in memory has an identifier of its own for each time that it is mounted, and never comes back as it was: by its name then
+    // what lies in memory has an identifier of its own for each time that it is mounted, and never comes back
+    // as it was: by its name then
     const bool in_memory = magic == magic_tmpfs || magic == magic_ramfs;
     auto uuid = in_memory ? std::nullopt : uuid_by_kernel(open, magic);
     if (!uuid && s.stx_dev_major != 0) uuid = uuid_by_blkid(makedev(s.stx_dev_major, s.stx_dev_minor));
-    if (uuid) return VolumeIdentity{name + " " + *uuid + (magic == magic_btrfs ? subvolume(open) : std::string()), true};
+    if (uuid)
+        return VolumeIdentity{name + " " + *uuid + (magic == magic_btrfs ? subvolume(open) : std::string()),
+                              true};
     const std::string source = mount == all->end() ? "?" : mount->source;
     return VolumeIdentity{name + " " + source, false};
 }

@@ -11,13 +11,15 @@
 
 namespace tavlo {
 
-// What is known of file systems, by their kind. All take an open file or folder, also one that is open as a place only (O_PATH).
+// What is known of file systems, by their kind. All take an open file or folder, also one that is open as a
+// place only (O_PATH).
 
 /// What the file system can and cannot do.
 Result<Volume> volume_of(int open, const std::string& path);
 
-/// What it is, whatever its number: its own UUID (asked of ext4, XFS and Btrfs themselves, else by libblkid), a Btrfs subvolume by its
-/// number in that; else its kind and what is mounted (/proc/self/mountinfo, proc(5)).
+/// What it is, whatever its number: its own UUID (asked of ext4, XFS and Btrfs themselves, else by libblkid),
+/// a Btrfs subvolume by its number in that; else its kind and what is mounted (/proc/self/mountinfo,
+/// proc(5)).
 Result<VolumeIdentity> volume_identity_of(int open, const std::string& path);
 
 /// Whether its inode numbers last; Identity::fleeting is for those where they do not.

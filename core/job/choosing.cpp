@@ -36,25 +36,30 @@ std::vector<Error> misses_of(const std::vector<ListedName>& listed, const std::s
     std::vector<Error> misses;
     if (listed.empty()) misses.push_back({Fault::not_found, 0, "the list names nothing", path});
     for (const ListedName& one : listed)
-        if (one.fits.empty()) misses.push_back({Fault::not_found, 0, fmt::format("line {}: nothing fits '{}'", one.line, one.text), path});
+        if (one.fits.empty())
+            misses.push_back(
+                {Fault::not_found, 0, fmt::format("line {}: nothing fits '{}'", one.line, one.text), path});
     return misses;
 }
 
-Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Selection& what, std::int64_t now_ns, KnownFileFacts& told,
-                              FactsMemory* memory, const std::stop_token& stop,
+Result<Batch> choose_by_facts(FileSystem& disk, const Batch& batch, const Selection& what,
+                              std::int64_t now_ns, KnownFileFacts& told, FactsMemory* memory,
+                              const std::stop_token& stop,
                               const std::function<void(std::size_t, std::size_t)>& progress) {
     const auto wishes = fact_wishes_from(what.files.with);
     if (!wishes) return failure(wishes.error());
     auto kinds = load_kinds();
     if (!kinds) return failure(kinds.error());
-    const bool in_files =
-        std::any_of(wishes->begin(), wishes->end(), [](const FactWish& one) { return one.fact->of != KnownFact::Of::all; });
+    const bool in_files = std::any_of(wishes->begin(), wishes->end(),
+                                      [](const FactWish& one) { return one.fact->of != KnownFact::Of::all; });
     if (in_files)
-        if (auto learnt = learn_facts(disk, batch, files_of(batch), told, memory, stop, progress); !learnt) return failure(learnt.error());
+        if (auto learnt = learn_facts(disk, batch, files_of(batch), told, memory, stop, progress); !learnt)
+            return failure(learnt.error());
     const EntryFacts facts(batch, std::move(*kinds), now_ns, std::make_shared<const KnownFileFacts>(told));
     const auto fits = [&](EntryId id) {
-        return std::all_of(wishes->begin(), wishes->end(),
-                           [&](const FactWish& one) { return one.fits(facts.find(id, batch.entries[id].name, 0, one.fact->name)); });
+        return std::all_of(wishes->begin(), wishes->end(), [&](const FactWish& one) {
+            return one.fits(facts.find(id, batch.entries[id].name, 0, one.fact->name));
+        });
     };
     return choose(batch, fits, what.keeps_empty_folders);
 }
@@ -66,25 +71,29 @@ GatherOptions gathering_of(const Job& job, GatherOptions options) {
     options.archives = traits_of(job.operation).opens_archives;
     if (job.what.chooses_folders()) return options;
     if (job.operation == Operation::rename && !job.structure.contents) options.depth = 0;
-    if (job.operation == Operation::remove && !job.what.chooses_files()) options.depth = job.structure.contents ? 1 : 0;
+    if (job.operation == Operation::remove && !job.what.chooses_files())
+        options.depth = job.structure.contents ? 1 : 0;
     return options;
 }
 
 Result<std::optional<std::uint64_t>> folder_size_from(const Selection& what) {
     if (!what.folders_larger) return std::optional<std::uint64_t>{};
     if (const auto size = size_from_text(*what.folders_larger)) return size;
-    return failure(Fault::refused, "wants a size such as 500, 20K, 1.5M or 2G, not '" + printable(*what.folders_larger) + "'",
+    return failure(Fault::refused,
+                   "wants a size such as 500, 20K, 1.5M or 2G, not '" + printable(*what.folders_larger) + "'",
                    "folders_larger");
 }
 
-Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns, const GatherOptions& options, FactsMemory* memory,
+Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns,
+                             const GatherOptions& options, FactsMemory* memory,
                              const std::function<void(std::size_t, std::size_t)>& told) {
     const Selection& what = job.what;
     const auto selector = selector_for(what.files, now_ns);
     if (!selector) return failure(selector.error());
     std::string list;
     if (what.list) {
-        auto read = *what.list == from_standard_input ? read_small(STDIN_FILENO, "standard input") : read_small_file(*what.list);
+        auto read = *what.list == from_standard_input ? read_small(STDIN_FILENO, "standard input")
+                                                      : read_small_file(*what.list);
         if (!read) return failure(read.error());
         list = std::move(*read);
     }

@@ -30,8 +30,10 @@ bool says_what_to_do(const Policy& policy, Finding finding) {
 
 std::vector<Finding> left_undecided(const Job& job) {
     std::vector<Finding> open;
-    if (traits_of(job.operation).takes_away || job.operation == Operation::make) return open;  // no name is wanted
-    for (const Finding finding : {Finding::same, Finding::newer, Finding::older, Finding::same_date, Finding::type, Finding::twin})
+    if (traits_of(job.operation).takes_away || job.operation == Operation::make)
+        return open;  // no name is wanted
+    for (const Finding finding :
+         {Finding::same, Finding::newer, Finding::older, Finding::same_date, Finding::type, Finding::twin})
         if (!says_what_to_do(job.policy, finding)) open.push_back(finding);
     const auto& elsewhere = job.policy.when[static_cast<std::size_t>(Finding::elsewhere)];
     if (job.look_elsewhere && elsewhere == Decision::undecided) open.push_back(Finding::elsewhere);
@@ -44,7 +46,8 @@ std::vector<Concern> concerns_of(FileSystem& disk, const SavedJob& job, std::int
         const auto* step = std::get_if<Job>(&job.steps[at].what);
         if (step == nullptr || job.steps[at].off) continue;
         for (const auto& source : at_time(*step, job.name, now_ns).what.sources)
-            if (!is_there(disk, source)) concerns.push_back({at, Concern::About::source_is_missing, source, {}});
+            if (!is_there(disk, source))
+                concerns.push_back({at, Concern::About::source_is_missing, source, {}});
         if (auto open = left_undecided(*step); !open.empty())
             concerns.push_back({at, Concern::About::leaves_undecided, {}, std::move(open)});
     }

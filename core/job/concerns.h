@@ -17,7 +17,8 @@ namespace tavlo {
 struct Concern {
     enum class About : std::uint8_t {
         source_is_missing,  ///< `path`, as it would be just now
-        leaves_undecided,   ///< `findings`: where a name is taken so, both stay as they are until somebody looks
+        leaves_undecided,   ///< `findings`: where a name is taken so, both stay as they are until somebody
+                            ///< looks
     };
     std::size_t step = 0;  ///< from 0
     About about;

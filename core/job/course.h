@@ -8,8 +8,9 @@
 
 namespace tavlo {
 
-/// How a saved job goes on from step to step, whoever carries them out: which one is next, and what all so far came to. A step that does
-/// not end well ends the job, unless it says that the others go on; one that is stopped ends it in any case.
+/// How a saved job goes on from step to step, whoever carries them out: which one is next, and what all so
+/// far came to. A step that does not end well ends the job, unless it says that the others go on; one that is
+/// stopped ends it in any case.
 class JobCourse {
 public:
     explicit JobCourse(SavedJob job);

@@ -21,14 +21,17 @@ constexpr std::pair<Clearing, const char*> clearing_words[] = {
     {Clearing::none, "none"}, {Clearing::extra, "extra"}, {Clearing::all, "all"}};
 constexpr std::pair<Verify, const char*> verify_words[] = {
     {Verify::automatic, "automatic"}, {Verify::read_back, "read-back"}, {Verify::none, "none"}};
-constexpr std::pair<NewNames::Scheme, const char*> scheme_words[] = {
-    {NewNames::Scheme::number, "number"}, {NewNames::Scheme::date, "date"}, {NewNames::Scheme::pattern, "pattern"}};
-constexpr std::pair<SizeRelation, const char*> size_words[] = {
-    {SizeRelation::smaller, "smaller"}, {SizeRelation::same_size, "same-size"}, {SizeRelation::larger, "larger"}};
+constexpr std::pair<NewNames::Scheme, const char*> scheme_words[] = {{NewNames::Scheme::number, "number"},
+                                                                     {NewNames::Scheme::date, "date"},
+                                                                     {NewNames::Scheme::pattern, "pattern"}};
+constexpr std::pair<SizeRelation, const char*> size_words[] = {{SizeRelation::smaller, "smaller"},
+                                                               {SizeRelation::same_size, "same-size"},
+                                                               {SizeRelation::larger, "larger"}};
 constexpr std::pair<bool, const char*> link_words[] = {{false, "keep"}, {true, "follow"}};
 
 template <class Word, std::size_t count>
-void put_word(Json& json, const char* member, const std::pair<Word, const char*> (&words)[count], Word word, Word usual) {
+void put_word(Json& json, const char* member, const std::pair<Word, const char*> (&words)[count], Word word,
+              Word usual) {
     if (word != usual) json[member] = word_of(words, word);
 }
 
@@ -70,7 +73,8 @@ void put_policy(Json& json, const Policy& policy) {
         const std::string name(to_text(finding));
         if (policy.when[at]) when[name] = to_text(*policy.when[at]);
         for (const auto& [relation, word] : size_words)
-            if (const auto& decision = policy.when_sized[at][static_cast<std::size_t>(relation)]) sized[name][word] = to_text(*decision);
+            if (const auto& decision = policy.when_sized[at][static_cast<std::size_t>(relation)])
+                sized[name][word] = to_text(*decision);
     }
     if (!when.empty()) json["when"] = std::move(when);
     if (!sized.empty()) json["when_sized"] = std::move(sized);
@@ -90,7 +94,8 @@ Policy read_policy(Members& members) {
     if (const Json* found = members.find("when")) {
         Members when(*found, members.named("when"));
         for (const Finding finding : every_finding)
-            read_decision(when, std::string(to_text(finding)), policy.when[static_cast<std::size_t>(finding)]);
+            read_decision(when, std::string(to_text(finding)),
+                          policy.when[static_cast<std::size_t>(finding)]);
         when.end();
     }
     if (const Json* found = members.find("when_sized")) {
@@ -101,7 +106,9 @@ Policy read_policy(Members& members) {
             if (by_size == nullptr) continue;
             Members sized(*by_size, when.named(name));
             for (const auto& [relation, word] : size_words)
-                read_decision(sized, word, policy.when_sized[static_cast<std::size_t>(finding)][static_cast<std::size_t>(relation)]);
+                read_decision(
+                    sized, word,
+                    policy.when_sized[static_cast<std::size_t>(finding)][static_cast<std::size_t>(relation)]);
             sized.end();
         }
         when.end();
@@ -162,22 +169,24 @@ std::string text_of(const Json& json) { return json.dump(-1, ' ', false, Json::e
 
 // numbers of 64 bits as text, which not every reader of JSON keeps whole
 Json identity_json(const Identity& id) {
-    return Json::array(
-        {std::to_string(id.device), std::to_string(id.inode), std::to_string(id.size_bytes), std::to_string(id.modified_ns)});
+    return Json::array({std::to_string(id.device), std::to_string(id.inode), std::to_string(id.size_bytes),
+                        std::to_string(id.modified_ns)});
 }
 
 template <class Number>
 Number number_at(const Json& json, std::size_t at) {
     const auto* text = json.is_array() && json.size() > at ? json[at].get_ptr<const std::string*>() : nullptr;
     Number number{};
-    const bool is_read = text != nullptr && std::from_chars(text->data(), text->data() + text->size(), number).ec == std::errc{};
+    const bool is_read = text != nullptr &&
+                         std::from_chars(text->data(), text->data() + text->size(), number).ec == std::errc{};
     if (!is_read) unreadable("wants numbers as texts", "decisions");
     return number;
 }
 
 Identity identity_from(const Json& json) {
     using Count = std::uint64_t;
-    return {number_at<Count>(json, 0), number_at<Count>(json, 1), number_at<Count>(json, 2), number_at<std::int64_t>(json, 3)};
+    return {number_at<Count>(json, 0), number_at<Count>(json, 1), number_at<Count>(json, 2),
+            number_at<std::int64_t>(json, 3)};
 }
 
 std::pair<std::string, PairDecision> decision_from(const Json& json) {
@@ -241,7 +250,8 @@ Job read_job(Members& members) {
     members.list("make", job.make);
     members.flag("contents", job.structure.contents);
     members.word("subfolders", job.structure.subfolders, from_words(subfolder_words));
-    job.what.keeps_empty_folders = members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
+    job.what.keeps_empty_folders =
+        members.find("subfolders") != nullptr && job.structure.subfolders == Subfolders::all;
     members.flag("flatten", job.structure.flatten);
     members.text("sort_into", job.structure.sort_into);
     members.flag("folders", job.structure.folders_too);
@@ -293,7 +303,8 @@ std::string to_json(const Decisions& decisions) {
         put_bytes(one, "path", path);
         one["incoming"] = identity_json(single.pair.incoming);
         one["held"] = identity_json(single.pair.held);
-        one["status_changed"] = Json::array({std::to_string(single.pair.incoming_changed_ns), std::to_string(single.pair.held_changed_ns)});
+        one["status_changed"] = Json::array(
+            {std::to_string(single.pair.incoming_changed_ns), std::to_string(single.pair.held_changed_ns)});
         one["decision"] = to_text(*single.decision);
         if (single.new_names) put_names(one, *single.new_names);
         if (!single.name.empty()) put_bytes(one, "new_name", single.name);
@@ -373,7 +384,8 @@ Result<FactsSaid> facts_said_from_json(std::string_view text) {
             members.text("path", path);
             if (const Json* id = members.find("of")) facts.of = identity_from(*id);
             const Json* told = members.find("facts");
-            auto read = told != nullptr ? facts_from_json(told->dump()) : Result<FileFacts>(failure(Fault::corrupt, "is missing", ""));
+            auto read = told != nullptr ? facts_from_json(told->dump())
+                                        : Result<FileFacts>(failure(Fault::corrupt, "is missing", ""));
             if (!read) unreadable(read.error().step, "facts");
             facts.facts = std::move(*read);
             members.end();

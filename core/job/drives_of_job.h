@@ -10,7 +10,8 @@
 
 namespace tavlo {
 
-/// The drives that a job reads from and writes to, as its places lie now. Looks at the disk, and may wait for a slow mount.
+/// The drives that a job reads from and writes to, as its places lie now. Looks at the disk, and may wait for
+/// a slow mount.
 std::set<std::uint64_t> drives_of(const Job& job);
 
 }  // namespace tavlo

@@ -24,23 +24,27 @@ struct File {
 };
 
 /// What lies below the folder and is as large as one of those.
-Result<std::vector<File>> files_of_sizes(FileSystem& disk, const std::string& folder, const std::unordered_set<std::uint64_t>& sizes,
+Result<std::vector<File>> files_of_sizes(FileSystem& disk, const std::string& folder,
+                                         const std::unordered_set<std::uint64_t>& sizes,
                                          const std::stop_token& stop) {
     std::vector<File> files;
     const auto walked = walk_below(disk, folder, stop, [&](const Met& met) {
         if (met.status.type == FileType::file && sizes.contains(met.status.id.size_bytes))
-            files.push_back({join(met.folder.empty() ? folder : join(folder, met.folder), met.name), met.status});
+            files.push_back(
+                {join(met.folder.empty() ? folder : join(folder, met.folder), met.name), met.status});
         return true;
     });
     if (!walked && walked.error().fault == Fault::cancelled) return failure(walked.error());
-    std::sort(files.begin(), files.end(), [](const File& one, const File& other) { return one.path < other.path; });
+    std::sort(files.begin(), files.end(),
+              [](const File& one, const File& other) { return one.path < other.path; });
     return files;
 }
 
 /// Gives each file its hash, by what is remembered or by reading it.
 class HashReader {
 public:
-    HashReader(FileSystem& disk, HashMemory* memory, std::stop_token stop, const std::function<void(std::size_t, std::size_t)>& told)
+    HashReader(FileSystem& disk, HashMemory* memory, std::stop_token stop,
+               const std::function<void(std::size_t, std::size_t)>& told)
         : disk_(disk), memory_(memory), stop_(std::move(stop)), told_(told) {}
 
     Result<void> read(std::vector<File*> files) {
@@ -65,7 +69,8 @@ private:
                 of.push_back(file);
             }
         if (memory_ != nullptr)  // what cannot be recalled is read again
-            (void)memory_->recall_hashes(asked, [&](std::size_t at, std::string&& hash) { of[at]->hash = std::move(hash); });
+            (void)memory_->recall_hashes(
+                asked, [&](std::size_t at, std::string&& hash) { of[at]->hash = std::move(hash); });
     }
 
     void read_one(File& file) {
@@ -76,14 +81,17 @@ private:
         if (!opened || opened->status.id != file.status.id) return;
         auto hash = hash_of(disk_, opened->file, Meter{stop_, {}});
         const auto after = hash ? disk_.status(opened->file) : Result<Status>(failure(hash.error()));
-        if (!after || after->id != file.status.id || after->status_changed_ns != file.status.status_changed_ns) return;
+        if (!after || after->id != file.status.id ||
+            after->status_changed_ns != file.status.status_changed_ns)
+            return;
         file.hash = std::move(*hash);
         if (file.status.id.inodes_last()) news_.emplace_back(file.status, file.hash);
         if (news_.size() >= remembered_at_a_time) remember();
     }
 
     void remember() {
-        if (memory_ != nullptr && !news_.empty()) (void)memory_->remember_hashes(news_);  // a help for next time, no more
+        if (memory_ != nullptr && !news_.empty())
+            (void)memory_->remember_hashes(news_);  // a help for next time, no more
         news_.clear();
     }
 
@@ -96,8 +104,9 @@ private:
 
 }  // namespace
 
-Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::string& folder, KnownContents& known, HashMemory* memory,
-                            const std::stop_token& stop, const std::function<void(std::size_t, std::size_t)>& read) {
+Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::string& folder,
+                            KnownContents& known, HashMemory* memory, const std::stop_token& stop,
+                            const std::function<void(std::size_t, std::size_t)>& read) {
     known.forget_elsewhere();
     std::unordered_set<std::uint64_t> sizes;
     for (const Entry& entry : batch.entries)
@@ -109,14 +118,16 @@ Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::str
     for (const File& file : *there) met.insert(file.status.id.size_bytes);
     std::vector<File> incoming;
     for (const Entry& entry : batch.entries) {
-        if (entry.status.type != FileType::file || entry.problem || !met.contains(entry.status.id.size_bytes)) continue;
+        if (entry.status.type != FileType::file || entry.problem || !met.contains(entry.status.id.size_bytes))
+            continue;
         const Place place = batch.place_of(entry);
         incoming.push_back({join(batch.folders.path(place.folder), place.name), entry.status});
     }
     std::vector<File*> all;
     for (std::vector<File>* files : {&incoming, &*there})
         for (File& file : *files) all.push_back(&file);
-    if (auto hashed = HashReader(disk, memory, stop, read).read(std::move(all)); !hashed) return failure(hashed.error());
+    if (auto hashed = HashReader(disk, memory, stop, read).read(std::move(all)); !hashed)
+        return failure(hashed.error());
     std::unordered_map<std::string, std::vector<const File*>> by_hash;
     for (const File& file : *there)
         if (!file.hash.empty()) by_hash[file.hash].push_back(&file);
@@ -124,11 +135,13 @@ Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::str
         const auto found = file.hash.empty() ? by_hash.end() : by_hash.find(file.hash);
         if (found == by_hash.end()) continue;
         const auto is_another = [&](const File* one) {
-            return one->status.id.size_bytes == file.status.id.size_bytes && one->path != file.path;  // it is not elsewhere than itself
+            return one->status.id.size_bytes == file.status.id.size_bytes &&
+                   one->path != file.path;  // it is not elsewhere than itself
         };
         const auto first = std::find_if(found->second.begin(), found->second.end(), is_another);
         if (first != found->second.end())
-            known.learn_elsewhere(file.status, {std::make_shared<const std::string>((*first)->path), (*first)->status});
+            known.learn_elsewhere(file.status,
+                                  {std::make_shared<const std::string>((*first)->path), (*first)->status});
     }
     return {};
 }

@@ -21,7 +21,8 @@ constexpr std::size_t first_part = 1000;  // entries; the next parts are as larg
 /// One run while its batch grows.
 class Grower {
 public:
-    Grower(FileSystem& disk, Store& store, const Asked& asked, const RunOptions& options, const RunEvents& events)
+    Grower(FileSystem& disk, Store& store, const Asked& asked, const RunOptions& options,
+           const RunEvents& events)
         : disk_(disk),
           store_(store),
           asked_(asked),
@@ -30,20 +31,25 @@ public:
           events_(events),
           gathering_(disk, asked.job.what.sources, {.stop = options.stop}) {}
 
-    Result<ReceiptHead> run(const std::function<void(const Counted&)>& counted, std::shared_ptr<const Plan>* plan) {
+    Result<ReceiptHead> run(const std::function<void(const Counted&)>& counted,
+                            std::shared_ptr<const Plan>* plan) {
         for (bool all = false; !all;) {
             const auto read = gathering_.read_on(std::max(first_part, gathering_.batch().entries.size()));
-            if (!read) return began_ ? stop_counting(read.error()) : Result<ReceiptHead>(failure(read.error()));
+            if (!read)
+                return began_ ? stop_counting(read.error()) : Result<ReceiptHead>(failure(read.error()));
             all = *read;
             if (auto planned = plan_all(all); !planned)
-                return began_ ? stop_counting(planned.error()) : Result<ReceiptHead>(failure(planned.error()));
+                return began_ ? stop_counting(planned.error())
+                              : Result<ReceiptHead>(failure(planned.error()));
             if (plan != nullptr) *plan = outlook_.plan;
-            if (counted) counted({outlook_.plan->items.size(), outlook_.plan->totals.bytes + bytes_before_, all});
+            if (counted)
+                counted({outlook_.plan->items.size(), outlook_.plan->totals.bytes + bytes_before_, all});
             if (auto noted = note_part(all); !noted) return failure(noted.error());
             RunOptions part = options_;
             part.more_follows = !all;
             auto head = resume_held(disk_, store_, head_.id, part, events_);
-            if (!head || all || options_.stop.stop_requested() || head->state == RunState::stopped) return head;
+            if (!head || all || options_.stop.stop_requested() || head->state == RunState::stopped)
+                return head;
         }
         return failure(Fault::refused, "nothing was asked for", job_.into);
     }
@@ -51,24 +57,29 @@ public:
 private:
     /// A plan of all that was counted so far, against the destination as it is by now.
     Result<void> plan_all(bool last) {
-        auto outlook = look_ahead(disk_, asked_, std::make_shared<const Batch>(gathering_.batch()), known_, options_.stop);
+        auto outlook = look_ahead(disk_, asked_, std::make_shared<const Batch>(gathering_.batch()), known_,
+                                  options_.stop);
         if (!outlook) return failure(outlook.error());
         outlook_ = std::move(*outlook);
         if (!began_ && !outlook_.refusals.empty()) return failure(outlook_.refusals.front());
         if (outlook_.destination->volume.folds_case)
             return failure(Fault::refused, "folds case, so everything is counted first", job_.into);
         if (!last || outlook_.plan->not_compared.empty()) return {};
-        for (const ItemId id : outlook_.plan->not_compared)  // what this run has put there itself need not be read again
-            if (id < numbers_.size() && numbers_[id] != nullopt_number) known_.learn(outlook_.plan->pair(outlook_.plan->items[id]), true);
+        for (const ItemId id :
+             outlook_.plan->not_compared)  // what this run has put there itself need not be read again
+            if (id < numbers_.size() && numbers_[id] != nullopt_number)
+                known_.learn(outlook_.plan->pair(outlook_.plan->items[id]), true);
         outlook_ = plan_again(asked_, outlook_, known_);
-        if (auto compared = compare_pairs(disk_, *outlook_.plan, known_, &store_, options_.stop); !compared) return compared;
+        if (auto compared = compare_pairs(disk_, *outlook_.plan, known_, &store_, options_.stop); !compared)
+            return compared;
         outlook_ = plan_again(asked_, outlook_, known_);
         return {};
     }
 
     /// What can begin: it collides with nothing, and so does the folder that it comes in.
     bool can_begin(const Item& item) const {
-        const bool plain = (item.outcome == Outcome::created || item.outcome == Outcome::merged) && !item.collision && !item.problem;
+        const bool plain = (item.outcome == Outcome::created || item.outcome == Outcome::merged) &&
+                           !item.collision && !item.problem;
         return plain && (item.parent == no_item || numbers_[item.parent] != nullopt_number);
     }
 
@@ -82,7 +93,8 @@ private:
             PendingItem item = pending_item(plan, id);
             item.number = numbers_[id];
             if (item.parent) item.parent = numbers_[plan.items[id].parent];
-            if (arrives(plan.items[id].outcome) && item.type == FileType::file) bytes_before_ += item.identity.size_bytes;
+            if (arrives(plan.items[id].outcome) && item.type == FileType::file)
+                bytes_before_ += item.identity.size_bytes;
             part.push_back(std::move(item));
         }
         if (!began_)
@@ -118,7 +130,8 @@ private:
         rest.final_path = rest.target;
         rest.type = FileType::other;
         rest.outcome = Outcome::failed;
-        rest.problem = "was still being counted when the run ended: what this receipt does not list was not looked at";
+        rest.problem =
+            "was still being counted when the run ended: what this receipt does not list was not looked at";
         return rest;
     }
 
@@ -144,7 +157,8 @@ private:
     ReceiptHead head_;
     std::optional<RunLock> lock_;
     bool began_ = false;
-    std::vector<std::uint64_t> numbers_;  ///< in the receipt, by item of the plan, which only grows at its end
+    std::vector<std::uint64_t>
+        numbers_;  ///< in the receipt, by item of the plan, which only grows at its end
     std::uint64_t next_ = 0;
     std::uint64_t bytes_before_ = 0;
 };
@@ -170,8 +184,9 @@ std::string reason_to_wait(const Job& job) {
     return job.what.sources.empty() ? "nothing is in hand" : std::string();
 }
 
-Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Asked& asked, const RunOptions& options,
-                                      const RunEvents& events, const std::function<void(const Counted&)>& counted,
+Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Asked& asked,
+                                      const RunOptions& options, const RunEvents& events,
+                                      const std::function<void(const Counted&)>& counted,
                                       std::shared_ptr<const Plan>* plan) {
     if (const auto why = reason_to_wait(asked.job); !why.empty())
         return failure(Fault::refused, "is to be counted first: " + why, asked.job.into);

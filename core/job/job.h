@@ -23,12 +23,16 @@ namespace tavlo {
 struct Selection {
     std::vector<std::string> sources{};  ///< absolute paths, as gather() takes them
     bool follow_links = false;
-    CriteriaText files{};                         ///< which of the files in them
-    std::vector<std::string> not_below{};         ///< folders of these names, inside the sources, are left out with all that is in them
-    std::optional<std::string> folders_larger{};  ///< not files but folders are chosen, each whole: those larger than a size, as text
+    CriteriaText files{};  ///< which of the files in them
+    std::vector<std::string>
+        not_below{};  ///< folders of these names, inside the sources, are left out with all that is in them
+    std::optional<std::string> folders_larger{};  ///< not files but folders are chosen, each whole: those
+                                                  ///< larger than a size, as text
     bool empty_folders = false;                   ///< or those below which there is no file
-    std::optional<std::string> list{};            ///< a file of names, absolute, or "-" for standard input; only what it names
-    /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all subfolders.
+    std::optional<std::string>
+        list{};  ///< a file of names, absolute, or "-" for standard input; only what it names
+    /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all
+    /// subfolders.
     bool keeps_empty_folders = false;
     bool operator==(const Selection&) const = default;
     /// It takes some of the files in its sources, not the sources whole.
@@ -36,18 +40,20 @@ struct Selection {
     bool chooses_folders() const { return folders_larger.has_value() || empty_folders; }
 };
 
-/// What somebody asks for: a value that looks nothing up on a disk, and resolves no date. The bench keeps one, every receipt holds the one
-/// that it came of, and the options of `tavloctl` make one. Decisions about single pairs are no part of it: they are tied to what is on the
-/// disk at the time.
+/// What somebody asks for: a value that looks nothing up on a disk, and resolves no date. The bench keeps
+/// one, every receipt holds the one that it came of, and the options of `tavloctl` make one. Decisions about
+/// single pairs are no part of it: they are tied to what is on the disk at the time.
 struct Job {
     Operation operation = Operation::copy;  ///< copy, move, rename, remove, make, pack or unpack
     Selection what{};
     std::vector<std::string> make{};  ///< new folders in `into`: "a", "a/b"
-    std::string into{};               ///< the destination, an absolute path, or the archive to be made; empty where nothing goes to one
+    std::string into{};  ///< the destination, an absolute path, or the archive to be made; empty where
+                         ///< nothing goes to one
     Structure structure{};
     Naming naming{};
     Policy policy{};
-    bool look_elsewhere = false;  ///< files whose bytes are in the destination already, under whatever name, are found
+    bool look_elsewhere =
+        false;  ///< files whose bytes are in the destination already, under whatever name, are found
     Clearing clearing = Clearing::none;
     Shelf shelf = Shelf::safe;  ///< where what is removed goes
     bool may_lose = false;      ///< as in Wishes
@@ -58,7 +64,8 @@ struct Job {
     bool operator==(const Job&) const = default;
 };
 
-/// A name that somebody has typed for one thing, as it was then; of one that has changed since it counts no more.
+/// A name that somebody has typed for one thing, as it was then; of one that has changed since it counts no
+/// more.
 struct TypedName {
     Identity of;
     std::string name;
@@ -75,7 +82,8 @@ struct Asked {
     /// What files have told, for jobs that want to know (needs_file_facts()); null: nothing
     std::shared_ptr<const KnownFileFacts> facts{};
     FactsSaid said{};                 ///< ahead of these
-    std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home folder, where the state is kept
+    std::vector<std::string> kept{};  ///< folders that must not be removed, nor what they lie in: the home
+                                      ///< folder, where the state is kept
 };
 
 /// Folders that no removal may take with it: where the state is kept, and the user's home.
@@ -87,7 +95,8 @@ Wishes wishes_of(const Asked& asked);
 /// It has a destination.
 bool goes_elsewhere(const Job& job);
 
-/// Both want the same things in the same places: they differ in what is done where a name is taken, if in anything.
+/// Both want the same things in the same places: they differ in what is done where a name is taken, if in
+/// anything.
 bool same_places(const Job& one, const Job& other);
 
 }  // namespace tavlo

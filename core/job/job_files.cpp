@@ -35,7 +35,9 @@ tl::unexpected<Error> no_such_job(const std::string& name) {
 
 std::string JobFiles::usual_folder() { return join(config_folder(), "tavlo/jobs"); }
 
-std::string JobFiles::file_of(const std::string& name) const { return join(folder_, name + std::string(extension)); }
+std::string JobFiles::file_of(const std::string& name) const {
+    return join(folder_, name + std::string(extension));
+}
 
 Result<std::vector<JobFiles::Kept>> JobFiles::all(std::int64_t now_ns) const {
     const auto disk = make_disk();
@@ -48,9 +50,11 @@ Result<std::vector<JobFiles::Kept>> JobFiles::all(std::int64_t now_ns) const {
     for (const Name& name : *names) {
         if (!name.bytes.ends_with(extension) || name.bytes.front() == '.') continue;
         const std::string file = join(folder_, name.bytes);
-        kept.push_back({name.bytes.substr(0, name.bytes.size() - extension.size()), file, read_saved_job(file, now_ns)});
+        kept.push_back(
+            {name.bytes.substr(0, name.bytes.size() - extension.size()), file, read_saved_job(file, now_ns)});
     }
-    std::sort(kept.begin(), kept.end(), [](const Kept& one, const Kept& other) { return one.name < other.name; });
+    std::sort(kept.begin(), kept.end(),
+              [](const Kept& one, const Kept& other) { return one.name < other.name; });
     return kept;
 }
 
@@ -62,7 +66,8 @@ Result<SavedJob> JobFiles::read(const std::string& name, std::int64_t now_ns) co
 }
 
 Result<void> JobFiles::write(const SavedJob& job, bool replaces) const {
-    if (auto why = objection_to_job_name(job.name); !why.empty()) return failure(Fault::refused, "name " + why, job.name);
+    if (auto why = objection_to_job_name(job.name); !why.empty())
+        return failure(Fault::refused, "name " + why, job.name);
     if (!replaces && is_there(file_of(job.name)))
         return failure(Fault::name_taken, "is the name of a saved job; --replace replaces it", job.name);
     return write_small_file(file_of(job.name), to_json(job));
@@ -74,6 +79,8 @@ Result<void> JobFiles::forget(const std::string& name) const {
     return {};
 }
 
-std::string lock_of_job(const std::string& name) { return fmt::format("job-{:016x}", XXH3_64bits(name.data(), name.size())); }
+std::string lock_of_job(const std::string& name) {
+    return fmt::format("job-{:016x}", XXH3_64bits(name.data(), name.size()));
+}
 
 }  // namespace tavlo

@@ -8,7 +8,8 @@
 namespace tavlo {
 
 std::string job_of(const ReceiptHead& head) {
-    if (head.job.find("\"job\"") == std::string::npos) return {};  // most are of none, and a document takes its time to read
+    if (head.job.find("\"job\"") == std::string::npos)
+        return {};  // most are of none, and a document takes its time to read
     const auto job = job_from_json(head.job);
     return job ? job->name : std::string();
 }

@@ -16,7 +16,8 @@ Batch folders_to_make(const Job& job) {
         EntryId parent = no_entry;
         for (std::size_t at = 0; at < path.size();) {
             const auto end = std::min(path.find('/', at), path.size());
-            const auto [found, fresh] = known.try_emplace(path.substr(0, end), static_cast<EntryId>(batch.entries.size()));
+            const auto [found, fresh] =
+                known.try_emplace(path.substr(0, end), static_cast<EntryId>(batch.entries.size()));
             if (fresh) {
                 Entry entry;
                 entry.folder = parent == no_entry ? root : batch.entries[parent].inside;

@@ -8,7 +8,9 @@
 
 namespace tavlo {
 
-void unreadable(std::string why, std::string member) { throw Unreadable{{Fault::refused, 0, std::move(why), std::move(member)}}; }
+void unreadable(std::string why, std::string member) {
+    throw Unreadable{{Fault::refused, 0, std::move(why), std::move(member)}};
+}
 
 Json parsed(std::string_view text) {
     std::vector<std::set<std::string>> names;  // of the objects that are open

@@ -16,7 +16,8 @@ namespace {
 constexpr std::size_t most_examples = 5;
 
 bool has_other_letters(const std::string& name) {
-    return std::any_of(name.begin(), name.end(), [](char c) { return static_cast<unsigned char>(c) >= 0x80; });
+    return std::any_of(name.begin(), name.end(),
+                       [](char c) { return static_cast<unsigned char>(c) >= 0x80; });
 }
 
 bool takes_a_name(const Plan& plan, const Item& item) {
@@ -35,14 +36,17 @@ std::vector<ItemId> telling(const Plan& plan) {
         if (!takes_a_name(plan, item)) continue;
         const Entry& entry = plan.entry(item);
         if (first == no_item) first = id;
-        if (longest == no_item || entry.name.size() > plan.entry(plan.items[longest]).name.size()) longest = id;
+        if (longest == no_item || entry.name.size() > plan.entry(plan.items[longest]).name.size())
+            longest = id;
         if (lettered == no_item && has_other_letters(entry.name)) lettered = id;
-        const bool is_bare = entry.status.type == FileType::file && extension_start(entry.name, entry.status.type) == entry.name.size();
+        const bool is_bare = entry.status.type == FileType::file &&
+                             extension_start(entry.name, entry.status.type) == entry.name.size();
         if (bare == no_item && is_bare) bare = id;
     }
     std::vector<ItemId> chosen;
     const auto take = [&](ItemId id) {
-        if (id != no_item && std::find(chosen.begin(), chosen.end(), id) == chosen.end()) chosen.push_back(id);
+        if (id != no_item && std::find(chosen.begin(), chosen.end(), id) == chosen.end())
+            chosen.push_back(id);
     };
     take(first);
     for (const ItemId id : plan.colliding) {
@@ -83,9 +87,10 @@ std::vector<NameExample> name_examples(const Job& job, const Plan& plan, std::in
         const Entry& entry = plan.entry(item);
         NameExample example{entry.name};
         for (Namer& namer : up_to) {
-            auto name = namer.name(entry.name, entry.status.type, [&](std::string_view fact, std::string_view now) {
-                return facts.find(item.entry, now, numbers[id], fact);
-            });
+            auto name =
+                namer.name(entry.name, entry.status.type, [&](std::string_view fact, std::string_view now) {
+                    return facts.find(item.entry, now, numbers[id], fact);
+                });
             if (!name) {
                 example.problem = name.error().step;
                 break;

@@ -20,8 +20,8 @@ struct NameExample {
     bool collides = false;             ///< what comes of it is taken
 };
 
-/// Of a plan with new names the few that tell most: the first, the longest, one with other letters than a to z, one without an extension,
-/// and those that collide.
+/// Of a plan with new names the few that tell most: the first, the longest, one with other letters than a to
+/// z, one without an extension, and those that collide.
 std::vector<NameExample> name_examples(const Job& job, const Plan& plan, std::int64_t now_ns);
 
 }  // namespace tavlo

@@ -38,7 +38,8 @@ public:
         if (job_.operation != Operation::rename) return !is_folder;
         const bool is_named = batch_.is_named(entry);
         if (job_.what.chooses_folders()) return entry.picked && !(job_.structure.contents && is_named);
-        if (!job_.structure.contents) return is_named || (!named_inside_.empty() && named_inside_.contains(batch_.source_path(entry)));
+        if (!job_.structure.contents)
+            return is_named || (!named_inside_.empty() && named_inside_.contains(batch_.source_path(entry)));
         if (is_named) return false;
         const bool direct = batch_.is_named(batch_.entries[entry.parent]);
         if (job_.structure.subfolders == Subfolders::none && !direct) return false;
@@ -75,8 +76,9 @@ Result<NamesGiven> give_names(const Asked& asked, const Batch& batch, std::int64
         const Entry& entry = batch.entries[id];
         if (!is_meant(id)) continue;
         given->meant[id] = true;
-        auto name = namer->name(entry.name, entry.status.type,
-                                [&](std::string_view fact, std::string_view now) { return facts.find(id, now, n, fact); });
+        auto name = namer->name(
+            entry.name, entry.status.type,
+            [&](std::string_view fact, std::string_view now) { return facts.find(id, now, n, fact); });
         n += job.naming.count_by;
         const auto by_hand = typed.empty() ? typed.end() : typed.find(batch.source_path(entry));
         if (by_hand != typed.end() && by_hand->second.of == entry.status.id) {
@@ -92,7 +94,9 @@ Result<NamesGiven> give_names(const Asked& asked, const Batch& batch, std::int64
     }
     NamesGiven out;
     out.misses = namer->misses();
-    out.wanted = [given](EntryId id) { return given->meant[id] ? std::optional(given->names[id]) : std::nullopt; };
+    out.wanted = [given](EntryId id) {
+        return given->meant[id] ? std::optional(given->names[id]) : std::nullopt;
+    };
     return out;
 }
 

@@ -16,8 +16,8 @@ struct NamesGiven {
     std::vector<Error> misses;  ///< lines of tables that fit nothing
 };
 
-/// Goes through the batch once, in its order. In a rename each thing that is to have another name is meant: what was named, or, with
-/// Structure::contents, what is in it; on the way (copy, move) files and links are.
+/// Goes through the batch once, in its order. In a rename each thing that is to have another name is meant:
+/// what was named, or, with Structure::contents, what is in it; on the way (copy, move) files and links are.
 /// errors  as Namer::make()
 Result<NamesGiven> give_names(const Asked& asked, const Batch& batch, std::int64_t now_ns);
 

@@ -11,8 +11,9 @@ namespace {
 
 constexpr std::pair<LetterCase::To, const char*> case_words[] = {
     {LetterCase::To::lower, "lower"}, {LetterCase::To::upper, "upper"}, {LetterCase::To::title, "title"}};
-constexpr std::pair<AddToNumbers::Which, const char*> which_words[] = {
-    {AddToNumbers::Which::all, "all"}, {AddToNumbers::Which::first, "first"}, {AddToNumbers::Which::last, "last"}};
+constexpr std::pair<AddToNumbers::Which, const char*> which_words[] = {{AddToNumbers::Which::all, "all"},
+                                                                       {AddToNumbers::Which::first, "first"},
+                                                                       {AddToNumbers::Which::last, "last"}};
 
 void put_pair(Json& json, const char* member, const std::string& first, const std::string& second) {
     put_list(json, member, {first, second});
@@ -23,7 +24,9 @@ struct Put {
 
     void operator()(const Affix& step) const { put_bytes(out, step.behind ? "suffix" : "prefix", step.text); }
     void operator()(const Replace& step) const { put_pair(out, "replace", step.what, step.with); }
-    void operator()(const ReplaceRegex& step) const { put_pair(out, "replace_regex", step.expression, step.with); }
+    void operator()(const ReplaceRegex& step) const {
+        put_pair(out, "replace_regex", step.expression, step.with);
+    }
     void operator()(const LetterCase& step) const { out["case"] = word_of(case_words, step.to); }
     void operator()(const AddToNumbers& step) const {
         out["add_to_numbers"] = step.by;
@@ -63,8 +66,10 @@ NameStep step_from(Members& members) {
     };
     if (has("prefix")) found.emplace_back(Affix{*text, false});
     if (has("suffix")) found.emplace_back(Affix{*text, true});
-    if (const auto texts = pair_in(members, "replace")) found.emplace_back(Replace{texts->first, texts->second});
-    if (const auto texts = pair_in(members, "replace_regex")) found.emplace_back(ReplaceRegex{texts->first, texts->second});
+    if (const auto texts = pair_in(members, "replace"))
+        found.emplace_back(Replace{texts->first, texts->second});
+    if (const auto texts = pair_in(members, "replace_regex"))
+        found.emplace_back(ReplaceRegex{texts->first, texts->second});
     if (members.find("case") != nullptr) {
         LetterCase step;
         members.word("case", step.to, from_words(case_words));
@@ -105,7 +110,8 @@ Naming read_naming(Members& members) {
             // what says which numbers may stand behind its step too
             const bool is_behind = one.size() == 1 && one.contains("which_numbers");
             auto* before = naming.steps.empty() ? nullptr : std::get_if<AddToNumbers>(&naming.steps.back());
-            if (is_behind && before == nullptr) unreadable("stands behind no add_to_numbers", step.named("which_numbers"));
+            if (is_behind && before == nullptr)
+                unreadable("stands behind no add_to_numbers", step.named("which_numbers"));
             if (is_behind)
                 step.word("which_numbers", before->which, from_words(which_words));
             else

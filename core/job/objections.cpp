@@ -19,7 +19,9 @@ namespace tavlo {
 
 namespace {
 
-Error about(std::string member, std::string why) { return {Fault::refused, 0, std::move(why), std::move(member)}; }
+Error about(std::string member, std::string why) {
+    return {Fault::refused, 0, std::move(why), std::move(member)};
+}
 
 std::optional<Error> objection_to_selection(const Selection& what, std::int64_t now_ns) {
     const auto criteria = criteria_from(what.files, now_ns);
@@ -28,11 +30,14 @@ std::optional<Error> objection_to_selection(const Selection& what, std::int64_t 
     if (!kinds) return kinds.error();
     if (const auto selector = Selector::make(*criteria, *kinds); !selector)
         return about(what.files.regex ? "regex" : "kind", reason(selector.error()));
-    if (const auto wishes = fact_wishes_from(what.files.with); !wishes) return about("with", wishes.error().step);
+    if (const auto wishes = fact_wishes_from(what.files.with); !wishes)
+        return about("with", wishes.error().step);
     if (const auto size = folder_size_from(what); !size) return about("folders_larger", size.error().step);
-    if (what.folders_larger && what.empty_folders) return about("empty_folders", "goes not with folders_larger");
+    if (what.folders_larger && what.empty_folders)
+        return about("empty_folders", "goes not with folders_larger");
     if (what.chooses_folders() && (!what.files.empty() || what.list))
-        return about(what.empty_folders ? "empty_folders" : "folders_larger", "goes with no member that chooses files");
+        return about(what.empty_folders ? "empty_folders" : "folders_larger",
+                     "goes with no member that chooses files");
     return std::nullopt;
 }
 
@@ -40,7 +45,8 @@ std::optional<Error> objection_to_structure(const Job& job) {
     const Structure& structure = job.structure;
     const bool says_subfolders = structure.subfolders != Subfolders::all || job.what.keeps_empty_folders;
     if (structure.flatten && says_subfolders) return about("flatten", "and subfolders exclude each other");
-    if (structure.flatten && !structure.kept_from.empty()) return about("flatten", "and keep_from exclude each other");
+    if (structure.flatten && !structure.kept_from.empty())
+        return about("flatten", "and keep_from exclude each other");
     if (structure.sort_into.empty()) return std::nullopt;
     if (structure.flatten || says_subfolders || !structure.kept_from.empty())
         return about("sort_into", std::string("and ") +
@@ -48,7 +54,8 @@ std::optional<Error> objection_to_structure(const Job& job) {
                                        : says_subfolders ? "subfolders"
                                                          : "keep_from") +
                                       " exclude each other");
-    if (const auto pattern = Pattern::parse_folders(structure.sort_into); !pattern) return about("sort_into", pattern.error().step);
+    if (const auto pattern = Pattern::parse_folders(structure.sort_into); !pattern)
+        return about("sort_into", pattern.error().step);
     return std::nullopt;
 }
 
@@ -86,12 +93,14 @@ std::optional<Error> objection_to(const Job& job, std::int64_t now_ns) {
         return about("sources", "holds a path that is empty");
     if (job.into.empty() && traits_of(job.operation).makes_destination) return about("into", "is missing");
     if (auto useless = objection_to_rest(job)) return useless;
-    if (job.operation == Operation::rename && job.naming.empty()) return about("names", "is missing: a new name wants a step");
+    if (job.operation == Operation::rename && job.naming.empty())
+        return about("names", "is missing: a new name wants a step");
     if (job.operation == Operation::pack)
         if (auto why = objection_to_archive(job.into); !why.empty()) return about("into", why);
     // tables of names are looked for when the step begins
     const auto no_table = [](const std::string&) { return Result<std::string>(std::string()); };
-    if (const auto namer = Namer::make(job.naming, no_table); !namer) return about("names." + namer.error().path, namer.error().step);
+    if (const auto namer = Namer::make(job.naming, no_table); !namer)
+        return about("names." + namer.error().path, namer.error().step);
     if (auto structure = objection_to_structure(job)) return structure;
     return objection_to_selection(job.what, now_ns);
 }

@@ -42,14 +42,18 @@ public:
         plan_.batch = std::move(with_archive);
         Item item;
         item.entry = static_cast<EntryId>(plan_.batch->entries.size() - 1);
-        item.folder = plan_.targets.add_root(std::string(parent_of(path_)), folder_.exists ? folder_.ancestors.front() : Identity{});
-        (void)plan_.finals.add_root(std::string(parent_of(path_)), folder_.exists ? folder_.ancestors.front() : Identity{});
+        item.folder = plan_.targets.add_root(std::string(parent_of(path_)),
+                                             folder_.exists ? folder_.ancestors.front() : Identity{});
+        (void)plan_.finals.add_root(std::string(parent_of(path_)),
+                                    folder_.exists ? folder_.ancestors.front() : Identity{});
         item.role = Role::archive;
         const HeldFolder* there = folder_.folder("");
-        if (const Held* held = there == nullptr ? nullptr : there->find(name_of(path_))) meet(item, *held, *there);
+        if (const Held* held = there == nullptr ? nullptr : there->find(name_of(path_)))
+            meet(item, *held, *there);
         if (!arrives(item.outcome)) {
             for (Item& member : plan_.items)
-                if (arrives(member.outcome) || member.outcome == Outcome::merged) member.outcome = item.outcome;
+                if (arrives(member.outcome) || member.outcome == Outcome::merged)
+                    member.outcome = item.outcome;
         } else if (item.outcome == Outcome::renamed) {
             plan_.finals.rename(0, plan_.final_path(item));
         }
@@ -71,11 +75,13 @@ private:
                                                                      : Finding::same_date;
         item.collision->held = held.status;
         // what is decided about the pair by hand is tied to what is there; the archive is not, yet
-        item.collision->decided_on = std::make_shared<const Pair>(Pair{{}, held.status.id, 0, held.status.status_changed_ns});
+        item.collision->decided_on =
+            std::make_shared<const Pair>(Pair{{}, held.status.id, 0, held.status.status_changed_ns});
         const PairDecision* single = asked_.decisions.find(path_, *item.collision->decided_on);
         item.collision->by_hand = single != nullptr;
-        item.collision->decision =
-            single != nullptr && single->decision ? *single->decision : asked_.job.policy.decide(plan_.pair(item), item.collision->finding);
+        item.collision->decision = single != nullptr && single->decision
+                                       ? *single->decision
+                                       : asked_.job.policy.decide(plan_.pair(item), item.collision->finding);
         switch (item.collision->decision) {
             case Decision::undecided: item.outcome = Outcome::undecided; return;
             case Decision::skip: item.outcome = Outcome::skipped; return;
@@ -84,8 +90,9 @@ private:
         }
         item.outcome = Outcome::renamed;
         const auto taken = [&](const std::string& name) { return there.find(name) != nullptr; };
-        item.add_extras().final_name = free_name(name_of(path_), FileType::file, asked_.job.policy.new_names,
-                                                 {incoming.id.modified_ns, std::string(name_of(parent_of(path_)))}, taken);
+        item.add_extras().final_name =
+            free_name(name_of(path_), FileType::file, asked_.job.policy.new_names,
+                      {incoming.id.modified_ns, std::string(name_of(parent_of(path_)))}, taken);
     }
 
     const Asked& asked_;
@@ -110,7 +117,8 @@ std::string objection_to_archive(const std::string& path) {
     return "names no archive that can be made: a name and .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst";
 }
 
-Result<Outlook> look_at_packing(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, std::stop_token stop) {
+Result<Outlook> look_at_packing(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
+                                std::stop_token stop) {
     const std::string& path = asked.job.into;
     if (auto why = objection_to_archive(path); !why.empty()) return failure(Fault::refused, why, path);
     auto looked = look_at_destination(disk, std::string(parent_of(path)));
@@ -123,9 +131,11 @@ Result<Outlook> look_at_packing(FileSystem& disk, const Asked& asked, std::share
     const FormatKeeps keeps = what_it_keeps(*archive_format(name_of(path)));
     for (std::uint32_t at = 0; at < layout->arrivals.size() && !keeps.any_name; ++at)
         if (const std::string& name = layout->name(*batch, layout->arrivals[at]); !is_utf8(name))
-            layout->problems.emplace(at, std::make_shared<const Error>(Error{
-                                             Fault::name_not_possible, 0, "has a name that is no UTF-8, as names in a zip archive are",
-                                             batch->source_path(batch->entries[layout->arrivals[at].entry])}));
+            layout->problems.emplace(
+                at,
+                std::make_shared<const Error>(Error{
+                    Fault::name_not_possible, 0, "has a name that is no UTF-8, as names in a zip archive are",
+                    batch->source_path(batch->entries[layout->arrivals[at].entry])}));
     seen.layout = std::move(layout);
     FolderTree folder;
     folder.add_root(std::string(parent_of(path)));
@@ -140,7 +150,8 @@ Result<Outlook> look_at_packing(FileSystem& disk, const Asked& asked, std::share
     surveyed->roots.push_back(std::move(inside));
     surveyed->roots.push_back(std::move(around->roots.front()));
     surveyed->root_of.assign(seen.layout->targets.size(), 0);
-    surveyed->root_of.push_back(1);  // the folder that the archive lies in, which the plan has behind all others
+    surveyed->root_of.push_back(
+        1);  // the folder that the archive lies in, which the plan has behind all others
     seen.survey = std::move(surveyed);
     seen.destination = {seen.survey, &seen.survey->roots.back()};
     seen.batch = std::move(batch);
@@ -154,7 +165,8 @@ Outlook pack_again(const Asked& asked, const Outlook& before) {
     refuse_into_itself(*plan, asked.job.structure, *seen.destination, seen.refusals);
     refuse_itself(*plan, *seen.destination, seen.refusals);
     // how small it will be nobody knows beforehand, but for what is not pressed
-    if (archive_format(name_of(asked.job.into)) == ArchiveFormat::tar) refuse_without_room(*plan, *seen.destination, seen.refusals);
+    if (archive_format(name_of(asked.job.into)) == ArchiveFormat::tar)
+        refuse_without_room(*plan, *seen.destination, seen.refusals);
     seen.plan = std::move(plan);
     return seen;
 }

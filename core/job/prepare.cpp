@@ -36,7 +36,8 @@ constexpr std::size_t remembered_at_a_time = 16384;
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
     if (asked.job.operation == Operation::pack) return pack_again(asked, before);
     Outlook outlook = before;
-    auto plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *before.layout, *before.survey, known));
+    auto plan = std::make_shared<const Plan>(
+        make_plan(wishes_of(asked), before.batch, *before.layout, *before.survey, known));
     outlook.refusals.clear();
     outlook.plan = plan;
     if (before.layout->standing) {
@@ -51,8 +52,8 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
     return outlook;
 }
 
-Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
-                           std::stop_token stop) {
+Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
+                           const KnownContents& known, std::stop_token stop) {
     if (asked.job.operation == Operation::rename) {
         auto given = give_names(asked, *batch, now_ns());
         if (!given) return failure(given.error());
@@ -60,9 +61,12 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         if (seen) seen->misses = std::move(given->misses);
         return seen;
     }
-    if (asked.job.operation == Operation::pack) return look_at_packing(disk, asked, std::move(batch), std::move(stop));
-    if (asked.job.operation == Operation::remove) return look_at_removal(disk, asked, std::move(batch), known);
-    if (asked.job.operation == Operation::make) batch = std::make_shared<const Batch>(folders_to_make(asked.job));
+    if (asked.job.operation == Operation::pack)
+        return look_at_packing(disk, asked, std::move(batch), std::move(stop));
+    if (asked.job.operation == Operation::remove)
+        return look_at_removal(disk, asked, std::move(batch), known);
+    if (asked.job.operation == Operation::make)
+        batch = std::make_shared<const Batch>(folders_to_make(asked.job));
     auto looked = look_at_destination(disk, asked.job.into);
     if (!looked) return failure(looked.error());
     if (!asked.job.structure.kept_from.empty() && !asked.job.structure.flatten) {
@@ -77,7 +81,8 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     seen.misses = std::move(given->misses);
     const bool folds_case = looked->volume.folds_case;
     if (asked.job.structure.sort_into.empty()) {
-        seen.layout = std::make_shared<const Layout>(lay_out(*batch, asked.job.into, asked.job.structure, folds_case, given->wanted));
+        seen.layout = std::make_shared<const Layout>(
+            lay_out(*batch, asked.job.into, asked.job.structure, folds_case, given->wanted));
     } else {
         auto sorted = sort_by_facts(asked, *batch, now_ns(), folds_case);
         if (!sorted) return failure(sorted.error());
@@ -94,7 +99,8 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     return plan_again(asked, seen, known);
 }
 
-Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout, std::stop_token stop) {
+Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout,
+                               std::stop_token stop) {
     std::vector<Destination> roots;
     const FolderTree& folders = batch.folders;
     for (FolderId id = 0; id < folders.size(); ++id) {
@@ -109,8 +115,8 @@ Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layou
 }
 
 bool differs_in_names_alone(const Job& one, const Job& other) {
-    return one.operation == Operation::rename && other.operation == Operation::rename && one.what == other.what &&
-           one.structure == other.structure;
+    return one.operation == Operation::rename && other.operation == Operation::rename &&
+           one.what == other.what && one.structure == other.structure;
 }
 
 Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
@@ -119,11 +125,13 @@ Result<Outlook> name_again(const Asked& asked, const Outlook& before, const Know
     Outlook seen = before;
     seen.misses = std::move(given->misses);
     seen.layout = std::make_shared<const Layout>(lay_out_in_place(*before.batch, given->wanted));
-    seen.plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), before.batch, *seen.layout, *before.survey, known));
+    seen.plan = std::make_shared<const Plan>(
+        make_plan(wishes_of(asked), before.batch, *seen.layout, *before.survey, known));
     return seen;
 }
 
-Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
+Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes,
+                                    std::shared_ptr<const Batch> batch, const WantedName& wanted,
                                     const KnownContents& known, std::stop_token stop) {
     Outlook seen;
     seen.layout = std::make_shared<const Layout>(lay_out_in_place(*batch, wanted));
@@ -132,7 +140,8 @@ Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std:
     seen.batch = std::move(batch);
     seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
     seen.destination = {seen.survey, &seen.survey->roots.front()};
-    seen.plan = std::make_shared<const Plan>(make_plan(wishes, seen.batch, *seen.layout, *seen.survey, known));
+    seen.plan =
+        std::make_shared<const Plan>(make_plan(wishes, seen.batch, *seen.layout, *seen.survey, known));
     return seen;
 }
 
@@ -158,8 +167,11 @@ public:
         if (!a) return failure(a.error());
         const auto b = disk_.open_file(**into, plan_.name(item));
         if (!b) return failure(b.error());
-        const bool large = a->status.id.size_bytes >= worth_a_map && a->status.id.device == b->status.id.device;
-        if (large && a->status.id.size_bytes == b->status.id.size_bytes && disk_.share_all_blocks(a->file, b->file)) return true;
+        const bool large =
+            a->status.id.size_bytes >= worth_a_map && a->status.id.device == b->status.id.device;
+        if (large && a->status.id.size_bytes == b->status.id.size_bytes &&
+            disk_.share_all_blocks(a->file, b->file))
+            return true;
         return same_bytes(disk_, a->file, b->file, Meter{stop_, {}});
     }
 
@@ -173,8 +185,8 @@ private:
 
 }  // namespace
 
-Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop,
-                           const std::function<void(std::size_t)>& compared) {
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory,
+                           std::stop_token stop, const std::function<void(std::size_t)>& compared) {
     // most promising first: of one date, and small ones before large ones, so that much is known soon
     struct Ranked {
         bool other_date;
@@ -194,7 +206,9 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     items.reserve(ranked.size());
     for (const Ranked& one : ranked) items.push_back(one.item);
     // where inodes do not last, nothing tells that a file is still as it was when it was compared
-    const auto can_be_remembered = [](const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); };
+    const auto can_be_remembered = [](const Pair& pair) {
+        return pair.incoming.inodes_last() && pair.held.inodes_last();
+    };
     PairReader reader(disk, plan, stop);
     std::vector<std::pair<Pair, bool>> found;
     const auto remember = [&] {  // a help for next time, no more
@@ -205,7 +219,8 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
         if (memory != nullptr && at % recalled_at_a_time == 0) {
             std::vector<Pair> some;
             for (std::size_t next = at; next < std::min(at + recalled_at_a_time, items.size()); ++next)
-                if (const Pair pair = plan.pair(plan.items[items[next]]); can_be_remembered(pair)) some.push_back(pair);
+                if (const Pair pair = plan.pair(plan.items[items[next]]); can_be_remembered(pair))
+                    some.push_back(pair);
             (void)memory->recall(some, known);  // what cannot be recalled is read again
         }
         const Item& item = plan.items[items[at]];
@@ -229,11 +244,13 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     return {};
 }
 
-Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory, std::stop_token stop,
-                        const PrepareEvents& events) {
+Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory,
+                        std::stop_token stop, const PrepareEvents& events) {
     if (needs_file_facts(asked.job)) {
-        auto told = asked.facts ? std::make_shared<KnownFileFacts>(*asked.facts) : std::make_shared<KnownFileFacts>();
-        if (auto learnt = learn_facts(disk, *batch, files_of(*batch), *told, memory, stop, events.told); !learnt)
+        auto told =
+            asked.facts ? std::make_shared<KnownFileFacts>(*asked.facts) : std::make_shared<KnownFileFacts>();
+        if (auto learnt = learn_facts(disk, *batch, files_of(*batch), *told, memory, stop, events.told);
+            !learnt)
             return failure(learnt.error());
         asked.facts = std::move(told);
     }
@@ -249,18 +266,23 @@ Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Bat
     const auto each = [&, of = outlook->plan->not_compared.size()](std::size_t done) {
         if (events.compared) events.compared(done, of);
     };
-    if (auto all = compare_pairs(disk, *outlook->plan, known, memory, stop, each); !all) return failure(all.error());
+    if (auto all = compare_pairs(disk, *outlook->plan, known, memory, stop, each); !all)
+        return failure(all.error());
     outlook->plan.reset();  // a plan of a million is not held twice
     return plan_again(asked, *outlook, known);
 }
 
-Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory, std::stop_token stop, const PrepareEvents& events) {
-    auto chosen = gather_chosen(disk, asked.job, now_ns(), {.stop = stop, .on_progress = events.counted}, memory, events.told);
+Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory, std::stop_token stop,
+                        const PrepareEvents& events) {
+    auto chosen = gather_chosen(disk, asked.job, now_ns(), {.stop = stop, .on_progress = events.counted},
+                                memory, events.told);
     if (!chosen) return failure(chosen.error());
     if (events.gathered) events.gathered();
     if (!asked.facts) asked.facts = std::move(chosen->facts);
-    auto outlook = prepare(disk, std::move(asked), std::make_shared<const Batch>(std::move(chosen->batch)), memory, stop, events);
-    if (outlook) outlook->misses.insert(outlook->misses.begin(), chosen->misses.begin(), chosen->misses.end());
+    auto outlook = prepare(disk, std::move(asked), std::make_shared<const Batch>(std::move(chosen->batch)),
+                           memory, stop, events);
+    if (outlook)
+        outlook->misses.insert(outlook->misses.begin(), chosen->misses.begin(), chosen->misses.end());
     return outlook;
 }
 

@@ -25,28 +25,31 @@ struct Outlook {
     std::shared_ptr<const Layout> layout;
     std::shared_ptr<const Survey> survey;
     std::shared_ptr<const Destination> destination;  ///< the first of its roots
-    std::vector<Error>
-        refusals;  ///< why this may not be run at all: a thing onto or into itself, too little room, a source that would leave
+    std::vector<Error> refusals;  ///< why this may not be run at all: a thing onto or into itself, too little
+                                  ///< room, a source that would leave
     std::vector<Error> misses{};  ///< lines of tables of names that fit nothing
 };
-Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known,
-                           std::stop_token stop = {});
+Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
+                           const KnownContents& known, std::stop_token stop = {});
 
 /// The same where things get other names where they lie.
 /// wishes  of Operation::rename
 /// wanted  as lay_out_in_place() takes it
-Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes, std::shared_ptr<const Batch> batch, const WantedName& wanted,
+Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes,
+                                    std::shared_ptr<const Batch> batch, const WantedName& wanted,
                                     const KnownContents& known, std::stop_token stop = {});
 
-/// The folders that things lie in which are to get other names, or to leave, as they are now; the others of the batch are not listed.
-Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout, std::stop_token stop = {});
+/// The folders that things lie in which are to get other names, or to leave, as they are now; the others of
+/// the batch are not listed.
+Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layout& layout,
+                               std::stop_token stop = {});
 
-/// The same without looking at the disk again: where only the wishes have changed, or what is known of the pairs.
-/// asked  for the same places as it was for `before` (same_places())
+/// The same without looking at the disk again: where only the wishes have changed, or what is known of the
+/// pairs. asked  for the same places as it was for `before` (same_places())
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 
-/// The same where only the steps of new names, or the names that were typed, have changed, and things stay where they are.
-/// errors  as Namer::make()
+/// The same where only the steps of new names, or the names that were typed, have changed, and things stay
+/// where they are. errors  as Namer::make()
 Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 /// A job that differs from another in these alone.
 bool differs_in_names_alone(const Job& one, const Job& other);
@@ -55,8 +58,8 @@ bool differs_in_names_alone(const Job& one, const Job& other);
 /// memory    what was found out before, and where what is found out goes; may be null
 /// compared  called after each pair, with the number done
 /// A pair that cannot be read is learnt as a problem of its item.
-Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory, std::stop_token stop = {},
-                           const std::function<void(std::size_t)>& compared = {});
+Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory,
+                           std::stop_token stop = {}, const std::function<void(std::size_t)>& compared = {});
 
 /// Called now and then with how many are done, and of how many. Each may be left out.
 struct PrepareEvents {
@@ -67,13 +70,13 @@ struct PrepareEvents {
     std::function<void(std::size_t, std::size_t)> compared{};  ///< pairs
 };
 
-/// Everything before a run of a batch: has files tell what the job wants to know of them, looks ahead, compares, plans again.
-/// memory  of what was found out before; may be null
-Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch, Store* memory = nullptr,
-                        std::stop_token stop = {}, const PrepareEvents& events = {});
+/// Everything before a run of a batch: has files tell what the job wants to know of them, looks ahead,
+/// compares, plans again. memory  of what was found out before; may be null
+Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch,
+                        Store* memory = nullptr, std::stop_token stop = {}, const PrepareEvents& events = {});
 
-/// The same from the sources on: gathers what the job chooses of them. Lines of its list that fit nothing are among the misses.
-/// errors   as gather_chosen() too
+/// The same from the sources on: gathers what the job chooses of them. Lines of its list that fit nothing are
+/// among the misses. errors   as gather_chosen() too
 Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory = nullptr, std::stop_token stop = {},
                         const PrepareEvents& events = {});
 

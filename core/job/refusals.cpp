@@ -23,22 +23,29 @@ bool holds_destination(const Entry& entry, const Destination& destination) {
 
 }  // namespace
 
-void refuse_into_itself(const Plan& plan, const Structure& structure, const Destination& destination, std::vector<Error>& refusals) {
+void refuse_into_itself(const Plan& plan, const Structure& structure, const Destination& destination,
+                        std::vector<Error>& refusals) {
     const auto refuse = [&](const Entry& entry) {
-        refusals.push_back(
-            {Fault::refused, 0, "is a folder into itself: " + printable(destination.path) + " lies in it", plan.batch->source_path(entry)});
+        refusals.push_back({Fault::refused, 0,
+                            "is a folder into itself: " + printable(destination.path) + " lies in it",
+                            plan.batch->source_path(entry)});
     };
     for (const Item& item : plan.items) {
         if (plan.entry(item).way) continue;
         const bool comes_in_folder = item.parent != no_item && !plan.entry(plan.items[item.parent]).way;
-        const bool said_above = comes_in_folder && holds_destination(plan.entry(plan.items[item.parent]), destination);
-        if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination)) refuse(plan.entry(item));
+        const bool said_above =
+            comes_in_folder && holds_destination(plan.entry(plan.items[item.parent]), destination);
+        if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination))
+            refuse(plan.entry(item));
     }
     const bool takes_subfolders = structure.subfolders != Subfolders::none;
-    for (const Entry& entry : plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
-        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder || !(structure.takes_contents() || structure.flatten))
+    for (const Entry& entry :
+         plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
+        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder ||
+            !(structure.takes_contents() || structure.flatten))
             continue;
-        const bool is_destination = destination.exists && destination.ancestors.front().same_thing(entry.status.id);
+        const bool is_destination =
+            destination.exists && destination.ancestors.front().same_thing(entry.status.id);
         if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
     }
 }
@@ -47,8 +54,9 @@ void refuse_into_itself(const Plan& plan, const Structure& structure, const Dest
 void keep_outermost(std::vector<Error>& refusals) {
     const std::vector<Error> all = refusals;
     std::erase_if(refusals, [&](const Error& one) {
-        return std::any_of(all.begin(), all.end(),
-                           [&](const Error& other) { return other.path != one.path && is_within(one.path, other.path); });
+        return std::any_of(all.begin(), all.end(), [&](const Error& other) {
+            return other.path != one.path && is_within(one.path, other.path);
+        });
     });
 }
 
@@ -68,14 +76,17 @@ void refuse_onto_itself(const Plan& plan, std::vector<Error>& refusals) {
 }
 
 /// What leaves the destination must not be a source, nor hold one, by whatever way it is reached.
-void refuse_leaving_sources(const Plan& plan, const Destination& destination, Clearing clearing, std::vector<Error>& refusals) {
+void refuse_leaving_sources(const Plan& plan, const Destination& destination, Clearing clearing,
+                            std::vector<Error>& refusals) {
     if (clearing == Clearing::none) return;
     if (destination.ancestors.size() == 1 && destination.exists) {
-        refusals.push_back({Fault::refused, 0, "is the root of the whole system, which is not emptied", destination.path});
+        refusals.push_back(
+            {Fault::refused, 0, "is the root of the whole system, which is not emptied", destination.path});
         return;
     }
     if (plan.items.size() == plan.leaving.size()) {
-        refusals.push_back({Fault::refused, 0, "would only be emptied: nothing of the batch goes there", destination.path});
+        refusals.push_back(
+            {Fault::refused, 0, "would only be emptied: nothing of the batch goes there", destination.path});
         return;
     }
     using Thing = std::pair<std::uint64_t, std::uint64_t>;
@@ -86,7 +97,8 @@ void refuse_leaving_sources(const Plan& plan, const Destination& destination, Cl
     for (const Entry& entry : plan.batch->entries) {
         if (entry.status.type == FileType::folder) holding.insert(thing(entry.status.id));
         const Place place = plan.batch->place_of(entry);
-        if (plan.batch->is_named(entry)) places.emplace(thing(plan.batch->folders.identity(place.folder)), place.name);
+        if (plan.batch->is_named(entry))
+            places.emplace(thing(plan.batch->folders.identity(place.folder)), place.name);
     }
     for (const Item& item : plan.items) {
         if (item.action != Action::take_away) continue;
@@ -104,11 +116,13 @@ void refuse_without_room(const Plan& plan, const Destination& destination, std::
     const Volume& volume = destination.volume;
     if (room.bytes > volume.free_bytes)
         refusals.push_back({Fault::no_space, 0,
-                            fmt::format("has too little room: {} bytes are needed, {} are free", room.bytes, volume.free_bytes),
+                            fmt::format("has too little room: {} bytes are needed, {} are free", room.bytes,
+                                        volume.free_bytes),
                             destination.path});
     else if (room.inodes > volume.free_inodes)
         refusals.push_back({Fault::no_space, 0,
-                            fmt::format("has too little room: {} new entries are needed, {} are free", room.inodes, volume.free_inodes),
+                            fmt::format("has too little room: {} new entries are needed, {} are free",
+                                        room.inodes, volume.free_inodes),
                             destination.path});
 }
 
@@ -119,7 +133,9 @@ Room room_needed(const Plan& plan, const Destination& destination) {
         if (!arrives(item.outcome) || plan.leaves(item)) continue;
         const Status& status = plan.entry(item).status;
         if (item.action == Action::move && status.id.device == destination.volume.device) continue;
-        if (status.type == FileType::file && status.links > 1 && !linked.emplace(status.id.device, status.id.inode).second) continue;
+        if (status.type == FileType::file && status.links > 1 &&
+            !linked.emplace(status.id.device, status.id.inode).second)
+            continue;
         ++room.inodes;
         if (status.type == FileType::file) room.bytes += status.allocated_bytes;
     }

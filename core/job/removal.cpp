@@ -15,7 +15,8 @@ namespace tavlo {
 
 namespace {
 
-/// The folders that must stay, and all that they lie in, as things; of a folder that is not there, those above it.
+/// The folders that must stay, and all that they lie in, as things; of a folder that is not there, those
+/// above it.
 std::vector<Identity> kept_things(FileSystem& disk, const std::vector<std::string>& kept) {
     std::vector<Identity> things;
     for (const auto& path : kept) {
@@ -24,7 +25,8 @@ std::vector<Identity> kept_things(FileSystem& disk, const std::vector<std::strin
         auto handle = disk.open_folder(at);
         for (; !handle && at != "/"; handle = disk.open_folder(at)) at = std::string(parent_of(at));
         if (!handle) continue;
-        if (const auto above = ancestors(disk, std::move(*handle))) things.insert(things.end(), above->begin(), above->end());
+        if (const auto above = ancestors(disk, std::move(*handle)))
+            things.insert(things.end(), above->begin(), above->end());
     }
     return things;
 }
@@ -32,7 +34,12 @@ std::vector<Identity> kept_things(FileSystem& disk, const std::vector<std::strin
 class Guard {
 public:
     Guard(FileSystem& disk, const Batch& batch, const std::vector<std::string>& kept, Shelf shelf)
-        : disk_(disk), batch_(batch), folders_(disk, batch.folders), kept_(kept_things(disk, kept)), shelf_(shelf), trash_(disk, {}, 0) {}
+        : disk_(disk),
+          batch_(batch),
+          folders_(disk, batch.folders),
+          kept_(kept_things(disk, kept)),
+          shelf_(shelf),
+          trash_(disk, {}, 0) {}
 
     /// Why a folder may not go with all that is in it, in words; empty where it may.
     std::string objection(const Entry& entry) {
@@ -41,13 +48,16 @@ public:
         if (entry.status.type != FileType::folder) return {};
         if (entry.status.mount_point) return "is a mount of another file system, and stays";
         const auto is_it = [&](const Identity& one) { return one.same_thing(entry.status.id); };
-        if (std::any_of(kept_.begin(), kept_.end(), is_it)) return "is, or holds, the home folder or Tavlo's own records, and stays";
+        if (std::any_of(kept_.begin(), kept_.end(), is_it))
+            return "is, or holds, the home folder or Tavlo's own records, and stays";
         const auto around = folders_.open(entry.folder);
-        const auto inside = around ? disk_.open_folder_in(**around, entry.name) : Result<Handle>(failure(around.error()));
+        const auto inside =
+            around ? disk_.open_folder_in(**around, entry.name) : Result<Handle>(failure(around.error()));
         if (!inside) return {};  // whoever may not look into it may rename it all the same
         const auto mounts = disk_.mounts_below(*inside);
         if (mounts && !mounts->empty()) return "holds a mount of another file system, and stays";
-        const bool holds_safe = disk_.status(*inside, safe_folder_name()) && is_own(disk_, *inside, safe_folder_name());
+        const bool holds_safe =
+            disk_.status(*inside, safe_folder_name()) && is_own(disk_, *inside, safe_folder_name());
         return holds_safe ? "holds versions that were set aside, and stays" : "";
     }
 
@@ -75,11 +85,13 @@ private:
     const TrashNear& trash_near(FolderId folder) {
         const auto [found, fresh] = trashes_.try_emplace(folder);
         TrashNear& near = found->second;
-        const auto open = fresh ? folders_.open(folder) : Result<std::shared_ptr<const Handle>>(failure(Fault::not_found, "", ""));
+        const auto open = fresh ? folders_.open(folder)
+                                : Result<std::shared_ptr<const Handle>>(failure(Fault::not_found, "", ""));
         if (!open) return near;
         near.folder = disk_.real_path(**open).value_or(batch_.folders.path(folder));
         near.places = trash_.places_for(**open);
-        if (auto possible = trash_.possible(**open); !possible) near.missing = std::make_shared<const Error>(possible.error());
+        if (auto possible = trash_.possible(**open); !possible)
+            near.missing = std::make_shared<const Error>(possible.error());
         return near;
     }
 
@@ -94,7 +106,8 @@ private:
 
 }  // namespace
 
-Result<Outlook> look_at_removal(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch, const KnownContents& known) {
+Result<Outlook> look_at_removal(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
+                                const KnownContents& known) {
     const Job& job = asked.job;
     const auto meant = [&](EntryId id) {
         const Entry& entry = batch->entries[id];
@@ -115,7 +128,8 @@ Result<Outlook> look_at_removal(FileSystem& disk, const Asked& asked, std::share
             seen.refusals.push_back({Fault::refused, 0, std::move(why), batch->source_path(entry)});
     }
     seen.layout = std::move(layout);
-    seen.plan = std::make_shared<const Plan>(make_plan(wishes_of(asked), batch, *seen.layout, *seen.survey, known));
+    seen.plan =
+        std::make_shared<const Plan>(make_plan(wishes_of(asked), batch, *seen.layout, *seen.survey, known));
     seen.batch = std::move(batch);
     return seen;
 }

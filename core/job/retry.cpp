@@ -21,31 +21,37 @@ Result<ReceiptHead> ended_transfer(Store& store, const std::string& receipt) {
     auto head = store.receipt(receipt);
     if (!head) return head;
     if (!traits_of(head->operation).can_be_retried)
-        return failure(Fault::refused, "takes something back, which is tried again by undoing it again", receipt);
+        return failure(Fault::refused, "takes something back, which is tried again by undoing it again",
+                       receipt);
     if (!head->undone_by.empty()) return failure(Fault::refused, "was undone by " + head->undone_by, receipt);
     if (head->state != RunState::done) return failure(Fault::refused, "has not ended", receipt);
     return head;
 }
 
 bool is_as_it_was(const Status& now, std::uint64_t size_bytes, std::int64_t modified_ns) {
-    return now.type != FileType::file || (now.id.size_bytes == size_bytes && now.id.modified_ns == modified_ns);
+    return now.type != FileType::file ||
+           (now.id.size_bytes == size_bytes && now.id.modified_ns == modified_ns);
 }
 
 class Retrier {
 public:
-    Retrier(FileSystem& disk, const ReceiptHead& head, NewNames new_names) : look_(disk, head.roots), new_names_(std::move(new_names)) {}
+    Retrier(FileSystem& disk, const ReceiptHead& head, NewNames new_names)
+        : look_(disk, head.roots), new_names_(std::move(new_names)) {}
 
-    Again run(Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, Result<void>& read) {
+    Again run(Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only,
+              Result<void>& read) {
         std::set<std::uint64_t> wanted(only.begin(), only.end());
         std::uint64_t number = 0;
         read = store.each_item(receipt, [&](ReceiptItem&& item) {
             if (item.type == FileType::folder) folder_at_.emplace(item.source, number);
-            if (item.type == FileType::folder && item.result != Outcome::failed) place_of_[number] = item.place();
+            if (item.type == FileType::folder && item.result != Outcome::failed)
+                place_of_[number] = item.place();
             if (item.result == Outcome::failed) failed_.emplace(number, std::move(item));
             ++number;
         });
         for (const auto one : only)  // and the failed folders that they lie in
-            for (auto parent = parent_number(one); parent && failed_.contains(*parent); parent = parent_number(*parent))
+            for (auto parent = parent_number(one); parent && failed_.contains(*parent);
+                 parent = parent_number(*parent))
                 wanted.insert(*parent);
         for (const auto& [one, item] : failed_)
             if (only.empty() || wanted.contains(one)) take(one, item);
@@ -62,11 +68,14 @@ private:
     }
 
     void take(std::uint64_t number, const ReceiptItem& was) {
-        const auto impossible = [&](std::string why) { again_.not_possible.emplace_back(number, std::move(why)); };
+        const auto impossible = [&](std::string why) {
+            again_.not_possible.emplace_back(number, std::move(why));
+        };
         const auto now = look_.status(was.source);
         if (!now) return impossible(reason(now.error()));
         if (now->type != was.type) return impossible("is another type of thing by now");
-        if (was.role == Role::makes_room) return impossible("makes room for another, and comes again with it");
+        if (was.role == Role::makes_room)
+            return impossible("makes room for another, and comes again with it");
         PendingItem item;
         item.number = number;
         item.parent = parent_number(number);
@@ -97,7 +106,8 @@ private:
         again_.settlement.items.push_back(std::move(item));
     }
 
-    /// The name it wants may be held: by what the decision was about, by a folder to merge with, or by something new.
+    /// The name it wants may be held: by what the decision was about, by a folder to merge with, or by
+    /// something new.
     void decide(PendingItem& item, const ReceiptItem& was, const Status& now) {
         const auto held = look_.status(item.final_path);
         if (!held) return;  // free: it arrives under its own name
@@ -109,7 +119,8 @@ private:
         item.held_type = held->type;
         item.held = held->id;
         item.finding = was.collision ? was.collision->finding : std::nullopt;
-        const bool stands = was.collision && is_as_it_was(*held, was.collision->size_bytes, was.collision->modified_ns) &&
+        const bool stands = was.collision &&
+                            is_as_it_was(*held, was.collision->size_bytes, was.collision->modified_ns) &&
                             is_as_it_was(now, was.size_bytes, was.modified_ns);
         item.decision = stands ? was.collision->decision : Decision::undecided;
         switch (item.decision) {
@@ -131,7 +142,8 @@ private:
             return given_.contains(place) || look_.status(place).has_value();
         };
         const NameSource source{now.id.modified_ns, std::string(name_of(parent_of(item.source)))};
-        const std::string place = join(folder, free_name(name_of(item.target), item.type, new_names_, source, taken));
+        const std::string place =
+            join(folder, free_name(name_of(item.target), item.type, new_names_, source, taken));
         given_.insert(place);
         return place;
     }
@@ -147,18 +159,22 @@ private:
 
 }  // namespace
 
-Result<Again> failed_again(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only) {
+Result<Again> failed_again(FileSystem& disk, Store& store, const std::string& receipt,
+                           const std::vector<std::uint64_t>& only) {
     const auto head = ended_transfer(store, receipt);
     if (!head) return failure(head.error());
     Result<void> read;
-    const auto job = head->job.empty() ? Result<Job>(Job{}) : job_from_json(head->job);  // older receipts hold none
-    if (!job) return failure(Fault::corrupt, "holds a job that cannot be read: " + describe(job.error()), receipt);
+    const auto job =
+        head->job.empty() ? Result<Job>(Job{}) : job_from_json(head->job);  // older receipts hold none
+    if (!job)
+        return failure(Fault::corrupt, "holds a job that cannot be read: " + describe(job.error()), receipt);
     Again again = Retrier(disk, *head, job->policy.new_names).run(store, receipt, only, read);
     if (!read) return failure(read.error());
     return again;
 }
 
-Result<ReceiptHead> leave_failed(Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only) {
+Result<ReceiptHead> leave_failed(Store& store, const std::string& receipt,
+                                 const std::vector<std::uint64_t>& only) {
     auto head = ended_transfer(store, receipt);
     if (!head) return head;
     const auto lock = store.lock(receipt);

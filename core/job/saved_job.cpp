@@ -26,14 +26,17 @@ namespace {
 
 constexpr std::size_t longest_name = 200;  // with what is put around it still a file's name
 
-const KnownFact fact_now{"now", KnownFact::Kind::moment, KnownFact::Of::all, "%Y-%m-%d", "the start of the run"};
+const KnownFact fact_now{"now", KnownFact::Kind::moment, KnownFact::Of::all, "%Y-%m-%d",
+                         "the start of the run"};
 const std::vector<KnownFact> facts_of_place{fact_now};
-const std::vector<KnownFact> facts_of_note{fact_now,
-                                           {"job", KnownFact::Kind::text, KnownFact::Of::all, {}, "the job's name"},
-                                           {"totals", KnownFact::Kind::text, KnownFact::Of::all, {}, "what came of its items"}};
+const std::vector<KnownFact> facts_of_note{
+    fact_now,
+    {"job", KnownFact::Kind::text, KnownFact::Of::all, {}, "the job's name"},
+    {"totals", KnownFact::Kind::text, KnownFact::Of::all, {}, "what came of its items"}};
 
 void check_place(const std::string& place, const std::string& member) {
-    if (const auto pattern = Pattern::parse(place, facts_of_place); !pattern) unreadable(pattern.error().step, member);
+    if (const auto pattern = Pattern::parse(place, facts_of_place); !pattern)
+        unreadable(pattern.error().step, member);
 }
 
 /// Paths as they are meant, wherever the document is.
@@ -43,7 +46,9 @@ public:
 
     enum class As : std::uint8_t { path, pattern };
     std::string whole(const std::string& path, const std::string& member, As as = As::path) const {
-        const auto literal = [&](const std::string& folder) { return as == As::pattern ? as_pattern(folder) : folder; };
+        const auto literal = [&](const std::string& folder) {
+            return as == As::pattern ? as_pattern(folder) : folder;
+        };
         if (path.empty()) unreadable("wants a path, and got nothing", member);
         std::string out = path;
         if (path == "~" || path.starts_with("~/")) {
@@ -62,15 +67,18 @@ public:
         }
         if (!job.into.empty()) {
             check_place(job.into, "into");
-            if (job.operation == Operation::pack && job.into.ends_with('/')) unreadable("is a folder's name, and no file's", "into");
+            if (job.operation == Operation::pack && job.into.ends_with('/'))
+                unreadable("is a folder's name, and no file's", "into");
             job.into = whole(job.into, "into", As::pattern);
             if (job.into.size() > 1 && job.into.ends_with('/')) job.into.pop_back();
         }
-        if (!job.structure.kept_from.empty()) job.structure.kept_from = whole(job.structure.kept_from, "keep_from");
+        if (!job.structure.kept_from.empty())
+            job.structure.kept_from = whole(job.structure.kept_from, "keep_from");
         if (job.what.list == "-") unreadable("is standard input, which a job has not", "list");
         if (job.what.list) job.what.list = whole(*job.what.list, "list");
         for (NameStep& step : job.naming.steps)
-            if (auto* table = std::get_if<NamesFrom>(&step)) table->file = whole(table->file, "names.names_from");
+            if (auto* table = std::get_if<NamesFrom>(&step))
+                table->file = whole(table->file, "names.names_from");
     }
 
 private:
@@ -86,7 +94,8 @@ Note read_note(Members& members, const Places& places) {
     check_place(note.file, "file");
     if (note.file.ends_with('/')) unreadable("is a folder's name, and no file's", "file");
     note.file = places.whole(note.file, "file", Places::As::pattern);
-    if (const auto line = Pattern::parse(note.line, facts_of_note); !line) unreadable(line.error().step, "line");
+    if (const auto line = Pattern::parse(note.line, facts_of_note); !line)
+        unreadable(line.error().step, "line");
     return note;
 }
 
@@ -117,8 +126,10 @@ Schedule read_schedule(const Json& json) {
     members.text("calendar", schedule.calendar);
     members.flag("when_changed", schedule.when_changed);
     members.end();
-    if (schedule.calendar && schedule.when_changed) unreadable("is one of calendar and when_changed", "schedule");
-    if (!schedule.calendar && !schedule.when_changed) unreadable("wants a calendar, or when_changed", "schedule");
+    if (schedule.calendar && schedule.when_changed)
+        unreadable("is one of calendar and when_changed", "schedule");
+    if (!schedule.calendar && !schedule.when_changed)
+        unreadable("wants a calendar, or when_changed", "schedule");
     return schedule;
 }
 
@@ -204,7 +215,8 @@ std::string to_json(const SavedJob& job) {
     return json.dump(indented, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 
-Result<SavedJob> saved_job_from_json(std::string_view text, const std::string& file, const std::string& folder, std::int64_t now_ns) {
+Result<SavedJob> saved_job_from_json(std::string_view text, const std::string& file,
+                                     const std::string& folder, std::int64_t now_ns) {
     auto job = read_document<SavedJob>([&] { return read_whole(text, Places(folder), now_ns); });
     if (job) return job;
     Error error = job.error();
@@ -244,16 +256,20 @@ Job with_patterns_of(const Job& before, Job changed, std::int64_t now_ns) {
         const auto known = patterns.find(source);
         source = known != patterns.end() ? known->second : as_pattern(source);
     }
-    if (!changed.into.empty()) changed.into = place_at_time(before.into, now_ns) == changed.into ? before.into : as_pattern(changed.into);
+    if (!changed.into.empty())
+        changed.into =
+            place_at_time(before.into, now_ns) == changed.into ? before.into : as_pattern(changed.into);
     changed.name.clear();
     return changed;
 }
 
 std::string in_words(const Totals& totals) {
     std::string text;
-    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::merged, Outcome::skipped,
-                               Outcome::removed, Outcome::restored, Outcome::undecided, Outcome::failed})
-        if (totals.of(outcome) > 0) text += fmt::format("{}{} {}", text.empty() ? "" : ", ", totals.of(outcome), to_text(outcome));
+    for (const auto outcome :
+         {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::merged, Outcome::skipped,
+          Outcome::removed, Outcome::restored, Outcome::undecided, Outcome::failed})
+        if (totals.of(outcome) > 0)
+            text += fmt::format("{}{} {}", text.empty() ? "" : ", ", totals.of(outcome), to_text(outcome));
     return text.empty() ? "nothing to do" : text;
 }
 
@@ -266,7 +282,8 @@ Result<void> write_note(const Note& note, const std::string& job, const Totals& 
     std::filesystem::create_directories(std::string(parent_of(path)), made);
     if (made) return failure(system_error(made.value(), "make the folder", parent_of(path)));
     // never waits for a pipe that nobody reads
-    const Handle file(::open(path.c_str(), O_WRONLY | O_APPEND | O_CREAT | O_CLOEXEC | O_NONBLOCK | O_NOCTTY, 0666), path);
+    const Handle file(
+        ::open(path.c_str(), O_WRONLY | O_APPEND | O_CREAT | O_CLOEXEC | O_NONBLOCK | O_NOCTTY, 0666), path);
     if (!file.is_open()) return failure(system_error(errno, "open", path));
     struct stat status {};
     if (::fstat(file.descriptor(), &status) != 0) return failure(system_error(errno, "look at", path));
@@ -275,7 +292,8 @@ Result<void> write_note(const Note& note, const std::string& job, const Totals& 
     do written = ::write(file.descriptor(), line.data(), line.size());
     while (written < 0 && errno == EINTR);
     if (written < 0) return failure(system_error(errno, "write", path));
-    if (static_cast<std::size_t>(written) != line.size()) return failure(Fault::no_space, "took a part of the line only", path);
+    if (static_cast<std::size_t>(written) != line.size())
+        return failure(Fault::no_space, "took a part of the line only", path);
     if (::fsync(file.descriptor()) != 0) return failure(system_error(errno, "sync", path));
     return {};
 }

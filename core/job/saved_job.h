@@ -48,7 +48,8 @@ struct SavedJob {
 std::string to_json(const SavedJob& job);
 /// folder  that relative paths are read from; "~" is the home folder. All paths come out absolute
 /// errors  refused: `path` is the file, `step` names the step and the member, and says why
-Result<SavedJob> saved_job_from_json(std::string_view text, const std::string& file, const std::string& folder, std::int64_t now_ns);
+Result<SavedJob> saved_job_from_json(std::string_view text, const std::string& file,
+                                     const std::string& folder, std::int64_t now_ns);
 /// The same, of a file. errors  as read_small_file()
 Result<SavedJob> read_saved_job(const std::string& file, std::int64_t now_ns);
 
@@ -59,8 +60,8 @@ Job at_time(const Job& step, const std::string& name, std::int64_t now_ns);
 
 /// A path as a pattern that makes just that path.
 std::string as_pattern(const std::string& path);
-/// A step that somebody has worked on as it is at a time, as a step again: places that are as they were are by their patterns again.
-/// before  the step that `changed` came of, by at_time()
+/// A step that somebody has worked on as it is at a time, as a step again: places that are as they were are
+/// by their patterns again. before  the step that `changed` came of, by at_time()
 Job with_patterns_of(const Job& before, Job changed, std::int64_t now_ns);
 
 /// Appends a note's line, in one write, at the end of its file, which is made when missing, with its folders.

@@ -24,12 +24,13 @@ namespace {
 
 constexpr std::size_t longest_unit = 255;  // UNIT_NAME_MAX, systemd.unit(5): with the kind behind
 
-/// As systemd-escape(1) does: '/' is '-', what is no letter, digit, ':', '_' or '.' is "\xHH", a dot at the begin too.
+/// As systemd-escape(1) does: '/' is '-', what is no letter, digit, ':', '_' or '.' is "\xHH", a dot at the
+/// begin too.
 std::string escaped(const std::string& text) {
     std::string out;
     for (const char c : text) {
-        const bool is_plain = (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || c == ':' || c == '_' ||
-                              (c == '.' && !out.empty());
+        const bool is_plain = (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') ||
+                              c == ':' || c == '_' || (c == '.' && !out.empty());
         if (c == '/')
             out += '-';
         else if (is_plain)
@@ -74,7 +75,9 @@ std::set<std::string> watched(const SavedJob& job) {
         for (const auto& source : work->what.sources) {
             const auto pattern = Pattern::parse(source);
             if (!pattern || pattern->uses("now")) continue;
-            std::string path = at_time(*work, job.name, 0).what.sources[static_cast<std::size_t>(&source - work->what.sources.data())];
+            std::string path =
+                at_time(*work, job.name, 0)
+                    .what.sources[static_cast<std::size_t>(&source - work->what.sources.data())];
             if (path.size() > 1 && path.ends_with('/')) path.pop_back();
             folders.insert(std::move(path));
         }
@@ -107,9 +110,13 @@ std::optional<std::int64_t> moment_in(const std::string& text) {
 }  // namespace
 
 Result<std::vector<std::int64_t>> next_by_calendar(const std::string& expression, int times) {
-    const auto answer = ask_program({"systemd-analyze", "calendar", fmt::format("--iterations={}", times), "--", expression});
-    if (!answer) return failure(Fault::unsupported, "cannot be checked: systemd-analyze is not there", expression);
-    if (answer->status != 0) return failure(Fault::refused, "is no calendar expression that systemd knows (systemd.time(7))", expression);
+    const auto answer =
+        ask_program({"systemd-analyze", "calendar", fmt::format("--iterations={}", times), "--", expression});
+    if (!answer)
+        return failure(Fault::unsupported, "cannot be checked: systemd-analyze is not there", expression);
+    if (answer->status != 0)
+        return failure(Fault::refused, "is no calendar expression that systemd knows (systemd.time(7))",
+                       expression);
     std::istringstream lines(answer->text);
     std::vector<std::int64_t> next;
     // "Next elapse: Fri … UTC", then "Iter. #2: …"; where local time is another, "(in UTC): …" below each
@@ -121,22 +128,22 @@ Result<std::vector<std::int64_t>> next_by_calendar(const std::string& expression
     return next;
 }
 
-Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& schedule, const std::string& program,
-                                        const std::string& state) {
+Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& schedule,
+                                        const std::string& program, const std::string& state) {
     const std::string unit = unit_of(job.name);
     if (unit.size() + std::string_view(".service").size() > longest_unit)
         return failure(Fault::refused, "is a name too long for a unit of systemd", job.name);
     const std::string about = without_specifiers(job.name);
     std::vector<UnitFile> units;
-    units.push_back(
-        {unit + ".service", fmt::format("[Unit]\n"
-                                        "Description=Tavlo: {}\n"
-                                        "\n"
-                                        "[Service]\n"
-                                        "Type=oneshot\n"
-                                        "Environment={}\n"
-                                        "ExecStart={} run --quiet --notify --state {} -- {}\n",
-                                        about, word("XDG_CONFIG_HOME=" + config_folder()), word(program), word(state), word(job.name))});
+    units.push_back({unit + ".service", fmt::format("[Unit]\n"
+                                                    "Description=Tavlo: {}\n"
+                                                    "\n"
+                                                    "[Service]\n"
+                                                    "Type=oneshot\n"
+                                                    "Environment={}\n"
+                                                    "ExecStart={} run --quiet --notify --state {} -- {}\n",
+                                                    about, word("XDG_CONFIG_HOME=" + config_folder()),
+                                                    word(program), word(state), word(job.name))});
     if (schedule.calendar) {
         units.push_back({unit + ".timer", fmt::format("[Unit]\n"
                                                       "Description=Tavlo: when {}\n"
@@ -151,10 +158,12 @@ Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& sch
         return units;
     }
     const auto folders = watched(job);
-    if (folders.empty()) return failure(Fault::refused, "takes from no folder that could be watched", job.name);
+    if (folders.empty())
+        return failure(Fault::refused, "takes from no folder that could be watched", job.name);
     std::string paths;
     for (const auto& folder : folders) {
-        if (folder.find('\n') != std::string::npos) return failure(Fault::refused, "takes from a folder that no unit can name", job.name);
+        if (folder.find('\n') != std::string::npos)
+            return failure(Fault::refused, "takes from a folder that no unit can name", job.name);
         paths += "PathChanged=" + without_specifiers(folder) + "\n";
     }
     units.push_back({unit + ".path", fmt::format("[Unit]\n"
@@ -210,7 +219,8 @@ Result<std::string> JobUnits::put(const SavedJob& job, const Schedule& schedule,
     if (!units) return failure(units.error());
     if (auto gone = take_away(job.name); !gone) return failure(gone.error());
     for (const UnitFile& unit : *units)
-        if (auto written = write_small_file(file(unit.name), unit.text); !written) return failure(written.error());
+        if (auto written = write_small_file(file(unit.name), unit.text); !written)
+            return failure(written.error());
     if (auto why = systemctl({"daemon-reload"}); !why.empty()) return why;
     return systemctl({"enable", "--now", units->back().name});
 }
@@ -221,7 +231,8 @@ Result<bool> JobUnits::take_away(const std::string& job) const {
     const bool were_there = are_there(job);
     if (were_there)
         for (const char* kind : {".timer", ".path"})
-            if (::access(file(unit + kind).c_str(), F_OK) == 0) (void)systemctl({"disable", "--now", unit + kind});
+            if (::access(file(unit + kind).c_str(), F_OK) == 0)
+                (void)systemctl({"disable", "--now", unit + kind});
     bool any = false;
     for (const char* kind : {".timer", ".path", ".service"}) {
         if (::unlink(file(unit + kind).c_str()) == 0)

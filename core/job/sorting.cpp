@@ -28,7 +28,8 @@ Result<Sorted> sort_by_facts(const Asked& asked, const Batch& batch, std::int64_
     const EntryFacts facts(batch, std::move(*kinds), now_ns, asked.facts, asked.said);
     std::uint64_t n = job.naming.count_from;
     const auto folder_for = [&](EntryId id) {
-        std::string folder = pattern->fill_folders([&](std::string_view fact) { return facts.find(id, batch.entries[id].name, n, fact); });
+        std::string folder = pattern->fill_folders(
+            [&](std::string_view fact) { return facts.find(id, batch.entries[id].name, n, fact); });
         n += job.naming.count_by;
         return folder;
     };

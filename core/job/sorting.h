@@ -10,7 +10,8 @@
 
 namespace tavlo {
 
-/// Whether something of it is known only once the files of the batch have told: folders to sort into, names by a pattern.
+/// Whether something of it is known only once the files of the batch have told: folders to sort into, names
+/// by a pattern.
 bool needs_file_facts(const Job& job);
 
 /// The batch with the folders that its files go into, by the job's pattern.

@@ -9,7 +9,8 @@ namespace {
 
 constexpr std::int64_t hour_ns = 3'600'000'000'000;
 constexpr std::int64_t day_ns = 24 * hour_ns;
-constexpr std::int64_t longest_off_ns = 60 * day_ns;  // a machine may stand still for so long; more is taken for a clock put right
+constexpr std::int64_t longest_off_ns =
+    60 * day_ns;  // a machine may stand still for so long; more is taken for a clock put right
 
 /// Between two readings the clock on the wall went otherwise than time does.
 bool has_leapt(const Timekeeper::Reading& before, const Timekeeper::Reading& after) {

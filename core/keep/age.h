@@ -11,13 +11,15 @@
 
 namespace tavlo {
 
-/// How old versions are, by clocks as far as they can be trusted: a version that was set aside while the clock stood wrong must not pass
-/// for one of years ago once it is put right. Pure.
+/// How old versions are, by clocks as far as they can be trusted: a version that was set aside while the
+/// clock stood wrong must not pass for one of years ago once it is put right. Pure.
 class Ages {
 public:
     /// seen   readings of the clock that were noted at times, in their order
-    Ages(std::vector<Timekeeper::Reading> seen, Timekeeper::Reading now) : seen_(std::move(seen)), now_(std::move(now)) {}
-    /// nullopt: it cannot be told, as the clock has leapt since, or the version is of a time that is yet to come
+    Ages(std::vector<Timekeeper::Reading> seen, Timekeeper::Reading now)
+        : seen_(std::move(seen)), now_(std::move(now)) {}
+    /// nullopt: it cannot be told, as the clock has leapt since, or the version is of a time that is yet to
+    /// come
     std::optional<std::int64_t> of(const SafeEntry& entry) const;
 
 private:

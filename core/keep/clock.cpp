@@ -24,7 +24,8 @@ public:
         ::syscall(SYS_clock_gettime, CLOCK_BOOTTIME, &boot);
         std::string id;
         std::getline(std::ifstream("/proc/sys/kernel/random/boot_id"), id);
-        return {wall.tv_sec * second_ns + wall.tv_nsec, boot.tv_sec * second_ns + boot.tv_nsec, std::move(id)};
+        return {wall.tv_sec * second_ns + wall.tv_nsec, boot.tv_sec * second_ns + boot.tv_nsec,
+                std::move(id)};
     }
 };
 

@@ -8,8 +8,8 @@
 
 namespace tavlo {
 
-/// What time it is, by the two clocks that there are: the one on the wall, which people and servers set, and the one that counts since the
-/// machine was started, which nobody does.
+/// What time it is, by the two clocks that there are: the one on the wall, which people and servers set, and
+/// the one that counts since the machine was started, which nobody does.
 class Timekeeper {
 public:
     struct Reading {

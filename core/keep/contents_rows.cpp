@@ -16,9 +16,11 @@ constexpr std::int64_t most_remembered = 2'000'000;
 std::string packed(const Pair& pair) {
     std::string bytes;
     for (const Identity* id : {&pair.incoming, &pair.held})
-        for (const std::uint64_t value : {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
+        for (const std::uint64_t value :
+             {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
             put_number(bytes, value);
-    for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns}) put_number(bytes, static_cast<std::uint64_t>(value));
+    for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns})
+        put_number(bytes, static_cast<std::uint64_t>(value));
     return bytes;
 }
 
@@ -33,10 +35,12 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
     std::sort(wanted.begin(), wanted.end());
     const SQLite::Transaction reading(database_);
     const auto learn = [&](std::size_t at, SQLite::Statement& row) {
-        if (bytes_of(row.getColumn(1)) == packed(pairs[at])) known.learn(pairs[at], row.getColumn(2).getInt() != 0);
+        if (bytes_of(row.getColumn(1)) == packed(pairs[at]))
+            known.learn(pairs[at], row.getColumn(2).getInt() != 0);
     };
     if (is_worth_going_through(pairs.size())) {
-        SQLite::Statement all(database_, "select key, pair, same from contents where key between ? and ? order by key");
+        SQLite::Statement all(database_,
+                              "select key, pair, same from contents where key between ? and ? order by key");
         all.bind(1, wanted.front().first);
         all.bind(2, wanted.back().first);
         for (auto next = wanted.begin(); next != wanted.end() && all.executeStep();) {
@@ -59,7 +63,8 @@ bool ContentsRows::is_worth_going_through(std::size_t wanted) {
     constexpr std::size_t many = 1024;
     constexpr std::int64_t rows_for_one = 8;
     if (wanted < many) return false;
-    return database_.execAndGet("select count(*) from contents").getInt64() <= rows_for_one * static_cast<std::int64_t>(wanted);
+    return database_.execAndGet("select count(*) from contents").getInt64() <=
+           rows_for_one * static_cast<std::int64_t>(wanted);
 }
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {

@@ -30,8 +30,9 @@ Json totals_json(const Totals& totals) {
     Json json;
     json["items"] = totals.items;
     json["bytes"] = totals.bytes;
-    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::skipped, Outcome::merged,
-                               Outcome::undecided, Outcome::failed, Outcome::removed, Outcome::restored})
+    for (const auto outcome :
+         {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::skipped, Outcome::merged,
+          Outcome::undecided, Outcome::failed, Outcome::removed, Outcome::restored})
         json[std::string(to_text(outcome))] = totals.of(outcome);
     return json;
 }
@@ -100,9 +101,12 @@ Json head_json(const ReceiptHead& head) {
 /// A document is an object whose list of items is written one by one between its first and its last members.
 class DocumentWriter {
 public:
-    DocumentWriter(std::ostream& out, std::string_view document, const Json& first_members, std::string_view list) : out_(out) {
+    DocumentWriter(std::ostream& out, std::string_view document, const Json& first_members,
+                   std::string_view list)
+        : out_(out) {
         out_ << "{\"tavlo\":1,\"document\":\"" << document << '"';
-        for (const auto& [name, value] : first_members.items()) out_ << ",\n" << text(name) << ':' << text(value);
+        for (const auto& [name, value] : first_members.items())
+            out_ << ",\n" << text(name) << ':' << text(value);
         out_ << ",\n\"" << list << "\":[";
     }
     void add(const Json& item) {
@@ -111,7 +115,8 @@ public:
     }
     void end(const Json& last_members) {
         out_ << "]";
-        for (const auto& [name, value] : last_members.items()) out_ << ",\n" << text(name) << ':' << text(value);
+        for (const auto& [name, value] : last_members.items())
+            out_ << ",\n" << text(name) << ':' << text(value);
         out_ << "}\n";
     }
 
@@ -125,7 +130,8 @@ private:
 std::string utc_text(std::int64_t ns) {
     constexpr std::int64_t second = 1'000'000'000;
     const auto seconds = ns >= 0 ? ns / second : (ns - second + 1) / second;
-    return fmt::format("{:%Y-%m-%dT%H:%M:%S}.{:09d}Z", fmt::gmtime(static_cast<std::time_t>(seconds)), ns - seconds * second);
+    return fmt::format("{:%Y-%m-%dT%H:%M:%S}.{:09d}Z", fmt::gmtime(static_cast<std::time_t>(seconds)),
+                       ns - seconds * second);
 }
 
 ReceiptItem planned_item(const Plan& plan, const Item& item) {
@@ -161,7 +167,8 @@ void write_plan(std::ostream& out, const Plan& plan) {
     document.end(last);
 }
 
-Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store, const std::function<void()>& written) {
+Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store,
+                           const std::function<void()>& written) {
     DocumentWriter document(out, "receipt", head_json(head), "items");
     Json last;
     auto read = store.each_item(head.id, [&](ReceiptItem&& item) {
@@ -186,7 +193,8 @@ Result<void> write_recovery(std::ostream& out, const std::vector<ReceiptHead>& c
     return {};
 }
 
-void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads, const std::function<bool(const ReceiptHead&)>& goes_on) {
+void write_receipts(std::ostream& out, const std::vector<ReceiptHead>& heads,
+                    const std::function<bool(const ReceiptHead&)>& goes_on) {
     DocumentWriter document(out, "receipts", Json::object(), "receipts");
     for (const ReceiptHead& head : heads) {
         Json json = head_json(head);

@@ -26,8 +26,8 @@ Result<DriveTurn> DriveTurn::take(const std::string& state_folder, const std::se
     return turn;
 }
 
-Result<DriveTurn> DriveTurn::wait(const std::string& state_folder, const std::set<std::uint64_t>& drives, const std::stop_token& stop,
-                                  const std::function<void()>& waits) {
+Result<DriveTurn> DriveTurn::wait(const std::string& state_folder, const std::set<std::uint64_t>& drives,
+                                  const std::stop_token& stop, const std::function<void()>& waits) {
     std::mutex mutex;
     std::condition_variable_any stopped;
     bool told = false;

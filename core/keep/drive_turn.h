@@ -14,8 +14,8 @@
 
 namespace tavlo {
 
-/// The turn on drives, between programs: who has it reads and writes there, the others wait. Kept as locks in the state folder that end
-/// with the process that holds them, however that ends.
+/// The turn on drives, between programs: who has it reads and writes there, the others wait. Kept as locks in
+/// the state folder that end with the process that holds them, however that ends.
 class DriveTurn {
 public:
     /// drives  as drives_of() tells them
@@ -24,8 +24,8 @@ public:
     /// Asks until it has it, a few times a second.
     /// waits   told once, if it has to wait
     /// errors  cancelled: it was told to stop; as take()
-    static Result<DriveTurn> wait(const std::string& state_folder, const std::set<std::uint64_t>& drives, const std::stop_token& stop,
-                                  const std::function<void()>& waits = {});
+    static Result<DriveTurn> wait(const std::string& state_folder, const std::set<std::uint64_t>& drives,
+                                  const std::stop_token& stop, const std::function<void()>& waits = {});
 
 private:
     std::vector<RunLock> locks_;

@@ -7,7 +7,8 @@
 
 namespace tavlo {
 
-void write_folders(SQLite::Database& database, const std::string& receipt, const std::vector<FolderTrace>& folders) {
+void write_folders(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<FolderTrace>& folders) {
     SQLite::Statement insert(database, "insert into folders values(?,?,?,?,?,?)");
     for (const FolderTrace& trace : folders) {
         insert.bind(1, receipt);
@@ -23,7 +24,8 @@ void write_folders(SQLite::Database& database, const std::string& receipt, const
 
 std::vector<FolderTrace> folders_of(SQLite::Database& database, const std::string& receipt) {
     std::vector<FolderTrace> traces;
-    SQLite::Statement query(database, "select made, path, attributes, device, inode from folders where receipt=? order by rowid");
+    SQLite::Statement query(
+        database, "select made, path, attributes, device, inode from folders where receipt=? order by rowid");
     query.bind(1, receipt);
     while (query.executeStep())
         traces.push_back({query.getColumn(0).getInt() != 0,

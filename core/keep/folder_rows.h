@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
@@ -15,7 +16,8 @@
 namespace tavlo {
 
 /// Folders that a run has made on its way, or removed.
-void write_folders(SQLite::Database& database, const std::string& receipt, const std::vector<FolderTrace>& folders);
+void write_folders(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<FolderTrace>& folders);
 std::vector<FolderTrace> folders_of(SQLite::Database& database, const std::string& receipt);
 
 }  // namespace tavlo

@@ -12,7 +12,8 @@ namespace tavlo {
 namespace {
 
 constexpr const char* head_query =
-    "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, bytes, counts, waits_for, "
+    "select id, operation, sentence, destination, started, finished, state, roots, undoes, undone_by, items, "
+    "bytes, counts, waits_for, "
     "undoes_some, paused, problem, may_lose, verify, job from receipts";
 
 ReceiptHead head_from(SQLite::Statement& query) {
@@ -37,16 +38,18 @@ ReceiptHead head_from(SQLite::Statement& query) {
     head.verify = static_cast<std::uint8_t>(query.getColumn(18).getInt());
     head.job = query.getColumn(19).getString();
     const auto counts = nlohmann::json::parse(query.getColumn(12).getString());
-    for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i) head.totals.by_outcome[i] = counts[i];
+    for (std::size_t i = 0; i < counts.size() && i < head.totals.by_outcome.size(); ++i)
+        head.totals.by_outcome[i] = counts[i];
     return head;
 }
 
 }  // namespace
 
 void insert_head(SQLite::Database& database, const ReceiptHead& head) {
-    SQLite::Statement insert(database,
-                             "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
-                             "undoes_some, may_lose, verify, job) values(?,?,?,?,?,0,?,?,?,?,?,?,?)");
+    SQLite::Statement insert(
+        database,
+        "insert into receipts(id, operation, sentence, destination, started, finished, state, roots, undoes, "
+        "undoes_some, may_lose, verify, job) values(?,?,?,?,?,0,?,?,?,?,?,?,?)");
     insert.bind(1, head.id);
     insert.bind(2, std::string(to_text(head.operation)));
     insert.bind(3, head.sentence);
@@ -63,8 +66,9 @@ void insert_head(SQLite::Database& database, const ReceiptHead& head) {
 }
 
 void write_end(SQLite::Database& database, const ReceiptHead& head) {
-    SQLite::Statement update(
-        database, "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, waits_for=?, problem=?, paused=0 where id=?");
+    SQLite::Statement update(database,
+                             "update receipts set finished=?, state=?, items=?, bytes=?, counts=?, "
+                             "waits_for=?, problem=?, paused=0 where id=?");
     update.bind(1, head.finished_ns);
     update.bind(2, std::string(to_text(head.state)));
     update.bind(3, as_signed(head.totals.items));
@@ -83,7 +87,8 @@ void write_undone_by(SQLite::Database& database, const std::string& receipt, con
     update.exec();
 }
 
-std::vector<ReceiptHead> heads_where(SQLite::Database& database, const std::string& clause, const std::string* parameter) {
+std::vector<ReceiptHead> heads_where(SQLite::Database& database, const std::string& clause,
+                                     const std::string* parameter) {
     std::vector<ReceiptHead> heads;
     SQLite::Statement query(database, std::string(head_query) + " " + clause);
     if (parameter != nullptr) query.bind(1, *parameter);

@@ -29,7 +29,8 @@ std::string empty_outcomes() { return std::string(items_in_a_row, static_cast<ch
 
 std::string outcomes_from(const SQLite::Column& column) {
     std::string outcomes = bytes_of(column);
-    if (outcomes.size() != items_in_a_row) throw SQLite::Exception("holds a row of outcomes that is cut", SQLITE_CORRUPT);
+    if (outcomes.size() != items_in_a_row)
+        throw SQLite::Exception("holds a row of outcomes that is cut", SQLITE_CORRUPT);
     return outcomes;
 }
 
@@ -41,10 +42,13 @@ struct ItemRows::Row {
     std::string outcomes = empty_outcomes();
 
     std::vector<NumberedItem>::iterator at(std::uint64_t item) {
-        return std::lower_bound(items.begin(), items.end(), item,
-                                [](const NumberedItem& one, std::uint64_t other) { return one.first < other; });
+        return std::lower_bound(
+            items.begin(), items.end(), item,
+            [](const NumberedItem& one, std::uint64_t other) { return one.first < other; });
     }
-    bool has(std::vector<NumberedItem>::iterator found, std::uint64_t item) const { return found != items.end() && found->first == item; }
+    bool has(std::vector<NumberedItem>::iterator found, std::uint64_t item) const {
+        return found != items.end() && found->first == item;
+    }
 };
 
 ItemRows::Row ItemRows::read(const std::string& receipt, std::int64_t number) {
@@ -64,7 +68,8 @@ void ItemRows::write(const std::string& receipt, const Row& row) {
     std::uint64_t bytes = 0;
     bool lost = false;
     for (const auto& [number, item] : row.items) {
-        if (item.type == FileType::file && item.role != Role::archive && arrives(item.result)) bytes += item.size_bytes;
+        if (item.type == FileType::file && item.role != Role::archive && arrives(item.result))
+            bytes += item.size_bytes;
         lost = lost || !item.not_kept.empty();
     }
     SQLite::Statement items(database_, "insert or replace into item_rows values(?,?,?)");
@@ -83,9 +88,13 @@ void ItemRows::write(const std::string& receipt, const Row& row) {
 }
 
 template <class Thing, class NumberOf, class Change>
-void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it) {
-    const auto in_order = [&](const Thing& one, const Thing& other) { return number_of(one) < number_of(other); };
-    if (!std::is_sorted(things.begin(), things.end(), in_order)) std::stable_sort(things.begin(), things.end(), in_order);
+void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of,
+                      Change change_it) {
+    const auto in_order = [&](const Thing& one, const Thing& other) {
+        return number_of(one) < number_of(other);
+    };
+    if (!std::is_sorted(things.begin(), things.end(), in_order))
+        std::stable_sort(things.begin(), things.end(), in_order);
     for (auto at = things.begin(); at != things.end();) {
         Row row = read(receipt, row_of(number_of(*at)));
         for (; at != things.end() && row_of(number_of(*at)) == row.number; ++at) change_it(row, *at);
@@ -98,9 +107,10 @@ void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) 
         receipt, items, [](const NumberedItem& item) { return item.first; },
         [](Row& row, NumberedItem& item) {
             auto& byte = row.outcomes[place_of(item.first)];
-            const bool was_taken_back =
-                static_cast<unsigned char>(byte) != none && (static_cast<unsigned char>(byte) & taken_back_since) != 0;
-            byte = static_cast<char>(static_cast<unsigned char>(item.second.result) | (was_taken_back ? taken_back_since : 0U));
+            const bool was_taken_back = static_cast<unsigned char>(byte) != none &&
+                                        (static_cast<unsigned char>(byte) & taken_back_since) != 0;
+            byte = static_cast<char>(static_cast<unsigned char>(item.second.result) |
+                                     (was_taken_back ? taken_back_since : 0U));
             const auto found = row.at(item.first);
             if (row.has(found, item.first))
                 found->second = std::move(item.second);
@@ -109,12 +119,14 @@ void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) 
         });
 }
 
-void ItemRows::set_not_kept(const std::string& receipt, const std::vector<std::pair<std::uint64_t, std::string>>& lost) {
+void ItemRows::set_not_kept(const std::string& receipt,
+                            const std::vector<std::pair<std::uint64_t, std::string>>& lost) {
     auto things = lost;
     change(
         receipt, things, [](const auto& one) { return one.first; },
         [](Row& row, const auto& one) {
-            if (const auto found = row.at(one.first); row.has(found, one.first)) found->second.not_kept = one.second;
+            if (const auto found = row.at(one.first); row.has(found, one.first))
+                found->second.not_kept = one.second;
         });
 }
 
@@ -140,7 +152,8 @@ void ItemRows::mark_taken_back(const std::string& receipt, const std::vector<std
             std::string outcomes = outcomes_from(query.getColumn(0));
             for (const auto number : of_it) {
                 auto& byte = outcomes[place_of(number)];
-                if (static_cast<unsigned char>(byte) != none) byte = static_cast<char>(static_cast<unsigned char>(byte) | taken_back_since);
+                if (static_cast<unsigned char>(byte) != none)
+                    byte = static_cast<char>(static_cast<unsigned char>(byte) | taken_back_since);
             }
             bind_bytes(update, 1, outcomes);
             update.bind(2, receipt);
@@ -153,17 +166,20 @@ void ItemRows::mark_taken_back(const std::string& receipt, const std::vector<std
 }
 
 void ItemRows::drop(const std::string& receipt) {
-    for (const char* statement : {"delete from item_rows where receipt=?", "delete from outcome_rows where receipt=?"}) {
+    for (const char* statement :
+         {"delete from item_rows where receipt=?", "delete from outcome_rows where receipt=?"}) {
         SQLite::Statement drop(database_, statement);
         drop.bind(1, receipt);
         drop.exec();
     }
 }
 
-void ItemRows::each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take, Order order) {
+void ItemRows::each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take,
+                    Order order) {
     const bool backwards = order == Order::backwards;
-    SQLite::Statement query(database_,
-                            std::string("select items from item_rows where receipt=? order by row") + (backwards ? " desc" : ""));
+    SQLite::Statement query(
+        database_,
+        std::string("select items from item_rows where receipt=? order by row") + (backwards ? " desc" : ""));
     query.bind(1, receipt);
     while (query.executeStep()) {
         auto items = unpack_items(bytes_of(query.getColumn(0)));
@@ -172,9 +188,11 @@ void ItemRows::each(const std::string& receipt, const std::function<void(Numbere
     }
 }
 
-void ItemRows::some(const std::string& receipt, std::uint64_t first, std::uint64_t count, const std::function<void(NumberedItem&&)>& take) {
+void ItemRows::some(const std::string& receipt, std::uint64_t first, std::uint64_t count,
+                    const std::function<void(NumberedItem&&)>& take) {
     if (count == 0) return;
-    SQLite::Statement query(database_, "select items from item_rows where receipt=? and row between ? and ? order by row");
+    SQLite::Statement query(
+        database_, "select items from item_rows where receipt=? and row between ? and ? order by row");
     query.bind(1, receipt);
     query.bind(2, row_of(first));
     query.bind(3, row_of(first + count - 1));
@@ -183,7 +201,8 @@ void ItemRows::some(const std::string& receipt, std::uint64_t first, std::uint64
             if (item.first >= first && item.first - first < count) take(std::move(item));
 }
 
-void ItemRows::each_outcome(const std::string& receipt, const std::function<void(std::uint64_t, Outcome, bool)>& take) {
+void ItemRows::each_outcome(const std::string& receipt,
+                            const std::function<void(std::uint64_t, Outcome, bool)>& take) {
     SQLite::Statement query(database_, "select row, outcomes from outcome_rows where receipt=? order by row");
     query.bind(1, receipt);
     while (query.executeStep()) {
@@ -212,7 +231,8 @@ std::uint64_t ItemRows::bytes(const std::string& receipt) {
 
 std::map<std::string, std::uint64_t> ItemRows::not_kept(const std::string& receipt) {
     std::map<std::string, std::uint64_t> found;
-    SQLite::Statement query(database_, "select items from item_rows natural join outcome_rows where receipt=? and lost<>0");
+    SQLite::Statement query(
+        database_, "select items from item_rows natural join outcome_rows where receipt=? and lost<>0");
     query.bind(1, receipt);
     while (query.executeStep())
         for (const auto& [number, item] : unpack_items(bytes_of(query.getColumn(0))))

@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
@@ -19,26 +20,30 @@
 
 namespace tavlo {
 
-/// A receipt's items as they are kept: 256 to a row, packed; and beside each row, so that nothing has to be unpacked to be counted, what
-/// became of its items, a byte for each.
+/// A receipt's items as they are kept: 256 to a row, packed; and beside each row, so that nothing has to be
+/// unpacked to be counted, what became of its items, a byte for each.
 class ItemRows {
 public:
     explicit ItemRows(SQLite::Database& database) : database_(database) {}
 
     /// Those that are there by these numbers are replaced.
     void put(const std::string& receipt, std::vector<NumberedItem> items);
-    void set_not_kept(const std::string& receipt, const std::vector<std::pair<std::uint64_t, std::string>>& lost);
+    void set_not_kept(const std::string& receipt,
+                      const std::vector<std::pair<std::uint64_t, std::string>>& lost);
     void forget(const std::string& receipt, const std::vector<std::uint64_t>& numbers);
     void mark_taken_back(const std::string& receipt, const std::vector<std::uint64_t>& numbers);
     void drop(const std::string& receipt);
 
     /// In the order of their numbers, or against it; a row at a time is in memory.
     enum class Order : bool { forwards, backwards };
-    void each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take, Order order = Order::forwards);
-    void some(const std::string& receipt, std::uint64_t first, std::uint64_t count, const std::function<void(NumberedItem&&)>& take);
+    void each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take,
+              Order order = Order::forwards);
+    void some(const std::string& receipt, std::uint64_t first, std::uint64_t count,
+              const std::function<void(NumberedItem&&)>& take);
 
     /// What became of each item: its number, and whether an undo has taken it back since; in their order.
-    void each_outcome(const std::string& receipt, const std::function<void(std::uint64_t number, Outcome result, bool taken_back)>& take);
+    void each_outcome(const std::string& receipt,
+                      const std::function<void(std::uint64_t number, Outcome result, bool taken_back)>& take);
     std::uint64_t settled(const std::string& receipt);  ///< how many there are
     std::uint64_t bytes(const std::string& receipt);    ///< sizes of the files that arrived
     /// What the target could not keep, with the number of items.

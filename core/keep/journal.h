@@ -45,22 +45,24 @@ struct PendingItem {
     std::string elsewhere{};  ///< the place where the bytes are already
     std::string entry_of_safe{};
     std::string problem{};
-    std::optional<Attributes> attributes{};     ///< of a folder that is made again
-    std::optional<std::uint64_t> takes_back{};  ///< in an undo: the item's number in the receipt that is undone
+    std::optional<Attributes> attributes{};  ///< of a folder that is made again
+    std::optional<std::uint64_t>
+        takes_back{};  ///< in an undo: the item's number in the receipt that is undone
 };
 
 /// An item of a plan as the journal keeps it.
 PendingItem pending_item(const Plan& plan, ItemId id);
 
-/// What a group is about to do with one item, noted before it does it: by this a later process tells on the disk whether
-/// it was done.
+/// What a group is about to do with one item, noted before it does it: by this a later process tells on the
+/// disk whether it was done.
 struct Intent {
     enum class Kind : std::uint8_t { copy, link, rename, folder, take_away };
     std::uint64_t number = 0;
     Kind kind = Kind::copy;
     Identity fresh{};     ///< of what takes the name; inode 0 where it is not known before (links, folders)
     Identity expected{};  ///< of what is to be replaced
-    std::string slot{};   ///< for what is replaced or taken away: a folder of the Safe, or of the trash; empty: a free name is taken
+    std::string slot{};   ///< for what is replaced or taken away: a folder of the Safe, or of the trash;
+                          ///< empty: a free name is taken
     std::string entry{};  ///< its Safe entry
     bool removes_source = false;  ///< a move between file systems: the source goes once the copy has its name
     std::string hash{};

@@ -27,9 +27,11 @@ std::optional<PendingItem> JournalRows::next() {
     return std::move(row_[at_++]);
 }
 
-std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt, std::uint64_t first, std::uint64_t count) {
+std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt,
+                                      std::uint64_t first, std::uint64_t count) {
     std::vector<PendingItem> found;
-    SQLite::Statement query(database, "select items from pending where receipt=? and first<? and first+count>?");
+    SQLite::Statement query(database,
+                            "select items from pending where receipt=? and first<? and first+count>?");
     query.bind(1, receipt);
     query.bind(2, as_signed(first + count));
     query.bind(3, as_signed(first));
@@ -52,14 +54,16 @@ std::vector<Intent> intents_of(SQLite::Database& database, const std::string& re
     return query.executeStep() ? unpack_intents(bytes_of(query.getColumn(0))) : std::vector<Intent>{};
 }
 
-void write_intents(SQLite::Database& database, const std::string& receipt, const std::vector<Intent>& intents) {
+void write_intents(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<Intent>& intents) {
     SQLite::Statement insert(database, "insert or replace into intents values(?,?)");
     insert.bind(1, receipt);
     bind_bytes(insert, 2, pack(intents));
     insert.exec();
 }
 
-void write_pending(SQLite::Database& database, const std::string& receipt, const std::function<std::optional<PendingItem>()>& next) {
+void write_pending(SQLite::Database& database, const std::string& receipt,
+                   const std::function<std::optional<PendingItem>()>& next) {
     SQLite::Statement pending(database, "insert into pending values(?,?,?,?)");
     std::vector<PendingItem> row;
     for (bool more = true; more;) {
@@ -78,7 +82,8 @@ void write_pending(SQLite::Database& database, const std::string& receipt, const
 }
 
 void drop_journal(SQLite::Database& database, const std::string& receipt) {
-    for (const char* statement : {"delete from pending where receipt=?", "delete from intents where receipt=?"}) {
+    for (const char* statement :
+         {"delete from pending where receipt=?", "delete from intents where receipt=?"}) {
         SQLite::Statement drop(database, statement);
         drop.bind(1, receipt);
         drop.exec();

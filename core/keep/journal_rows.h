@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
@@ -29,12 +30,15 @@ private:
 };
 
 /// Those whose numbers lie from `first` on, `count` of them, whether they have been done since or not.
-std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt, std::uint64_t first, std::uint64_t count);
+std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt,
+                                      std::uint64_t first, std::uint64_t count);
 std::uint64_t pending_count(SQLite::Database& database, const std::string& receipt);
 std::vector<Intent> intents_of(SQLite::Database& database, const std::string& receipt);
-void write_intents(SQLite::Database& database, const std::string& receipt, const std::vector<Intent>& intents);
+void write_intents(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<Intent>& intents);
 /// next     the items, one after the other, then nullopt
-void write_pending(SQLite::Database& database, const std::string& receipt, const std::function<std::optional<PendingItem>()>& next);
+void write_pending(SQLite::Database& database, const std::string& receipt,
+                   const std::function<std::optional<PendingItem>()>& next);
 void drop_journal(SQLite::Database& database, const std::string& receipt);
 
 }  // namespace tavlo

@@ -91,15 +91,16 @@ void take_over_items(SQLite::Database& database) {
 void take_over_safe(SQLite::Database& database) {
     SafeRows rows(database);
     std::vector<SafeEntry> entries;
-    SQLite::Statement query(
-        database,
-        "select id, original, stored, receipt, type, device, inode, size, modified, set_aside, boot, since_boot from safe_before");
+    SQLite::Statement query(database,
+                            "select id, original, stored, receipt, type, device, inode, size, modified, "
+                            "set_aside, boot, since_boot from safe_before");
     while (query.executeStep()) {
-        entries.push_back({query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
-                           query.getColumn(3).getString(), static_cast<FileType>(query.getColumn(4).getInt()),
-                           Identity{as_unsigned(query.getColumn(5)), as_unsigned(query.getColumn(6)), as_unsigned(query.getColumn(7)),
-                                    query.getColumn(8).getInt64()},
-                           query.getColumn(9).getInt64(), query.getColumn(10).getString(), query.getColumn(11).getInt64()});
+        entries.push_back(
+            {query.getColumn(0).getString(), bytes_of(query.getColumn(1)), bytes_of(query.getColumn(2)),
+             query.getColumn(3).getString(), static_cast<FileType>(query.getColumn(4).getInt()),
+             Identity{as_unsigned(query.getColumn(5)), as_unsigned(query.getColumn(6)),
+                      as_unsigned(query.getColumn(7)), query.getColumn(8).getInt64()},
+             query.getColumn(9).getInt64(), query.getColumn(10).getString(), query.getColumn(11).getInt64()});
         if (entries.size() < at_a_time) continue;
         rows.put(entries, {});
         entries.clear();

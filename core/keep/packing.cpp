@@ -25,7 +25,8 @@ void serialize(Archive& archive, Identity& id) {
 
 template <class Archive>
 void serialize(Archive& archive, Attributes& attributes) {
-    archive(attributes.mode, attributes.owner, attributes.group, attributes.accessed_ns, attributes.modified_ns, attributes.extended);
+    archive(attributes.mode, attributes.owner, attributes.group, attributes.accessed_ns,
+            attributes.modified_ns, attributes.extended);
 }
 
 template <class Archive>
@@ -35,8 +36,8 @@ void serialize(Archive& archive, ReceiptCollision& collision) {
 
 namespace {
 
-// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan; 5: with where what is
-// removed goes; 6: with where the bytes of an item were already
+// 2: as schema 3 and 4 wrote it, not compressed; 3: compressed; 4: with what each item is to its plan; 5:
+// with where what is removed goes; 6: with where the bytes of an item were already
 constexpr std::uint8_t version_now = 6;
 constexpr std::uint8_t with_roles = 4;
 constexpr std::uint8_t with_shelves = 5;
@@ -61,9 +62,11 @@ Role role_by_action(Action action, bool is_renamed_in_place) {
 
 template <class Archive>
 void fields(Archive& archive, PendingItem& item, std::uint8_t version) {
-    archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
-            item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
-            item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
+    archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type,
+            item.identity, item.mode, item.links, item.points_at, item.action, item.outcome, item.whole,
+            item.along, item.collides, item.finding, item.decision, item.held_type, item.held,
+            item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes,
+            item.takes_back);
     if (version >= with_roles)
         archive(item.role, item.parks);
     else
@@ -74,16 +77,18 @@ void fields(Archive& archive, PendingItem& item, std::uint8_t version) {
 
 template <class Archive>
 void fields(Archive& archive, Intent& intent, std::uint8_t version) {
-    archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
+    archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry,
+            intent.removes_source, intent.hash);
     if (version >= with_shelves) archive(intent.name);
 }
 
 template <class Archive>
 void fields(Archive& archive, NumberedItem& numbered, std::uint8_t version) {
     ReceiptItem& item = numbered.second;
-    archive(numbered.first, item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns, item.collision,
-            item.result, item.set_aside, item.brought_back, item.hash, item.error, item.fault, item.action, item.moved_whole, item.not_kept,
-            item.linked_source, item.after, item.after_status_changed_ns, item.after_mode);
+    archive(numbered.first, item.source, item.target, item.final_path, item.type, item.size_bytes,
+            item.modified_ns, item.collision, item.result, item.set_aside, item.brought_back, item.hash,
+            item.error, item.fault, item.action, item.moved_whole, item.not_kept, item.linked_source,
+            item.after, item.after_status_changed_ns, item.after_mode);
     if (version >= with_roles)
         archive(item.role);
     else
@@ -108,9 +113,11 @@ std::string compressed(const std::string& bytes) {
 
 std::string uncompressed(std::string_view bytes) {
     const auto size = ZSTD_getFrameContentSize(bytes.data(), bytes.size());
-    if (size == ZSTD_CONTENTSIZE_UNKNOWN || size == ZSTD_CONTENTSIZE_ERROR) throw std::runtime_error("is damaged");
+    if (size == ZSTD_CONTENTSIZE_UNKNOWN || size == ZSTD_CONTENTSIZE_ERROR)
+        throw std::runtime_error("is damaged");
     std::string out(size, '\0');
-    if (ZSTD_decompress(out.data(), out.size(), bytes.data(), bytes.size()) != size) throw std::runtime_error("is damaged");
+    if (ZSTD_decompress(out.data(), out.size(), bytes.data(), bytes.size()) != size)
+        throw std::runtime_error("is damaged");
     return out;
 }
 
@@ -120,7 +127,8 @@ std::string packed(const std::vector<Value>& values) {
     {
         cereal::PortableBinaryOutputArchive archive(out);
         archive(version_now, cereal::make_size_tag(static_cast<cereal::size_type>(values.size())));
-        for (const Value& value : values) fields(archive, const_cast<Value&>(value), version_now);  // an output archive only reads
+        for (const Value& value : values)
+            fields(archive, const_cast<Value&>(value), version_now);  // an output archive only reads
     }
     const std::string bytes = compressed(std::move(out).str());
     return hash_of(bytes) + bytes;
@@ -132,8 +140,10 @@ std::vector<Value> unpacked(const std::string& blob) {
     static const std::size_t hash_bytes = hash_of({}).size();
     if (blob.size() <= hash_bytes) throw std::runtime_error("is damaged");
     const auto bytes = std::string_view(blob).substr(hash_bytes);
-    if (hash_of(bytes) != std::string_view(blob).substr(0, hash_bytes)) throw std::runtime_error("is damaged");
-    std::istringstream in(bytes.front() == is_compressed ? uncompressed(bytes.substr(1)) : std::string(bytes), std::ios::binary);
+    if (hash_of(bytes) != std::string_view(blob).substr(0, hash_bytes))
+        throw std::runtime_error("is damaged");
+    std::istringstream in(bytes.front() == is_compressed ? uncompressed(bytes.substr(1)) : std::string(bytes),
+                          std::ios::binary);
     cereal::PortableBinaryInputArchive archive(in);
     std::uint8_t version = 0;
     cereal::size_type count = 0;
@@ -148,7 +158,8 @@ std::vector<Value> unpacked(const std::string& blob) {
 }  // namespace
 
 Role role_before_roles(const ReceiptItem& item) {
-    return role_by_action(item.action, item.brought_back.empty() && item.source == item.target && !item.final_path.empty());
+    return role_by_action(
+        item.action, item.brought_back.empty() && item.source == item.target && !item.final_path.empty());
 }
 
 std::string pack(const std::vector<PendingItem>& items) { return packed(items); }

@@ -12,9 +12,13 @@ namespace tavlo {
 
 RememberingStore::RememberingStore(const std::string& path, int busy_ms)
     : path_(path),
-      database_(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */, busy_ms) {}
+      database_(
+          path,
+          SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE | SQLite::OPEN_NOMUTEX /* one thread at a time */,
+          busy_ms) {}
 
-Error RememberingStore::translated(const SQLite::Exception& exception, std::string_view step, const std::string& path) {
+Error RememberingStore::translated(const SQLite::Exception& exception, std::string_view step,
+                                   const std::string& path) {
     Fault fault = Fault::io;
     switch (exception.getErrorCode()) {
         case SQLITE_FULL: fault = Fault::no_space; break;
@@ -41,7 +45,8 @@ Result<void> RememberingStore::remember(const std::vector<std::pair<Pair, bool>>
 Result<void> RememberingStore::recall_facts(const std::vector<Status>& of, KnownFileFacts& known) {
     return guarded("read what files told", [&] {
         ToldRows(database_).recall(ToldRows::Of::facts, of, [&](std::size_t at, std::string&& text) {
-            if (auto facts = facts_from_json(text)) known.learn(of[at], std::make_shared<const FileFacts>(std::move(*facts)));
+            if (auto facts = facts_from_json(text))
+                known.learn(of[at], std::make_shared<const FileFacts>(std::move(*facts)));
         });
     });
 }
@@ -49,15 +54,19 @@ Result<void> RememberingStore::recall_facts(const std::vector<Status>& of, Known
 Result<void> RememberingStore::remember_facts(const std::vector<Told>& told) {
     std::vector<std::pair<Status, std::string>> texts;
     for (const auto& [status, facts] : told) texts.emplace_back(status, to_json(*facts));
-    return guarded("note what files told", [&] { ToldRows(database_).remember(ToldRows::Of::facts, texts, now_ns()); });
+    return guarded("note what files told",
+                   [&] { ToldRows(database_).remember(ToldRows::Of::facts, texts, now_ns()); });
 }
 
-Result<void> RememberingStore::recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) {
-    return guarded("read what was hashed", [&] { ToldRows(database_).recall(ToldRows::Of::bytes, of, take); });
+Result<void> RememberingStore::recall_hashes(const std::vector<Status>& of,
+                                             const std::function<void(std::size_t, std::string&&)>& take) {
+    return guarded("read what was hashed",
+                   [&] { ToldRows(database_).recall(ToldRows::Of::bytes, of, take); });
 }
 
 Result<void> RememberingStore::remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) {
-    return guarded("note what was hashed", [&] { ToldRows(database_).remember(ToldRows::Of::bytes, hashes, now_ns()); });
+    return guarded("note what was hashed",
+                   [&] { ToldRows(database_).remember(ToldRows::Of::bytes, hashes, now_ns()); });
 }
 
 }  // namespace tavlo

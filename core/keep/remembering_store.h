@@ -21,16 +21,19 @@ public:
     Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) final;
     Result<void> recall_facts(const std::vector<Status>& of, KnownFileFacts& known) final;
     Result<void> remember_facts(const std::vector<Told>& told) final;
-    Result<void> recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) final;
+    Result<void> recall_hashes(const std::vector<Status>& of,
+                               const std::function<void(std::size_t, std::string&&)>& take) final;
     Result<void> remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) final;
 
-    static Error translated(const SQLite::Exception& exception, std::string_view step, const std::string& path);
+    static Error translated(const SQLite::Exception& exception, std::string_view step,
+                            const std::string& path);
 
 protected:
     /// busy_ms  how long a call waits for another program that writes
     RememberingStore(const std::string& path, int busy_ms);
 
-    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's blobs on damaged bytes).
+    /// The library's exceptions end here (SQLiteCpp throws on every failure; CBOR, JSON and the journal's
+    /// blobs on damaged bytes).
     template <class Work>
     Result<void> guarded(std::string_view step, Work work) {
         try {

@@ -15,8 +15,8 @@ namespace tavlo {
 
 namespace {
 
-/// A lock on the whole file, held by the open file and not by the process (fcntl(2), open file description locks): asking for one takes
-/// none, so it is in nobody's way.
+/// A lock on the whole file, held by the open file and not by the process (fcntl(2), open file description
+/// locks): asking for one takes none, so it is in nobody's way.
 bool lock_whole(int descriptor, int command, struct flock& lock) {
     lock = {};
     lock.l_type = F_WRLCK;
@@ -45,13 +45,15 @@ Result<RunLock> RunLock::take(const std::string& state_folder, const std::string
         Handle file(fd, path);
         struct flock lock {};
         if (!lock_whole(fd, F_OFD_SETLK, lock)) {
-            if (errno == EAGAIN || errno == EACCES) return failure(Fault::name_taken, "is still going on", receipt);
+            if (errno == EAGAIN || errno == EACCES)
+                return failure(Fault::name_taken, "is still going on", receipt);
             return failure(system_error(errno, "lock the run", path));
         }
         // whoever held it last has removed the file: a lock on a file without a name keeps nobody out
         struct stat mine {};
         struct stat named {};
-        if (::fstat(fd, &mine) == 0 && ::stat(path.c_str(), &named) == 0 && mine.st_ino == named.st_ino) return RunLock(std::move(file));
+        if (::fstat(fd, &mine) == 0 && ::stat(path.c_str(), &named) == 0 && mine.st_ino == named.st_ino)
+            return RunLock(std::move(file));
     }
 }
 

@@ -10,8 +10,8 @@
 
 namespace tavlo {
 
-/// Says to every other process that a run is alive; the kernel lets go of it when the process ends, however it ends
-/// (fcntl(2), open file description locks).
+/// Says to every other process that a run is alive; the kernel lets go of it when the process ends, however
+/// it ends (fcntl(2), open file description locks).
 class RunLock {
 public:
     /// errors   name_taken: another process holds it

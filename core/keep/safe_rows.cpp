@@ -14,7 +14,8 @@ namespace tavlo {
 
 namespace {
 
-/// What many entries share, by the number under which it stands. Known for one transaction only: another program may tidy up after it.
+/// What many entries share, by the number under which it stands. Known for one transaction only: another
+/// program may tidy up after it.
 class Shared {
 public:
     explicit Shared(SQLite::Database& database) : database_(database) {}
@@ -55,12 +56,14 @@ std::pair<std::string, std::string> parts_of(const std::string& id) {
     return {id.substr(0, dot), id.substr(std::min(dot + 1, id.size()))};
 }
 
-/// The slot that a number tells of; several versions may share one, and have its number, a dash and their own.
+/// The slot that a number tells of; several versions may share one, and have its number, a dash and their
+/// own.
 std::string_view slot_in(std::string_view number) { return number.substr(0, number.find('-')); }
 
 /// An entry's id is its receipt's, a dot, and a number of its own.
 std::string number_in(const SafeEntry& entry) {
-    if (entry.id.size() <= entry.receipt.size() + 1 || !entry.id.starts_with(entry.receipt) || entry.id[entry.receipt.size()] != '.')
+    if (entry.id.size() <= entry.receipt.size() + 1 || !entry.id.starts_with(entry.receipt) ||
+        entry.id[entry.receipt.size()] != '.')
         throw SQLite::Exception("was given a version whose id is not of its receipt", SQLITE_MISMATCH);
     return entry.id.substr(entry.receipt.size() + 1);
 }
@@ -113,7 +116,8 @@ void SafeRows::drop(const std::vector<std::string>& ids) {
         statement.exec();
         statement.reset();
     }
-    if (!ids.empty() && database_.execAndGet("select not exists(select 1 from safe)").getInt() != 0) database_.exec("delete from shared");
+    if (!ids.empty() && database_.execAndGet("select not exists(select 1 from safe)").getInt() != 0)
+        database_.exec("delete from shared");
 }
 
 namespace {
@@ -127,12 +131,13 @@ SafeEntry entry_of(SQLite::Statement& query, Text text) {
     entry.id = entry.receipt + "." + number;
     const std::string name = bytes_of(query.getColumn(3));
     entry.original = join(text(2), name);
-    const std::string slot = query.getColumn(5).isNull() ? std::string(slot_in(number)) : bytes_of(query.getColumn(5));
+    const std::string slot =
+        query.getColumn(5).isNull() ? std::string(slot_in(number)) : bytes_of(query.getColumn(5));
     const std::string stored_name = query.getColumn(6).isNull() ? name : bytes_of(query.getColumn(6));
     entry.stored = join(join(text(4), slot), stored_name);
     entry.type = static_cast<FileType>(query.getColumn(7).getInt());
-    entry.identity = {as_unsigned(query.getColumn(8)), as_unsigned(query.getColumn(9)), as_unsigned(query.getColumn(10)),
-                      query.getColumn(11).getInt64()};
+    entry.identity = {as_unsigned(query.getColumn(8)), as_unsigned(query.getColumn(9)),
+                      as_unsigned(query.getColumn(10)), query.getColumn(11).getInt64()};
     entry.set_aside_ns = query.getColumn(12).getInt64();
     entry.boot = text(13);
     entry.since_boot_ns = query.getColumn(14).getInt64();
@@ -143,14 +148,15 @@ SafeEntry entry_of(SQLite::Statement& query, Text text) {
 
 void SafeRows::each_where(const std::string& clause, const std::function<void(SQLite::Statement&)>& bind,
                           const std::function<void(SafeEntry&&)>& take) {
-    SQLite::Statement query(
-        database_,
-        "select receipt, number, folder, name, shelf, slot, stored_name, type, device, inode, size, modified, set_aside, "
-        "boot, since_boot from safe " +
-            clause);
+    SQLite::Statement query(database_,
+                            "select receipt, number, folder, name, shelf, slot, stored_name, type, device, "
+                            "inode, size, modified, set_aside, "
+                            "boot, since_boot from safe " +
+                                clause);
     bind(query);
     Shared shared(database_);
-    while (query.executeStep()) take(entry_of(query, [&](int column) { return shared.text(query.getColumn(column).getInt64()); }));
+    while (query.executeStep())
+        take(entry_of(query, [&](int column) { return shared.text(query.getColumn(column).getInt64()); }));
 }
 
 /// An undo asks for a million of them, one after the other: so the question is put together once.
@@ -158,15 +164,19 @@ std::optional<SafeEntry> SafeRows::find(const std::string& id) {
     if (!one_)
         one_ = std::make_unique<SQLite::Statement>(
             database_,
-            "select of_run.bytes, number, at.bytes, name, on_shelf.bytes, slot, stored_name, type, device, inode, size, modified, "
+            "select of_run.bytes, number, at.bytes, name, on_shelf.bytes, slot, stored_name, type, device, "
+            "inode, size, modified, "
             "set_aside, "
-            "since.bytes, since_boot from safe join shared of_run on of_run.id=receipt join shared at on at.id=folder "
-            "join shared on_shelf on on_shelf.id=shelf join shared since on since.id=boot where of_run.bytes=? and number=?");
+            "since.bytes, since_boot from safe join shared of_run on of_run.id=receipt join shared at on "
+            "at.id=folder "
+            "join shared on_shelf on on_shelf.id=shelf join shared since on since.id=boot where "
+            "of_run.bytes=? and number=?");
     const auto [of, number] = parts_of(id);
     bind_bytes(*one_, 1, of);
     one_->bind(2, number);
     std::optional<SafeEntry> found;
-    if (one_->executeStep()) found = entry_of(*one_, [&](int column) { return bytes_of(one_->getColumn(column)); });
+    if (one_->executeStep())
+        found = entry_of(*one_, [&](int column) { return bytes_of(one_->getColumn(column)); });
     one_->reset();
     return found;
 }
@@ -180,13 +190,15 @@ void SafeRows::each_of(const std::string& receipt, const std::function<void(Safe
     const auto known = Shared(database_).number_if_known(receipt);
     if (known)
         each_where(
-            "where receipt=? order by number", [&](SQLite::Statement& query) { query.bind(1, *known); }, take);
+            "where receipt=? order by number", [&](SQLite::Statement& query) { query.bind(1, *known); },
+            take);
 }
 
 std::vector<SafeEntry> SafeRows::some(const std::string& after, std::size_t count) {
     const auto [of, number] = parts_of(after);
     const SQLite::Transaction reading(database_);
-    const auto receipt = after.empty() ? std::optional<std::int64_t>(-1) : Shared(database_).number_if_known(of);
+    const auto receipt =
+        after.empty() ? std::optional<std::int64_t>(-1) : Shared(database_).number_if_known(of);
     std::vector<SafeEntry> found;
     if (!receipt) return found;  // the Safe has been emptied meanwhile
     each_where(
@@ -200,13 +212,16 @@ std::vector<SafeEntry> SafeRows::some(const std::string& after, std::size_t coun
     return found;
 }
 
-std::uint64_t SafeRows::count() { return static_cast<std::uint64_t>(database_.execAndGet("select count(*) from safe").getInt64()); }
+std::uint64_t SafeRows::count() {
+    return static_cast<std::uint64_t>(database_.execAndGet("select count(*) from safe").getInt64());
+}
 
 std::vector<std::string> SafeRows::shelves_of(const std::string& receipt) {
     std::vector<std::string> shelves;
     const auto known = Shared(database_).number_if_known(receipt);
     if (!known) return shelves;
-    SQLite::Statement query(database_, "select bytes from shared where id in (select distinct shelf from safe where receipt=?)");
+    SQLite::Statement query(
+        database_, "select bytes from shared where id in (select distinct shelf from safe where receipt=?)");
     query.bind(1, *known);
     while (query.executeStep()) shelves.push_back(bytes_of(query.getColumn(0)));
     return shelves;
@@ -215,8 +230,9 @@ std::vector<std::string> SafeRows::shelves_of(const std::string& receipt) {
 SafeAmount SafeRows::amount_of(const std::string& receipt) {
     const auto known = Shared(database_).number_if_known(receipt);
     if (!known) return {};
-    SQLite::Statement query(database_,
-                            "select count(*), coalesce(sum(case when type=? then size else 0 end), 0) from safe where receipt=?");
+    SQLite::Statement query(
+        database_,
+        "select count(*), coalesce(sum(case when type=? then size else 0 end), 0) from safe where receipt=?");
     query.bind(1, static_cast<int>(FileType::file));
     query.bind(2, *known);
     query.executeStep();

@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
@@ -18,8 +19,8 @@
 
 namespace tavlo {
 
-/// The Safe's index. An undo may set a million versions aside, so what they share (folders, the run, the boot) stands once, and what can be
-/// told from the rest is left out.
+/// The Safe's index. An undo may set a million versions aside, so what they share (folders, the run, the
+/// boot) stands once, and what can be told from the rest is left out.
 class SafeRows {
 public:
     explicit SafeRows(SQLite::Database& database) : database_(database) {}

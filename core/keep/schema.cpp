@@ -47,7 +47,8 @@ create table safe(
   primary key(receipt, number)) without rowid;
 )";
 
-// keep/journal_rows: what a run is still to do, some items to a row, whether they have been done since or not; and its group's intentions
+// keep/journal_rows: what a run is still to do, some items to a row, whether they have been done since or
+// not; and its group's intentions
 constexpr const char* journal_schema = R"(
 create table pending(
   receipt text not null references receipts(id), first integer not null, count integer not null, items blob not null,
@@ -76,7 +77,9 @@ create table told(key integer primary key, thing blob not null, words blob not n
 /// What versions 1 to 3 lack of version 4. What an interrupted run has left can be read from version 3 on.
 void bring_to_version_4(SQLite::Database& database, int version) {
     if (version < 3 && database.execAndGet("select count(*) from pending").getInt64() != 0)
-        throw SQLite::Exception("holds an interrupted run of an older version of Tavlo, which must recover it first", SQLITE_MISMATCH);
+        throw SQLite::Exception(
+            "holds an interrupted run of an older version of Tavlo, which must recover it first",
+            SQLITE_MISMATCH);
     if (version == 1) database.exec("alter table receipts add column waits_for blob not null default ''");
     if (version <= 2)
         database.exec(
@@ -97,7 +100,9 @@ void bring_to_version_4(SQLite::Database& database, int version) {
 void bring_to_version_5(SQLite::Database& database, int version) {
     if (version <= 2) database.exec(journal_schema);
     if (version <= 3) database.exec(volumes_schema);
-    database.exec("drop table if exists contents; alter table safe rename to safe_before");  // what was compared is found out again
+    database.exec(
+        "drop table if exists contents; alter table safe rename to safe_before");  // what was compared is
+                                                                                   // found out again
     database.exec(contents_schema);
     database.exec(items_schema);
     database.exec(safe_schema);
@@ -105,7 +110,8 @@ void bring_to_version_5(SQLite::Database& database, int version) {
     take_over_safe(database);
 }
 
-/// A database gives room back only if it was made so, or made anew; a help only, which other programs may be in the way of.
+/// A database gives room back only if it was made so, or made anew; a help only, which other programs may be
+/// in the way of.
 void let_give_room_back(SQLite::Database& database) noexcept {
     try {
         database.exec("pragma auto_vacuum = incremental; vacuum");
@@ -117,14 +123,16 @@ void let_give_room_back(SQLite::Database& database) noexcept {
 
 void bring_up_to_date(SQLite::Database& database) {
     const auto version_now = [&] { return database.execAndGet("pragma user_version").getInt(); };
-    if (version_now() == schema_version) return;  // as nearly always: without being in the way of a run that writes
+    if (version_now() == schema_version)
+        return;  // as nearly always: without being in the way of a run that writes
     SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
     const int version = version_now();
-    if (version > schema_version) throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
+    if (version > schema_version)
+        throw SQLite::Exception("was written by a newer version of Tavlo", SQLITE_MISMATCH);
     if (version == schema_version) return;
     if (version == 0) {
-        for (const char* tables :
-             {receipts_schema, items_schema, safe_schema, journal_schema, volumes_schema, contents_schema, told_schema})
+        for (const char* tables : {receipts_schema, items_schema, safe_schema, journal_schema, volumes_schema,
+                                   contents_schema, told_schema})
             database.exec(tables);
     } else {
         if (version < 4) bring_to_version_4(database, version);

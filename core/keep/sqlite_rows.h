@@ -18,8 +18,8 @@
 
 namespace tavlo {
 
-// How the store's rows hold the core's values. Statements count their parameters from 1, columns from 0. All may throw
-// SQLite::Exception, and nlohmann::json::exception on damaged bytes; the store catches them.
+// How the store's rows hold the core's values. Statements count their parameters from 1, columns from 0. All
+// may throw SQLite::Exception, and nlohmann::json::exception on damaged bytes; the store catches them.
 
 void bind_bytes(SQLite::Statement& statement, int index, const std::string& bytes);
 std::string bytes_of(const SQLite::Column& column);
@@ -34,9 +34,10 @@ struct RememberedRow {
     std::string of;
     std::string found;
 };
-/// Puts rows into a table of such, in one transaction; those that came longest ago go where there are more than `most`.
-void remember_rows(SQLite::Database& database, const char* table, const std::vector<RememberedRow>& rows, std::int64_t now_ns,
-                   std::int64_t most);
+/// Puts rows into a table of such, in one transaction; those that came longest ago go where there are more
+/// than `most`.
+void remember_rows(SQLite::Database& database, const char* table, const std::vector<RememberedRow>& rows,
+                   std::int64_t now_ns, std::int64_t most);
 
 /// A stored word that nobody knows means a damaged or a newer database: an error, never a default.
 template <class Word>

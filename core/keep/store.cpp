@@ -39,7 +39,8 @@ public:
         note_time();
     }
 
-    Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) override {
+    Result<void> begin(const ReceiptHead& head,
+                       const std::function<std::optional<PendingItem>()>& next) override {
         return guarded("note the run", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             insert_head(database_, head);
@@ -57,7 +58,8 @@ public:
             for (const PendingItem& item : items) numbers.push_back(item.number);
             items_.forget(receipt, numbers);
             auto at = items.begin();
-            write_pending(database_, receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            write_pending(database_, receipt,
+                          [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
             SQLite::Statement update(database_, "update receipts set state=?, finished=0 where id=?");
             update.bind(1, std::string(to_text(RunState::interrupted)));
             update.bind(2, receipt);
@@ -75,9 +77,11 @@ public:
             forget.bind(2, as_signed(rest_number));
             forget.exec();
             auto at = items.begin();
-            write_pending(database_, receipt, [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            write_pending(database_, receipt,
+                          [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
             bool noted = !rest;
-            write_pending(database_, receipt, [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
+            write_pending(database_, receipt,
+                          [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
             transaction.commit();
         });
     }
@@ -101,7 +105,8 @@ public:
         std::vector<PendingItem> found;
         auto read = guarded("read the journal", [&] {
             std::vector<std::uint64_t> settled;
-            items_.each_outcome(receipt, [&](std::uint64_t number, Outcome, bool) { settled.push_back(number); });
+            items_.each_outcome(receipt,
+                                [&](std::uint64_t number, Outcome, bool) { settled.push_back(number); });
             auto next = settled.begin();
             JournalRows rows(database_, receipt);
             while (auto item = rows.next()) {
@@ -115,8 +120,9 @@ public:
 
     Result<std::vector<ReceiptHead>> unfinished() override {
         std::vector<ReceiptHead> heads;
-        auto read = guarded("read the journal",
-                            [&] { heads = heads_where(database_, "where state <> 'done' and undone_by = '' order by started, id"); });
+        auto read = guarded("read the journal", [&] {
+            heads = heads_where(database_, "where state <> 'done' and undone_by = '' order by started, id");
+        });
         if (!read) return failure(read.error());
         return heads;
     }
@@ -127,7 +133,8 @@ public:
 
     bool is_alive(const std::string& receipt) override { return RunLock::is_held(folder(), receipt); }
 
-    Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& next) override {
+    Result<void> record(const std::string& receipt, const RunRecords& records,
+                        const std::vector<Intent>& next) override {
         return guarded("write the receipt", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             items_.put(receipt, records.items);
@@ -139,7 +146,8 @@ public:
             safe_.drop(records.used_up);
             if (!records.taken_back.empty()) items_.mark_taken_back(undone_by(receipt), records.taken_back);
             write_volumes(database_, receipt, records.volumes);
-            write_intents(database_, receipt, next);  // they are a group's: what it has not done by now it has not done
+            write_intents(database_, receipt,
+                          next);  // they are a group's: what it has not done by now it has not done
             transaction.commit();
         });
     }
@@ -152,10 +160,12 @@ public:
             write_end(database_, head);
             if (head.state == RunState::done) drop_journal(database_, head.id);
             const bool took_back = head.totals.of(Outcome::removed) + head.totals.of(Outcome::restored) > 0;
-            // one that could not do all of it leaves the rest to another; what was changed since is nobody's to take back
+            // one that could not do all of it leaves the rest to another; what was changed since is nobody's
+            // to take back
             const bool complete = head.totals.of(Outcome::failed) + head.totals.of(Outcome::planned) == 0;
             const bool settled = (complete && !head.undoes_some) || !has_more_to_take_back(head.undoes);
-            if (!head.undoes.empty() && took_back && settled) write_undone_by(database_, head.undoes, head.id);
+            if (!head.undoes.empty() && took_back && settled)
+                write_undone_by(database_, head.undoes, head.id);
             transaction.commit();
         });
         if (!finished) return failure(finished.error());
@@ -165,7 +175,8 @@ public:
 
     Result<std::vector<ReceiptHead>> receipts() override {
         std::vector<ReceiptHead> heads;
-        auto read = guarded("read the receipts", [&] { heads = heads_where(database_, "order by started desc, id desc"); });
+        auto read = guarded("read the receipts",
+                            [&] { heads = heads_where(database_, "order by started desc, id desc"); });
         if (!read) return failure(read.error());
         return heads;
     }
@@ -191,7 +202,8 @@ public:
         });
     }
 
-    Result<void> each_settled(const std::string& id, Order order, const std::function<void(std::uint64_t, ReceiptItem&&)>& take) override {
+    Result<void> each_settled(const std::string& id, Order order,
+                              const std::function<void(std::uint64_t, ReceiptItem&&)>& take) override {
         return guarded("read the receipt", [&] {
             items_.each(
                 id, [&](NumberedItem&& item) { take(item.first, std::move(item.second)); },
@@ -199,11 +211,14 @@ public:
         });
     }
 
-    Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first, std::uint64_t count) override {
+    Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first,
+                                                            std::uint64_t count) override {
         std::map<std::uint64_t, ReceiptItem> found;
         auto read = guarded("read the receipt", [&] {
-            items_.some(id, first, count, [&](NumberedItem&& item) { found.emplace(item.first, std::move(item.second)); });
-            for (const PendingItem& item : some_pending(database_, id, first, count)) found.try_emplace(item.number, planned(item));
+            items_.some(id, first, count,
+                        [&](NumberedItem&& item) { found.emplace(item.first, std::move(item.second)); });
+            for (const PendingItem& item : some_pending(database_, id, first, count))
+                found.try_emplace(item.number, planned(item));
         });
         if (!read) return failure(read.error());
         return found;
@@ -228,7 +243,9 @@ public:
 
     Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) override {
         std::pair<std::uint64_t, std::uint64_t> amounts;
-        auto read = guarded("read the journal", [&] { amounts = {items_.settled(id), pending_count(database_, id)}; });
+        auto read = guarded("read the journal", [&] {
+            amounts = {items_.settled(id), pending_count(database_, id)};
+        });
         if (!read) return failure(read.error());
         return amounts;
     }
@@ -268,7 +285,8 @@ public:
                 drop_journal(database_, id);
                 items_.drop(id);
                 for (const char* statement :
-                     {"delete from folders where receipt=?", "delete from volumes where receipt=?", "delete from receipts where id=?"}) {
+                     {"delete from folders where receipt=?", "delete from volumes where receipt=?",
+                      "delete from receipts where id=?"}) {
                     SQLite::Statement drop(database_, statement);
                     drop.bind(1, id);
                     drop.exec();
@@ -309,7 +327,8 @@ public:
         return guarded("read the Safe's index", [&] { safe_.each(take); });
     }
 
-    Result<void> each_safe_entry_of(const std::string& receipt, const std::function<void(SafeEntry&&)>& take) override {
+    Result<void> each_safe_entry_of(const std::string& receipt,
+                                    const std::function<void(SafeEntry&&)>& take) override {
         return guarded("read the Safe's index", [&] { safe_.each_of(receipt, take); });
     }
 
@@ -329,7 +348,8 @@ public:
 
     Result<std::vector<SafeEntry>> safe_entries_of(const std::string& receipt) override {
         std::vector<SafeEntry> entries;
-        auto read = each_safe_entry_of(receipt, [&](SafeEntry&& entry) { entries.push_back(std::move(entry)); });
+        auto read =
+            each_safe_entry_of(receipt, [&](SafeEntry&& entry) { entries.push_back(std::move(entry)); });
         if (!read) return failure(read.error());
         return entries;
     }
@@ -451,12 +471,16 @@ Result<void> make_state_folder(const std::string& path) {
 
 }  // namespace
 
-Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock, std::chrono::milliseconds patience) {
+Result<std::unique_ptr<Store>> Store::open(const std::string& state_folder, const Timekeeper& clock,
+                                           std::chrono::milliseconds patience) {
     if (auto made = make_state_folder(state_folder); !made) return failure(made.error());
-    if (::access(state_folder.c_str(), W_OK | X_OK) != 0) return failure(system_error(errno, "write the state folder", state_folder));
+    if (::access(state_folder.c_str(), W_OK | X_OK) != 0)
+        return failure(system_error(errno, "write the state folder", state_folder));
     const std::string path = join(state_folder, "tavlo.sqlite");
-    // several programs that make it at once are in one another's way, and SQLite does not wait in all of its steps
-    for (const auto give_up = std::chrono::steady_clock::now() + patience;; std::this_thread::sleep_for(between_tries)) {
+    // several programs that make it at once are in one another's way, and SQLite does not wait in all of its
+    // steps
+    for (const auto give_up = std::chrono::steady_clock::now() + patience;;
+         std::this_thread::sleep_for(between_tries)) {
         try {
             return std::make_unique<SqliteStore>(path, clock, static_cast<int>(patience.count()));
         } catch (const SQLite::Exception& exception) {

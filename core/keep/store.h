@@ -26,22 +26,25 @@ struct RunRecords {
     std::vector<std::pair<std::uint64_t, ReceiptItem>> items;  ///< with their numbers in the plan
     std::vector<FolderTrace> folders;
     std::vector<SafeEntry> set_aside;
-    std::vector<std::string> used_up;       ///< Safe entries that were brought back
-    std::vector<std::uint64_t> taken_back;  ///< of an undo: numbers of the items in the receipt that it undoes
-    /// Folders settled before, that could not keep all attributes once they were filled: number, and what was lost.
+    std::vector<std::string> used_up;  ///< Safe entries that were brought back
+    std::vector<std::uint64_t>
+        taken_back;  ///< of an undo: numbers of the items in the receipt that it undoes
+    /// Folders settled before, that could not keep all attributes once they were filled: number, and what was
+    /// lost.
     std::vector<std::pair<std::uint64_t, std::string>> not_kept;
     std::vector<VolumeRecord> volumes;  ///< that it has not had to do with before
 };
 
-/// Receipts, the Safe's index and what reading has found out, in one database in the state folder. Several programs may have it open at
-/// once; one Store is used by one thread at a time.
+/// Receipts, the Safe's index and what reading has found out, in one database in the state folder. Several
+/// programs may have it open at once; one Store is used by one thread at a time.
 class Store : public ContentsMemory, public FactsMemory, public HashMemory {
 public:
     /// Opens, and makes where missing, the state folder and its database.
     /// errors   no_permission, not_a_folder, corrupt (no database, or of a newer version), no_space, io
     /// clock    what versions are dated by; outlives the store
     /// patience how long one call waits for another program that writes, before it answers locked
-    static Result<std::unique_ptr<Store>> open(const std::string& state_folder, const Timekeeper& clock = Timekeeper::system(),
+    static Result<std::unique_ptr<Store>> open(const std::string& state_folder,
+                                               const Timekeeper& clock = Timekeeper::system(),
                                                std::chrono::milliseconds patience = std::chrono::seconds(10));
     ~Store() override = default;
     virtual std::string folder() const = 0;  ///< its state folder
@@ -49,20 +52,24 @@ public:
     /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted.
     /// What an undo takes back has no rest to go on with any more.
     /// next     the items, one after the other, then nullopt
-    virtual Result<void> begin(const ReceiptHead& head, const std::function<std::optional<PendingItem>()>& next) = 0;
-    /// A run that has ended has something to do again: these items, which it had left undecided or failed at. Its state is
-    /// interrupted until finish().
+    virtual Result<void> begin(const ReceiptHead& head,
+                               const std::function<std::optional<PendingItem>()>& next) = 0;
+    /// A run that has ended has something to do again: these items, which it had left undecided or failed at.
+    /// Its state is interrupted until finish().
     virtual Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) = 0;
     /// A run that is going on has more to do, after what it has so far.
-    /// rest     what stands for all that has not been counted yet, should the run be interrupted; nullopt: everything has. It takes the
+    /// rest     what stands for all that has not been counted yet, should the run be interrupted; nullopt:
+    /// everything has. It takes the
     ///          place of the one before
     virtual Result<void> extend(const std::string& receipt, const std::vector<PendingItem>& items,
                                 const std::optional<PendingItem>& rest) = 0;
-    /// What was done since the last time, whose items are no longer pending, and all that groups which are not recorded yet have done or
-    /// are about to do, in one transaction that is durable when this returns.
+    /// What was done since the last time, whose items are no longer pending, and all that groups which are
+    /// not recorded yet have done or are about to do, in one transaction that is durable when this returns.
     /// records  of what is durable on its own volumes by now (promise 11)
-    /// errors   locked: another program has kept the state locked for some seconds; nothing was noted, and it can be tried again
-    virtual Result<void> record(const std::string& receipt, const RunRecords& records, const std::vector<Intent>& intents = {}) = 0;
+    /// errors   locked: another program has kept the state locked for some seconds; nothing was noted, and it
+    /// can be tried again
+    virtual Result<void> record(const std::string& receipt, const RunRecords& records,
+                                const std::vector<Intent>& intents = {}) = 0;
     /// One more intention of the same group.
     virtual Result<void> intend(const std::string& receipt, const Intent& intent) = 0;
     /// Notes the end; adds up the totals from the items. returns the head with them
@@ -86,27 +93,34 @@ public:
     virtual Result<void> each_item(const std::string& id, const std::function<void(ReceiptItem&&)>& take) = 0;
     /// Only what has a result, with its number; a few hundred items are in memory at a time.
     enum class Order : bool { forwards, backwards };
-    virtual Result<void> each_settled(const std::string& id, Order order,
-                                      const std::function<void(std::uint64_t number, ReceiptItem&&)>& take) = 0;
+    virtual Result<void> each_settled(
+        const std::string& id, Order order,
+        const std::function<void(std::uint64_t number, ReceiptItem&&)>& take) = 0;
     /// What the target could not keep, with the number of items: {"owner", 3}.
     virtual Result<std::vector<std::pair<std::string, std::uint64_t>>> not_kept(const std::string& id) = 0;
-    /// The same for those whose numbers lie from `first` on, `count` of them; for a list that shows a window onto many.
-    virtual Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id, std::uint64_t first, std::uint64_t count) = 0;
+    /// The same for those whose numbers lie from `first` on, `count` of them; for a list that shows a window
+    /// onto many.
+    virtual Result<std::map<std::uint64_t, ReceiptItem>> some_items(const std::string& id,
+                                                                    std::uint64_t first,
+                                                                    std::uint64_t count) = 0;
     /// The numbers of the items that came out so, in their order.
     virtual Result<std::vector<std::uint64_t>> numbers_with(const std::string& id, Outcome result) = 0;
     /// The numbers of the items that an undo has taken back since.
     virtual Result<std::vector<std::uint64_t>> taken_back(const std::string& id) = 0;
-    /// Of a run that goes on, in any process: how many items are done, of how many; 0 where that is not known any more.
+    /// Of a run that goes on, in any process: how many items are done, of how many; 0 where that is not known
+    /// any more.
     virtual Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) = 0;
-    /// Forgets receipts of runs that have ended before then, all of it done, and of which the Safe holds nothing.
-    /// returns  how many
+    /// Forgets receipts of runs that have ended before then, all of it done, and of which the Safe holds
+    /// nothing. returns  how many
     virtual Result<std::size_t> forget_receipts(std::int64_t finished_before_ns) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
     virtual Result<std::vector<VolumeRecord>> volumes(const std::string& id) = 0;
 
-    virtual Result<std::vector<SafeEntry>> safe_entries() = 0;                               ///< newest first
-    virtual Result<void> each_safe_entry(const std::function<void(SafeEntry&&)>& take) = 0;  ///< the same, one after the other
-    virtual Result<void> each_safe_entry_of(const std::string& receipt, const std::function<void(SafeEntry&&)>& take) = 0;
+    virtual Result<std::vector<SafeEntry>> safe_entries() = 0;  ///< newest first
+    virtual Result<void> each_safe_entry(
+        const std::function<void(SafeEntry&&)>& take) = 0;  ///< the same, one after the other
+    virtual Result<void> each_safe_entry_of(const std::string& receipt,
+                                            const std::function<void(SafeEntry&&)>& take) = 0;
     /// A part of them in the order of their ids as they are kept: so many after this one, "" for the first.
     virtual Result<std::vector<SafeEntry>> some_safe_entries(const std::string& after, std::size_t count) = 0;
     virtual Result<std::uint64_t> safe_count() = 0;
@@ -116,7 +130,8 @@ public:
     /// The folders that hold the slots of what a run has set aside, one for each Safe.
     virtual Result<std::vector<std::string>> shelves_of(const std::string& receipt) = 0;
     virtual Result<SafeAmount> safe_amount_of(const std::string& receipt) = 0;
-    /// Readings of the clock that were noted whenever it had gone on for a while, or otherwise than time does; in their order.
+    /// Readings of the clock that were noted whenever it had gone on for a while, or otherwise than time
+    /// does; in their order.
     virtual Result<std::vector<Timekeeper::Reading>> times_seen() = 0;
     virtual Timekeeper::Reading time() const = 0;  ///< now, by the store's clock
     virtual Result<void> forget_safe_entries(const std::vector<std::string>& ids) = 0;

@@ -28,7 +28,8 @@ std::vector<Timekeeper::Reading> readings(SQLite::Database& database) {
     std::vector<Timekeeper::Reading> seen;
     SQLite::Statement query(database, "select wall, since_boot, boot from clock order by rowid");
     while (query.executeStep())
-        seen.push_back({query.getColumn(0).getInt64(), query.getColumn(1).getInt64(), query.getColumn(2).getString()});
+        seen.push_back(
+            {query.getColumn(0).getInt64(), query.getColumn(1).getInt64(), query.getColumn(2).getString()});
     return seen;
 }
 

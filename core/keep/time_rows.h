@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 

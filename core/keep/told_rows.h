@@ -3,7 +3,8 @@
 
 #pragma once
 
-// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h says.
+// Inside keep/ only: this header shows SQLite, which no public one does. All may throw, as keep/sqlite_rows.h
+// says.
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
@@ -23,7 +24,8 @@ public:
 
     explicit ToldRows(SQLite::Database& database) : database_(database) {}
     /// take  (place in `things`, text)
-    void recall(Of what, const std::vector<Status>& things, const std::function<void(std::size_t, std::string&&)>& take);
+    void recall(Of what, const std::vector<Status>& things,
+                const std::function<void(std::size_t, std::string&&)>& take);
     /// The oldest go where there are too many.
     void remember(Of what, const std::vector<std::pair<Status, std::string>>& told, std::int64_t now_ns);
 

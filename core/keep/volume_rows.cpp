@@ -7,7 +7,8 @@
 
 namespace tavlo {
 
-void write_volumes(SQLite::Database& database, const std::string& receipt, const std::vector<VolumeRecord>& volumes) {
+void write_volumes(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<VolumeRecord>& volumes) {
     SQLite::Statement insert(database, "insert or ignore into volumes values(?,?,?,?,?)");
     for (const VolumeRecord& volume : volumes) {
         insert.bind(1, receipt);

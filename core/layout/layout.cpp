@@ -17,7 +17,8 @@ std::vector<bool> filled_folders(const Batch& batch) {
     std::vector<bool> filled(batch.entries.size());
     for (auto id = static_cast<EntryId>(batch.entries.size()); id-- > 0;) {
         const Entry& entry = batch.entries[id];
-        if ((entry.status.type != FileType::folder || filled[id]) && entry.parent != no_entry) filled[entry.parent] = true;
+        if ((entry.status.type != FileType::folder || filled[id]) && entry.parent != no_entry)
+            filled[entry.parent] = true;
     }
     return filled;
 }
@@ -27,8 +28,13 @@ std::string stem_of(const std::string& name) { return name.substr(0, extension_s
 
 class Layouter {
 public:
-    Layouter(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case, const WantedName& wanted)
-        : batch_(batch), structure_(structure), folds_case_(folds_case), wanted_(wanted), arrival_of_(batch.entries.size(), UINT32_MAX) {
+    Layouter(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case,
+             const WantedName& wanted)
+        : batch_(batch),
+          structure_(structure),
+          folds_case_(folds_case),
+          wanted_(wanted),
+          arrival_of_(batch.entries.size(), UINT32_MAX) {
         layout_.targets.add_root(destination);
         fed_by_.push_back(no_folder);
         layout_.several_feed.push_back(false);
@@ -45,11 +51,13 @@ private:
         const Entry& entry = batch_.entries[id];
         const bool named = batch_.is_named(entry);
         const bool is_folder = entry.status.type == FileType::folder;
-        const bool dissolved = structure_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
+        const bool dissolved =
+            structure_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
         if (!named && !entry.way && !inside_wanted_folder(entry)) return leave_out(id);
         if (is_folder && !entry.problem && (structure_.flatten || dissolved)) {
             if (!dissolved && !entry.way) layout_.dissolved.push_back(id);
-            if (entry.parent != no_entry) arrival_of_[id] = arrival_of_[entry.parent];  // what is in it comes in the folder on the way
+            if (entry.parent != no_entry)
+                arrival_of_[id] = arrival_of_[entry.parent];  // what is in it comes in the folder on the way
             return;
         }
         if (entry.way ? structure_.contents && structure_.subfolders == Subfolders::filled && !filled_[id]
@@ -62,7 +70,8 @@ private:
             arrival.parent = arrival_of_[entry.parent];
             if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;
         }
-        if (is_folder && !entry.problem) arrival.inside = node_for(arrival.folder, entry.archive ? stem_of(entry.name) : entry.name);
+        if (is_folder && !entry.problem)
+            arrival.inside = node_for(arrival.folder, entry.archive ? stem_of(entry.name) : entry.name);
         feed(arrival.folder, entry.folder);
         if (entry.real) layout_.several_feed[arrival.folder] = true;  // in an archive a name may stand twice
         if (wanted_ && !is_folder) name_on_the_way(arrival, id);
@@ -78,7 +87,8 @@ private:
     void name_on_the_way(Arrival& arrival, EntryId id) {
         auto name = wanted_(id);
         if (!name) return;
-        if (name->problem) layout_.problems.emplace(static_cast<std::uint32_t>(layout_.arrivals.size()), name->problem);
+        if (name->problem)
+            layout_.problems.emplace(static_cast<std::uint32_t>(layout_.arrivals.size()), name->problem);
         layout_.several_feed[arrival.folder] = true;
         if (name->name == batch_.entries[id].name) return;
         arrival.name = static_cast<std::uint32_t>(layout_.names.size());
@@ -131,7 +141,8 @@ private:
 
 }  // namespace
 
-Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure, bool folds_case, const WantedName& wanted) {
+Layout lay_out(const Batch& batch, const std::string& destination, const Structure& structure,
+               bool folds_case, const WantedName& wanted) {
     return Layouter(batch, destination, structure, folds_case, wanted).run();
 }
 

@@ -28,7 +28,8 @@ public:
 
 private:
     EntryId level(const std::string& path, std::string name, EntryId above) {
-        const auto [found, fresh] = known_.try_emplace(folds_case_ ? folded(path) : path, static_cast<EntryId>(batch_.entries.size()));
+        const auto [found, fresh] = known_.try_emplace(folds_case_ ? folded(path) : path,
+                                                       static_cast<EntryId>(batch_.entries.size()));
         if (!fresh) return found->second;
         Entry entry;
         entry.folder = above == no_entry ? root_ : batch_.entries[above].inside;
@@ -53,7 +54,10 @@ bool dissolves(const Entry& entry) { return entry.status.type == FileType::folde
 class SortedLayouter {
 public:
     SortedLayouter(const Sorted& sorted, const std::string& destination, const WantedName& wanted)
-        : batch_(sorted.batch), sorted_(sorted), wanted_(wanted), arrival_of_(batch_.entries.size(), UINT32_MAX) {
+        : batch_(sorted.batch),
+          sorted_(sorted),
+          wanted_(wanted),
+          arrival_of_(batch_.entries.size(), UINT32_MAX) {
         layout_.targets.add_root(destination);
         layout_.several_feed.push_back(true);
         layout_.whole_folders = false;
@@ -77,7 +81,9 @@ private:
         arrival.entry = id;
         arrival.folder = 0;
         if (folder != no_entry) {
-            arrival.parent = arrival_of_[folder] != UINT32_MAX ? arrival_of_[folder] : arrive(folder, batch_.entries[folder].parent);
+            arrival.parent = arrival_of_[folder] != UINT32_MAX
+                                 ? arrival_of_[folder]
+                                 : arrive(folder, batch_.entries[folder].parent);
             arrival.folder = layout_.arrivals[arrival.parent].inside;
         }
         const Entry& entry = batch_.entries[id];
@@ -107,7 +113,8 @@ private:
 
 }  // namespace
 
-Sorted sort(const Batch& batch, const std::string& destination, const std::function<std::string(EntryId)>& folder_for, bool folds_case) {
+Sorted sort(const Batch& batch, const std::string& destination,
+            const std::function<std::string(EntryId)>& folder_for, bool folds_case) {
     Sorted sorted{batch};
     sorted.folder_of.resize(batch.entries.size(), no_entry);
     FolderMaker maker(sorted.batch, destination, folds_case);

@@ -25,12 +25,15 @@ Result<std::unique_ptr<NameTable>> NameTable::read(std::string_view text, const 
         if (line.ends_with('\r')) line.pop_back();
         if (line.empty()) continue;
         const auto tab = line.find('\t');
-        if (tab == std::string::npos) return failure(Fault::refused, fmt::format("has no tab in line {}", number), path);
-        const auto [found, is_new] = table->lines_.try_emplace(line.substr(0, tab), Line{number, line.substr(tab + 1), false});
+        if (tab == std::string::npos)
+            return failure(Fault::refused, fmt::format("has no tab in line {}", number), path);
+        const auto [found, is_new] =
+            table->lines_.try_emplace(line.substr(0, tab), Line{number, line.substr(tab + 1), false});
         if (!is_new && found->second.new_name != line.substr(tab + 1))
-            return failure(
-                Fault::refused,
-                fmt::format("gives '{}' two new names, in lines {} and {}", printable(found->first), found->second.number, number), path);
+            return failure(Fault::refused,
+                           fmt::format("gives '{}' two new names, in lines {} and {}",
+                                       printable(found->first), found->second.number, number),
+                           path);
     }
     return table;
 }
@@ -49,7 +52,8 @@ std::vector<Error> NameTable::misses() const {
     std::sort(unmet.begin(), unmet.end());
     std::vector<Error> misses;
     for (const auto& [number, old_name] : unmet)
-        misses.push_back({Fault::not_found, 0, fmt::format("line {}: nothing is named '{}'", number, old_name), path_});
+        misses.push_back(
+            {Fault::not_found, 0, fmt::format("line {}: nothing is named '{}'", number, old_name), path_});
     return misses;
 }
 

@@ -13,7 +13,8 @@ std::size_t extension_start(std::string_view name, FileType type) {
     if (type == FileType::folder) return name.size();
     const auto dot = name.rfind('.');
     if (dot == std::string_view::npos || dot == 0 || dot + 1 == name.size()) return name.size();
-    if (name.find(' ', dot) != std::string_view::npos) return name.size();  // the end of a sentence, not an extension
+    if (name.find(' ', dot) != std::string_view::npos)
+        return name.size();  // the end of a sentence, not an extension
     constexpr std::string_view tar = ".tar";
     const auto stem = name.substr(0, dot);
     if (stem.ends_with(tar) && stem.size() > tar.size()) return dot - tar.size();
@@ -47,7 +48,8 @@ std::string numbered_name(std::string_view name, FileType type, unsigned number,
 namespace {
 
 std::string local(const char* format, std::int64_t ns) {
-    const std::time_t seconds = static_cast<std::time_t>(ns / 1'000'000'000 - (ns % 1'000'000'000 < 0 ? 1 : 0));
+    const std::time_t seconds =
+        static_cast<std::time_t>(ns / 1'000'000'000 - (ns % 1'000'000'000 < 0 ? 1 : 0));
     std::tm time{};
     ::localtime_r(&seconds, &time);
     char text[32];
@@ -55,8 +57,8 @@ std::string local(const char* format, std::int64_t ns) {
 }
 
 /// The pattern filled in; "" where it makes no name of at most `most` bytes.
-std::string from_pattern(std::string_view pattern, std::string_view name, FileType type, const NameSource& source, unsigned number,
-                         std::size_t most) {
+std::string from_pattern(std::string_view pattern, std::string_view name, FileType type,
+                         const NameSource& source, unsigned number, std::size_t most) {
     const auto start = extension_start(name, type);
     std::string out;
     for (std::size_t at = 0; at < pattern.size();) {
@@ -74,7 +76,8 @@ std::string from_pattern(std::string_view pattern, std::string_view name, FileTy
         if (token == "folder") out += source.folder;
         if (token == "n") out += std::to_string(number);
     }
-    const bool good = !out.empty() && out != "." && out != ".." && out.size() <= most && out.find('/') == std::string::npos;
+    const bool good =
+        !out.empty() && out != "." && out != ".." && out.size() <= most && out.find('/') == std::string::npos;
     return good ? out : std::string();
 }
 
@@ -89,7 +92,8 @@ std::string pattern_problem(std::string_view pattern) {
         if (close == std::string_view::npos) return "a '{' is not closed";
         const auto token = pattern.substr(open + 1, close - open - 1);
         bool known = false;
-        for (const std::string_view one : {"name", "ext", "date", "time", "folder", "n"}) known = known || token == one;
+        for (const std::string_view one : {"name", "ext", "date", "time", "folder", "n"})
+            known = known || token == one;
         if (!known) return "{" + std::string(token) + "} is not known";
         varies = varies || token == "name" || token == "n";
     }
@@ -100,7 +104,8 @@ std::string free_name(std::string_view name, FileType type, const NewNames& sche
                       const std::function<bool(const std::string&)>& taken, std::size_t most) {
     std::string base(name);
     if (scheme.scheme != NewNames::Scheme::number) {
-        const std::string_view pattern = scheme.scheme == NewNames::Scheme::date ? "{name} {date}{ext}" : std::string_view(scheme.pattern);
+        const std::string_view pattern =
+            scheme.scheme == NewNames::Scheme::date ? "{name} {date}{ext}" : std::string_view(scheme.pattern);
         const bool counts = pattern.find("{n}") != std::string_view::npos;
         for (unsigned number = 2; pattern_problem(pattern).empty(); ++number) {
             const std::string candidate = from_pattern(pattern, name, type, source, number, most);
@@ -131,13 +136,17 @@ std::string impossible_name(std::string_view name) {
 
 std::string name_problem(std::string_view name, const Volume& volume) {
     if (name.size() > volume.max_name_bytes)
-        return "the name is longer than the " + std::to_string(volume.max_name_bytes) + " bytes that the destination can hold";
+        return "the name is longer than the " + std::to_string(volume.max_name_bytes) +
+               " bytes that the destination can hold";
     if (volume.forbidden_in_names.empty()) return {};
     const auto bad = name.find_first_of(volume.forbidden_in_names);
-    if (bad != std::string_view::npos) return std::string("the destination cannot hold a name with ") + name[bad];
+    if (bad != std::string_view::npos)
+        return std::string("the destination cannot hold a name with ") + name[bad];
     for (const char c : name)
-        if (static_cast<unsigned char>(c) < 0x20) return "the destination cannot hold a name with a control character";
-    if (name.ends_with('.') || name.ends_with(' ')) return "the destination cannot hold a name that ends in a dot or a space";
+        if (static_cast<unsigned char>(c) < 0x20)
+            return "the destination cannot hold a name with a control character";
+    if (name.ends_with('.') || name.ends_with(' '))
+        return "the destination cannot hold a name that ends in a dot or a space";
     if (!is_utf8(name)) return "the destination cannot hold a name that is not valid UTF-8";
     return {};
 }
@@ -150,18 +159,21 @@ std::string possible_name(std::string_view name, FileType type, const Volume& vo
         const auto point = name.substr(at, length);
         at += length;
         const auto byte = static_cast<unsigned char>(point.front());
-        const bool bad = volume.forbidden_in_names.find(point) != std::string_view::npos || byte < 0x20 || !is_utf8(point);
+        const bool bad =
+            volume.forbidden_in_names.find(point) != std::string_view::npos || byte < 0x20 || !is_utf8(point);
         out += strict && bad ? "_" : std::string(point);
     }
     const auto extension = out.substr(extension_start(out, type));
     if (out.size() > volume.max_name_bytes) {
         const bool keeps = extension.size() < volume.max_name_bytes / 2;
         const auto room = volume.max_name_bytes - (keeps ? extension.size() : 0);
-        out = std::string(cut_to(std::string_view(out).substr(0, out.size() - (keeps ? extension.size() : 0)), room)) +
+        out = std::string(cut_to(std::string_view(out).substr(0, out.size() - (keeps ? extension.size() : 0)),
+                                 room)) +
               (keeps ? extension : "");
     }
     if (strict)
-        for (auto at = out.size(); at > 0 && (out[at - 1] == '.' || out[at - 1] == ' '); --at) out[at - 1] = '_';
+        for (auto at = out.size(); at > 0 && (out[at - 1] == '.' || out[at - 1] == ' '); --at)
+            out[at - 1] = '_';
     return out;
 }
 

@@ -16,7 +16,8 @@ struct NewNames {
         pattern,  ///< as `pattern` says
     };
     Scheme scheme = Scheme::number;
-    /// {name} without extension, {ext} with its dot, {date}, {time}, {folder} that it comes from, {n} counted up from 2
+    /// {name} without extension, {ext} with its dot, {date}, {time}, {folder} that it comes from, {n} counted
+    /// up from 2
     std::string pattern{};
     bool operator==(const NewNames&) const = default;
 };

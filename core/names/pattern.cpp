@@ -55,7 +55,8 @@ std::string formatted(const std::string& text, std::string_view format) {
     return text;
 }
 
-/// What a value may not bring into a name: control characters and '/', but for the one fact that makes levels.
+/// What a value may not bring into a name: control characters and '/', but for the one fact that makes
+/// levels.
 std::string cleaned(std::string value, bool makes_levels) {
     for (char& c : value)
         if (static_cast<unsigned char>(c) < ' ' || c == '\x7f' || (c == '/' && !makes_levels)) c = '_';
@@ -66,7 +67,8 @@ std::string cleaned(std::string value, bool makes_levels) {
 
 std::string formatted(const Fact& fact, std::string_view format) {
     if (const auto* text = std::get_if<std::string>(&fact)) return formatted(*text, format);
-    if (const auto* number = std::get_if<std::uint64_t>(&fact)) return fmt::format("{:0{}}", *number, digits_from(format).value_or(1));
+    if (const auto* number = std::get_if<std::uint64_t>(&fact))
+        return fmt::format("{:0{}}", *number, digits_from(format).value_or(1));
     return formatted(std::get<Moment>(fact), format);
 }
 
@@ -78,7 +80,9 @@ std::optional<Moment> moment_from(std::string_view text) {
     const auto digit = [&](std::size_t at) { return at < text.size() && text[at] >= '0' && text[at] <= '9'; };
     std::size_t at = std::min(text.find_first_of("0123456789"), text.size());
     const auto field = [&](std::size_t digits, int usual) -> std::optional<int> {
-        if (at < text.size() && !digit(at) && std::string_view(":-/.T ").find(text[at]) != std::string_view::npos) ++at;
+        if (at < text.size() && !digit(at) &&
+            std::string_view(":-/.T ").find(text[at]) != std::string_view::npos)
+            ++at;
         if (!digit(at)) return usual;
         int value = 0;
         for (std::size_t end = at + digits; at < end; ++at) {
@@ -94,7 +98,8 @@ std::optional<Moment> moment_from(std::string_view text) {
     const auto hour = field(2, 0);
     const auto minute = field(2, 0);
     const auto seconds = field(2, 0);
-    if (!year || !month || !day || !hour || !minute || !seconds || *year == 0 || *month == 0) return std::nullopt;
+    if (!year || !month || !day || !hour || !minute || !seconds || *year == 0 || *month == 0)
+        return std::nullopt;
     if (*hour > 23 || *minute > 59 || *seconds > 60) return std::nullopt;
     time.tm_year = *year - 1900;
     time.tm_mon = *month - 1;
@@ -125,7 +130,8 @@ std::string unknown_fact(std::string_view name) { return unknown_among(name, kno
 
 const KnownFact* known_fact(std::string_view name) {
     const auto& all = known_facts();
-    const auto found = std::find_if(all.begin(), all.end(), [&](const KnownFact& one) { return one.name == name; });
+    const auto found =
+        std::find_if(all.begin(), all.end(), [&](const KnownFact& one) { return one.name == name; });
     return found == all.end() ? nullptr : &*found;
 }
 
@@ -157,7 +163,11 @@ const std::vector<KnownFact>& known_facts() {
         {"now", Kind::moment, Of::all, "%Y-%m-%d", "the start of the run"},
         {"taken", Kind::moment, Of::pictures, "%Y-%m-%d", "when a picture was taken, as written in it"},
         {"camera", Kind::text, Of::pictures, {}, "make and model"},
-        {"country", Kind::text, Of::pictures, {}, "of the nearest place to where it was taken, within 300 km"},
+        {"country",
+         Kind::text,
+         Of::pictures,
+         {},
+         "of the nearest place to where it was taken, within 300 km"},
         {"town", Kind::text, Of::pictures, {}, "the nearest place, within 50 km"},
         {"width", Kind::number, Of::pictures, {}, "pixels, as shown"},
         {"height", Kind::number, Of::pictures, {}, "pixels, as shown"},
@@ -175,17 +185,23 @@ const std::vector<KnownFact>& known_facts() {
     return all;
 }
 
-Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t place, std::span<const KnownFact> known) {
+Result<Pattern::Choice> Pattern::choice_from(std::string_view text, std::size_t place,
+                                             std::span<const KnownFact> known) {
     if (text.starts_with('=')) return Choice{{}, std::string(text.substr(1))};
     const auto colon = text.find(':');
     const auto name = text.substr(0, colon);
-    const auto fact = std::find_if(known.begin(), known.end(), [&](const KnownFact& one) { return one.name == name; });
-    if (fact == known.end()) return failure(Fault::refused, fmt::format("{} (at character {})", unknown_among(name, known), place + 1), "");
+    const auto fact =
+        std::find_if(known.begin(), known.end(), [&](const KnownFact& one) { return one.name == name; });
+    if (fact == known.end())
+        return failure(Fault::refused,
+                       fmt::format("{} (at character {})", unknown_among(name, known), place + 1), "");
     if (colon == std::string_view::npos) return Choice{std::string(name), std::string(fact->usual_format)};
     const auto format = text.substr(colon + 1);
     if (!is_format(fact->kind, format))
         return failure(Fault::refused,
-                       fmt::format("knows no format '{}' of {}, at character {}", printable(format), name, place + name.size() + 2), "");
+                       fmt::format("knows no format '{}' of {}, at character {}", printable(format), name,
+                                   place + name.size() + 2),
+                       "");
     return Choice{std::string(name), std::string(format)};
 }
 
@@ -201,7 +217,8 @@ Result<Pattern> Pattern::parse(std::string_view text, std::span<const KnownFact>
         } else if (is_doubled) {
             plain += text[at++];
         } else if (text[at] == '}') {
-            return failure(Fault::refused, fmt::format("has a '}}' that closes nothing, at character {}", at + 1), "");
+            return failure(Fault::refused,
+                           fmt::format("has a '}}' that closes nothing, at character {}", at + 1), "");
         } else {
             const auto close = text.find('}', at);
             if (close == std::string_view::npos)
@@ -251,7 +268,8 @@ Result<Pattern> Pattern::parse_folders(std::string_view text) {
     return pattern;
 }
 
-std::optional<std::string> Pattern::value_of(const Choice& choice, const FactOf& fact_of, bool ext_may_be_nothing) {
+std::optional<std::string> Pattern::value_of(const Choice& choice, const FactOf& fact_of,
+                                             bool ext_may_be_nothing) {
     if (choice.fact.empty()) return choice.text;
     const auto fact = fact_of(choice.fact);
     const bool is_nothing = ext_may_be_nothing && choice.fact == "ext";
@@ -274,7 +292,8 @@ std::string filled(const Parts& parts, ValueOf value_of, Unknown unknown) {
         }
         const auto& choices = std::get<1>(part);
         std::optional<std::string> value;
-        for (auto choice = choices.begin(); choice != choices.end() && !value; ++choice) value = value_of(*choice);
+        for (auto choice = choices.begin(); choice != choices.end() && !value; ++choice)
+            value = value_of(*choice);
         out += value ? *value : unknown(choices);
     }
     return out;
@@ -319,13 +338,15 @@ std::string Pattern::fill_folders(const FactOf& fact_of) const {
 
 bool Pattern::uses_file_facts() const {
     const auto& all = known_facts();
-    return std::any_of(all.begin(), all.end(), [&](const KnownFact& one) { return one.of != KnownFact::Of::all && uses(one.name); });
+    return std::any_of(all.begin(), all.end(),
+                       [&](const KnownFact& one) { return one.of != KnownFact::Of::all && uses(one.name); });
 }
 
 bool Pattern::uses(std::string_view fact) const {
     return std::any_of(parts_.begin(), parts_.end(), [&](const Part& part) {
         const auto* choices = std::get_if<std::vector<Choice>>(&part);
-        return choices != nullptr && std::any_of(choices->begin(), choices->end(), [&](const Choice& one) { return one.fact == fact; });
+        return choices != nullptr && std::any_of(choices->begin(), choices->end(),
+                                                 [&](const Choice& one) { return one.fact == fact; });
     });
 }
 

@@ -19,11 +19,12 @@ namespace tavlo {
 /// What is known of a thing, as a pattern writes it.
 struct Moment {
     std::int64_t ns = 0;      ///< since 1970-01-01 UTC; written in local time
-    bool as_written = false;  ///< what stands in a file, without arithmetic on time zones: `ns` and what is written are as if in UTC
+    bool as_written = false;  ///< what stands in a file, without arithmetic on time zones: `ns` and what is
+                              ///< written are as if in UTC
     bool operator==(const Moment&) const = default;
 };
-/// A date as files have it: year, then what is told of month, day, hour, minute, second, whatever stands between ("2031:05:02 09:14:07",
-/// "D:20310502"); what comes behind is not looked at. nullopt: it is none
+/// A date as files have it: year, then what is told of month, day, hour, minute, second, whatever stands
+/// between ("2031:05:02 09:14:07", "D:20310502"); what comes behind is not looked at. nullopt: it is none
 std::optional<Moment> moment_from(std::string_view text);
 /// "2031-05-02T09:14:07"
 std::string written(Moment moment);
@@ -34,8 +35,9 @@ using FactOf = std::function<std::optional<Fact>(std::string_view name)>;
 
 struct KnownFact;
 
-/// Text with fields in braces: `{n:3}-{kind|=other}{ext}`; `{{` and `}}` are braces. The first choice of a field that is known stands
-/// there; plain text, after '=', always is. Where none is known there stands "unknown".
+/// Text with fields in braces: `{n:3}-{kind|=other}{ext}`; `{{` and `}}` are braces. The first choice of a
+/// field that is known stands there; plain text, after '=', always is. Where none is known there stands
+/// "unknown".
 class Pattern {
 public:
     /// errors  refused: there is no such fact or format, a brace is open; `step` says which and where
@@ -63,8 +65,10 @@ private:
     };
     using Part = std::variant<std::string, std::vector<Choice>>;
 
-    static std::optional<std::string> value_of(const Choice& choice, const FactOf& fact_of, bool ext_may_be_nothing);
-    static Result<Choice> choice_from(std::string_view text, std::size_t place, std::span<const KnownFact> known);
+    static std::optional<std::string> value_of(const Choice& choice, const FactOf& fact_of,
+                                               bool ext_may_be_nothing);
+    static Result<Choice> choice_from(std::string_view text, std::size_t place,
+                                      std::span<const KnownFact> known);
 
     std::vector<Part> parts_;
 };

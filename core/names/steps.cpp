@@ -23,7 +23,8 @@ struct Parts {
     std::string stem;
     std::string extension;  ///< with its dot
 
-    Parts(std::string_view name, FileType type) : stem(name.substr(0, extension_start(name, type))), extension(name.substr(stem.size())) {}
+    Parts(std::string_view name, FileType type)
+        : stem(name.substr(0, extension_start(name, type))), extension(name.substr(stem.size())) {}
     std::string whole() const { return stem + extension; }
 };
 
@@ -32,7 +33,8 @@ bool is_digit(char c) { return c >= '0' && c <= '9'; }
 /// Decimal digits of any count, and a number added to them; nullopt where that is below 0.
 std::optional<std::string> sum(std::string digits, std::int64_t by) {
     const bool takes = by < 0;
-    std::uint64_t left = takes ? std::uint64_t{0} - static_cast<std::uint64_t>(by) : static_cast<std::uint64_t>(by);
+    std::uint64_t left =
+        takes ? std::uint64_t{0} - static_cast<std::uint64_t>(by) : static_cast<std::uint64_t>(by);
     constexpr unsigned ten = 10;
     unsigned carry = 0;
     for (std::size_t at = digits.size(); at-- > 0 && (left > 0 || carry > 0);) {
@@ -61,8 +63,9 @@ Result<std::string> with_numbers_changed(std::string_view text, const AddToNumbe
     std::string out;
     std::size_t done = 0;
     for (const auto& number : numbers) {
-        const bool is_meant = step.which == AddToNumbers::Which::all ||
-                              (step.which == AddToNumbers::Which::first ? number == numbers.front() : number == numbers.back());
+        const bool is_meant =
+            step.which == AddToNumbers::Which::all ||
+            (step.which == AddToNumbers::Which::first ? number == numbers.front() : number == numbers.back());
         if (!is_meant) continue;
         const auto [begin, end] = number;
         const auto changed = sum(std::string(text.substr(begin, end - begin)), step.by);
@@ -104,19 +107,23 @@ struct Namer::Ready {
     std::vector<Step> steps;
     bool whole_names = false;
 
-    static Result<void> prepare(Step& step, const std::function<Result<std::string>(const std::string&)>& read_file);
+    static Result<void> prepare(Step& step,
+                                const std::function<Result<std::string>(const std::string&)>& read_file);
     Result<void> apply(Step& step, Parts& parts, FileType type, const FactUnder& fact_of) const;
 };
 
-Result<void> Namer::Ready::prepare(Step& step, const std::function<Result<std::string>(const std::string&)>& read_file) {
+Result<void> Namer::Ready::prepare(Step& step,
+                                   const std::function<Result<std::string>(const std::string&)>& read_file) {
     if (const auto* replace = std::get_if<Replace>(&step.what); replace != nullptr && replace->what.empty())
         return failure(Fault::refused, "wants something to be replaced", "replace");
     if (const auto* extension = std::get_if<Extension>(&step.what))
-        if (extension->text.starts_with('.')) return failure(Fault::refused, "wants the extension without its dot", "extension");
+        if (extension->text.starts_with('.'))
+            return failure(Fault::refused, "wants the extension without its dot", "extension");
     if (const auto* regex = std::get_if<ReplaceRegex>(&step.what)) {
         step.expression = std::make_unique<RE2>(regex->expression, RE2::Quiet);
         std::string why;
-        if (!step.expression->ok()) return failure(Fault::refused, "cannot be read: " + step.expression->error(), "replace_regex");
+        if (!step.expression->ok())
+            return failure(Fault::refused, "cannot be read: " + step.expression->error(), "replace_regex");
         if (!step.expression->CheckRewriteString(regex->with, &why))
             return failure(Fault::refused, "cannot be done: " + why, "replace_regex");
     }
@@ -153,7 +160,9 @@ Result<void> Namer::Ready::apply(Step& step, Parts& parts, FileType type, const 
 
         void operator()(const Affix& one) const { text = one.behind ? text + one.text : one.text + text; }
         void operator()(const Replace& one) const { text = replaced(text, one); }
-        void operator()(const ReplaceRegex& one) const { RE2::GlobalReplace(&text, *step.expression, one.with); }
+        void operator()(const ReplaceRegex& one) const {
+            RE2::GlobalReplace(&text, *step.expression, one.with);
+        }
         void operator()(const LetterCase& one) const {
             switch (one.to) {
                 case LetterCase::To::lower: text = lower_case(text); break;
@@ -193,7 +202,8 @@ Namer::~Namer() = default;
 Namer::Namer(Namer&&) noexcept = default;
 Namer& Namer::operator=(Namer&&) noexcept = default;
 
-Result<Namer> Namer::make(const Naming& naming, const std::function<Result<std::string>(const std::string&)>& read_file) {
+Result<Namer> Namer::make(const Naming& naming,
+                          const std::function<Result<std::string>(const std::string&)>& read_file) {
     auto ready = std::make_unique<Ready>();
     ready->whole_names = naming.whole_names;
     for (const NameStep& what : naming.steps) {
@@ -206,7 +216,8 @@ Result<Namer> Namer::make(const Naming& naming, const std::function<Result<std::
 Result<std::string> Namer::name(std::string_view name, FileType type, const FactUnder& fact_of) {
     Parts parts(name, type);
     for (Ready::Step& step : ready_->steps)
-        if (auto applied = ready_->apply(step, parts, type, fact_of); !applied) return failure(applied.error());
+        if (auto applied = ready_->apply(step, parts, type, fact_of); !applied)
+            return failure(applied.error());
     return parts.whole();
 }
 

@@ -17,8 +17,8 @@
 
 namespace tavlo {
 
-// How a name becomes another one: steps, each on what the one before made. They touch the name without its extension, unless whole names
-// are meant.
+// How a name becomes another one: steps, each on what the one before made. They touch the name without its
+// extension, unless whole names are meant.
 
 struct Affix {
     std::string text;
@@ -49,8 +49,8 @@ struct AddToNumbers {
     Which which = Which::all;
     bool operator==(const AddToNumbers&) const = default;
 };
-/// Without its dot; "lower" and "upper" change the case of the one that is there, the empty one takes it away. A folder has none, and
-/// stays.
+/// Without its dot; "lower" and "upper" change the case of the one that is there, the empty one takes it
+/// away. A folder has none, and stays.
 struct Extension {
     std::string text;
     bool operator==(const Extension&) const = default;
@@ -65,7 +65,8 @@ struct NamesFrom {
     std::string file;
     bool operator==(const NamesFrom&) const = default;
 };
-using NameStep = std::variant<Affix, Replace, ReplaceRegex, LetterCase, AddToNumbers, Extension, NameAs, NamesFrom>;
+using NameStep =
+    std::variant<Affix, Replace, ReplaceRegex, LetterCase, AddToNumbers, Extension, NameAs, NamesFrom>;
 
 struct Naming {
     std::vector<NameStep> steps{};
@@ -80,8 +81,10 @@ struct Naming {
 class Namer {
 public:
     /// read_file  gives the bytes of a table
-    /// errors  refused: a step that means nothing, `path` is its name ("replace_regex"); what the table says wrong; as read_file
-    static Result<Namer> make(const Naming& naming, const std::function<Result<std::string>(const std::string&)>& read_file);
+    /// errors  refused: a step that means nothing, `path` is its name ("replace_regex"); what the table says
+    /// wrong; as read_file
+    static Result<Namer> make(const Naming& naming,
+                              const std::function<Result<std::string>(const std::string&)>& read_file);
     ~Namer();
     Namer(Namer&&) noexcept;
     Namer& operator=(Namer&&) noexcept;

@@ -5,7 +5,8 @@
 
 namespace tavlo {
 
-/// Strokes that are not much larger than the new one go into it, so that there are never more than a few to look through.
+/// Strokes that are not much larger than the new one go into it, so that there are never more than a few to
+/// look through.
 void Decisions::add(Stroke stroke) {
     while (!strokes_.empty() && strokes_.back()->size() <= 2 * stroke.size()) {
         stroke.insert(strokes_.back()->begin(), strokes_.back()->end());  // what is there already is newer
@@ -25,7 +26,8 @@ void Decisions::each(const std::function<void(const std::string&, const PairDeci
     for (std::size_t at = strokes_.size(); at-- > 0;)
         for (const auto& [path, decision] : *strokes_[at]) {
             bool newer = false;
-            for (std::size_t later = at + 1; later < strokes_.size() && !newer; ++later) newer = strokes_[later]->contains(path);
+            for (std::size_t later = at + 1; later < strokes_.size() && !newer; ++later)
+                newer = strokes_[later]->contains(path);
             if (!newer && decision.decision) take(path, decision);
         }
 }

@@ -19,21 +19,25 @@ namespace tavlo {
 /// What somebody decided about one pair; it holds only while the pair is that pair.
 struct PairDecision {
     Pair pair;  ///< Collision::pair; held is empty where nothing in the destination has the name
-    std::optional<Decision> decision = Decision::undecided;  ///< nullopt: taken back, so that the policy holds again
-    std::optional<NewNames> new_names{};                     ///< how rename makes the name, where not as the policy says
-    std::string name{};                                      ///< the very name for rename; empty: made
-    bool renames_held = false;  ///< rename gives the new name to the one that is there, and the incoming one takes its place
+    std::optional<Decision> decision =
+        Decision::undecided;              ///< nullopt: taken back, so that the policy holds again
+    std::optional<NewNames> new_names{};  ///< how rename makes the name, where not as the policy says
+    std::string name{};                   ///< the very name for rename; empty: made
+    bool renames_held =
+        false;  ///< rename gives the new name to the one that is there, and the incoming one takes its place
 };
 
-/// Decisions about single pairs, by source path. Copies share what they hold, so one is handed on and kept to go back to at
-/// little cost, however many pairs were decided.
+/// Decisions about single pairs, by source path. Copies share what they hold, so one is handed on and kept to
+/// go back to at little cost, however many pairs were decided.
 class Decisions {
 public:
     using Stroke = std::unordered_map<std::string, PairDecision>;
 
     /// One stroke: many pairs decided together. It stands ahead of what was decided before.
     void add(Stroke stroke);
-    void add(const std::string& source_path, PairDecision decision) { add(Stroke{{source_path, std::move(decision)}}); }
+    void add(const std::string& source_path, PairDecision decision) {
+        add(Stroke{{source_path, std::move(decision)}});
+    }
     /// What stands for this pair; null where nothing does.
     const PairDecision* find(const std::string& source_path, const Pair& pair) const;
     bool empty() const { return strokes_.empty(); }

@@ -11,9 +11,13 @@ namespace tavlo {
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
 Pair Plan::pair(const Item& item) const {
     const Collision& collision = *item.collision;
-    return collision.decided_on ? *collision.decided_on : pair_of(entry(item).status, collision.held_by_batch ? Status{} : collision.held);
+    return collision.decided_on
+               ? *collision.decided_on
+               : pair_of(entry(item).status, collision.held_by_batch ? Status{} : collision.held);
 }
-std::string Plan::final_path(const Item& item) const { return join(finals.path(item.folder), final_name(item)); }
+std::string Plan::final_path(const Item& item) const {
+    return join(finals.path(item.folder), final_name(item));
+}
 
 Totals total(const Plan& plan) {
     Totals totals;
@@ -27,14 +31,16 @@ Totals total(const Plan& plan) {
     return totals;
 }
 
-std::optional<Finding> compare(const Entry& incoming, const Held& held, const KnownContents& known, std::int64_t time_step_ns) {
+std::optional<Finding> compare(const Entry& incoming, const Held& held, const KnownContents& known,
+                               std::int64_t time_step_ns) {
     const Status& a = incoming.status;
     const Status& b = held.status;
     if (a.type != b.type) return Finding::type;
     if (a.id.same_thing(b.id)) return Finding::same;  // two names of one file
     if (a.type == FileType::link && incoming.points_at == held.points_at) return Finding::same;
     if (a.type == FileType::file && a.id.size_bytes == b.id.size_bytes) {
-        // no bytes are the same bytes; but what comes through a server may say that it has none, and have some
+        // no bytes are the same bytes; but what comes through a server may say that it has none, and have
+        // some
         const bool surely_empty = a.id.size_bytes == 0 && a.id.inodes_last() && b.id.inodes_last();
         const auto same = surely_empty ? std::optional(true) : known.same(pair_of(a, b));
         if (!same) return std::nullopt;
@@ -45,8 +51,8 @@ std::optional<Finding> compare(const Entry& incoming, const Held& held, const Kn
     return gap > 0 ? Finding::newer : Finding::older;
 }
 
-Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Survey& survey,
-               const KnownContents& known) {
+Plan make_plan(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout,
+               const Survey& survey, const KnownContents& known) {
     std::vector<bool> keeping(layout.standing ? layout.arrivals.size() : 0);
     for (;;) {
         Planner planner(wishes, batch, layout, survey, known, keeping);

@@ -4,6 +4,7 @@
 #include "plan/order.h"
 
 #include <algorithm>
+#include <memory_resource>
 #include <string_view>
 #include <tuple>
 #include <unordered_map>
@@ -13,12 +14,16 @@
 
 namespace tavlo {
 
-Rename stays_in_nobodys_way(std::uint32_t which) { return {"-" + std::to_string(which), "=" + std::to_string(which)}; }
+Rename stays_in_nobodys_way(std::uint32_t which) {
+    return {"-" + std::to_string(which), "=" + std::to_string(which)};
+}
 
 Rename by_a_hidden_name(std::string place) { return {place, place}; }
 
 Ordered order(std::span<const Rename> wanted) {
-    std::unordered_map<std::string_view, std::uint32_t> leaves;
+    std::pmr::monotonic_buffer_resource nodes;
+    std::pmr::unordered_map<std::string_view, std::uint32_t> leaves(&nodes);
+    leaves.reserve(wanted.size());
     for (std::uint32_t which = 0; which < wanted.size(); ++which) leaves.emplace(wanted[which].leaves, which);
     Ordered ordered;
     ordered.steps.reserve(wanted.size());
@@ -42,7 +47,8 @@ Ordered order(std::span<const Rename> wanted) {
 
 std::vector<Ordered::Step> in_reading_order(const Plan& plan) {
     const auto is_read_there = [&](const Item& item) {
-        return !plan.leaves(item) && plan.entry(item).status.type == FileType::file && is_packed(plan.entry(item).status.id);
+        return !plan.leaves(item) && plan.entry(item).status.type == FileType::file &&
+               is_packed(plan.entry(item).status.id);
     };
     if (std::none_of(plan.items.begin(), plan.items.end(), is_read_there)) return {};
     // rank, archive in the order of the batch, place in it
@@ -59,7 +65,9 @@ std::vector<Ordered::Step> in_reading_order(const Plan& plan) {
         }
         const Identity& in_archive = plan.entry(item).status.id;
         const std::uint64_t place = place_in_archive(in_archive);
-        const auto which = archives.try_emplace(in_archive.inode - place, static_cast<std::uint32_t>(archives.size())).first->second;
+        const auto which =
+            archives.try_emplace(in_archive.inode - place, static_cast<std::uint32_t>(archives.size()))
+                .first->second;
         places.emplace_back(1, which, place, id);
     }
     std::sort(places.begin(), places.end());

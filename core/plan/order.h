@@ -12,8 +12,8 @@ namespace tavlo {
 
 struct Plan;
 
-/// One that gives a name up and takes another. Each name stands for a place, in whatever words, as long as they are the same for the same
-/// place. No two give up, or take, the same one.
+/// One that gives a name up and takes another. Each name stands for a place, in whatever words, as long as
+/// they are the same for the same place. No two give up, or take, the same one.
 struct Rename {
     std::string leaves;
     std::string takes;
@@ -22,25 +22,29 @@ struct Rename {
 /// For what gives nothing up and takes nothing: two names that nobody has.
 Rename stays_in_nobodys_way(std::uint32_t which);
 
-/// For what takes a name that may be held by itself, as one that differs in case alone: it waits under a hidden one in between.
+/// For what takes a name that may be held by itself, as one that differs in case alone: it waits under a
+/// hidden one in between.
 Rename by_a_hidden_name(std::string place);
 
 /// In which order they can be done one by one, so that each finds the name free that it takes.
 struct Ordered {
     struct Step {
         std::uint32_t which = 0;  ///< in what was asked for
-        /// It only gives its name up, and waits under a hidden one: its other step comes once the name that it takes is free.
+        /// It only gives its name up, and waits under a hidden one: its other step comes once the name that
+        /// it takes is free.
         bool parks = false;
         bool operator==(const Step&) const = default;
     };
     std::vector<Step> steps;
 };
 
-/// As they were given, but for those that wait for one that comes later: that one goes first. Of a cycle the one that comes first parks.
+/// As they were given, but for those that wait for one that comes later: that one goes first. Of a cycle the
+/// one that comes first parks.
 Ordered order(std::span<const Rename> wanted);
 
-/// Where bytes come out of archives: the order in which a plan is best carried out, folders first, then as things lie in the archives, so
-/// that each is gone through once. Twins that are to replace one another keep theirs. Empty: its own order is as good.
+/// Where bytes come out of archives: the order in which a plan is best carried out, folders first, then as
+/// things lie in the archives, so that each is gone through once. Twins that are to replace one another keep
+/// theirs. Empty: its own order is as good.
 std::vector<Ordered::Step> in_reading_order(const Plan& plan);
 
 }  // namespace tavlo

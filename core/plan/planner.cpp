@@ -10,8 +10,8 @@
 
 namespace tavlo {
 
-Planner::Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Survey& survey,
-                 const KnownContents& known, const std::vector<bool>& keeping)
+Planner::Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout,
+                 const Survey& survey, const KnownContents& known, const std::vector<bool>& keeping)
     : layout_(layout), survey_(survey), wishes_(wishes), known_(known), keeping_(keeping) {
     plan_.operation = wishes.operation;
     if (!layout.standing) plan_.destination = survey.roots.front().path;
@@ -19,7 +19,8 @@ Planner::Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const
     plan_.targets = layout.targets;
     plan_.standing = layout.standing;
     plan_.dissolved = layout.dissolved;
-    plan_.folds_case = std::any_of(survey.roots.begin(), survey.roots.end(), [](const auto& root) { return root.volume.folds_case; });
+    plan_.folds_case = std::any_of(survey.roots.begin(), survey.roots.end(),
+                                   [](const auto& root) { return root.volume.folds_case; });
     plan_.may_lose = wishes.may_lose;
     for (FolderId id = 0; id < layout.targets.size(); ++id)
         if (const HeldFolder* held = folder_there(id)) plan_.targets.set_identity(id, held->id);
@@ -58,7 +59,16 @@ std::string Planner::fold(FolderId folder, std::string_view name) const {
     return volume(folder).folds_case ? folded(name) : std::string(name);
 }
 
-std::string Planner::key(FolderId folder, std::string_view name) const { return std::to_string(folder) + '/' + fold(folder, name); }
+std::string Planner::key(FolderId folder, std::string_view name) const {
+    std::string key = std::to_string(folder);
+    key.reserve(key.size() + 1 + name.size());
+    key += '/';
+    if (volume(folder).folds_case)
+        key += folded(name);
+    else
+        key += name;
+    return key;
+}
 
 void Planner::find_twins() {
     for (std::uint32_t id = 0; id < layout_.arrivals.size(); ++id) {
@@ -66,7 +76,8 @@ void Planner::find_twins() {
         if (!layout_.several_feed[arrival.folder] || keeps_name(id)) continue;
         Claim& claim = claims_[key(arrival.folder, wanted(arrival))];
         ++claim.wanted_by;
-        claim.any_not_folder |= !is_folder(arrival) || layout_.standing;  // folders that are renamed do not become one
+        claim.any_not_folder |=
+            !is_folder(arrival) || layout_.standing;  // folders that are renamed do not become one
         if (claim.first == UINT32_MAX)
             claim.first = id;
         else if (claim.second == UINT32_MAX)
@@ -91,8 +102,8 @@ void Planner::decide(std::uint32_t at) {
     if (arrival.name != own_name) item.add_extras().name = wanted(arrival);
     const bool is_way = plan_.entry(item).way;
     const bool is_made = plan_.entry(item).made;
-    item.action = is_made                                           ? Action::make_folder
-                  : plan_.traits().packs                            ? wishes_.then_removes ? Action::pack_away : Action::pack
+    item.action = is_made                ? Action::make_folder
+                  : plan_.traits().packs ? wishes_.then_removes ? Action::pack_away : Action::pack
                   : wishes_.operation == Operation::move && !is_way ? Action::move
                                                                     : Action::copy;
     item.role = is_made ? Role::made : is_way ? Role::on_the_way : Role::arrives;
@@ -105,7 +116,8 @@ void Planner::decide(std::uint32_t at) {
     const Held* held = folder == nullptr ? nullptr : folder->find(plan_.name(item));
     if (is_folder(arrival) && made_by_[item.inside] != no_item) {
         item.outcome = Outcome::merged;  // with the one that another folder of the batch makes
-        if (const auto& name = plan_.items[made_by_[item.inside]].extras().final_name; !name.empty()) item.add_extras().final_name = name;
+        if (const auto& name = plan_.items[made_by_[item.inside]].extras().final_name; !name.empty())
+            item.add_extras().final_name = name;
     } else if (Claim* claim = twin_claim(arrival)) {
         settle_twin(item, id, *claim, held);
     } else if (is_folder(arrival) && (held == nullptr || held->status.type == FileType::folder)) {
@@ -122,10 +134,12 @@ void Planner::decide(std::uint32_t at) {
 bool Planner::shares_folder_decision(Item& item) {
     if (item.parent == no_item) return false;
     const Item& folder = plan_.items[item.parent];
-    if (folder.collision && (folder.collision->finding == Finding::type || folder.collision->finding == Finding::twin)) {
+    if (folder.collision &&
+        (folder.collision->finding == Finding::type || folder.collision->finding == Finding::twin)) {
         item.collision = std::make_unique<Collision>(*folder.collision);
         item.collision->shared = true;
-        if (!item.collision->decided_on) item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(folder));
+        if (!item.collision->decided_on)
+            item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(folder));
     }
     switch (folder.outcome) {
         case Outcome::skipped:
@@ -134,8 +148,15 @@ bool Planner::shares_folder_decision(Item& item) {
             item.outcome = Outcome::failed;
             item.problem = folder.problem;
             return true;
-        default: return false;
+        case Outcome::planned:
+        case Outcome::created:
+        case Outcome::overwritten:
+        case Outcome::renamed:
+        case Outcome::merged:
+        case Outcome::removed:
+        case Outcome::restored: return false;
     }
+    return false;
 }
 
 bool Planner::cannot_be_done(Item& item, std::uint32_t at) {
@@ -149,8 +170,10 @@ bool Planner::cannot_be_done(Item& item, std::uint32_t at) {
         return fail(std::make_shared<const Error>(Error{fault, 0, std::move(why), plan_.source_path(item)}));
     };
     if (entry.problem) return fail(entry.problem);
-    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end()) return fail(problem->second);
-    if (entry.status.type == FileType::other) return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
+    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end())
+        return fail(problem->second);
+    if (entry.status.type == FileType::other)
+        return because(Fault::unsupported, "is a fifo, socket or device, which is left alone");
     if (entry.status.type == FileType::link && !volume(item.folder).holds_links)
         return because(Fault::unsupported, "is a link, which the destination cannot hold");
     if (auto problem = impossible_name(wanted(layout_.arrivals[at])); !problem.empty())
@@ -159,9 +182,11 @@ bool Planner::cannot_be_done(Item& item, std::uint32_t at) {
         if (!wishes_.policy.adapt_names) return because(Fault::name_not_possible, std::move(problem));
         item.outcome = Outcome::renamed;
         item.add_extras().final_name =
-            untaken(item.folder, entry.status.type, possible_name(plan_.name(item), entry.status.type, volume(item.folder)));
+            untaken(item.folder, entry.status.type,
+                    possible_name(plan_.name(item), entry.status.type, volume(item.folder)));
     }
-    if (entry.status.type == FileType::file && entry.status.id.size_bytes > volume(item.folder).max_file_bytes)
+    if (entry.status.type == FileType::file &&
+        entry.status.id.size_bytes > volume(item.folder).max_file_bytes)
         return because(Fault::no_space, "is larger than a file can be in the destination");
     return false;
 }
@@ -190,13 +215,14 @@ void Planner::meet_elsewhere(Item& item, ItemId id) {
     item.outcome = wishes_.policy.of_elsewhere(item.collision->decision, item.collision->by_hand);
 }
 
-void Planner::meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch) {
+void Planner::meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held,
+                   bool held_by_batch) {
     item.collision = std::make_unique<Collision>();
     item.collision->finding = finding;
     item.collision->held = held;
     item.collision->held_by_batch = held_by_batch;
-    item.collision->held_stays =
-        !held_by_batch && held.type == FileType::folder && (held.mount_point || holds_mount(item.folder, plan_.name(item)));
+    item.collision->held_stays = !held_by_batch && held.type == FileType::folder &&
+                                 (held.mount_point || holds_mount(item.folder, plan_.name(item)));
     const Pair pair = plan_.pair(item);
     single_ = wishes_.decisions.empty() ? nullptr : wishes_.decisions.find(plan_.source_path(item), pair);
     item.collision->by_hand = single_ != nullptr;
@@ -213,7 +239,8 @@ void Planner::apply_decision(Item& item) {
             item.outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten;
             if (!item.collision->held_stays) break;
             item.problem = std::make_shared<const Error>(
-                Error{Fault::refused, 0, "would overwrite a mount of another file system, or what holds one", plan_.target_path(item)});
+                Error{Fault::refused, 0, "would overwrite a mount of another file system, or what holds one",
+                      plan_.target_path(item)});
             break;
         case Decision::rename:
             if (single_ != nullptr && single_->renames_held && item.collision->finding != Finding::twin) {
@@ -222,7 +249,8 @@ void Planner::apply_decision(Item& item) {
                 make_room(item);
             } else {
                 item.outcome = Outcome::renamed;
-                item.add_extras().final_name = new_name(item.folder, plan_.name(item), entry.status, folder_name(entry));
+                item.add_extras().final_name =
+                    new_name(item.folder, plan_.name(item), entry.status, folder_name(entry));
             }
             break;
     }
@@ -233,12 +261,13 @@ void Planner::settle_twin(Item& item, ItemId id, Claim& claim, const Held* held)
     const bool by_batch = held == nullptr;
     const Item* holder = claim.holder == no_item ? nullptr : &plan_.items[claim.holder];
     const auto rival = first_arrival_ + claim.first == id ? claim.second : claim.first;
-    const Status& status = held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
+    const Status& status =
+        held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
     const bool is_free = held == nullptr && holder == nullptr;
     meet(item, id, Finding::twin, status, by_batch);
     // decided for this one: it, and no other, is meant
-    const bool takes_it =
-        item.collision->by_hand ? item.collision->decision == Decision::overwrite : item.collision->decision != Decision::undecided;
+    const bool takes_it = item.collision->by_hand ? item.collision->decision == Decision::overwrite
+                                                  : item.collision->decision != Decision::undecided;
     if (is_free && takes_it) {
         item.outcome = Outcome::created;
     } else {
@@ -253,9 +282,11 @@ void Planner::settle_twin(Item& item, ItemId id, Claim& claim, const Held* held)
 }
 
 void Planner::enter_folder(Item& item, ItemId id, const Held* held) {
-    const bool stands = item.outcome == Outcome::merged && held != nullptr && held->status.type == FileType::folder;
+    const bool stands =
+        item.outcome == Outcome::merged && held != nullptr && held->status.type == FileType::folder;
     if (stands) held_[item.inside] = folder_there(item.inside);
-    if (item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten)
+    if (item.outcome == Outcome::created || item.outcome == Outcome::renamed ||
+        item.outcome == Outcome::overwritten)
         made_by_[item.inside] = id;
     if (!stands) plan_.targets.set_identity(item.inside, {});
 }
@@ -269,7 +300,8 @@ void Planner::settle_finals() {
             continue;
         }
         const ItemId maker = made_by_[id];
-        plan_.finals.add(names.parent(id), maker == no_item ? names.name(id) : plan_.final_name(plan_.items[maker]),
+        plan_.finals.add(names.parent(id),
+                         maker == no_item ? names.name(id) : plan_.final_name(plan_.items[maker]),
                          plan_.targets.identity(id));
     }
 }
@@ -280,15 +312,17 @@ void Planner::mark_whole_folders() {
     for (auto id = static_cast<ItemId>(plan_.items.size()); id-- > 0;) {
         const Item& item = plan_.items[id];
         const Entry& entry = plan_.entry(item);
-        const bool special = entry.status.type == FileType::other && !entry.problem && item.outcome == Outcome::failed;
-        const bool at_top = item.outcome == Outcome::created || item.outcome == Outcome::renamed || item.outcome == Outcome::overwritten;
+        const bool special =
+            entry.status.type == FileType::other && !entry.problem && item.outcome == Outcome::failed;
+        const bool at_top = item.outcome == Outcome::created || item.outcome == Outcome::renamed ||
+                            item.outcome == Outcome::overwritten;
         const bool fed_once = item.inside == no_folder || !layout_.several_feed[item.inside];
         const bool can = whole[id] && entry.complete && !entry.real && fed_once && (special || at_top) &&
                          entry.status.id.device == volume(item.folder).device;
         whole[id] = can;
         if (item.parent == no_item) continue;
-        const bool plain =
-            special || (item.outcome == Outcome::created && item.extras().name.empty() && (!item.collision || item.collision->shared));
+        const bool plain = special || (item.outcome == Outcome::created && item.extras().name.empty() &&
+                                       (!item.collision || item.collision->shared));
         if (!can || !plain) whole[item.parent] = false;
     }
     for (ItemId id = 0; id < plan_.items.size(); ++id) {

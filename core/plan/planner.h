@@ -5,6 +5,7 @@
 
 // Inside plan/ only.
 
+#include <memory_resource>
 #include <unordered_map>
 #include <unordered_set>
 
@@ -12,15 +13,16 @@
 
 namespace tavlo {
 
-/// make_plan() while it works: once through the arrivals, in their order, or, where they are renamed, each after the one whose name it
-/// wants.
+/// make_plan() while it works: once through the arrivals, in their order, or, where they are renamed, each
+/// after the one whose name it wants.
 class Planner {
 public:
     /// keeping  by arrival of a layout in place: those that are known to keep their names
-    Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout, const Survey& survey,
-            const KnownContents& known, const std::vector<bool>& keeping);
+    Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const Layout& layout,
+            const Survey& survey, const KnownContents& known, const std::vector<bool>& keeping);
     Plan run() &&;
-    /// Those of a layout in place that were taken for ones that give up their names, and do not; to be planned again with that known.
+    /// Those of a layout in place that were taken for ones that give up their names, and do not; to be
+    /// planned again with that known.
     const std::vector<std::uint32_t>& misjudged() const { return misjudged_; }
 
 private:
@@ -28,7 +30,8 @@ private:
     struct Claim {
         std::uint32_t wanted_by = 0;
         bool any_not_folder = false;
-        std::uint32_t first = UINT32_MAX;  ///< the first two arrivals that want it, to show each one its rival
+        std::uint32_t first =
+            UINT32_MAX;  ///< the first two arrivals that want it, to show each one its rival
         std::uint32_t second = UINT32_MAX;
         ItemId holder = no_item;  ///< the item of the batch that has it so far
     };
@@ -50,7 +53,8 @@ private:
 
     // planner_names.cpp: new names, nobody else's
     std::string untaken(FolderId folder, FileType type, const std::string& name);
-    std::string new_name(FolderId folder, const std::string& name, const Status& status, const std::string& from);
+    std::string new_name(FolderId folder, const std::string& name, const Status& status,
+                         const std::string& from);
     bool is_taken(FolderId folder, const std::string& name);
     std::string folder_name(const Entry& entry) const;
 
@@ -73,7 +77,9 @@ private:
     std::string fold(FolderId folder, std::string_view name) const;
     std::string key(FolderId folder, std::string_view name) const;
     const Volume& volume(FolderId folder) const { return survey_.root(folder).volume; }
-    const HeldFolder* folder_there(FolderId folder) const { return survey_.folder(layout_.as_it_stands(), folder); }
+    const HeldFolder* folder_there(FolderId folder) const {
+        return survey_.folder(layout_.as_it_stands(), folder);
+    }
     const std::string& wanted(const Arrival& arrival) const { return layout_.name(*plan_.batch, arrival); }
     static bool is_folder(const Arrival& arrival) { return arrival.inside != no_folder; }
 
@@ -87,13 +93,16 @@ private:
     const PairDecision* single_ = nullptr;  ///< about the pair at hand
     std::vector<Item> rooms_;
     std::vector<Entry> rooms_entries_;
-    std::unordered_map<std::string, Claim> claims_;
+    std::pmr::monotonic_buffer_resource
+        nodes_;  ///< of the maps of names, which come one by one and go all at once
+    std::pmr::unordered_map<std::string, Claim> claims_{&nodes_};
     std::vector<const HeldFolder*> held_;  ///< by folder of the targets: what stands there already
     std::vector<ItemId> made_by_;          ///< by folder of the targets: the item that makes it
     std::vector<std::unordered_set<std::string>> wanted_names_;
     std::vector<std::unordered_set<std::string>> new_names_;
-    std::unordered_map<std::string, std::uint32_t> giving_;  ///< by place: arrivals of a layout in place that may give it up
-    std::vector<bool> decided_;                              ///< by such an arrival
+    std::pmr::unordered_map<std::string, std::uint32_t> giving_{
+        &nodes_};                ///< by place: arrivals of a layout in place that may give it up
+    std::vector<bool> decided_;  ///< by such an arrival
     std::vector<std::uint32_t> misjudged_;
 };
 

@@ -24,6 +24,7 @@ void Planner::decide_in_place() {
     decided_.resize(count);
     std::vector<Rename> wanted_names;
     std::vector<std::uint32_t> wanting;
+    giving_.reserve(count);
     for (std::uint32_t at = 0; at < count; ++at) {
         const Arrival& arrival = layout_.arrivals[at];
         Item& item = plan_.items[at];
@@ -59,7 +60,8 @@ void Planner::decide_in_place(std::uint32_t at) {
     };
     decided_[at] = true;
     if (entry.problem) return fail(entry.problem);
-    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end()) return fail(problem->second);
+    if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end())
+        return fail(problem->second);
     if (arrival.name == own_name) {
         item.outcome = Outcome::skipped;
         return;
@@ -67,7 +69,8 @@ void Planner::decide_in_place(std::uint32_t at) {
     auto why = impossible_name(wanted(arrival));
     if (why.empty()) why = name_problem(wanted(arrival), volume(item.folder));
     if (!why.empty())
-        return fail(std::make_shared<const Error>(Error{Fault::name_not_possible, 0, std::move(why), plan_.source_path(item)}));
+        return fail(std::make_shared<const Error>(
+            Error{Fault::name_not_possible, 0, std::move(why), plan_.source_path(item)}));
     const HeldFolder* folder = held_[item.folder];
     const Held* held = folder == nullptr ? nullptr : folder->find(plan_.name(item));
     if (held != nullptr && gives_up(item.folder, *held)) held = nullptr;
@@ -83,13 +86,15 @@ bool Planner::gives_up(FolderId folder, const Held& held) {
     const auto found = giving_.find(key(folder, held.name));
     if (found == giving_.end() || keeping_[found->second]) return false;
     if (decided_[found->second]) return arrives(plan_.items[found->second].outcome);
-    misjudged_.push_back(found->second);  // they want each other's names, in a ring; whether it does is known in the end
+    misjudged_.push_back(
+        found->second);  // they want each other's names, in a ring; whether it does is known in the end
     return true;
 }
 
 /// What was decided is put in an order in which it can be done.
 void Planner::settle_steps() {
-    std::erase_if(misjudged_, [&](std::uint32_t at) { return arrives(plan_.items[first_arrival_ + at].outcome); });
+    std::erase_if(misjudged_,
+                  [&](std::uint32_t at) { return arrives(plan_.items[first_arrival_ + at].outcome); });
     std::vector<Rename> renames;
     renames.reserve(plan_.items.size());
     std::unordered_set<std::string> given_up;
@@ -103,7 +108,8 @@ void Planner::settle_steps() {
         const std::string& old = plan_.entry(item).name;
         const std::string& wanted = plan_.final_name(item);
         renames.push_back({key(item.folder, old), key(item.folder, wanted)});
-        if (volume(item.folder).may_fold_case && old.size() == wanted.size() && folded(old) == folded(wanted)) in_case_alone.push_back(id);
+        if (volume(item.folder).may_fold_case && old.size() == wanted.size() && folded(old) == folded(wanted))
+            in_case_alone.push_back(id);
     }
     if (!in_case_alone.empty())
         for (const Rename& rename : renames) given_up.insert(rename.leaves);

@@ -22,15 +22,18 @@ void Planner::make_room(const Item& incoming) {
     item.role = Role::makes_room;
     item.whole = held.status.type == FileType::folder;
     const std::string& folder = plan_.targets.name(incoming.folder);
-    item.add_extras().final_name = new_name(incoming.folder, held.name, held.status, std::string(name_of(folder)));
+    item.add_extras().final_name =
+        new_name(incoming.folder, held.name, held.status, std::string(name_of(folder)));
 }
 
 void Planner::put_rooms_first() {
     const auto rooms = static_cast<ItemId>(rooms_.size());
     if (rooms == 0) return;
-    for (ItemId id = 0; id < rooms; ++id) rooms_[id].entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size() + id);
+    for (ItemId id = 0; id < rooms; ++id)
+        rooms_[id].entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size() + id);
     std::move(rooms_entries_.begin(), rooms_entries_.end(), std::back_inserter(plan_.leaving));
-    plan_.items.insert(plan_.items.begin(), std::make_move_iterator(rooms_.begin()), std::make_move_iterator(rooms_.end()));
+    plan_.items.insert(plan_.items.begin(), std::make_move_iterator(rooms_.begin()),
+                       std::make_move_iterator(rooms_.end()));
     for (ItemId id = rooms; id < plan_.items.size(); ++id)
         if (plan_.items[id].parent != no_item) plan_.items[id].parent += rooms;
     first_arrival_ += rooms;
@@ -44,7 +47,8 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
     if (held == nullptr) return;
     std::vector<const Held*> leaving;
     for (const Held& one : held->things())
-        if (!wanted.contains(held->key(one.name)) && !(folder == 0 && is_of_the_volume(one.name))) leaving.push_back(&one);
+        if (!wanted.contains(held->key(one.name)) && !(folder == 0 && is_of_the_volume(one.name)))
+            leaving.push_back(&one);
     for (const Held* one : leaving) {
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size());
@@ -59,9 +63,11 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
         const bool holds = !one->status.mount_point && holds_mount(folder, one->name);
         if (!one->status.mount_point && !holds) continue;
         item.outcome = Outcome::failed;
-        item.problem = std::make_shared<const Error>(Error{
-            Fault::refused, 0, holds ? "holds a mount of another file system, and stays" : "is a mount of another file system, and stays",
-            plan_.target_path(item)});
+        item.problem =
+            std::make_shared<const Error>(Error{Fault::refused, 0,
+                                                holds ? "holds a mount of another file system, and stays"
+                                                      : "is a mount of another file system, and stays",
+                                                plan_.target_path(item)});
     }
 }
 
@@ -87,10 +93,12 @@ bool Planner::holds_mount(FolderId folder, const std::string& name) const {
     const auto& mounts = survey_.root(folder).mounts;
     if (mounts.empty()) return false;
     const std::string path = join(layout_.as_it_stands().path_in_root(folder), name);
-    return std::any_of(mounts.begin(), mounts.end(), [&](const std::string& mount) { return mount != path && is_within(mount, path); });
+    return std::any_of(mounts.begin(), mounts.end(),
+                       [&](const std::string& mount) { return mount != path && is_within(mount, path); });
 }
 
-/// What a file system keeps at its top for itself and for the desktop's trash (freedesktop.org Trash specification 1.0).
+/// What a file system keeps at its top for itself and for the desktop's trash (freedesktop.org Trash
+/// specification 1.0).
 bool Planner::is_of_the_volume(std::string_view name) const {
     const auto& up = survey_.roots.front().ancestors;
     const bool at_top = up.size() < 2 || up[0].device != up[1].device;
@@ -100,8 +108,10 @@ bool Planner::is_of_the_volume(std::string_view name) const {
 void Planner::leave_nothing_extra() {
     std::vector<std::unordered_set<std::string>> wanted(plan_.targets.size());
     for (const Arrival& arrival : layout_.arrivals)
-        if (const HeldFolder* held = held_[arrival.folder]) wanted[arrival.folder].insert(held->key(layout_.name(*plan_.batch, arrival)));
-    for (FolderId folder = 0; folder < plan_.targets.size(); ++folder) leave(folder, held_[folder], wanted[folder]);
+        if (const HeldFolder* held = held_[arrival.folder])
+            wanted[arrival.folder].insert(held->key(layout_.name(*plan_.batch, arrival)));
+    for (FolderId folder = 0; folder < plan_.targets.size(); ++folder)
+        leave(folder, held_[folder], wanted[folder]);
 }
 
 }  // namespace tavlo

@@ -26,16 +26,17 @@ struct Policy {
     /// By finding and size, ahead of `when`; of files that meet files in the destination.
     std::array<std::array<std::optional<Decision>, size_relation_count>, finding_count> when_sized{};
     NewNames new_names{};
-    /// What the destination cannot hold under its name arrives under the nearest one that it can (possible_name()).
+    /// What the destination cannot hold under its name arrives under the nearest one that it can
+    /// (possible_name()).
     bool adapt_names = false;
 
     bool operator==(const Policy&) const = default;
     /// What it says of a pair that nobody has decided about.
     /// finding  nullopt: not compared yet
     Decision decide(const Pair& pair, std::optional<Finding> finding) const;
-    /// What comes of one whose bytes are there under another name: it arrives, unless it is skipped, or somebody is to say. What is said of
-    /// taken names alone, but to skip, is not meant for it.
-    /// decision  that was taken, by decide() or for the pair
+    /// What comes of one whose bytes are there under another name: it arrives, unless it is skipped, or
+    /// somebody is to say. What is said of taken names alone, but to skip, is not meant for it. decision that
+    /// was taken, by decide() or for the pair
     Outcome of_elsewhere(Decision decision, bool by_hand) const;
 };
 
@@ -46,7 +47,8 @@ struct Wishes {
     Decisions decisions{};  ///< about single pairs, ahead of the policy
     Clearing clearing = Clearing::none;
     Shelf shelf = Shelf::safe;  ///< of what is removed
-    /// A move goes on where the target cannot keep what people put into extended attributes, or into an access control list.
+    /// A move goes on where the target cannot keep what people put into extended attributes, or into an
+    /// access control list.
     bool may_lose = false;
     bool then_removes = false;    ///< sources that were packed go to the Safe
     bool look_elsewhere = false;  ///< what is known of files that are there under other names counts

@@ -78,10 +78,20 @@ std::optional<Word> word_from_text(std::string_view text, Word last) noexcept {
 
 }  // namespace
 
-std::optional<Operation> operation_from_text(std::string_view text) noexcept { return word_from_text(text, Operation::pack); }
-std::optional<Finding> finding_from_text(std::string_view text) noexcept { return word_from_text(text, Finding::elsewhere); }
-std::optional<Decision> decision_from_text(std::string_view text) noexcept { return word_from_text(text, Decision::rename); }
-std::optional<Outcome> outcome_from_text(std::string_view text) noexcept { return word_from_text(text, Outcome::restored); }
-std::optional<Shelf> shelf_from_text(std::string_view text) noexcept { return word_from_text(text, Shelf::trash); }
+std::optional<Operation> operation_from_text(std::string_view text) noexcept {
+    return word_from_text(text, Operation::pack);
+}
+std::optional<Finding> finding_from_text(std::string_view text) noexcept {
+    return word_from_text(text, Finding::elsewhere);
+}
+std::optional<Decision> decision_from_text(std::string_view text) noexcept {
+    return word_from_text(text, Decision::rename);
+}
+std::optional<Outcome> outcome_from_text(std::string_view text) noexcept {
+    return word_from_text(text, Outcome::restored);
+}
+std::optional<Shelf> shelf_from_text(std::string_view text) noexcept {
+    return word_from_text(text, Shelf::trash);
+}
 
 }  // namespace tavlo

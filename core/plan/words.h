@@ -11,8 +11,8 @@ namespace tavlo {
 
 enum class Operation : std::uint8_t { copy, move, undo, restore, rename, remove, make, unpack, pack };
 
-/// How the incoming thing compares with the one that holds the name; or, `elsewhere`, what else there is of it: its name is free, and its
-/// bytes are in the destination under another.
+/// How the incoming thing compares with the one that holds the name; or, `elsewhere`, what else there is of
+/// it: its name is free, and its bytes are in the destination under another.
 enum class Finding : std::uint8_t { same, newer, older, same_date, type, twin, elsewhere };
 inline constexpr int finding_count = 7;
 
@@ -24,7 +24,18 @@ inline constexpr int size_relation_count = 3;
 enum class Decision : std::uint8_t { undecided, skip, overwrite, rename };
 
 /// What comes, or came, of an item.
-enum class Outcome : std::uint8_t { planned, created, overwritten, renamed, skipped, merged, undecided, failed, removed, restored };
+enum class Outcome : std::uint8_t {
+    planned,
+    created,
+    overwritten,
+    renamed,
+    skipped,
+    merged,
+    undecided,
+    failed,
+    removed,
+    restored
+};
 inline constexpr int outcome_count = 10;
 
 /// Where what is removed is kept, to be brought back from.
@@ -33,7 +44,8 @@ enum class Shelf : std::uint8_t {
     trash,  ///< of the desktop (freedesktop.org Trash specification 1.0)
 };
 
-// The text forms are part of the contract and of what is stored; unknown text is an error (nullopt), never a default.
+// The text forms are part of the contract and of what is stored; unknown text is an error (nullopt), never a
+// default.
 std::string_view to_text(Operation operation) noexcept;
 std::string_view to_text(Finding finding) noexcept;
 std::string_view to_text(Decision decision) noexcept;

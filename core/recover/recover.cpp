@@ -26,12 +26,14 @@ void remove_parts(FileSystem& disk, const std::string& receipt, const std::set<s
         const auto folder = disk.open_folder(path);
         const auto names = folder ? disk.list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
         for (const Name& name : names ? *names : std::vector<Name>{})
-            if (hidden_name(name.bytes, receipt) == HiddenName::part) (void)disk.remove_file(*folder, name.bytes);
+            if (hidden_name(name.bytes, receipt) == HiddenName::part)
+                (void)disk.remove_file(*folder, name.bytes);
     }
 }
 
 /// What lies in the run's slots and is in no index is found again from now on (promise 14).
-Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head, const std::vector<std::string>& places,
+Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head,
+                         const std::vector<std::string>& places,
                          const std::function<std::optional<SlotOrigin>(const std::string&)>& origin_of) {
     SafeFolder safe(disk, head.id, {});
     for (const auto& place : places)
@@ -47,10 +49,13 @@ Result<void> index_slots(FileSystem& disk, Store& store, const ReceiptHead& head
     for (const SafeFolder::Lying& lying : safe.lying()) {
         if (indexed.contains(lying.stored)) continue;
         auto origin = origin_of(lying.stored);
-        if (!origin) origin = SlotOrigin{head.id + "." + lying.slot, join(head.destination, name_of(lying.stored))};
+        if (!origin)
+            origin = SlotOrigin{head.id + "." + lying.slot, join(head.destination, name_of(lying.stored))};
         const std::string first = origin->entry;
-        for (unsigned which = 1; !ids.insert(origin->entry).second; ++which) origin->entry = first + "-x" + std::to_string(which);
-        SafeEntry entry = entry_for(origin->entry, std::string(parent_of(lying.stored)), origin->original, lying.status);
+        for (unsigned which = 1; !ids.insert(origin->entry).second; ++which)
+            origin->entry = first + "-x" + std::to_string(which);
+        SafeEntry entry =
+            entry_for(origin->entry, std::string(parent_of(lying.stored)), origin->original, lying.status);
         entry.stored = lying.stored;
         records.set_aside.push_back(std::move(entry));
     }
@@ -66,79 +71,103 @@ void note_trash(std::set<std::string>& folders, std::string_view files) {
     folders.insert(join(parent_of(files), "info"));
 }
 
-Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::string& id, const RunOptions& given, const RunEvents& events) {
+/// What one interrupted run has left: read, what was open settled, and gone on with.
+class Interrupted {
+public:
+    Interrupted(FileSystem& disk, Store& store, ReceiptHead head, const std::vector<VolumeRecord>& records,
+                const RunOptions& options)
+        : disk_(disk), store_(store), head_(std::move(head)), volumes_(disk, records), options_(options) {
+        options_.verify = static_cast<Verify>(head_.verify);
+    }
+
+    Result<ReceiptHead> go_on(const RunEvents& events) {
+        if (!volumes_.missing().empty()) return failure(waits_for(volumes_.missing().front()));
+        auto intents = store_.intents(head_.id);
+        if (!intents) return failure(intents.error());
+        for (Intent& intent : *intents) volumes_.bring_up_to_date(intent);
+        if (auto read = read_items(); !read) return failure(read.error());
+        for (const Intent& intent : *intents)
+            if (intent.kind == Intent::Kind::take_away && intent.entry.empty())
+                note_trash(written_to_, intent.slot);
+        if (!options_.more_follows) remove_parts(disk_, head_.id, written_to_);
+        if (!pending_.empty())
+            if (auto settled = settle_open(std::move(*intents)); !settled) return failure(settled.error());
+        const Rest rest = plan_rest(head_, pending_, settled_);
+        return carry_on(disk_, store_, rest.plan, rest.resumption, options_, events);
+    }
+
+private:
+    Result<void> read_items() {
+        auto pending = store_.pending(head_.id);
+        if (!pending) return failure(pending.error());
+        pending_ = std::move(*pending);
+        if (options_.more_follows)  // what stands for the rest is no item while the rest is being counted
+            std::erase_if(pending_, [](const PendingItem& item) { return item.number == rest_number; });
+        for (PendingItem& item : pending_) volumes_.bring_up_to_date(item);
+        settled_.clear();
+        std::uint64_t number = 0;
+        return store_.each_item(head_.id, [&](ReceiptItem&& item) { note(number++, std::move(item)); });
+    }
+
+    void note(std::uint64_t number, ReceiptItem&& item) {
+        const bool stands = arrives(item.result) || item.result == Outcome::merged;
+        const bool stays = item.role == Role::renamed && item.result != Outcome::planned;
+        if (item.type == FileType::folder && (stands || stays))
+            folders_[number] = {item.source, item.place()};
+        written_to_.emplace(parent_of(item.place()));
+        if (item.type == FileType::folder && stands) written_to_.insert(item.place());
+        if (item.shelf == Shelf::trash && stands) note_trash(written_to_, parent_of(item.source));
+        if (item.shelf == Shelf::trash && item.result == Outcome::removed)
+            note_trash(written_to_, parent_of(item.place()));
+        const bool matters =
+            item.type == FileType::folder || item.linked_source.inode != 0 || item.role == Role::archive;
+        volumes_.bring_up_to_date(item);
+        if (matters && item.result != Outcome::planned) settled_.emplace_back(number, std::move(item));
+    }
+
+    Result<void> settle_open(std::vector<Intent> intents) {
+        std::map<std::uint64_t, PendingItem> open;
+        for (const PendingItem& item : pending_) open.emplace(item.number, item);
+        const bool was_cut_off = !intents.empty();
+        const auto done = settle_open_items(disk_, head_, std::move(open), std::move(intents), folders_);
+        if (!done) return failure(done.error());
+        if (auto recorded = store_.record(head_.id, done->records); !recorded) return recorded;
+        if (was_cut_off)
+            if (auto indexed = index_slots(disk_, store_, head_, volumes_.places(), done->origin_of);
+                !indexed)
+                return indexed;
+        return read_items();
+    }
+
+    FileSystem& disk_;
+    Store& store_;
+    const ReceiptHead head_;
+    const VolumesNow volumes_;
+    RunOptions options_;
+    std::vector<PendingItem> pending_;
+    std::vector<std::pair<std::uint64_t, ReceiptItem>> settled_;
+    std::map<std::uint64_t, WhereItLies> folders_;
+    std::set<std::string> written_to_;  // where hidden files may be left
+};
+
+Result<ReceiptHead> recover_one(FileSystem& disk, Store& store, const std::string& id,
+                                const RunOptions& options, const RunEvents& events) {
     auto head = store.receipt(id);
     if (!head) return head;
-    RunOptions options = given;
-    options.verify = static_cast<Verify>(head->verify);
-    auto records = store.volumes(id);
+    const auto records = store.volumes(id);
     if (!records) return failure(records.error());
-    const VolumesNow volumes(disk, *records);
-    if (!volumes.missing().empty()) return failure(waits_for(volumes.missing().front()));
-    const auto read_pending = [&]() -> Result<std::vector<PendingItem>> {
-        auto pending = store.pending(id);
-        if (!pending) return pending;
-        if (options.more_follows)  // what stands for the rest is no item while the rest is being counted
-            std::erase_if(*pending, [](const PendingItem& item) { return item.number == rest_number; });
-        for (PendingItem& item : *pending) volumes.bring_up_to_date(item);
-        return pending;
-    };
-    auto pending = read_pending();
-    if (!pending) return failure(pending.error());
-    auto intents = store.intents(id);
-    if (!intents) return failure(intents.error());
-    for (Intent& intent : *intents) volumes.bring_up_to_date(intent);
-    std::vector<std::pair<std::uint64_t, ReceiptItem>> settled;
-    std::map<std::uint64_t, WhereItLies> folders;
-    std::set<std::string> written_to;  // where hidden files may be left
-    const auto read_settled = [&]() -> Result<void> {
-        settled.clear();
-        std::uint64_t number = 0;
-        return store.each_item(id, [&](ReceiptItem&& item) {
-            const bool stands = arrives(item.result) || item.result == Outcome::merged;
-            const bool stays = item.role == Role::renamed && item.result != Outcome::planned;
-            if (item.type == FileType::folder && (stands || stays)) folders[number] = {item.source, item.place()};
-            written_to.emplace(parent_of(item.place()));
-            if (item.type == FileType::folder && stands) written_to.insert(item.place());
-            if (item.shelf == Shelf::trash && stands) note_trash(written_to, parent_of(item.source));
-            if (item.shelf == Shelf::trash && item.result == Outcome::removed) note_trash(written_to, parent_of(item.place()));
-            const bool matters = item.type == FileType::folder || item.linked_source.inode != 0 || item.role == Role::archive;
-            volumes.bring_up_to_date(item);
-            if (matters && item.result != Outcome::planned) settled.emplace_back(number, std::move(item));
-            ++number;
-        });
-    };
-    if (auto read = read_settled(); !read) return failure(read.error());
-    for (const Intent& intent : *intents)
-        if (intent.kind == Intent::Kind::take_away && intent.entry.empty()) note_trash(written_to, intent.slot);
-    if (!options.more_follows) remove_parts(disk, id, written_to);
-    if (!pending->empty()) {
-        std::map<std::uint64_t, PendingItem> open;
-        for (const PendingItem& item : *pending) open.emplace(item.number, item);
-        const bool was_cut_off = !intents->empty();
-        const auto done = settle_open_items(disk, *head, std::move(open), std::move(*intents), folders);
-        if (!done) return failure(done.error());
-        if (auto recorded = store.record(id, done->records); !recorded) return failure(recorded.error());
-        if (was_cut_off) {
-            auto indexed = index_slots(disk, store, *head, volumes.places(), done->origin_of);
-            if (!indexed) return failure(indexed.error());
-        }
-        pending = read_pending();
-        if (!pending) return failure(pending.error());
-        if (auto read = read_settled(); !read) return failure(read.error());
-    }
-    const Rest rest = plan_rest(*head, *pending, settled);
-    return carry_on(disk, store, rest.plan, rest.resumption, options, events);
+    return Interrupted(disk, store, std::move(*head), *records, options).go_on(events);
 }
 
 }  // namespace
 
-Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options,
-                                const RunEvents& events) {
+Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt,
+                                const RunOptions& options, const RunEvents& events) {
     return recover_one(disk, store, receipt, options, events);
 }
 
-Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options, const RunEvents& events) {
+Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt,
+                           const RunOptions& options, const RunEvents& events) {
     const auto lock = store.lock(receipt);
     if (!lock) return failure(lock.error());
     return recover_one(disk, store, receipt, options, events);
@@ -149,11 +178,13 @@ Result<std::vector<ReceiptHead>> interrupted_runs(Store& store) {
     if (!unfinished) return unfinished;
     std::vector<ReceiptHead> interrupted;
     for (ReceiptHead& head : *unfinished)
-        if (head.state == RunState::interrupted && !store.is_alive(head.id)) interrupted.push_back(std::move(head));
+        if (head.state == RunState::interrupted && !store.is_alive(head.id))
+            interrupted.push_back(std::move(head));
     return interrupted;
 }
 
-Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options, const RunEvents& events) {
+Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options,
+                          const RunEvents& events) {
     const auto unfinished = store.unfinished();
     if (!unfinished) return failure(unfinished.error());
     Recovered recovered;

@@ -19,19 +19,20 @@ struct Recovered {
     std::vector<Error> problems;         ///< runs that could not be looked at
 };
 
-/// Goes on with every run that did not come to its end: finishes or takes back what was open when it was interrupted, by what
-/// the journal noted and what the disk says, then carries out the rest. Safe to repeat, and to be killed itself (promise 6).
-/// errors   the journal cannot be read
-Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options = {}, const RunEvents& events = {});
+/// Goes on with every run that did not come to its end: finishes or takes back what was open when it was
+/// interrupted, by what the journal noted and what the disk says, then carries out the rest. Safe to repeat,
+/// and to be killed itself (promise 6). errors   the journal cannot be read
+Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options = {},
+                          const RunEvents& events = {});
 
 /// The same for one run.
 /// errors   name_taken: it is still going on; not_found
-Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options = {},
-                           const RunEvents& events = {});
+Result<ReceiptHead> resume(FileSystem& disk, Store& store, const std::string& receipt,
+                           const RunOptions& options = {}, const RunEvents& events = {});
 
 /// The same, by whoever holds the run's lock.
-Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt, const RunOptions& options = {},
-                                const RunEvents& events = {});
+Result<ReceiptHead> resume_held(FileSystem& disk, Store& store, const std::string& receipt,
+                                const RunOptions& options = {}, const RunEvents& events = {});
 
 /// Runs that were interrupted (not stopped by somebody) and that no process is carrying out, oldest first.
 Result<std::vector<ReceiptHead>> interrupted_runs(Store& store);

@@ -23,7 +23,8 @@ public:
         if (known != known_.end()) return known->second;
         const auto below = [&](const std::string& path) {
             return path != "/" && std::find(roots_.begin(), roots_.end(), path) == roots_.end() &&
-                   std::any_of(roots_.begin(), roots_.end(), [&](const auto& root) { return is_within(path, root); });
+                   std::any_of(roots_.begin(), roots_.end(),
+                               [&](const auto& root) { return is_within(path, root); });
         };
         FolderId id = no_folder;
         if (below(asked) && below(final_path)) {
@@ -57,14 +58,18 @@ public:
         plan.may_lose = head.may_lose;
         rest_.resumption.head = head;
         if (!head.destination.empty()) targets_.at(head.destination, head.destination);
-        renames_some_ = std::any_of(pending.begin(), pending.end(), [](const auto& item) { return item.role == Role::renamed; });
+        renames_some_ = std::any_of(pending.begin(), pending.end(),
+                                    [](const auto& item) { return item.role == Role::renamed; });
     }
 
-    /// What is done already matters for what is not: where folders are by now, what is to be linked to, what has to be finished.
+    /// What is done already matters for what is not: where folders are by now, what is to be linked to, what
+    /// has to be finished.
     void take_up(std::uint64_t number, const ReceiptItem& item) {
         if (item.type == FileType::file && arrives(item.result) && item.linked_source.inode != 0) {
-            const FolderId folder = targets_.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
-            rest_.resumption.links.push_back({item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
+            const FolderId folder =
+                targets_.at(std::string(parent_of(item.target)), std::string(parent_of(item.place())));
+            rest_.resumption.links.push_back(
+                {item.linked_source, folder, std::string(name_of(item.place())), item.after, item.hash});
         }
         if (item.role == Role::archive) {
             rest_.resumption.archive = item.result;
@@ -96,10 +101,13 @@ public:
             item.collision->held.id = was.held;
             item.collision->held_by_batch = was.held_by_batch;
             item.collision->shared = was.shared;
-            if (!was.elsewhere.empty()) item.collision->elsewhere = std::make_shared<const std::string>(was.elsewhere);
+            if (!was.elsewhere.empty())
+                item.collision->elsewhere = std::make_shared<const std::string>(was.elsewhere);
         }
-        if (!was.problem.empty()) item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
-        if (was.attributes) item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
+        if (!was.problem.empty())
+            item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
+        if (was.attributes)
+            item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
         if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
         if (was.takes_back) item.takes_back = static_cast<ItemId>(*was.takes_back);
     }
@@ -117,7 +125,8 @@ public:
     }
 
 private:
-    static std::vector<std::string> roots_of(const ReceiptHead& head, const std::vector<PendingItem>& pending) {
+    static std::vector<std::string> roots_of(const ReceiptHead& head,
+                                             const std::vector<PendingItem>& pending) {
         std::vector<std::string> roots = head.roots;
         for (const PendingItem& item : pending)
             if (!item.entry_of_safe.empty()) roots.emplace_back(parent_of(item.source));
@@ -126,12 +135,15 @@ private:
 
     void take_up_folder(std::uint64_t number, const ReceiptItem& item) {
         const bool stands = arrives(item.result) || item.result == Outcome::merged;
-        if ((stands && !is_packed(item.action)) || item.role == Role::renamed) place_of_folder_[number] = {item.source, item.place()};
+        if ((stands && !is_packed(item.action)) || item.role == Role::renamed)
+            place_of_folder_[number] = {item.source, item.place()};
         // a folder that an undo made again is its own model: it has its attributes, but for the date
         const bool goes = item.action == Action::move || item.action == Action::pack_away;
         const bool fills = item.action == Action::copy || goes || item.action == Action::make_folder;
         const bool is_new = item.role == Role::made && traits_of(rest_.plan.operation).comes_from_batch;
-        if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed || !item.brought_back.empty()) return;
+        if (!stands || !fills || is_new || item.moved_whole || item.role == Role::renamed ||
+            !item.brought_back.empty())
+            return;
         Entry entry;
         entry.folder = sources_.at(std::string(parent_of(item.source)));
         entry.inside = sources_.at(item.source);
@@ -139,9 +151,11 @@ private:
         entry.status.type = FileType::folder;
         entry.status.id.modified_ns = item.modified_ns;
         batch_->entries.push_back(std::move(entry));
-        FolderRest folder{static_cast<EntryId>(batch_->entries.size() - 1), no_folder, item.modified_ns, number, goes};
+        FolderRest folder{static_cast<EntryId>(batch_->entries.size() - 1), no_folder, item.modified_ns,
+                          number, goes};
         if (item.action == Action::make_folder) folder.mode = item.after_mode;
-        if (item.result != Outcome::merged && item.action != Action::pack_away) folder.made = targets_.at(item.target, item.place());
+        if (item.result != Outcome::merged && item.action != Action::pack_away)
+            folder.made = targets_.at(item.target, item.place());
         rest_.resumption.rest.push_back(folder);
     }
 
@@ -155,10 +169,10 @@ private:
         entry.status.links = was.links;
         entry.points_at = was.points_at;
         if (!was.real.empty())
-            entry.real =
-                std::make_shared<const Place>(Place{sources_.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
-        const bool is_entered =
-            was.action == Action::copy || is_packed(was.action) || (was.action == Action::move && was.role == Role::arrives);
+            entry.real = std::make_shared<const Place>(
+                Place{sources_.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
+        const bool is_entered = was.action == Action::copy || is_packed(was.action) ||
+                                (was.action == Action::move && was.role == Role::arrives);
         if (was.type == FileType::folder && is_entered) entry.inside = sources_.at(was.source);
         batch_->entries.push_back(std::move(entry));
     }
@@ -169,14 +183,16 @@ private:
         const Entry& entry = batch_->entries[item.entry];
         std::string folder(parent_of(was.role == Role::renamed ? was.source : was.final_path));
         if (was.parent) {
-            if (const auto parent = item_of_.find(*was.parent); parent != item_of_.end()) item.parent = parent->second;
+            if (const auto parent = item_of_.find(*was.parent); parent != item_of_.end())
+                item.parent = parent->second;
             if (const auto place = place_of_folder_.find(*was.parent); place != place_of_folder_.end())
                 folder = was.role == Role::renamed ? place->second.of(folder) : place->second.place;
         }
         item.folder = targets_.at(std::string(parent_of(was.target)), folder);
         const std::string name(name_of(was.target));
         if (name != entry.name) item.add_extras().name = name;
-        if (name_of(was.final_path) != name) item.add_extras().final_name = std::string(name_of(was.final_path));
+        if (name_of(was.final_path) != name)
+            item.add_extras().final_name = std::string(name_of(was.final_path));
         if (entry.inside != no_folder || was.action == Action::make_folder)
             item.inside = targets_.at(was.target, join(folder, name_of(was.final_path)));
         if (renames_some_) take_up_rename(was, id, folder);
@@ -185,11 +201,14 @@ private:
     void take_up_rename(const PendingItem& was, ItemId id, const std::string& folder) {
         const bool takes_name = was.role == Role::renamed && arrives(was.outcome);
         const std::string place = join(folder, name_of(was.source));
-        const bool in_case_alone = was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
-        // places by the folders' names of before: by those of now one that waits under a hidden name would have that of another
+        const bool in_case_alone =
+            was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
+        // places by the folders' names of before: by those of now one that waits under a hidden name would
+        // have that of another
         renames_.push_back(!takes_name     ? stays_in_nobodys_way(id)
                            : in_case_alone ? by_a_hidden_name(was.source)
-                                           : Rename{was.source, join(std::string(parent_of(was.source)), name_of(was.final_path))});
+                                           : Rename{was.source, join(std::string(parent_of(was.source)),
+                                                                     name_of(was.final_path))});
         if (was.role != Role::renamed) return;
         place_of_folder_[was.number] = {was.source, place};
         if (was.type == FileType::folder) rest_.plan.items[id].inside = targets_.at(was.target, place);
@@ -200,8 +219,9 @@ private:
     const std::vector<std::string> roots_;
     FolderPaths sources_;
     TargetFolders targets_;
-    std::unordered_map<std::uint64_t, WhereItLies> place_of_folder_;  ///< by number; of a settled one, whatever was planned
-    std::unordered_map<std::uint64_t, ItemId> item_of_;               ///< by number
+    std::unordered_map<std::uint64_t, WhereItLies>
+        place_of_folder_;  ///< by number; of a settled one, whatever was planned
+    std::unordered_map<std::uint64_t, ItemId> item_of_;  ///< by number
     bool renames_some_ = false;
     std::vector<Rename> renames_;
 };

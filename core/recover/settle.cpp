@@ -59,16 +59,19 @@ Result<Settlement> settlement_of(Store& store, const std::string& receipt, const
         }
         settlement.items.push_back(std::move(pending));
     }
-    std::sort(settlement.items.begin(), settlement.items.end(), [](const auto& a, const auto& b) { return a.number < b.number; });
+    std::sort(settlement.items.begin(), settlement.items.end(),
+              [](const auto& a, const auto& b) { return a.number < b.number; });
     return settlement;
 }
 
-Result<ReceiptHead> carry_on_settled(FileSystem& disk, Store& store, const std::string& receipt, const Settlement& settlement,
-                                     const RunOptions& options, const RunEvents& events) {
+Result<ReceiptHead> carry_on_settled(FileSystem& disk, Store& store, const std::string& receipt,
+                                     const Settlement& settlement, const RunOptions& options,
+                                     const RunEvents& events) {
     {
         const auto lock = store.lock(receipt);
         if (!lock) return failure(lock.error());
-        if (auto reopened = store.reopen(receipt, settlement.items); !reopened) return failure(reopened.error());
+        if (auto reopened = store.reopen(receipt, settlement.items); !reopened)
+            return failure(reopened.error());
     }
     return resume(disk, store, receipt, options, events);
 }

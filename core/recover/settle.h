@@ -22,7 +22,8 @@ struct Settlement {
 Result<Settlement> settlement_of(Store& store, const std::string& receipt, const Plan& plan);
 
 /// Goes on with that run under its own receipt: what is settled is done, all else of it stays as it was.
-Result<ReceiptHead> carry_on_settled(FileSystem& disk, Store& store, const std::string& receipt, const Settlement& settlement,
-                                     const RunOptions& options = {}, const RunEvents& events = {});
+Result<ReceiptHead> carry_on_settled(FileSystem& disk, Store& store, const std::string& receipt,
+                                     const Settlement& settlement, const RunOptions& options = {},
+                                     const RunEvents& events = {});
 
 }  // namespace tavlo

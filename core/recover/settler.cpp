@@ -25,13 +25,14 @@ namespace tavlo {
 
 namespace {
 
-constexpr unsigned most_numbers_tried = 10'000;  // of names counted up, when looking for the one that was taken
+constexpr unsigned most_numbers_tried =
+    10'000;  // of names counted up, when looking for the one that was taken
 
 /// Finds out of each open item whether it was done, and clears away what was half-way.
 class Settler {
 public:
-    Settler(FileSystem& disk, const ReceiptHead& head, std::map<std::uint64_t, PendingItem> pending, std::vector<Intent> intents,
-            std::map<std::uint64_t, WhereItLies> folders)
+    Settler(FileSystem& disk, const ReceiptHead& head, std::map<std::uint64_t, PendingItem> pending,
+            std::vector<Intent> intents, std::map<std::uint64_t, WhereItLies> folders)
         : disk_(disk),
           head_(head),
           pending_(std::move(pending)),
@@ -45,17 +46,21 @@ public:
     /// returns  the records of what was found done, all of it durable by then
     Result<RunRecords> run() {
         for (const auto& [number, intent] : intents_)
-            if (const auto item = pending_.find(number); item != pending_.end() && item->second.role != Role::renamed)
+            if (const auto item = pending_.find(number);
+                item != pending_.end() && item->second.role != Role::renamed)
                 settle(number, intent);
         for (const auto& [number, item] : pending_) {
             const auto intent = intents_.find(number);
             if (item.role == Role::renamed && intent != intents_.end()) settle(number, intent->second);
             const bool moves = item.action == Action::move && arrives(item.outcome);
-            if (intent == intents_.end() && moves) settle_rename(number, item);  // plain renames have no note: the thing itself tells
+            if (intent == intents_.end() && moves)
+                settle_rename(number, item);  // plain renames have no note: the thing itself tells
             // what lies in it is where it is, whether it has its new name by now or not
-            if (item.role == Role::renamed) folders_.try_emplace(number, WhereItLies{item.source, source_of(item)});
+            if (item.role == Role::renamed)
+                folders_.try_emplace(number, WhereItLies{item.source, source_of(item)});
         }
-        // a source goes only once its copy, and its name, are durable: whatever was so before, was on the way when the run ended
+        // a source goes only once its copy, and its name, are durable: whatever was so before, was on the way
+        // when the run ended
         if (auto settled = durable_.settle(); !settled) return failure(settled.error());
         for (const auto& [number, placed] : with_source_) {
             const PendingItem& item = pending_.at(number);
@@ -72,25 +77,31 @@ public:
             const auto item = pending_.find(number);
             if (item == pending_.end() || intent.slot != parent_of(stored)) continue;
             const bool takes_away = intent.kind == Intent::Kind::take_away;
-            if (takes_away && name_of(item->second.source) != name_of(stored)) continue;  // of another of those that share the slot
+            if (takes_away && name_of(item->second.source) != name_of(stored))
+                continue;  // of another of those that share the slot
             return SlotOrigin{intent.entry,
-                              takes_away ? item->second.source : join(folder_of(item->second), name_of(item->second.final_path))};
+                              takes_away ? item->second.source
+                                         : join(folder_of(item->second), name_of(item->second.final_path))};
         }
         return std::nullopt;
     }
 
 private:
-    Result<std::shared_ptr<const Handle>> open(const std::string& folder) { return handles_.open(paths_.at(folder)); }
+    Result<std::shared_ptr<const Handle>> open(const std::string& folder) {
+        return handles_.open(paths_.at(folder));
+    }
 
     /// Where the item was to go: below the folder that it comes in, wherever that is by now.
     std::string folder_of(const PendingItem& item) const {
         if (item.parent)
             if (const auto folder = folders_.find(*item.parent); folder != folders_.end())
-                return item.role == Role::renamed ? folder->second.of(std::string(parent_of(item.source))) : folder->second.place;
+                return item.role == Role::renamed ? folder->second.of(std::string(parent_of(item.source)))
+                                                  : folder->second.place;
         return std::string(parent_of(item.role == Role::renamed ? item.source : item.final_path));
     }
 
-    /// Where it was: what is renamed where it lies is in the folder that it comes in, wherever that is by now.
+    /// Where it was: what is renamed where it lies is in the folder that it comes in, wherever that is by
+    /// now.
     std::string source_of(const PendingItem& item) const {
         if (item.role == Role::renamed) return join(folder_of(item), name_of(item.source));
         return item.real.empty() ? item.source : item.real;
@@ -126,17 +137,21 @@ private:
         if (status && durable_.touch(status->id.device, *folder)) durable_.changed(status->id.device, folder);
     }
 
-    /// It was in place, and a later twin of the batch has displaced it since: then it lies in that one's slot.
-    std::optional<Placed> find_displaced(const PendingItem& item, const Intent& intent, const std::string& name) {
+    /// It was in place, and a later twin of the batch has displaced it since: then it lies in that one's
+    /// slot.
+    std::optional<Placed> find_displaced(const PendingItem& item, const Intent& intent,
+                                         const std::string& name) {
         if (intent.fresh.inode == 0) return std::nullopt;
         for (const auto& [number, later] : intents_) {
-            if (later.slot.empty() || later.number == intent.number || later.kind == Intent::Kind::take_away) continue;
+            if (later.slot.empty() || later.number == intent.number || later.kind == Intent::Kind::take_away)
+                continue;
             if (!(later.expected == intent.fresh)) continue;
             const auto slot = disk_.open_folder(later.slot);
             const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
             if (!there || !is_expected(*there, intent.fresh)) continue;
             Placed placed{name, *there};
-            const auto own = intent.slot.empty() ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(intent.slot);
+            const auto own = intent.slot.empty() ? Result<Handle>(failure(Fault::not_found, "", ""))
+                                                 : disk_.open_folder(intent.slot);
             const auto old = own ? disk_.status(*own, name) : Result<Status>(failure(own.error()));
             if (old && is_expected(*old, intent.expected))
                 placed.set_aside = entry_for(intent.entry, intent.slot, join(folder_of(item), name), *old);
@@ -153,7 +168,8 @@ private:
         const auto there = slot ? disk_.status(*slot, name) : Result<Status>(failure(slot.error()));
         if (slot) touch_path(intent.slot);
         if (there && is_expected(*there, intent.expected))
-            done(number, item, parent_of(item.source), {name, *there, entry_for(intent.entry, intent.slot, item.source, *there)}, {});
+            done(number, item, parent_of(item.source),
+                 {name, *there, entry_for(intent.entry, intent.slot, item.source, *there)}, {});
         else
             drop(intent.slot);
     }
@@ -162,21 +178,25 @@ private:
         const std::string kept = trash_.settle(intent.slot, intent.name, item.source, intent.expected);
         touch_path(intent.slot);
         touch_path(join(parent_of(intent.slot), "info"));
-        const auto files = kept.empty() ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(intent.slot);
+        const auto files =
+            kept.empty() ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(intent.slot);
         if (const auto there = files ? disk_.status(*files, kept) : Result<Status>(failure(files.error())))
             done(number, item, intent.slot, {kept, *there}, {});
     }
 
-    bool is_fresh(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& name, const Status& status) {
+    bool is_fresh(const PendingItem& item, const Intent& intent, const Handle& folder,
+                  const std::string& name, const Status& status) {
         switch (intent.kind) {
             case Intent::Kind::link: {
                 const auto points_at = disk_.read_link(folder, name);
                 return status.type == FileType::link && points_at && *points_at == item.points_at;
             }
             case Intent::Kind::folder: return status.type == FileType::folder && status.mode == 0700;
-            // all of it: an inode's number alone may have been given to somebody's file since, or theirs be the bytes in it by now
+            // all of it: an inode's number alone may have been given to somebody's file since, or theirs be
+            // the bytes in it by now
             case Intent::Kind::copy:
-                return intent.fresh.inode != 0 && status.id == intent.fresh && holds_what_was_read(intent, folder, name, status);
+                return intent.fresh.inode != 0 && status.id == intent.fresh &&
+                       holds_what_was_read(intent, folder, name, status);
             case Intent::Kind::rename:
             case Intent::Kind::take_away: break;
         }
@@ -184,19 +204,23 @@ private:
     }
 
     /// Where inodes do not last, size and date could be another's: the bytes tell.
-    bool holds_what_was_read(const Intent& intent, const Handle& folder, const std::string& name, const Status& status) {
+    bool holds_what_was_read(const Intent& intent, const Handle& folder, const std::string& name,
+                             const Status& status) {
         if (status.id.inodes_last() || intent.hash.empty()) return true;
         const auto file = disk_.open_file(folder, name);
-        const auto hash = file ? hash_of(disk_, file->file, Meter{}) : Result<std::string>(failure(file.error()));
+        const auto hash =
+            file ? hash_of(disk_, file->file, Meter{}) : Result<std::string>(failure(file.error()));
         return hash && *hash == intent.hash;
     }
 
     void touch_path(const std::string& folder) {
-        if (auto opened = disk_.open_folder(folder)) touch(std::make_shared<const Handle>(std::move(*opened)));
+        if (auto opened = disk_.open_folder(folder))
+            touch(std::make_shared<const Handle>(std::move(*opened)));
     }
 
     /// A free name was to be taken: the one planned, or one counted up from it.
-    std::optional<Placed> find_placed(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& planned) {
+    std::optional<Placed> find_placed(const PendingItem& item, const Intent& intent, const Handle& folder,
+                                      const std::string& planned) {
         std::string name = planned;
         const std::string base = counted_from(std::string(name_of(item.target)), planned, item.type);
         for (unsigned number = 2; number < most_numbers_tried; ++number) {
@@ -208,7 +232,8 @@ private:
         return std::nullopt;
     }
 
-    std::optional<Placed> settle_replacement(const PendingItem& item, const Intent& intent, const Handle& folder, const std::string& name) {
+    std::optional<Placed> settle_replacement(const PendingItem& item, const Intent& intent,
+                                             const Handle& folder, const std::string& name) {
         const auto slot = disk_.open_folder(intent.slot);
         if (!slot) return find_placed(item, intent, folder, name);
         touch_path(intent.slot);
@@ -225,7 +250,8 @@ private:
         auto at_target = disk_.status(folder, name);
         const bool arrived = at_target && is_fresh(item, intent, folder, name, *at_target);
         if (in_slot && arrived && is_expected(*in_slot, intent.expected))
-            return Placed{name, *at_target, entry_for(intent.entry, intent.slot, join(folder.path(), name), *in_slot)};
+            return Placed{name, *at_target,
+                          entry_for(intent.entry, intent.slot, join(folder.path(), name), *in_slot)};
         if (in_slot && arrived) {  // traded with something that nothing was agreed about: back with it
             if (!trade(disk_, *slot, folder, name)) return std::nullopt;
             in_slot = disk_.status(*slot, name);
@@ -241,12 +267,14 @@ private:
     void finish_link(const PendingItem& item, const Handle& folder, Placed& placed) {
         const auto modified_ns = item.identity.modified_ns;
         if (placed.status.id.modified_ns == modified_ns) return;
-        (void)disk_.set_link_attributes(folder, placed.name, {item.mode, ::geteuid(), ::getegid(), modified_ns, modified_ns, {}});
+        (void)disk_.set_link_attributes(folder, placed.name,
+                                        {item.mode, ::geteuid(), ::getegid(), modified_ns, modified_ns, {}});
         if (const auto status = disk_.status(folder, placed.name)) placed.status = *status;
     }
 
     /// What waited in the slot goes back to where it was.
-    void withdraw(const PendingItem& item, const Intent& intent, const Handle& slot, const std::string& name) {
+    void withdraw(const PendingItem& item, const Intent& intent, const Handle& slot,
+                  const std::string& name) {
         switch (intent.kind) {
             case Intent::Kind::rename:
                 if (const auto source = open(std::string(parent_of(source_of(item)))))
@@ -276,7 +304,8 @@ private:
             return remove_seen(disk_, **folder, leaving).has_value();
         }
         const auto here = disk_.status(**folder, name);
-        if (!copied || !here || here->id != item.identity) return true;  // another one by now: not ours to remove
+        if (!copied || !here || here->id != item.identity)
+            return true;  // another one by now: not ours to remove
         if (is_being_written(**folder, name)) return true;
         if (!move_seen(disk_, **folder, name, **folder, leaving, here->id)) return false;
         return settle_source(item, copied);
@@ -297,22 +326,27 @@ private:
         // a source that still stands where it was, was not moved: its other name is another hard link
         const std::string path = source_of(item);
         if (const auto source = open(std::string(parent_of(path))))
-            if (const auto here = disk_.status(**source, std::string(name_of(path))); here && is_still_it(*here, item.identity)) return;
+            if (const auto here = disk_.status(**source, std::string(name_of(path)));
+                here && is_still_it(*here, item.identity))
+                return;
         if (const auto placed = find_placed(item, intent, **folder, name)) {
             if (item.shelf == Shelf::trash)
-                if (const auto from = open(std::string(parent_of(path)))) trash_.gave_back(**from, std::string(name_of(path)));
+                if (const auto from = open(std::string(parent_of(path))))
+                    trash_.gave_back(**from, std::string(name_of(path)));
             touch(*folder);
             done(number, item, (*folder)->path(), *placed, {});
         }
     }
 
-    void done(std::uint64_t number, const PendingItem& item, std::string_view folder, const Placed& placed, const std::string& hash) {
+    void done(std::uint64_t number, const PendingItem& item, std::string_view folder, const Placed& placed,
+              const std::string& hash) {
         ReceiptItem out;
         out.source = item.source;
         out.target = item.target;
         const bool goes = item.action == Action::take_away;
         const bool has_place = (!goes && !is_packed(item.action)) || item.shelf == Shelf::trash;
-        if (const auto place = join(folder, placed.name); has_place && place != item.target) out.final_path = place;
+        if (const auto place = join(folder, placed.name); has_place && place != item.target)
+            out.final_path = place;
         out.type = item.type;
         out.size_bytes = item.identity.size_bytes;
         out.modified_ns = item.identity.modified_ns;
@@ -323,12 +357,14 @@ private:
         out.moved_whole = item.action == Action::move && (item.whole || item.along);
         if (item.type == FileType::file && item.links > 1) out.linked_source = item.identity;
         if (item.collides)
-            out.collision = ReceiptCollision{item.finding, item.held.size_bytes, item.held.modified_ns, item.decision, item.elsewhere};
+            out.collision = ReceiptCollision{item.finding, item.held.size_bytes, item.held.modified_ns,
+                                             item.decision, item.elsewhere};
         out.after = placed.status.id;
         out.after_mode = placed.status.mode;
         out.after_status_changed_ns = placed.status.status_changed_ns;
         if (is_packed(item.action))
-            out.result = Outcome::created;  // once its archive has its name; what is noted here is that its source has gone
+            out.result = Outcome::created;  // once its archive has its name; what is noted here is that its
+                                            // source has gone
         else if (goes)
             out.result = Outcome::removed;
         else if (traits_of(head_.operation).puts_back)
@@ -345,7 +381,8 @@ private:
             out.brought_back = item.entry_of_safe;
             records_.used_up.push_back(item.entry_of_safe);
         }
-        if (item.takes_back && item.action != Action::make_folder) records_.taken_back.push_back(*item.takes_back);
+        if (item.takes_back && item.action != Action::make_folder)
+            records_.taken_back.push_back(*item.takes_back);
         if (item.role == Role::renamed) folders_[number] = {item.source, out.place()};
         records_.items.emplace_back(number, std::move(out));
     }
@@ -370,17 +407,22 @@ private:
         std::string path;
         Placed placed;
     };
-    std::vector<std::pair<std::uint64_t, InPlace>> with_source_;  ///< copies in place, whose sources are to go
+    std::vector<std::pair<std::uint64_t, InPlace>>
+        with_source_;  ///< copies in place, whose sources are to go
 };
 
 }  // namespace
 
-Result<SettledRun> settle_open_items(FileSystem& disk, const ReceiptHead& head, std::map<std::uint64_t, PendingItem> pending,
-                                     std::vector<Intent> intents, std::map<std::uint64_t, WhereItLies> folders) {
-    const auto settler = std::make_shared<Settler>(disk, head, std::move(pending), std::move(intents), std::move(folders));
+Result<SettledRun> settle_open_items(FileSystem& disk, const ReceiptHead& head,
+                                     std::map<std::uint64_t, PendingItem> pending,
+                                     std::vector<Intent> intents,
+                                     std::map<std::uint64_t, WhereItLies> folders) {
+    const auto settler =
+        std::make_shared<Settler>(disk, head, std::move(pending), std::move(intents), std::move(folders));
     auto records = settler->run();
     if (!records) return failure(records.error());
-    return SettledRun{std::move(*records), [settler](const std::string& stored) { return settler->origin_of(stored); }};
+    return SettledRun{std::move(*records),
+                      [settler](const std::string& stored) { return settler->origin_of(stored); }};
 }
 
 }  // namespace tavlo

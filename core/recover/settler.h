@@ -18,7 +18,8 @@
 
 namespace tavlo {
 
-/// What an intention says of something that lies in a slot: its entry in the Safe, and the place that it came from.
+/// What an intention says of something that lies in a slot: its entry in the Safe, and the place that it came
+/// from.
 struct SlotOrigin {
     std::string entry;
     std::string original;
@@ -35,7 +36,9 @@ struct SettledRun {
 /// pending  what has no result, by number; intents: what groups were about to do
 /// folders  settled ones that hold what is still to come, by number
 /// errors   what was found done cannot be made durable
-Result<SettledRun> settle_open_items(FileSystem& disk, const ReceiptHead& head, std::map<std::uint64_t, PendingItem> pending,
-                                     std::vector<Intent> intents, std::map<std::uint64_t, WhereItLies> folders);
+Result<SettledRun> settle_open_items(FileSystem& disk, const ReceiptHead& head,
+                                     std::map<std::uint64_t, PendingItem> pending,
+                                     std::vector<Intent> intents,
+                                     std::map<std::uint64_t, WhereItLies> folders);
 
 }  // namespace tavlo

@@ -15,20 +15,23 @@ namespace tavlo {
 
 namespace {
 
-/// A file up to this size is read whole before anything of it is written, so that one that changes meanwhile costs nothing else. Of a
-/// larger one that does, the archive is begun anew.
+/// A file up to this size is read whole before anything of it is written, so that one that changes meanwhile
+/// costs nothing else. Of a larger one that does, the archive is begun anew.
 constexpr std::uint64_t held_in_memory_bytes = 1024 * 1024;
 constexpr std::size_t piece_bytes = 1024 * 1024;
 constexpr std::uint64_t written_out_at_once = 4 * 1024 * 1024;
 
 using Stretches = decltype(PackedThing::stretches);
 
-ArchiveFormat format_of(const std::string& path) { return archive_format(name_of(path)).value_or(ArchiveFormat::tar); }
+ArchiveFormat format_of(const std::string& path) {
+    return archive_format(name_of(path)).value_or(ArchiveFormat::tar);
+}
 
 bool is_the_same(const PackedThing& wanted, const PackedThing& found) {
     std::string path = found.path;
     while (path.ends_with('/')) path.pop_back();
-    const bool same_kind = path == wanted.path && found.type == wanted.type && found.is_hard_link == wanted.is_hard_link;
+    const bool same_kind =
+        path == wanted.path && found.type == wanted.type && found.is_hard_link == wanted.is_hard_link;
     const bool has_bytes = wanted.type == FileType::file && !wanted.is_hard_link;
     return found.problem.empty() && same_kind && (!has_bytes || found.size_bytes == wanted.size_bytes) &&
            (has_bytes || wanted.type == FileType::folder || found.points_at == wanted.points_at);
@@ -68,16 +71,24 @@ private:
 
 }  // namespace
 
-ArchiveSink::ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown)
-    : disk_(disk), path_(std::move(path)), keeps_(what_it_keeps(format_of(path_))), staged_(std::move(staged)), grown_(std::move(grown)) {}
+ArchiveSink::ArchiveSink(FileSystem& disk, std::string path, Staged staged,
+                         std::function<void(std::uint64_t)> grown)
+    : disk_(disk),
+      path_(std::move(path)),
+      keeps_(what_it_keeps(format_of(path_))),
+      staged_(std::move(staged)),
+      grown_(std::move(grown)) {}
 
-Result<std::unique_ptr<ArchiveSink>> ArchiveSink::start(FileSystem& disk, const Handle& into, const std::string& part_name,
-                                                        const std::string& path, Press press, std::function<void(std::uint64_t)> grown) {
+Result<std::unique_ptr<ArchiveSink>> ArchiveSink::start(FileSystem& disk, const Handle& into,
+                                                        const std::string& part_name, const std::string& path,
+                                                        Press press,
+                                                        std::function<void(std::uint64_t)> grown) {
     auto staged = disk.stage(into, part_name);
     if (!staged) return failure(staged.error());
     std::unique_ptr<ArchiveSink> sink(new ArchiveSink(disk, path, std::move(*staged), std::move(grown)));
     auto writer =
-        ArchiveWriter::start(format_of(path), press, [to = sink.get()](std::span<const std::byte> bytes) { return to->take(bytes); });
+        ArchiveWriter::start(format_of(path), press,
+                             [to = sink.get()](std::span<const std::byte> bytes) { return to->take(bytes); });
     if (!writer) return failure(writer.error());
     sink->writer_.emplace(std::move(*writer));
     return sink;
@@ -121,7 +132,8 @@ Result<PackedAs> ArchiveSink::add_other(const ToPack& what, PackedThing& thing) 
     const auto now = disk_.status(*what.folder, what.name);
     if (!now) return failure(now.error());
     const bool is_it = is_folder ? now->id.could_be(what.agreed.id) : now->id == what.agreed.id;
-    if (now->type != what.agreed.type || !is_it) return failure(Fault::refused, "is another one than was looked at", what.path);
+    if (now->type != what.agreed.type || !is_it)
+        return failure(Fault::refused, "is another one than was looked at", what.path);
     Attributes attributes{now->mode, now->owner, now->group, now->accessed_ns, now->id.modified_ns, {}};
     if (is_folder) {
         auto read = disk_.attributes(*what.inside);
@@ -135,28 +147,50 @@ Result<PackedAs> ArchiveSink::add_other(const ToPack& what, PackedThing& thing) 
 }
 
 Result<PackedAs> ArchiveSink::add_file(const ToPack& file, const Meter& meter, PackedThing& thing) {
-    const auto begin = [&](const Status& seen, const Attributes& attributes, Stretches stretches) {
-        thing = told_of(file, attributes);
-        thing.size_bytes = seen.id.size_bytes;
-        thing.stretches = std::move(stretches);
-        if (!keeps_.holes && thing.size_bytes > 0) thing.stretches = {{0, thing.size_bytes}};
-        return writer_->add(thing);
-    };
     const auto known = disk_.status(*file.folder, file.name);
     if (!known) return failure(known.error());
     const Identity& agreed = file.agreed.id;
-    if (known->type != FileType::file || !(agreed.inodes_last() ? known->id.same_thing(agreed) : known->id.could_be(agreed)))
+    if (known->type != FileType::file ||
+        !(agreed.inodes_last() ? known->id.same_thing(agreed) : known->id.could_be(agreed)))
         return failure(Fault::refused, "is another one than was looked at", file.path);
     const bool has_names = known->links > 1 && keeps_.hard_links;
     const auto inode = std::pair(known->id.device, known->id.inode);
-    if (const auto first = has_names ? first_names_.find(inode) : first_names_.end(); first != first_names_.end()) {
-        if (known->id != first->second.id) return failure(Fault::changed_meanwhile, "changed while it was read", file.path);
-        thing = told_of(file, {known->mode, known->owner, known->group, known->accessed_ns, known->id.modified_ns, {}});
-        thing.is_hard_link = true;
-        thing.points_at = first->second.member;
-        if (auto added = writer_->add(thing); !added) return failure(added.error());
-        return PackedAs{*known, first->second.hash, {}};
-    }
+    if (const auto first = has_names ? first_names_.find(inode) : first_names_.end();
+        first != first_names_.end())
+        return add_further_name(file, *known, first->second, thing);
+    auto packed = add_bytes_of(file, meter, thing);
+    if (!packed) return packed;
+    if (has_names) first_names_[inode] = {packed->source.id, thing.path, packed->hash};
+    if (known->links > 1 && !keeps_.hard_links)
+        packed->not_kept += packed->not_kept.empty() ? "links" : ",links";
+    return packed;
+}
+
+/// Another name of a file that is in the archive already.
+Result<PackedAs> ArchiveSink::add_further_name(const ToPack& file, const Status& known,
+                                               const FirstName& first, PackedThing& thing) {
+    if (known.id != first.id)
+        return failure(Fault::changed_meanwhile, "changed while it was read", file.path);
+    thing =
+        told_of(file, {known.mode, known.owner, known.group, known.accessed_ns, known.id.modified_ns, {}});
+    thing.is_hard_link = true;
+    thing.points_at = first.member;
+    if (auto added = writer_->add(thing); !added) return failure(added.error());
+    return PackedAs{known, first.hash, {}};
+}
+
+Result<void> ArchiveSink::begin_file(const ToPack& file, std::uint64_t size_bytes,
+                                     const Attributes& attributes, Stretches stretches, PackedThing& thing) {
+    thing = told_of(file, attributes);
+    thing.size_bytes = size_bytes;
+    thing.stretches = std::move(stretches);
+    if (!keeps_.holes && size_bytes > 0) thing.stretches = {{0, size_bytes}};
+    return writer_->add(thing);
+}
+
+/// A small file is read whole before anything of it goes in: if it changes meanwhile, it is read again, and
+/// the archive is none the worse.
+Result<PackedAs> ArchiveSink::add_bytes_of(const ToPack& file, const Meter& meter, PackedThing& thing) {
     std::string hash;
     std::vector<std::pair<std::uint64_t, std::vector<std::byte>>> pieces;
     const auto read = [&](const Handle& open, const Status& seen) -> Result<void> {
@@ -169,15 +203,18 @@ Result<PackedAs> ArchiveSink::add_file(const ToPack& file, const Meter& meter, P
             if (!data) return failure(data.error());
             Stretches stretches;
             for (const Stretch& one : *data) stretches.emplace_back(one.begin, one.end);
-            if (auto begun = begin(seen, *attributes, std::move(stretches)); !begun) return begun;
+            if (auto begun = begin_file(file, seen.id.size_bytes, *attributes, std::move(stretches), thing);
+                !begun)
+                return begun;
         }
         pieces.clear();
-        auto done = read_pieces(disk_, open, seen, meter, [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
-            hasher.add(offset, piece);
-            if (!in_memory) return writer_->add_bytes(offset, piece);
-            pieces.push_back({offset, {piece.begin(), piece.end()}});
-            return {};
-        });
+        auto done = read_pieces(disk_, open, seen, meter,
+                                [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
+                                    hasher.add(offset, piece);
+                                    if (!in_memory) return writer_->add_bytes(offset, piece);
+                                    pieces.push_back({offset, {piece.begin(), piece.end()}});
+                                    return {};
+                                });
         hash = hasher.text(seen.id.size_bytes);
         return done;
     };
@@ -191,15 +228,14 @@ Result<PackedAs> ArchiveSink::add_file(const ToPack& file, const Meter& meter, P
     if (writer_->things() == begun) {
         Stretches stretches;
         for (const auto& [offset, bytes] : pieces) stretches.emplace_back(offset, offset + bytes.size());
-        if (auto added = begin(held->source, held->attributes, std::move(stretches)); !added) return failure(added.error());
-        for (const auto& [offset, bytes] : pieces)
-            if (auto added = writer_->add_bytes(offset, bytes); !added) return failure(added.error());
+        auto added =
+            begin_file(file, held->source.id.size_bytes, held->attributes, std::move(stretches), thing);
+        for (auto piece = pieces.begin(); added && piece != pieces.end(); ++piece)
+            added = writer_->add_bytes(piece->first, piece->second);
+        if (!added) return failure(added.error());
     }
-    if (has_names) first_names_[inode] = {held->source.id, thing.path, hash};
-    PackedAs packed{held->source, std::move(hash), {}};
-    if (!keeps_.extended_attributes) packed.not_kept = names_of(held->attributes.extended);
-    if (known->links > 1 && !keeps_.hard_links) packed.not_kept += packed.not_kept.empty() ? "links" : ",links";
-    return packed;
+    return PackedAs{held->source, std::move(hash),
+                    keeps_.extended_attributes ? std::string() : names_of(held->attributes.extended)};
 }
 
 Result<StagedCopy> ArchiveSink::finish(const Meter& meter) {
@@ -211,7 +247,8 @@ Result<StagedCopy> ArchiveSink::finish(const Meter& meter) {
     if (auto same = read_back(meter); !same) return failure(same.error());
     const auto fresh = disk_.status(staged_.file());
     if (!fresh) return failure(fresh.error());
-    if (fresh->id.size_bytes != size_bytes_) return failure(Fault::corrupt, "was written, and has another size", path_);
+    if (fresh->id.size_bytes != size_bytes_)
+        return failure(Fault::corrupt, "was written, and has another size", path_);
     return StagedCopy{std::move(staged_), *fresh, fresh->id, hasher_.text(), {}};
 }
 

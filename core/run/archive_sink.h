@@ -27,7 +27,7 @@ struct ToPack {
     const Handle* inside = nullptr;  ///< of a folder: itself, open
     Status agreed;                   ///< of then
     std::string points_at;           ///< of a link
-    bool leaves = false;             ///< the source goes once it is packed: then nobody may have it open for writing
+    bool leaves = false;  ///< the source goes once it is packed: then nobody may have it open for writing
 };
 
 /// What was packed.
@@ -37,8 +37,8 @@ struct PackedAs {
     std::string not_kept;  ///< what the format cannot keep of it: names of attributes, "links"
 };
 
-/// One archive on its way: things go in one after another, out of sight; all of it is read back before it is anything. It knows files and
-/// folders, and nothing of a run.
+/// One archive on its way: things go in one after another, out of sight; all of it is read back before it is
+/// anything. It knows files and folders, and nothing of a run.
 class ArchiveSink {
 public:
     /// into       the folder that it is to lie in
@@ -46,10 +46,13 @@ public:
     /// path       where it is to be; its extension says the format
     /// grown      told its size in bytes each time that it has grown; may be null
     /// errors     the file cannot be made, or the helper cannot be had
-    static Result<std::unique_ptr<ArchiveSink>> start(FileSystem& disk, const Handle& into, const std::string& part_name,
-                                                      const std::string& path, Press press, std::function<void(std::uint64_t bytes)> grown);
+    static Result<std::unique_ptr<ArchiveSink>> start(FileSystem& disk, const Handle& into,
+                                                      const std::string& part_name, const std::string& path,
+                                                      Press press,
+                                                      std::function<void(std::uint64_t bytes)> grown);
 
-    /// errors  of the source: changed_meanwhile: while it was read; refused: it is another one than was looked at, or somebody writes it;
+    /// errors  of the source: changed_meanwhile: while it was read; refused: it is another one than was
+    /// looked at, or somebody writes it;
     ///         of the archive: then failed() says so
     Result<PackedAs> add(const ToPack& thing, const Meter& meter);
     /// Why the archive cannot be made.
@@ -62,18 +65,24 @@ public:
     Result<StagedCopy> finish(const Meter& meter);
 
 private:
-    ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown);
-    Result<void> take(std::span<const std::byte> bytes);
-    Result<PackedAs> add_file(const ToPack& file, const Meter& meter, PackedThing& thing);
-    Result<PackedAs> add_other(const ToPack& other, PackedThing& thing);
-    PackedThing told_of(const ToPack& thing, const Attributes& attributes) const;
-    Result<void> read_back(const Meter& meter);
-
     struct FirstName {
         Identity id;
         std::string member;
         std::string hash;
     };
+
+    ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown);
+    Result<void> take(std::span<const std::byte> bytes);
+    Result<PackedAs> add_file(const ToPack& file, const Meter& meter, PackedThing& thing);
+    Result<PackedAs> add_further_name(const ToPack& file, const Status& known, const FirstName& first,
+                                      PackedThing& thing);
+    Result<PackedAs> add_bytes_of(const ToPack& file, const Meter& meter, PackedThing& thing);
+    Result<void> begin_file(const ToPack& file, std::uint64_t size_bytes, const Attributes& attributes,
+                            std::vector<std::pair<std::uint64_t, std::uint64_t>> stretches,
+                            PackedThing& thing);
+    Result<PackedAs> add_other(const ToPack& other, PackedThing& thing);
+    PackedThing told_of(const ToPack& thing, const Attributes& attributes) const;
+    Result<void> read_back(const Meter& meter);
 
     FileSystem& disk_;
     const std::string path_;
@@ -84,9 +93,10 @@ private:
     std::uint64_t written_out_ = 0;  ///< bytes whose way to the disk has begun
     std::function<void(std::uint64_t)> grown_;
     std::optional<ArchiveWriter> writer_;
-    std::vector<PackedThing> things_;                                           ///< that are whole in it
-    std::vector<std::string> hashes_;                                           ///< of those
-    std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName> first_names_;  ///< of files with several, by device and inode
+    std::vector<PackedThing> things_;  ///< that are whole in it
+    std::vector<std::string> hashes_;  ///< of those
+    std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName>
+        first_names_;  ///< of files with several, by device and inode
 };
 
 }  // namespace tavlo

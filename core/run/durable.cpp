@@ -9,7 +9,7 @@
 namespace tavlo {
 
 namespace {
-constexpr std::size_t few_files = 8;        // made durable one by one; more with one call for the whole file system
+constexpr std::size_t few_files = 8;  // made durable one by one; more with one call for the whole file system
 constexpr std::size_t most_kept_open = 32;  // folders that wait for their sync, each with a descriptor
 }  // namespace
 
@@ -27,7 +27,8 @@ void Durable::changed(std::uint64_t device, std::shared_ptr<const Handle> folder
     auto& folders = changed_[device];
     const auto known = volumes_.find(device);
     if (known != volumes_.end() && known->second.whole) return;
-    if (std::find(folders.begin(), folders.end(), folder) == folders.end()) folders.push_back(std::move(folder));
+    if (std::find(folders.begin(), folders.end(), folder) == folders.end())
+        folders.push_back(std::move(folder));
     if (folders.size() < most_kept_open) return;
     for (const auto& one : folders)
         if (auto synced = sync_folder(*one); !synced && earlier_) earlier_ = synced;

@@ -43,7 +43,8 @@ std::optional<std::chrono::seconds> Forecast::left(Clock::time_point now, const 
     const double to_do = std::max(0.0, work(all) - work(samples_.back().done));
     const Seconds fresh(to_do / done * span.count());
     const Seconds before = ends_ ? Seconds(*ends_ - now) : Seconds(0);
-    if (!ends_ || before.count() < 1 || std::abs(fresh.count() - before.count()) > std::max(2.0, differs_much * before.count()))
+    if (!ends_ || before.count() < 1 ||
+        std::abs(fresh.count() - before.count()) > std::max(2.0, differs_much * before.count()))
         ends_ = now + std::chrono::duration_cast<Clock::duration>(fresh);
     return std::chrono::seconds(std::llround(std::ceil(std::max(1.0, Seconds(*ends_ - now).count()))));
 }
@@ -51,7 +52,8 @@ std::optional<std::chrono::seconds> Forecast::left(Clock::time_point now, const 
 double Forecast::bytes_per_second() const {
     if (samples_.size() < 2) return 0;
     const Sample& last = samples_.back();
-    const auto first = std::find_if(samples_.begin(), samples_.end(), [&](const Sample& one) { return last.when - one.when <= rate_over; });
+    const auto first = std::find_if(samples_.begin(), samples_.end(),
+                                    [&](const Sample& one) { return last.when - one.when <= rate_over; });
     const Seconds span = last.when - first->when;
     if (span.count() < 0.4) return 0;
     return static_cast<double>(last.done.bytes - std::min(last.done.bytes, first->done.bytes)) / span.count();

@@ -16,9 +16,9 @@ struct Progress {
     std::uint64_t bytes = 0;
 };
 
-/// When a run will be through, from how it went in the last quarter of a minute. A file costs time by itself, whatever is in it, so items
-/// count as well as bytes. Says nothing before it knows something, and does not jump about: between two answers that differ little it
-/// counts down.
+/// When a run will be through, from how it went in the last quarter of a minute. A file costs time by itself,
+/// whatever is in it, so items count as well as bytes. Says nothing before it knows something, and does not
+/// jump about: between two answers that differ little it counts down.
 class Forecast {
 public:
     using Clock = std::chrono::steady_clock;

@@ -5,7 +5,8 @@
 
 namespace tavlo {
 
-ReceiptHead new_head(Operation operation, const std::string& destination, bool may_lose, const RunOptions& options) {
+ReceiptHead new_head(Operation operation, const std::string& destination, bool may_lose,
+                     const RunOptions& options) {
     ReceiptHead head;
     head.started_ns = now_ns();
     head.id = new_receipt_id(head.started_ns);

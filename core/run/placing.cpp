@@ -20,7 +20,8 @@ bool is_still_it(const Status& found, const Identity& then) {
 namespace {
 
 Error changed(const Handle& folder, const std::string& name) {
-    return {Fault::changed_meanwhile, 0, "is not the one that the decision was made about", join(folder.path(), name)};
+    return {Fault::changed_meanwhile, 0, "is not the one that the decision was made about",
+            join(folder.path(), name)};
 }
 
 /// A call that failed may have been carried out: then the thing stands there.
@@ -41,8 +42,8 @@ Result<void> withdraw(FileSystem& disk, const Ready& ready, const Handle& folder
     return back;
 }
 
-/// What has just taken its name is there, whatever a look at it says: so one that fails is taken again before the item counts as failed,
-/// and then it says where the thing may stand.
+/// What has just taken its name is there, whatever a look at it says: so one that fails is taken again before
+/// the item counts as failed, and then it says where the thing may stand.
 Result<Status> look_at_placed(FileSystem& disk, const Handle& folder, const std::string& name) {
     auto status = disk.status(folder, name);
     if (!status) status = disk.status(folder, name);
@@ -52,9 +53,11 @@ Result<Status> look_at_placed(FileSystem& disk, const Handle& folder, const std:
     return failure(std::move(error));
 }
 
-/// For file systems without RENAME_EXCHANGE: the old one goes first, so the name is free for an instant; should somebody
-/// take it then, that one stays, the new one goes back, and the old one is put back where it can be or stays in the Safe.
-Result<void> trade_in_two_steps(FileSystem& disk, const Handle& slot, const Handle& folder, const std::string& name) {
+/// For file systems without RENAME_EXCHANGE: the old one goes first, so the name is free for an instant;
+/// should somebody take it then, that one stays, the new one goes back, and the old one is put back where it
+/// can be or stays in the Safe.
+Result<void> trade_in_two_steps(FileSystem& disk, const Handle& slot, const Handle& folder,
+                                const std::string& name) {
     const std::string kept = name_while_traded(name);
     const auto old = disk.status(folder, name);
     const auto fresh = disk.status(slot, name);
@@ -73,10 +76,12 @@ Result<void> trade_in_two_steps(FileSystem& disk, const Handle& slot, const Hand
 
 }  // namespace
 
-std::string name_while_traded(const std::string& name) { return name.size() < 250 ? name + ".old" : name.substr(0, 250) + ".old"; }
+std::string name_while_traded(const std::string& name) {
+    return name.size() < 250 ? name + ".old" : name.substr(0, 250) + ".old";
+}
 
-Result<void> move_seen(FileSystem& disk, const Handle& from, const std::string& name, const Handle& to, const std::string& new_name,
-                       const Identity& moved) {
+Result<void> move_seen(FileSystem& disk, const Handle& from, const std::string& name, const Handle& to,
+                       const std::string& new_name, const Identity& moved) {
     auto done = disk.move_to_free_name(from, name, to, new_name);
     if (done) return done;
     const auto left = disk.status(from, name);
@@ -100,7 +105,8 @@ Result<void> trade(FileSystem& disk, const Handle& slot, const Handle& folder, c
     return trade_in_two_steps(disk, slot, folder, name);
 }
 
-SafeEntry entry_for(const std::string& id, const std::string& slot_path, const std::string& original, const Status& status) {
+SafeEntry entry_for(const std::string& id, const std::string& slot_path, const std::string& original,
+                    const Status& status) {
     SafeEntry entry;
     entry.id = id;
     entry.original = original;
@@ -111,11 +117,12 @@ SafeEntry entry_for(const std::string& id, const std::string& slot_path, const s
     return entry;
 }
 
-Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name, const std::string& count_from,
-                                  FileType type, const Ready& ready) {
+Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const std::string& name,
+                                  const std::string& count_from, FileType type, const Ready& ready) {
     std::string candidate = name;
     auto taken = appear(disk, ready, folder, candidate);
-    for (unsigned number = 2; !count_from.empty() && !taken && taken.error().fault == Fault::name_taken; ++number) {
+    for (unsigned number = 2; !count_from.empty() && !taken && taken.error().fault == Fault::name_taken;
+         ++number) {
         candidate = numbered_name(count_from, type, number);
         taken = appear(disk, ready, folder, candidate);
     }
@@ -125,8 +132,8 @@ Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const 
     return Placed{candidate, *status};
 }
 
-Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected,
-                          const Ready& ready) {
+Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name,
+                          const Identity& expected, const Ready& ready) {
     const auto now = disk.status(folder, name);
     const auto unused = [&](Error error) {
         SafeFolder::drop(disk, slot);
@@ -170,7 +177,8 @@ Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& fold
     return Placed{name, *placed, entry_for(slot.entry, slot.path, join(folder.path(), name), *out)};
 }
 
-Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
+Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name,
+                            const Identity& expected) {
     const auto now = disk.status(folder, name);
     const auto unused = [&](Error error) {
         SafeFolder::drop(disk, slot);
@@ -178,7 +186,8 @@ Result<SafeEntry> set_aside(FileSystem& disk, const Slot& slot, const Handle& fo
     };
     if (!now) return unused(now.error());
     if (!is_expected(*now, expected)) return unused(changed(folder, name));
-    if (auto moved = move_seen(disk, folder, name, *slot.folder, name, now->id); !moved) return unused(moved.error());
+    if (auto moved = move_seen(disk, folder, name, *slot.folder, name, now->id); !moved)
+        return unused(moved.error());
     const auto out = disk.status(*slot.folder, name);
     if (!out || !is_expected(*out, expected)) {
         if (auto back = disk.move_to_free_name(*slot.folder, name, folder, name); !back) {

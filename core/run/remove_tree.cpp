@@ -65,7 +65,8 @@ private:
         if (auto inside = enter(at_, name)) at_ = std::move(*inside);
     }
 
-    /// Back to the folder above, which is known by what it is. false: it is another one by now, and nothing more is touched
+    /// Back to the folder above, which is known by what it is. false: it is another one by now, and nothing
+    /// more is touched
     bool leave(const Handle& top) {
         const Level level = std::move(levels_.back());
         levels_.pop_back();
@@ -77,7 +78,8 @@ private:
         auto above = disk_.open_folder_in(at_, "..");
         const auto status = above ? disk_.status(*above) : Result<Status>(failure(above.error()));
         if (!status || !status->id.same_thing(levels_.back().id)) {
-            left_(status ? Error{Fault::changed_meanwhile, 0, "was moved while it was emptied", at_.path()} : status.error());
+            left_(status ? Error{Fault::changed_meanwhile, 0, "was moved while it was emptied", at_.path()}
+                         : status.error());
             return false;
         }
         at_ = Handle(above->take(), std::string(parent_of(at_.path())));  // else its path is one of many ".."
@@ -103,7 +105,8 @@ private:
 
 }  // namespace
 
-void remove_tree(FileSystem& disk, const Handle& folder, const std::string& name, const std::function<void(Error)>& left) {
+void remove_tree(FileSystem& disk, const Handle& folder, const std::string& name,
+                 const std::function<void(Error)>& left) {
     TreeRemover(disk, left).remove(folder, name);
 }
 

@@ -29,35 +29,44 @@ struct RunOptions {
     Press press = Press::normal;  ///< of an archive that is made
     std::stop_token stop{};       ///< heard between items and inside large files
     Pace* pace = nullptr;         ///< holds or limits the run, heard as the stop is; null: as fast as it can
-    /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of failing item
-    /// by item; it can be gone on with once there is room again.
+    /// A full disk, or one that has gone away, ends the run as stopped, with what it waits for, instead of
+    /// failing item by item; it can be gone on with once there is room again.
     bool pause_when_stuck = false;
-    /// The run goes on with another plan after this one: its folders stay as private as while they are filled, and it has not ended.
+    /// The run goes on with another plan after this one: its folders stay as private as while they are
+    /// filled, and it has not ended.
     bool more_follows = false;
     unsigned threads = 0;  ///< that read and write files at a time; 0: as many as are useful
 };
 
-/// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that carries it out.
+/// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that
+/// carries it out.
 struct RunEvents {
-    std::function<void(const ReceiptHead&)> begun{};         ///< with the totals that are planned; again for each part of a run that grows
+    std::function<void(const ReceiptHead&)>
+        begun{};  ///< with the totals that are planned; again for each part of a run that grows
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
-    std::function<void(std::uint64_t)> archived{};           ///< how large the archive that is made has become, in bytes
-    std::function<void(const std::string&)> at_hand{};       ///< path of a file that is begun with; not of each, but of some each second
-    std::function<void(const Error&)> waits{};               ///< for another program that keeps the state locked; again every few seconds
+    std::function<void(std::uint64_t)>
+        archived{};  ///< how large the archive that is made has become, in bytes
+    std::function<void(const std::string&)>
+        at_hand{};  ///< path of a file that is begun with; not of each, but of some each second
+    std::function<void(const Error&)>
+        waits{};  ///< for another program that keeps the state locked; again every few seconds
 };
 
 /// Carries a plan out and keeps the receipt. The only thing in Tavlo that changes a disk.
 ///
-/// Promises (docs/safety.md): nothing is replaced but what was agreed on, and that goes to the Safe; no half file gets
-/// a name; a source goes only after its copy is durable and verified; what cannot be done fails alone, with its reason.
-/// errors   only where nothing more can be recorded (the state folder is full); everything up to there is in the receipt
-Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events = {});
+/// Promises (docs/safety.md): nothing is replaced but what was agreed on, and that goes to the Safe; no half
+/// file gets a name; a source goes only after its copy is durable and verified; what cannot be done fails
+/// alone, with its reason. errors   only where nothing more can be recorded (the state folder is full);
+/// everything up to there is in the receipt
+Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options,
+                              const RunEvents& events = {});
 
 /// A folder that an interrupted run has made or taken from, and has not finished.
 struct FolderRest {
-    EntryId source = no_entry;            ///< in the batch
-    FolderId made = no_folder;            ///< in the targets: gets the source's attributes; none where it was there before
+    EntryId source = no_entry;  ///< in the batch
+    FolderId made =
+        no_folder;  ///< in the targets: gets the source's attributes; none where it was there before
     std::int64_t modified_ns = 0;         ///< the source's, before anything was taken from it
     std::uint64_t number = 0;             ///< of the folder's item in the receipt
     bool moves = false;                   ///< the source goes once it is empty
@@ -84,7 +93,7 @@ struct Resumption {
 };
 
 /// Carries out what was left of a run, as recover() has planned it. Whoever calls holds the run's lock.
-Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption, const RunOptions& options,
-                             const RunEvents& events = {});
+Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption,
+                             const RunOptions& options, const RunEvents& events = {});
 
 }  // namespace tavlo

@@ -37,23 +37,26 @@ std::vector<Identity> source_folders(const Batch& batch) {
 /// An archive is read from one end to the other, by one.
 unsigned threads_for(const Plan& plan, const RunOptions& options) {
     const auto& entries = plan.batch->entries;
-    if (std::any_of(entries.begin(), entries.end(), [](const Entry& entry) { return is_packed(entry.status.id); })) return 1;
+    if (std::any_of(entries.begin(), entries.end(),
+                    [](const Entry& entry) { return is_packed(entry.status.id); }))
+        return 1;
     return options.threads != 0 ? options.threads : useful_threads();
 }
 
 }  // namespace
 
-Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options, const RunEvents& events) {
+Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options,
+                              const RunEvents& events) {
     return Runner(disk, store, plan, nullptr, options, events).run();
 }
 
-Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption, const RunOptions& options,
-                             const RunEvents& events) {
+Result<ReceiptHead> carry_on(FileSystem& disk, Store& store, const Plan& plan, const Resumption& resumption,
+                             const RunOptions& options, const RunEvents& events) {
     return Runner(disk, store, plan, &resumption, options, events).run();
 }
 
-Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options,
-               const RunEvents& events)
+Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption,
+               const RunOptions& options, const RunEvents& events)
     : disk_(disk),
       store_(store),
       plan_(plan),
@@ -73,7 +76,8 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
 
 Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
-    if (std::any_of(plan_.items.begin(), plan_.items.end(), [](const Item& one) { return one.action == Action::take_away; }))
+    if (std::any_of(plan_.items.begin(), plan_.items.end(),
+                    [](const Item& one) { return one.action == Action::take_away; }))
         if (auto records = disk_.open_folder(store_.folder()))
             if (auto above = ancestors(disk_, std::move(*records))) above_records_ = std::move(*above);
     wait_while_held();  // one that waits for its turn is in the journal, and has touched nothing
@@ -88,7 +92,8 @@ Result<ReceiptHead> Runner::run() {
         if (auto written = write_records(); !written) return failure(written.error());
         return head_;
     }
-    if (!to_finish_.empty())  // a folder that has its own permissions would not be known for this run's any more
+    if (!to_finish_
+             .empty())  // a folder that has its own permissions would not be known for this run's any more
         if (auto written = write_records(); !written) return failure(written.error());
     finish_folders();
     give_back_lent();
@@ -127,10 +132,12 @@ Result<void> Runner::begin() {
         planned.totals = plan_.totals;
         events_.begun(planned);
     }
-    safe_ = std::make_unique<SafeFolder>(disk_, head_.id, traits_.reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
+    safe_ = std::make_unique<SafeFolder>(
+        disk_, head_.id, traits_.reads_sources ? source_folders(*plan_.batch) : std::vector<Identity>{});
     trash_ = std::make_unique<Trash>(disk_, head_.id, head_.started_ns);
-    const bool packs_away = traits_.packs && std::any_of(plan_.items.begin(), plan_.items.end(),
-                                                         [](const Item& one) { return one.action == Action::pack_away; });
+    const bool packs_away =
+        traits_.packs && std::any_of(plan_.items.begin(), plan_.items.end(),
+                                     [](const Item& one) { return one.action == Action::pack_away; });
     if (traits_.removes_emptied_folders || packs_away)
         for (const EntryId id : plan_.dissolved) remember_source_folder(id);
     if (resumption_ != nullptr) {
@@ -146,7 +153,8 @@ void Runner::changed_in(std::uint64_t device, const std::shared_ptr<const Handle
     if (durable_.touch(device, *folder)) durable_.changed(device, folder);
 }
 
-/// A folder that the run had made before it was interrupted still has to get its attributes, and its source may be empty.
+/// A folder that the run had made before it was interrupted still has to get its attributes, and its source
+/// may be empty.
 void Runner::take_up(const FolderRest& rest) {
     const auto source = sources_.open(plan_.batch->entries[rest.source].inside);
     auto attributes = source ? disk_.attributes(**source) : Result<Attributes>(failure(source.error()));
@@ -160,13 +168,15 @@ void Runner::take_up(const FolderRest& rest) {
     if (rest.made != no_folder) to_finish_.push_back({rest.made, std::move(*attributes), rest.number});
 }
 
-/// Made by this run before it was interrupted: still as private as a folder is while it is filled, but for one that is like nothing else.
+/// Made by this run before it was interrupted: still as private as a folder is while it is filled, but for
+/// one that is like nothing else.
 bool Runner::is_left_from_before(const Status& folder, bool is_new) const {
-    return resumption_ != nullptr && folder.type == FileType::folder && (is_new || folder.mode == 0700) && folder.owner == ::geteuid() &&
-           folder.status_changed_ns >= head_.started_ns - kernel_tick_ns;
+    return resumption_ != nullptr && folder.type == FileType::folder && (is_new || folder.mode == 0700) &&
+           folder.owner == ::geteuid() && folder.status_changed_ns >= head_.started_ns - kernel_tick_ns;
 }
 
-/// Makes the destination and the folders above it that are missing, each by a call that cannot replace anything.
+/// Makes the destination and the folders above it that are missing, each by a call that cannot replace
+/// anything.
 Result<void> Runner::make_destination() {
     std::vector<std::string> missing;
     std::string existing = traits_.packs ? std::string(parent_of(plan_.destination)) : plan_.destination;
@@ -178,7 +188,9 @@ Result<void> Runner::make_destination() {
     }
     if (!handle) return failure(handle.error());
     for (auto name = missing.rbegin(); name != missing.rend(); ++name) {
-        if (auto made = disk_.make_folder(*handle, *name, 0777); !made && made.error().fault != Fault::name_taken) return made;
+        if (auto made = disk_.make_folder(*handle, *name, 0777);
+            !made && made.error().fault != Fault::name_taken)
+            return made;
         auto inside = disk_.open_folder_in(*handle, *name);
         if (!inside) return failure(inside.error());
         const auto status = disk_.status(*inside);
@@ -192,12 +204,14 @@ Result<void> Runner::make_destination() {
     if (!status) return failure(status.error());
     if (traits_.packs) return {};
     if (const Identity& known = finals_.identity(0); known.inode != 0 && !status->id.could_be(known))
-        return failure(Fault::changed_meanwhile, "is no longer the folder that was looked at", plan_.destination);
+        return failure(Fault::changed_meanwhile, "is no longer the folder that was looked at",
+                       plan_.destination);
     finals_.set_identity(0, status->id);
     return {};
 }
 
-/// In their order, or in the plan's own where names are given up for others. A ring of those that was begun is brought to its end.
+/// In their order, or in the plan's own where names are given up for others. A ring of those that was begun
+/// is brought to its end.
 Result<void> Runner::go_through_items() {
     const std::size_t steps = plan_.steps.empty() ? plan_.items.size() : plan_.steps.size();
     for (std::size_t at = 0; at < steps; ++at) {
@@ -208,10 +222,12 @@ Result<void> Runner::go_through_items() {
         const auto next = plan_.steps.empty() ? Ordered::Step{static_cast<ItemId>(at)} : plan_.steps[at];
         if (auto done = next.parks ? park(next.which) : step(next.which); !done) return done;
     }
-    if (resumption_ != nullptr && resumption_->archive && !packed_.empty())  // that has its name, or not, from before
+    if (resumption_ != nullptr && resumption_->archive &&
+        !packed_.empty())  // that has its name, or not, from before
         if (auto settled = settle_packed(); !settled) return settled;
     if (auto flushed = flush(); !flushed) return flushed;
-    while (!parked_.empty()) fail(parked_.begin()->first, {Fault::io, 0, "the name that it was to have did not come free", ""});
+    while (!parked_.empty())
+        fail(parked_.begin()->first, {Fault::io, 0, "the name that it was to have did not come free", ""});
     return {};
 }
 
@@ -220,14 +236,14 @@ Result<void> Runner::step(ItemId id) {
     const Item& it = item(id);
     receipt_item(id);
     if (it.parks) (void)is_parked(id);  // before the run was interrupted
-    switch (it.outcome) {
-        case Outcome::skipped:
-        case Outcome::undecided:
-            if (it.problem) receipt_item(id).error = reason(*it.problem);
-            settle(id, it.outcome);
-            return {};
-        case Outcome::failed: fail(id, *it.problem); return {};
-        default: break;
+    if (it.outcome == Outcome::failed) {
+        fail(id, *it.problem);
+        return {};
+    }
+    if (it.outcome == Outcome::skipped || it.outcome == Outcome::undecided) {
+        if (it.problem) receipt_item(id).error = reason(*it.problem);
+        settle(id, it.outcome);
+        return {};
     }
     if (it.role == Role::archive) return step_archive(id);
     if (is_packed(it.action)) {
@@ -237,42 +253,35 @@ Result<void> Runner::step(ItemId id) {
     if (follows_its_folder(id)) return {};
     const bool carried = it.along && carried_[it.parent];
     const bool is_folder = entry(id).status.type == FileType::folder;
-    // names are taken and given up in the plan's order: what is in the group comes before a folder that needs them
+    // names are taken and given up in the plan's order: what is in the group comes before a folder that needs
+    // them
     const bool needs_order = it.collision != nullptr || traits_.in_order;
     // a source that is to go once its copy is durable still holds the name that this item wants
     // (and in an undo, what an item takes away may have to come back first)
-    const bool waits_for_name =
-        (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) || (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
-    const bool removes = it.action == Action::remove_folder;  // in its order within the group, once sources have left it
-    const bool waits_for_group = removes ? some_source_leaves() : waits_for_name || (is_folder && needs_order);
+    const bool waits_for_name = (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) ||
+                                (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
+    const bool removes =
+        it.action == Action::remove_folder;  // in its order within the group, once sources have left it
+    const bool waits_for_group =
+        removes ? some_source_leaves() : waits_for_name || (is_folder && needs_order);
     if (waits_for_group && !group_.empty())
         if (auto flushed = flush(); !flushed) return flushed;
-    if (carried) {
+    if (carried)
         step_carried(id);
-    } else if (removes) {
+    else if (removes)
         step_removal(id);
-    } else if (it.action == Action::take_away) {
-        const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
-        if (std::any_of(above_records_.begin(), above_records_.end(), same))
-            fail(id, {Fault::refused, 0, "holds Tavlo's own records, and stays", plan_.source_path(it)});
-        else if (holds_a_safe(id))
-            fail(id, {Fault::refused, 0, "holds versions that were set aside, and stays", plan_.source_path(it)});
-        else if (holds_mounts(id))
-            fail(id, {Fault::refused, 0, "holds a mount of another file system, and stays", plan_.source_path(it)});
-        else
-            group_.push_back({id, Work::Kind::take_away});
-    } else if (is_folder || it.action == Action::make_folder) {
+    else if (it.action == Action::take_away)
+        step_away(id);
+    else if (is_folder || it.action == Action::make_folder)
         step_folder(id);
-    } else {
-        const auto into = targets_.open(it.folder);
-        if (into)
-            step_file(id, *into);
-        else
-            fail(id, into.error());
-    }
+    else if (const auto into = targets_.open(it.folder); into)
+        step_file(id, *into);
+    else
+        fail(id, into.error());
     if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
     if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source || removes || it.action == Action::take_away || it.role == Role::makes_room)
+        if (group_.back().remove_source || removes || it.action == Action::take_away ||
+            it.role == Role::makes_room)
             leaving_.insert(plan_.source_path(it));
         if (traits_.in_order && it.action == Action::move) arriving_.insert(plan_.final_path(it));
     }
@@ -282,20 +291,35 @@ Result<void> Runner::step(ItemId id) {
     return full ? flush() : Result<void>{};
 }
 
+/// What Tavlo itself rests on, and what is no part of the thing, stays.
+void Runner::step_away(ItemId id) {
+    const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
+    const char* stays = std::any_of(above_records_.begin(), above_records_.end(), same)
+                            ? "holds Tavlo's own records, and stays"
+                        : holds_a_safe(id) ? "holds versions that were set aside, and stays"
+                        : holds_mounts(id) ? "holds a mount of another file system, and stays"
+                                           : nullptr;
+    if (stays == nullptr) return group_.push_back({id, Work::Kind::take_away});
+    fail(id, {Fault::refused, 0, stays, plan_.source_path(item(id))});
+}
+
 /// A folder that was the highest one that could be written, once: its versions are known by where they lie.
 bool Runner::holds_a_safe(ItemId id) {
     if (entry(id).status.type != FileType::folder) return false;
     const auto from = source_folder(id);
-    const auto inside = from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    const auto inside =
+        from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
     if (!inside || !disk_.status(*inside, safe_folder_name())) return false;
     return is_own(disk_, *inside, safe_folder_name());
 }
 
-/// Something is mounted in it, at any depth: whoever put it there, and whenever. Where that cannot be found out, it counts as so.
+/// Something is mounted in it, at any depth: whoever put it there, and whenever. Where that cannot be found
+/// out, it counts as so.
 bool Runner::holds_mounts(ItemId id) {
     if (entry(id).status.type != FileType::folder) return false;
     const auto from = source_folder(id);
-    const auto inside = from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    const auto inside =
+        from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
     if (!inside) return inside.error().fault != Fault::not_found;
     const auto mounts = disk_.mounts_below(*inside);
     return !mounts || !mounts->empty();
@@ -308,7 +332,8 @@ Result<void> Runner::may_leave(ItemId id, const Handle& folder, const std::strin
     if (!inside) return {};  // something else stands there now: that is looked at where it is replaced
     const auto mounts = disk_.mounts_below(*inside);
     if (mounts && mounts->empty()) return {};
-    return failure(Fault::refused, "would overwrite what holds a mount of another file system", inside->path());
+    return failure(Fault::refused, "would overwrite what holds a mount of another file system",
+                   inside->path());
 }
 
 /// What comes in a folder that did not arrive after all does not arrive either.
@@ -316,15 +341,25 @@ bool Runner::follows_its_folder(ItemId id) {
     if (item(id).parent == no_item || is_renamed(id)) return false;
     switch (results_[item(id).parent]) {
         case Outcome::failed:
-            fail(id, {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))});
+            fail(id, {Fault::not_found, 0, "the folder it comes in could not be made",
+                      plan_.source_path(item(id))});
             return true;
         case Outcome::undecided: leave_undecided(id, "the folder it comes in is undecided"); return true;
         case Outcome::skipped: settle(id, Outcome::skipped); return true;
-        default: return false;
+        case Outcome::planned:
+        case Outcome::created:
+        case Outcome::overwritten:
+        case Outcome::renamed:
+        case Outcome::merged:
+        case Outcome::removed:
+        case Outcome::restored: return false;
     }
+    return false;
 }
 
-std::size_t Runner::most_in_a_group() { return std::clamp<std::size_t>(handle_limit() / share_of_handles, 2, usual_in_a_group); }
+std::size_t Runner::most_in_a_group() {
+    return std::clamp<std::size_t>(handle_limit() / share_of_handles, 2, usual_in_a_group);
+}
 
 Result<void> Runner::flush() {
     // a rename that met another file system comes back as a copy, in a group of its own
@@ -363,7 +398,8 @@ Identity Runner::expected_at(ItemId id, const std::string& place) const {
     const Item& it = item(id);
     if (!it.collision) return {};
     if (it.collision->finding == Finding::twin)
-        if (const auto before = placed_twins_.find(place); before != placed_twins_.end()) return before->second;
+        if (const auto before = placed_twins_.find(place); before != placed_twins_.end())
+            return before->second;
     return it.collision->held.id;
 }
 

@@ -21,33 +21,41 @@
 
 namespace tavlo {
 
-// the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that is asked for
+// the kernel dates what it makes by the last tick of its clock, which lies up to so much before the time that
+// is asked for
 inline constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
-/// One run while it goes on: carry_out() in its parts. Items are worked on in the plan's order. Folders are made at
-/// once; files are staged in groups; a group becomes durable, is verified, takes its names, and only then, and only
-/// for moves between file systems, do its sources go (promises 3 and 4).
+/// One run while it goes on: carry_out() in its parts. Items are worked on in the plan's order. Folders are
+/// made at once; files are staged in groups; a group becomes durable, is verified, takes its names, and only
+/// then, and only for moves between file systems, do its sources go (promises 3 and 4).
 class Runner {
 public:
     /// resumption  null for a run that begins
-    Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption, const RunOptions& options,
-           const RunEvents& events);
+    Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumption* resumption,
+           const RunOptions& options, const RunEvents& events);
     Result<ReceiptHead> run();
 
 private:
     /// An item that waits for its group.
     struct Work {
         ItemId item = no_item;
-        enum class Kind : std::uint8_t { staged, hard_link, link, rename, take_away, remove_folder } kind = Kind::staged;
+        enum class Kind : std::uint8_t {
+            staged,
+            hard_link,
+            link,
+            rename,
+            take_away,
+            remove_folder
+        } kind = Kind::staged;
         std::shared_ptr<const Handle> from{};  ///< the folders of a file that waits to be staged
         std::shared_ptr<const Handle> into{};
         std::optional<StagedCopy> copy{};
         std::optional<Attributes> link_attributes{};
         bool remove_source = false;  ///< once the copy is durable: a move between file systems
         std::optional<Placed> placed{};
-        std::optional<Slot> slot{};              ///< where a name is taken from something, or something is taken away
+        std::optional<Slot> slot{};  ///< where a name is taken from something, or something is taken away
         std::shared_ptr<const Handle> target{};  ///< the folder in which it has taken its name
-        bool dropped = false;                    ///< stopped while it was verified: nothing of it takes a name
+        bool dropped = false;  ///< stopped while it was verified: nothing of it takes a name
     };
     struct FolderToFinish {
         FolderId folder;  ///< in finals_
@@ -73,13 +81,16 @@ private:
     bool follows_its_folder(ItemId id);
     bool holds_a_safe(ItemId id);
     Result<void> flush();
+    Intent intent_for(const Work& work);
+    Result<void> find_slot(Work& work, const Handle& around, Intent& intent);
     Result<void> journal_group(RunRecords records);
     /// Writes the journal, and waits where another program keeps it locked.
     template <class Write>
     Result<void> persist(Write write) {
         for (;;) {
             auto written = write();
-            if (written || written.error().fault != Fault::locked || options_.stop.stop_requested()) return written;
+            if (written || written.error().fault != Fault::locked || options_.stop.stop_requested())
+                return written;
             if (events_.waits) events_.waits(written.error());
         }
     }
@@ -110,13 +121,16 @@ private:
     void make_folder(ItemId id, const Handle& into);
     void note_made(ItemId id, const Placed& placed);
     void finish_making(ItemId id, Placed placed, const Attributes& attributes);
-    Result<Placed> place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready);
-    Result<void> would_lose(ItemId id, const Placed& placed, const Handle& into, const Attributes& attributes);
+    Result<Placed> place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh,
+                                const Ready& ready);
+    Result<void> would_lose(ItemId id, const Placed& placed, const Handle& into,
+                            const Attributes& attributes);
     void merge_folder(ItemId id, const Handle& into);
     bool move_whole_folder(ItemId id, const Handle& into);
     void step_carried(ItemId id);
     void remember_source_folder(EntryId entry);
     void step_removal(ItemId id);
+    void step_away(ItemId id);
     void remove_folder(ItemId id);
     bool holds_mounts(ItemId id);
     Result<void> may_leave(ItemId id, const Handle& folder, const std::string& name);
@@ -132,6 +146,10 @@ private:
     void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
+    std::function<Result<void>(const Handle&, const std::string&)> unlinking();
+    Ready staged_copy(Work& work);
+    Ready further_name(ItemId id);
+    Ready link_again(Work& work);
     Ready renaming(ItemId id);
     /// Where an item is read, or moved, or taken away from.
     Result<std::shared_ptr<const Handle>> source_folder(ItemId id);
@@ -204,11 +222,12 @@ private:
 
     std::optional<RunLock> lock_;
     ReceiptHead head_;
-    RunRecords records_;                   ///< of what was done last, whose names may not be durable yet
-    RunRecords ready_;                     ///< of what is durable, and waits for the next time that the journal is written
-    std::vector<Intent> noted_;            ///< that stand in the journal for what is in neither
-    std::uint64_t parts_ = 0;              ///< hidden names that were given
-    std::vector<Identity> above_records_;  ///< the state folder and those above it, where something is to leave
+    RunRecords records_;  ///< of what was done last, whose names may not be durable yet
+    RunRecords ready_;    ///< of what is durable, and waits for the next time that the journal is written
+    std::vector<Intent> noted_;  ///< that stand in the journal for what is in neither
+    std::uint64_t parts_ = 0;    ///< hidden names that were given
+    std::vector<Identity>
+        above_records_;  ///< the state folder and those above it, where something is to leave
     FolderTree finals_;
     FolderHandles sources_;
     FolderHandles targets_;
@@ -231,20 +250,23 @@ private:
     static std::size_t most_in_a_group();
     const std::size_t group_files_ = most_in_a_group();  ///< each holds a handle or two until it has its name
     std::chrono::steady_clock::time_point group_began_{};
-    std::set<std::uint64_t> not_made_again_;          ///< in an undo: numbers of folders, in the receipt that is undone
+    std::set<std::uint64_t>
+        not_made_again_;  ///< in an undo: numbers of folders, in the receipt that is undone
     std::unordered_map<ItemId, std::string> parked_;  ///< the hidden names of those that wait for theirs
-    std::vector<ItemId> again_;                       ///< renames that met another file system: to be copied instead
-    std::vector<bool> copy_instead_;                  ///< by item
+    std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead
+    std::vector<bool> copy_instead_;  ///< by item
     std::vector<FolderToFinish> to_finish_;
-    std::vector<std::pair<std::string, std::int64_t>> dates_;  ///< in an undo: of source folders that stayed, as the move found them
-    std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>> lent_;  ///< folders made writable for a while, and what they were
-    std::vector<SourceFolder> emptied_;                           ///< source folders that may be empty once the run is through
-    std::vector<bool> took_from_;                                 ///< by folder of the batch: something moved out of it
+    std::vector<std::pair<std::string, std::int64_t>>
+        dates_;  ///< in an undo: of source folders that stayed, as the move found them
+    std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>>
+        lent_;                           ///< folders made writable for a while, and what they were
+    std::vector<SourceFolder> emptied_;  ///< source folders that may be empty once the run is through
+    std::vector<bool> took_from_;        ///< by folder of the batch: something moved out of it
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode
     std::unordered_map<std::string, Identity> placed_twins_;      ///< by place
     std::vector<ItemId> packed_;                                  ///< items that go into the archive
     std::unordered_map<ItemId, Identity> packed_as_;              ///< files among them, as they were read
-    std::unordered_map<ItemId, int> changes_;                     ///< how often one of these changed while it was read
+    std::unordered_map<ItemId, int> changes_;  ///< how often one of these changed while it was read
     ItemId archive_ = no_item;
     std::string archive_place_{};  ///< once it has its name
 };

@@ -10,18 +10,19 @@ namespace tavlo {
 
 // What is left to do once all items are through.
 
-/// Source folders that a move took from, and that stayed as they held more, are to have their dates back with what was in them; but for
-/// those that somebody has changed since.
+/// Source folders that a move took from, and that stayed as they held more, are to have their dates back with
+/// what was in them; but for those that somebody has changed since.
 void Runner::remember_dates() {
     if (plan_.undoes.empty() || plan_.undoes_some || resumption_ != nullptr) return;
     const auto undone = store_.receipt(plan_.undoes);
     const auto traces = store_.folders(plan_.undoes);
     if (!undone || !traces || !traits_of(undone->operation).removes_emptied_folders) return;
     for (const FolderTrace& trace : *traces) {
-        const auto folder = trace.made ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(trace.path);
+        const auto folder =
+            trace.made ? Result<Handle>(failure(Fault::not_found, "", "")) : disk_.open_folder(trace.path);
         const auto now = folder ? disk_.status(*folder) : Result<Status>(failure(folder.error()));
-        const bool by_the_run =
-            now && now->id.modified_ns >= undone->started_ns - kernel_tick_ns && now->id.modified_ns <= undone->finished_ns;
+        const bool by_the_run = now && now->id.modified_ns >= undone->started_ns - kernel_tick_ns &&
+                                now->id.modified_ns <= undone->finished_ns;
         if (by_the_run) dates_.emplace_back(trace.path, trace.attributes.modified_ns);
     }
 }
@@ -58,12 +59,14 @@ bool Runner::durable_by_folders() {
 
 /// Folders that had to be written for a while have the permissions that they had.
 void Runner::give_back_lent() {
-    for (auto folder = lent_.rbegin(); folder != lent_.rend(); ++folder) (void)disk_.set_mode(*folder->first, folder->second);
+    for (auto folder = lent_.rbegin(); folder != lent_.rend(); ++folder)
+        (void)disk_.set_mode(*folder->first, folder->second);
     lent_.clear();
 }
 
-/// After a move the source folders that have become empty by it go, deepest first. What they were like is noted first, so
-/// that an undo can make them again whatever happens in between; of one that stays the note says nothing new.
+/// After a move the source folders that have become empty by it go, deepest first. What they were like is
+/// noted first, so that an undo can make them again whatever happens in between; of one that stays the note
+/// says nothing new.
 Result<void> Runner::remove_emptied_folders() {
     std::vector<bool> may_be_empty = took_from_;
     for (auto source = emptied_.rbegin(); source != emptied_.rend(); ++source) {
@@ -81,7 +84,8 @@ Result<void> Runner::remove_emptied_folders() {
         const auto now = disk_.status(**parent, folder.name);
         const bool known = folder.status.id.inode != 0;  // not where an interrupted run is gone on with
         if (!now || (known && !now->id.could_be(folder.status.id))) continue;
-        if (!disk_.remove_empty_folder(**parent, folder.name)) continue;  // it still holds something, and stays
+        if (!disk_.remove_empty_folder(**parent, folder.name))
+            continue;  // it still holds something, and stays
         changed_in(now->id.device, *parent);
         took_from_[folder.folder] = true;
         sources_.forget(folder.inside);
@@ -91,7 +95,8 @@ Result<void> Runner::remove_emptied_folders() {
 
 Result<void> Runner::end() {
     // what was not reached stays in the journal, and can be gone on with
-    const bool complete = std::none_of(results_.begin(), results_.end(), [](Outcome result) { return result == Outcome::planned; });
+    const bool complete = std::none_of(results_.begin(), results_.end(),
+                                       [](Outcome result) { return result == Outcome::planned; });
     safe_->tidy();
     trash_->tidy();
     tidy_used_slots();
@@ -121,7 +126,8 @@ void Runner::tidy_used_slots() {
         if (it.extras().entry_of_safe.empty() || !slots.insert(plan_.entry(it).folder).second) continue;
         const std::string slot = plan_.batch->folders.path(plan_.entry(it).folder);
         const std::string shelf(parent_of(slot));
-        if (const auto above = disk_.open_folder(shelf)) (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));
+        if (const auto above = disk_.open_folder(shelf))
+            (void)disk_.remove_empty_folder(*above, std::string(name_of(slot)));
         if (const auto safe = disk_.open_folder(std::string(parent_of(shelf))))
             (void)disk_.remove_empty_folder(*safe, std::string(name_of(shelf)));
     }

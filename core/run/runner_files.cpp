@@ -22,7 +22,9 @@ constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
 }  // namespace
 
-std::string Runner::link_key(const Identity& id) { return std::to_string(id.device) + ':' + std::to_string(id.inode); }
+std::string Runner::link_key(const Identity& id) {
+    return std::to_string(id.device) + ':' + std::to_string(id.inode);
+}
 
 Result<std::shared_ptr<const Handle>> Runner::source_folder(ItemId id) {
     if (plan_.leaves(item(id)) || is_renamed(id)) return targets_.open(item(id).folder);
@@ -35,7 +37,8 @@ std::string Runner::source_name(ItemId id) const {
 }
 
 void Runner::note_taken_from(ItemId id) {
-    if (!plan_.leaves(item(id)) && !is_renamed(id)) took_from_[plan_.batch->place_of(entry(id)).folder] = true;
+    if (!plan_.leaves(item(id)) && !is_renamed(id))
+        took_from_[plan_.batch->place_of(entry(id)).folder] = true;
 }
 
 /// The next twin that wants this name is decided about against what is there by then.
@@ -51,11 +54,14 @@ Runner::PlacedFile Runner::first_of_link(ItemId id) const {
     return found == first_of_links_.end() ? PlacedFile{} : found->second;
 }
 
-/// A decision is about two things: when the incoming one is no longer the one that was compared, it does not hold.
+/// A decision is about two things: when the incoming one is no longer the one that was compared, it does not
+/// hold.
 bool Runner::is_the_agreed_source(ItemId id, const Status& now) {
     const Status& then = entry(id).status;
-    if (now.type != then.type || !(then.id.inodes_last() ? now.id.same_thing(then.id) : now.id.could_be(then.id))) {
-        fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
+    if (now.type != then.type ||
+        !(then.id.inodes_last() ? now.id.same_thing(then.id) : now.id.could_be(then.id))) {
+        fail(id,
+             {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(item(id))});
         return false;
     }
     if ((item(id).collision || item(id).role == Role::makes_room) && now.id != then.id) {
@@ -81,15 +87,19 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     const bool moves = it.action == Action::move;
     const FileType type = entry(id).status.type;
     const bool is_named_only = traits_.puts_back || is_renamed(id);  // and not read
-    const Error special{Fault::unsupported, 0, "is a fifo, socket or device, which is left alone", plan_.source_path(it)};
+    const Error special{Fault::unsupported, 0, "is a fifo, socket or device, which is left alone",
+                        plan_.source_path(it)};
     if (type == FileType::other && !is_named_only) return fail(id, special);
     if (finals_.identity(it.folder).device == 0)
         if (const auto status = disk_.status(*into)) finals_.set_identity(it.folder, status->id);
-    if (auto touched = durable_.touch(finals_.identity(it.folder).device, *into); !touched) return fail(id, touched.error());
-    const bool renames =
-        is_renamed(id) || (moves && !copy_instead_[id] && entry(id).status.id.device == finals_.identity(it.folder).device);
-    const bool links = type == FileType::file && entry(id).status.links > 1 && first_of_links_.contains(link_key(entry(id).status.id));
-    const bool is_read = type == FileType::file && !renames && !links;  // then it is looked at as it is opened
+    if (auto touched = durable_.touch(finals_.identity(it.folder).device, *into); !touched)
+        return fail(id, touched.error());
+    const bool renames = is_renamed(id) || (moves && !copy_instead_[id] &&
+                                            entry(id).status.id.device == finals_.identity(it.folder).device);
+    const bool links = type == FileType::file && entry(id).status.links > 1 &&
+                       first_of_links_.contains(link_key(entry(id).status.id));
+    const bool is_read =
+        type == FileType::file && !renames && !links;  // then it is looked at as it is opened
     if (!is_read && !still_the_agreed_source(id, **from)) return;
     if (renames) {
         group_.push_back({id, Work::Kind::rename});
@@ -103,7 +113,8 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     if (type == FileType::link) {
         const Status& status = entry(id).status;
         work.kind = Work::Kind::link;
-        work.link_attributes = Attributes{status.mode, status.owner, status.group, status.accessed_ns, status.id.modified_ns, {}};
+        work.link_attributes = Attributes{status.mode,        status.owner,          status.group,
+                                          status.accessed_ns, status.id.modified_ns, {}};
     } else if (links) {
         work.kind = Work::Kind::hard_link;
     } else {
@@ -112,8 +123,8 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
         ++waiting_;
         waiting_bytes_ += entry(id).status.id.size_bytes;
         group_bytes_ += entry(id).status.id.size_bytes;
-        // known from now on, so that its other names in the group become links to it; where it is not placed after all,
-        // they are staged themselves
+        // known from now on, so that its other names in the group become links to it; where it is not placed
+        // after all, they are staged themselves
         if (entry(id).status.links > 1) first_of_links_[link_key(entry(id).status.id)] = {};
     }
     group_.push_back(std::move(work));
@@ -121,7 +132,8 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
 }
 
 bool Runner::reads_back(const Work& work) const {
-    return options_.verify == Verify::read_back || (work.remove_source && options_.verify == Verify::automatic);
+    return options_.verify == Verify::read_back ||
+           (work.remove_source && options_.verify == Verify::automatic);
 }
 
 /// Reads and writes the files that wait for it, some at a time.
@@ -134,13 +146,14 @@ void Runner::stage_waiting() {
     for (const Work* work : waiting) {
         // where inodes do not last, a file is known again by its hash
         const bool by_hash = !finals_.identity(item(work->item).folder).inodes_last();
-        staging.push_back(
-            {reads_back(*work) || work->remove_source || by_hash, work->remove_source, head_.may_lose, part_name(head_.id, parts_++)});
+        staging.push_back({reads_back(*work) || work->remove_source || by_hash, work->remove_source,
+                           head_.may_lose, part_name(head_.id, parts_++)});
     }
     in_parallel(threads_, waiting.size(), [&](std::size_t at) {
         const Work& work = *waiting[at];
         say_at_hand(work.item);
-        staged[at].emplace(stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+        staged[at].emplace(
+            stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
     });
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone
     for (std::size_t at = 0; at < waiting.size() && waiting.size() > 1; ++at) {
@@ -149,7 +162,8 @@ void Runner::stage_waiting() {
         const auto volume = disk_.volume(*work.into);
         if (!volume || volume->free_bytes < entry(work.item).status.allocated_bytes) continue;
         staging[at].part_name = part_name(head_.id, parts_++);
-        staged[at].emplace(stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+        staged[at].emplace(
+            stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
     }
     for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
     waiting_ = 0;
@@ -177,8 +191,9 @@ void Runner::take_staged(Work& work, Result<StagedCopy> staged) {
     work.copy.emplace(std::move(*staged));
 }
 
-/// Before anything takes a name: the group's bytes are durable, what is to be verified is read back, and the journal says what
-/// is about to happen. The journal is written while the disk works on the bytes; so what it says was done is what was durable before.
+/// Before anything takes a name: the group's bytes are durable, what is to be verified is read back, and the
+/// journal says what is about to happen. The journal is written while the disk works on the bytes; so what it
+/// says was done is what was durable before.
 Result<void> Runner::make_durable_and_note() {
     std::vector<Work*> works;
     std::vector<const StagedCopy*> copies;
@@ -205,7 +220,8 @@ Result<void> Runner::make_durable_and_note() {
     for (const auto& [at, error] : failed) drop(*works[at], error);
     for (Work& work : group_)
         if (work.copy && !work.dropped && reads_back(work))
-            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified) drop(work, verified.error());
+            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified)
+                drop(work, verified.error());
     return noted;
 }
 
@@ -217,71 +233,91 @@ void Runner::drop(Work& work, const Error& why) {
     fail(work.item, why);
 }
 
-/// Which name is counted up from, should the planned one be taken by then; empty where nothing was to be renamed.
+/// Which name is counted up from, should the planned one be taken by then; empty where nothing was to be
+/// renamed.
 std::string Runner::count_from(ItemId id) const {
     const Item& it = item(id);
     if (it.outcome != Outcome::renamed) return {};
-    return counted_from(plan_.name(it), plan_.final_name(it), it.inside == no_folder ? FileType::file : FileType::folder);
+    return counted_from(plan_.name(it), plan_.final_name(it),
+                        it.inside == no_folder ? FileType::file : FileType::folder);
 }
 
 Ready Runner::ready_for(Work& work) {
-    const ItemId id = work.item;
-    const auto unlink = [this](const Handle& folder, const std::string& name) { return remove_seen(disk_, folder, name); };
     switch (work.kind) {
-        case Work::Kind::staged:
-            return {[this, &work](const Handle& folder, const std::string& name) {
-                        return disk_.take_free_name(work.copy->staged, folder, name);
-                    },
-                    unlink,
-                    [this, &work](const Handle&, const std::string&, const Status& there) {
-                        const Staged& staged = work.copy->staged;
-                        if (there.type != FileType::file || there.id != work.copy->fresh) return false;
-                        if (staged.part_name().empty()) return true;
-                        const auto part = disk_.status(staged.folder(), staged.part_name());
-                        return !part && part.error().fault == Fault::not_found;
-                    }};
-        case Work::Kind::hard_link:
-            return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
-                        const PlacedFile first = first_of_link(id);
-                        if (first.name.empty()) return failure(Fault::other_file_system, "its other name did not arrive", "");
-                        const auto holder = targets_.open(first.folder);
-                        if (!holder) return failure(holder.error());
-                        const auto now = disk_.status(**holder, first.name);
-                        if (!now || now->id != first.id) return failure(Fault::other_file_system, "its other name is gone", "");
-                        auto linked = disk_.link_file(**holder, first.name, folder, name);
-                        if (linked || linked.error().fault == Fault::name_taken || linked.error().fault == Fault::no_space) return linked;
-                        // a file system without hard links: a copy of its own then
-                        const bool knows_none = linked.error().fault == Fault::unsupported || linked.error().fault == Fault::no_permission;
-                        return knows_none ? Result<void>(failure(Fault::other_file_system, "cannot hold two names of a file", "")) : linked;
-                    },
-                    unlink,
-                    [this, id](const Handle&, const std::string&, const Status& there) {
-                        const PlacedFile first = first_of_link(id);
-                        return there.id.inodes_last() && there.type == FileType::file && there.id == first.id;
-                    }};
-        case Work::Kind::link:
-            return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
-                        if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) {
-                            const bool knows_none = made.error().fault == Fault::unsupported || made.error().code == EPERM;
-                            return knows_none
-                                       ? Result<void>(failure(Fault::unsupported, "is a link, which the destination cannot hold", ""))
-                                       : made;
-                        }
-                        // a link that is there without its date is there all the same
-                        if (!disk_.set_link_attributes(folder, name, *work.link_attributes)) receipt_item(id).not_kept = "times";
-                        return {};
-                    },
-                    unlink,
-                    [this, id, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
-                        const auto points_at = disk_.read_link(folder, name);
-                        return there.type == FileType::link && there.owner == ::geteuid() && points_at &&
-                               *points_at == entry(id).points_at && there.status_changed_ns >= began - kernel_tick_ns;
-                    }};
+        case Work::Kind::staged: return staged_copy(work);
+        case Work::Kind::hard_link: return further_name(work.item);
+        case Work::Kind::link: return link_again(work);
         case Work::Kind::rename:
         case Work::Kind::take_away:
         case Work::Kind::remove_folder: break;
     }
-    return renaming(id);
+    return renaming(work.item);
+}
+
+/// What was made goes again if it is not to stand there after all.
+std::function<Result<void>(const Handle&, const std::string&)> Runner::unlinking() {
+    return [this](const Handle& folder, const std::string& name) { return remove_seen(disk_, folder, name); };
+}
+
+Ready Runner::staged_copy(Work& work) {
+    return {[this, &work](const Handle& folder, const std::string& name) {
+                return disk_.take_free_name(work.copy->staged, folder, name);
+            },
+            unlinking(),
+            [this, &work](const Handle&, const std::string&, const Status& there) {
+                const Staged& staged = work.copy->staged;
+                if (there.type != FileType::file || there.id != work.copy->fresh) return false;
+                if (staged.part_name().empty()) return true;
+                const auto part = disk_.status(staged.folder(), staged.part_name());
+                return !part && part.error().fault == Fault::not_found;
+            }};
+}
+
+/// Another name of a file that has arrived.
+Ready Runner::further_name(ItemId id) {
+    return {[this, id](const Handle& folder, const std::string& name) -> Result<void> {
+                const PlacedFile first = first_of_link(id);
+                if (first.name.empty())
+                    return failure(Fault::other_file_system, "its other name did not arrive", "");
+                const auto holder = targets_.open(first.folder);
+                if (!holder) return failure(holder.error());
+                const auto now = disk_.status(**holder, first.name);
+                if (!now || now->id != first.id)
+                    return failure(Fault::other_file_system, "its other name is gone", "");
+                auto linked = disk_.link_file(**holder, first.name, folder, name);
+                const auto fault = linked ? Fault::io : linked.error().fault;
+                if (linked || fault == Fault::name_taken || fault == Fault::no_space) return linked;
+                // a file system without hard links: a copy of its own then
+                if (fault == Fault::unsupported || fault == Fault::no_permission)
+                    return failure(Fault::other_file_system, "cannot hold two names of a file", "");
+                return linked;
+            },
+            unlinking(),
+            [this, id](const Handle&, const std::string&, const Status& there) {
+                const PlacedFile first = first_of_link(id);
+                return there.id.inodes_last() && there.type == FileType::file && there.id == first.id;
+            }};
+}
+
+Ready Runner::link_again(Work& work) {
+    const ItemId id = work.item;
+    return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
+                if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) {
+                    const auto& why = made.error();
+                    if (why.fault != Fault::unsupported && why.code != EPERM) return made;
+                    return failure(Fault::unsupported, "is a link, which the destination cannot hold", "");
+                }
+                // a link that is there without its date is there all the same
+                if (!disk_.set_link_attributes(folder, name, *work.link_attributes))
+                    receipt_item(id).not_kept = "times";
+                return {};
+            },
+            unlinking(),
+            [this, id, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
+                const auto points_at = disk_.read_link(folder, name);
+                return there.type == FileType::link && there.owner == ::geteuid() && points_at &&
+                       *points_at == entry(id).points_at && there.status_changed_ns >= began - kernel_tick_ns;
+            }};
 }
 
 /// Something that is renamed: it appears where it goes, and withdraws to where it was.
@@ -316,7 +352,8 @@ void Runner::place(Work& work) {
     const std::string place = join(finals_.path(it.folder), name);
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
     const auto try_it = [&]() -> Result<Placed> {
-        if (auto may = work.slot ? may_leave(id, **into, name) : Result<void>{}; !may) return failure(may.error());
+        if (auto may = work.slot ? may_leave(id, **into, name) : Result<void>{}; !may)
+            return failure(may.error());
         return work.slot ? place_over(disk_, *work.slot, **into, name, expected_at(id, place), ready)
                          : place_at_free_name(disk_, **into, name, count_from(id), type, ready);
     };
@@ -324,32 +361,34 @@ void Runner::place(Work& work) {
     if (!placed && placed.error().fault == Fault::no_permission && lend_write(*into)) placed = try_it();
     if (!placed) {
         note_left_in(work.slot, id);
-        switch (placed.error().fault) {
-            case Fault::other_file_system:  // a mount of the same device, or a first name that is gone: copy instead
-                if (copy_instead_[id] || is_renamed(id)) return fail(id, placed.error());
-                copy_instead_[id] = true;
-                first_of_links_.erase(link_key(entry(id).status.id));
-                work.remove_source = false;
-                again_.push_back(id);
-                return;
-            case Fault::name_taken: return leave_undecided(id, "the name was taken meanwhile");
-            case Fault::changed_meanwhile: return leave_undecided(id, reason(placed.error()));
-            default: return fail(id, placed.error());
-        }
+        const Fault fault = placed.error().fault;
+        if (fault == Fault::name_taken) return leave_undecided(id, "the name was taken meanwhile");
+        if (fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
+        if (fault != Fault::other_file_system || copy_instead_[id] || is_renamed(id))
+            return fail(id, placed.error());
+        // a mount of the same device, or a first name that is gone: copy instead
+        copy_instead_[id] = true;
+        first_of_links_.erase(link_key(entry(id).status.id));
+        work.remove_source = false;
+        again_.push_back(id);
+        return;
     }
     if (work.kind == Work::Kind::rename && !is_still_it(placed->status, entry(id).status.id)) {
         if (auto back = ready.withdraw(**into, placed->name); !back) return fail(id, back.error());
-        return fail(id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(it)});
+        return fail(
+            id, {Fault::changed_meanwhile, 0, "is another one than was looked at", plan_.source_path(it)});
     }
     note_twin(id, *placed);
     work.target = *into;
     note_changed(work, *placed);
     if (work.kind == Work::Kind::rename) {
         note_taken_from(id);
-        if (events_.bytes && entry(id).status.type == FileType::file) events_.bytes(entry(id).status.id.size_bytes);
+        if (events_.bytes && entry(id).status.type == FileType::file)
+            events_.bytes(entry(id).status.id.size_bytes);
     }
     if (work.kind == Work::Kind::staged && entry(id).status.links > 1)
-        first_of_links_[link_key(entry(id).status.id)] = {it.folder, placed->name, placed->status.id, work.copy->hash};
+        first_of_links_[link_key(entry(id).status.id)] = {it.folder, placed->name, placed->status.id,
+                                                          work.copy->hash};
     if (work.kind == Work::Kind::hard_link) receipt_item(id).hash = first_of_link(id).hash;
     if (!work.remove_source) return settle_placed(id, *placed);
     // the receipt waits until the source is gone; what is known so far is kept with it
@@ -372,12 +411,14 @@ void Runner::note_changed(const Work& work, const Placed& placed) {
 void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
     if (!slot || slot->entry.empty()) return;  // in the trash it lies where anybody sees it
     const Item& it = item(id);
-    const auto names = slot->shared ? std::vector<Name>{{entry(id).name}} : disk_.list(*slot->folder).value_or(std::vector<Name>{});
+    const auto names = slot->shared ? std::vector<Name>{{entry(id).name}}
+                                    : disk_.list(*slot->folder).value_or(std::vector<Name>{});
     for (const Name& name : names) {
         const auto status = disk_.status(*slot->folder, name.bytes);
         if (!status) continue;
-        const std::string original =
-            it.action == Action::take_away ? plan_.source_path(it) : join(finals_.path(it.folder), plan_.final_name(it));
+        const std::string original = it.action == Action::take_away
+                                         ? plan_.source_path(it)
+                                         : join(finals_.path(it.folder), plan_.final_name(it));
         SafeEntry entry = entry_for(slot->entry, slot->path, original, *status);
         entry.stored = join(slot->path, name.bytes);
         records_.set_aside.push_back(std::move(entry));
@@ -414,11 +455,14 @@ void Runner::take_away(Work& work) {
     }
     if (!kept) note_left_in(work.slot, work.item);
     if (!kept && is_packed(item(work.item).action))
-        return fail(work.item, {kept.error().fault, 0, "is in the archive, and stays: " + reason(kept.error()), plan_.source_path(item(work.item))});
+        return fail(work.item,
+                    {kept.error().fault, 0, "is in the archive, and stays: " + reason(kept.error()),
+                     plan_.source_path(item(work.item))});
     if (!kept && (kept.error().fault == Fault::changed_meanwhile || kept.error().fault == Fault::not_found))
         return leave_undecided(work.item, "was changed since");
     if (!kept) return fail(work.item, kept.error());
-    for (const auto& changed : {*folder, work.slot->folder, work.slot->shelf}) changed_in(source.status.id.device, changed);
+    for (const auto& changed : {*folder, work.slot->folder, work.slot->shelf})
+        changed_in(source.status.id.device, changed);
     if (kept->version) {
         receipt_item(work.item).set_aside = kept->version->id;
         records_.set_aside.push_back(std::move(*kept->version));

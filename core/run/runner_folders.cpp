@@ -25,7 +25,8 @@ void Runner::step_folder(ItemId id) {
     else
         make_folder(id, **into);
     const bool placed = results_[id] != Outcome::failed && results_[id] != Outcome::undecided;
-    if (placed && it.action == Action::move && entry(id).inside != no_folder) took_from_[entry(id).inside] = true;
+    if (placed && it.action == Action::move && entry(id).inside != no_folder)
+        took_from_[entry(id).inside] = true;
 }
 
 void Runner::merge_folder(ItemId id, const Handle& into) {
@@ -33,12 +34,15 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
     const auto now = disk_.status(into, name);
     if (!now && now.error().fault == Fault::not_found) return make_folder(id, into);  // it went meanwhile
     if (!now) return fail(id, now.error());
-    if (now->type != FileType::folder) return leave_undecided(id, "something else than a folder stands here now");
+    if (now->type != FileType::folder)
+        return leave_undecided(id, "something else than a folder stands here now");
     const Identity& known = finals_.identity(item(id).inside);
-    if (known.inode == 0 || (!now->id.inodes_last() && known.could_be(now->id))) finals_.set_identity(item(id).inside, now->id);
+    if (known.inode == 0 || (!now->id.inodes_last() && known.could_be(now->id)))
+        finals_.set_identity(item(id).inside, now->id);
     const auto opened = targets_.open(item(id).inside);
     if (!opened) return fail(id, opened.error());
-    if (const auto place = join(finals_.path(item(id).folder), name); place != receipt_item(id).target) receipt_item(id).final_path = place;
+    if (const auto place = join(finals_.path(item(id).folder), name); place != receipt_item(id).target)
+        receipt_item(id).final_path = place;
     receipt_item(id).after = now->id;
     receipt_item(id).after_mode = now->mode;
     settle(id, Outcome::merged);
@@ -46,7 +50,8 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
 
 void Runner::make_folder(ItemId id, const Handle& into) {
     const Item& it = item(id);
-    const bool is_new = it.role == Role::made && !it.extras().attributes;  // like nothing that was there before
+    const bool is_new =
+        it.role == Role::made && !it.extras().attributes;  // like nothing that was there before
     Attributes attributes;
     if (const auto& wanted = it.extras().attributes) {
         attributes = *wanted;
@@ -57,18 +62,24 @@ void Runner::make_folder(ItemId id, const Handle& into) {
         if (!read) return fail(id, read.error());
         attributes = std::move(*read);
     }
-    if (auto touched = durable_.touch(finals_.identity(it.folder).device, into); !touched) return fail(id, touched.error());
+    if (auto touched = durable_.touch(finals_.identity(it.folder).device, into); !touched)
+        return fail(id, touched.error());
     const std::uint32_t mode = is_new ? usual_mode : while_filling;
-    const Ready ready{[&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, mode); },
-                      [&](const Handle& folder, const std::string& name) { return disk_.remove_empty_folder(folder, name); },
-                      [&, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
-                          const bool looks_fresh = there.type == FileType::folder && there.owner == ::geteuid() &&
-                                                   there.status_changed_ns >= began - kernel_tick_ns &&
-                                                   (is_new || there.mode == while_filling);
-                          const auto opened = looks_fresh ? disk_.open_folder_in(folder, name) : Result<Handle>(failure(Fault::io, "", ""));
-                          const auto names = opened ? disk_.list(*opened) : Result<std::vector<Name>>(failure(Fault::io, "", ""));
-                          return names && names->empty();
-                      }};
+    const Ready ready{
+        [&](const Handle& folder, const std::string& name) { return disk_.make_folder(folder, name, mode); },
+        [&](const Handle& folder, const std::string& name) {
+            return disk_.remove_empty_folder(folder, name);
+        },
+        [&, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
+            const bool looks_fresh = there.type == FileType::folder && there.owner == ::geteuid() &&
+                                     there.status_changed_ns >= began - kernel_tick_ns &&
+                                     (is_new || there.mode == while_filling);
+            const auto opened =
+                looks_fresh ? disk_.open_folder_in(folder, name) : Result<Handle>(failure(Fault::io, "", ""));
+            const auto names =
+                opened ? disk_.list(*opened) : Result<std::vector<Name>>(failure(Fault::io, "", ""));
+            return names && names->empty();
+        }};
     const auto& name = plan_.final_name(it);
     auto placed = place_folder(id, into, Intent::Kind::folder, {}, ready);
     if (!placed && placed.error().fault == Fault::name_taken) {
@@ -78,7 +89,8 @@ void Runner::make_folder(ItemId id, const Handle& into) {
         if (now && now->type == FileType::folder) return merge_folder(id, into);  // two folders never collide
         return leave_undecided(id, "the name was taken meanwhile");
     }
-    if (!placed && placed.error().fault == Fault::changed_meanwhile) return leave_undecided(id, reason(placed.error()));
+    if (!placed && placed.error().fault == Fault::changed_meanwhile)
+        return leave_undecided(id, reason(placed.error()));
     if (!placed) return fail(id, placed.error());
     if (is_new) return note_made(id, *placed);
     if (auto lost = would_lose(id, *placed, into, attributes); !lost) {
@@ -88,15 +100,21 @@ void Runner::make_folder(ItemId id, const Handle& into) {
     finish_making(id, std::move(*placed), attributes);
 }
 
-/// A folder of a move between file systems, whose source goes once it is empty: what its target cannot keep would be gone.
-Result<void> Runner::would_lose(ItemId id, const Placed& placed, const Handle& into, const Attributes& attributes) {
-    const bool goes = item(id).action == Action::move && entry(id).status.id.device != placed.status.id.device;
-    if (!goes || head_.may_lose || placed.set_aside || (attributes.extended.empty() && attributes.unread.empty())) return {};
+/// A folder of a move between file systems, whose source goes once it is empty: what its target cannot keep
+/// would be gone.
+Result<void> Runner::would_lose(ItemId id, const Placed& placed, const Handle& into,
+                                const Attributes& attributes) {
+    const bool goes =
+        item(id).action == Action::move && entry(id).status.id.device != placed.status.id.device;
+    if (!goes || head_.may_lose || placed.set_aside ||
+        (attributes.extended.empty() && attributes.unread.empty()))
+        return {};
     const auto made = disk_.open_folder_in(into, placed.name);
     if (!made) return failure(made.error());
     const auto lost = disk_.cannot_hold(*made, attributes);
     if (lost.empty()) return {};
-    return failure(Fault::unsupported, "would lose " + lost.front() + ", which the destination cannot keep, and stays",
+    return failure(Fault::unsupported,
+                   "would lose " + lost.front() + ", which the destination cannot keep, and stays",
                    plan_.source_path(item(id)));
 }
 
@@ -130,13 +148,16 @@ void Runner::finish_making(ItemId id, Placed placed, const Attributes& attribute
     }
 }
 
-Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh, const Ready& ready) {
+Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh,
+                                    const Ready& ready) {
     const auto& name = plan_.final_name(item(id));
-    if (!replaces(item(id))) return place_at_free_name(disk_, into, name, count_from(id), FileType::folder, ready);
+    if (!replaces(item(id)))
+        return place_at_free_name(disk_, into, name, count_from(id), FileType::folder, ready);
     if (auto may = may_leave(id, into, name); !may) return failure(may.error());
     const auto slot = journal_replacement(id, into, kind, fresh);
     if (!slot) return failure(slot.error());
-    auto placed = place_over(disk_, *slot, into, name, expected_at(id, join(finals_.path(item(id).folder), name)), ready);
+    auto placed = place_over(disk_, *slot, into, name,
+                             expected_at(id, join(finals_.path(item(id).folder), name)), ready);
     if (!placed) note_left_in(*slot, id);
     if (placed)
         for (const auto& changed : {slot->folder, slot->shelf}) changed_in(slot->device, changed);
@@ -153,7 +174,8 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     }
     const auto now = disk_.status(**from, source_name(id));
     if (!now || !now->id.could_be(entry(id).status.id)) {
-        fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at", plan_.source_path(it)}
+        fail(id, now ? Error{Fault::changed_meanwhile, 0, "is another folder than the one that was looked at",
+                             plan_.source_path(it)}
                      : now.error());
         return true;
     }
@@ -164,14 +186,17 @@ bool Runner::move_whole_folder(ItemId id, const Handle& into) {
     const bool can_go_by_items = it.inside != no_folder && it.role == Role::arrives;
     if (can_go_by_items && holds_mounts(id)) return false;  // mounted since it was looked at: that stays
     const Ready ready = renaming(id);
-    const auto try_it = [&] { return place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready); };
+    const auto try_it = [&] {
+        return place_folder(id, into, Intent::Kind::rename, entry(id).status.id, ready);
+    };
     auto placed = try_it();
     if (!placed && placed.error().fault == Fault::no_permission)
         if (const auto around = targets_.open(it.folder); around && lend_write(*around)) placed = try_it();
     // item by item then: to another file system, or merged with a folder that stands there now
     if (!placed && can_go_by_items && placed.error().fault == Fault::other_file_system) return false;
     if (!placed && can_go_by_items && placed.error().fault == Fault::name_taken) return false;
-    if (!placed && (placed.error().fault == Fault::changed_meanwhile || placed.error().fault == Fault::name_taken)) {
+    if (!placed &&
+        (placed.error().fault == Fault::changed_meanwhile || placed.error().fault == Fault::name_taken)) {
         leave_undecided(id, reason(placed.error()));
         return true;
     }
@@ -204,7 +229,9 @@ void Runner::step_carried(ItemId id) {
     auto status = folder ? disk_.status(**folder, name) : Result<Status>(failure(folder.error()));
     // where it cannot be looked at, it is what it was: the rename has moved it, whatever the look says
     if (!status && status.error().fault != Fault::not_found) status = entry(id).status;
-    if (!status) return fail(id, {Fault::changed_meanwhile, 0, "was taken away while its folder moved", plan_.source_path(it)});
+    if (!status)
+        return fail(id, {Fault::changed_meanwhile, 0, "was taken away while its folder moved",
+                         plan_.source_path(it)});
     if (it.inside != no_folder) finals_.set_identity(it.inside, status->id);
     receipt_item(id).moved_whole = true;
     if (events_.bytes && status->type == FileType::file) events_.bytes(status->id.size_bytes);
@@ -218,14 +245,17 @@ void Runner::remember_source_folder(EntryId entry) {
     if (attributes) emptied_.push_back({entry, std::move(*attributes)});
 }
 
-/// Undo of a folder that was made: it goes when it is empty again. What it was like is noted before, with its group, so that
-/// an undo of the undo can make it again whatever happens in between; of one that stays the note says nothing new.
+/// Undo of a folder that was made: it goes when it is empty again. What it was like is noted before, with its
+/// group, so that an undo of the undo can make it again whatever happens in between; of one that stays the
+/// note says nothing new.
 void Runner::step_removal(ItemId id) {
     if (item(id).takes_back != no_item && not_made_again_.contains(item(id).takes_back))
-        return fail(id, {Fault::refused, 0, "stays, as the folder that it was could not be made again", plan_.source_path(item(id))});
+        return fail(id, {Fault::refused, 0, "stays, as the folder that it was could not be made again",
+                         plan_.source_path(item(id))});
     const Entry& source = entry(id);
     const auto parent = sources_.open(source.folder);
-    const auto handle = parent ? disk_.open_folder_in(**parent, source.name) : Result<Handle>(failure(parent.error()));
+    const auto handle =
+        parent ? disk_.open_folder_in(**parent, source.name) : Result<Handle>(failure(parent.error()));
     if (handle)
         if (auto attributes = disk_.attributes(*handle))
             records_.folders.push_back({false, plan_.source_path(item(id)), std::move(*attributes), {}});
@@ -240,16 +270,21 @@ void Runner::remove_folder(ItemId id) {
     const bool gone = now ? !now->id.could_be(source.status.id) : now.error().fault == Fault::not_found;
     if (gone && resumption_ != nullptr) return settle(id, Outcome::created);
     if (!now) return fail(id, now.error());
-    if (now->type != FileType::folder || !now->id.could_be(source.status.id)) return leave_undecided(id, "is another one than was made");
+    if (now->type != FileType::folder || !now->id.could_be(source.status.id))
+        return leave_undecided(id, "is another one than was made");
     auto removed = disk_.remove_empty_folder(**parent, source.name);
     if (!removed && removed.error().fault == Fault::no_permission && lend_write(*parent))
         removed = disk_.remove_empty_folder(**parent, source.name);
-    const auto left = removed ? Result<Status>(failure(Fault::not_found, "", "")) : disk_.status(**parent, source.name);
+    const auto left =
+        removed ? Result<Status>(failure(Fault::not_found, "", "")) : disk_.status(**parent, source.name);
     if (!left && left.error().fault == Fault::not_found) removed = Result<void>{};
     if (!removed && removed.error().fault == Fault::name_taken) {
-        // one that was made writable before the undo was interrupted, so that it could be emptied, is as it was again
-        if (resumption_ != nullptr && now->mode == (source.status.mode | 0300U) && now->mode != source.status.mode)
-            if (const auto inside = disk_.open_folder_in(**parent, source.name)) (void)disk_.set_mode(*inside, source.status.mode);
+        // one that was made writable before the undo was interrupted, so that it could be emptied, is as it
+        // was again
+        if (resumption_ != nullptr && now->mode == (source.status.mode | 0300U) &&
+            now->mode != source.status.mode)
+            if (const auto inside = disk_.open_folder_in(**parent, source.name))
+                (void)disk_.set_mode(*inside, source.status.mode);
         receipt_item(id).error = "still holds something, and stays";
         return settle(id, Outcome::skipped);
     }

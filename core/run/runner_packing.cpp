@@ -9,8 +9,9 @@
 
 namespace tavlo {
 
-// What is in hand goes into one archive. Its bytes are written out of sight; before it takes its name every member is read back out of it
-// and compared with what was read of its source. Only then do sources go that are to go.
+// What is in hand goes into one archive. Its bytes are written out of sight; before it takes its name every
+// member is read back out of it and compared with what was read of its source. Only then do sources go that
+// are to go.
 
 namespace {
 constexpr int most_changes = 2;  // while it is read; then it is reported, and left out
@@ -36,7 +37,8 @@ Result<void> Runner::step_archive(ItemId id) {
     if (should_stop()) return {};
     const auto into = targets_.open(item(id).folder);
     const auto status = into ? disk_.status(**into) : Result<Status>(failure(into.error()));
-    const auto touched = status ? durable_.touch(status->id.device, **into) : Result<void>(failure(status.error()));
+    const auto touched =
+        status ? durable_.touch(status->id.device, **into) : Result<void>(failure(status.error()));
     auto made = touched ? make_archive(**into) : Result<StagedCopy>(failure(touched.error()));
     if (!made) {
         fail(id, made.error());
@@ -68,9 +70,11 @@ Result<StagedCopy> Runner::make_archive(const Handle& into) {
     }
 }
 
-Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into, const std::vector<ItemId>& members) {
+Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
+                                                        const std::vector<ItemId>& members) {
     const std::string& path = plan_.destination;
-    auto started = ArchiveSink::start(disk_, into, part_name(head_.id, parts_++), path, options_.press, events_.archived);
+    auto started = ArchiveSink::start(disk_, into, part_name(head_.id, parts_++), path, options_.press,
+                                      events_.archived);
     if (!started) return failure(started.error());
     ArchiveSink& sink = **started;
     for (const ItemId id : members) {
@@ -78,7 +82,8 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into, cons
         if (should_stop()) return failure(Fault::cancelled, "stopped", path);
         if (item(id).outcome == Outcome::merged) continue;  // its like is in it
         if (item(id).parent != no_item && results_[item(id).parent] == Outcome::failed) {
-            fail(id, {Fault::not_found, 0, "the folder it comes in could not be packed", plan_.source_path(item(id))});
+            fail(id, {Fault::not_found, 0, "the folder it comes in could not be packed",
+                      plan_.source_path(item(id))});
             continue;
         }
         say_at_hand(id);
@@ -106,7 +111,9 @@ Result<void> Runner::pack(ItemId id, ArchiveSink& sink) {
     const Entry& source = entry(id);
     const auto from = source_folder(id);
     if (!from) return failure(from.error());
-    ToPack thing{member_path(id),  plan_.source_path(item(id)),         from->get(), source_name(id), nullptr, source.status,
+    ToPack thing{member_path(id),  plan_.source_path(item(id)),
+                 from->get(),      source_name(id),
+                 nullptr,          source.status,
                  source.points_at, item(id).action == Action::pack_away};
     std::shared_ptr<const Handle> inside;
     if (source.status.type == FileType::folder) {
@@ -131,7 +138,8 @@ Result<void> Runner::pack(ItemId id, ArchiveSink& sink) {
 Result<void> Runner::settle_packed() {
     const Outcome came_of_it = outcome_of_archive();
     if (came_of_it == Outcome::planned) return {};  // stopped: all is as before
-    const std::string& archive = archive_place_.empty() && resumption_ != nullptr ? resumption_->archive_place : archive_place_;
+    const std::string& archive =
+        archive_place_.empty() && resumption_ != nullptr ? resumption_->archive_place : archive_place_;
     const auto is_folder = [&](ItemId id) { return entry(id).status.type == FileType::folder; };
     if (arrives(came_of_it))
         for (const ItemId id : packed_)
@@ -141,13 +149,17 @@ Result<void> Runner::settle_packed() {
             }
     for (const ItemId id : std::exchange(packed_, {})) {
         if (results_[id] != Outcome::planned) continue;
-        const bool is_in = archive_ == no_item || item(id).outcome == Outcome::merged || packed_as_.contains(id);
-        if (arrives(came_of_it) && !is_in) continue;  // of what is not known to be in it nothing is said, and nothing goes
+        const bool is_in =
+            archive_ == no_item || item(id).outcome == Outcome::merged || packed_as_.contains(id);
+        if (arrives(came_of_it) && !is_in)
+            continue;  // of what is not known to be in it nothing is said, and nothing goes
         if (!arrives(came_of_it)) {
             if (came_of_it == Outcome::failed) {
-                fail(id, {Fault::not_found, 0, "the archive that it goes into could not be made", plan_.source_path(item(id))});
+                fail(id, {Fault::not_found, 0, "the archive that it goes into could not be made",
+                          plan_.source_path(item(id))});
             } else {
-                receipt_item(id).error = "the archive that it goes into is " + std::string(to_text(came_of_it));
+                receipt_item(id).error =
+                    "the archive that it goes into is " + std::string(to_text(came_of_it));
                 settle(id, came_of_it);
             }
             continue;

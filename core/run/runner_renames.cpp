@@ -8,8 +8,9 @@
 
 namespace tavlo {
 
-// Names that are given up and taken in a ring: one waits under a hidden name until the one that it wants is free. The journal says of which
-// item that is before anything is touched, and the hidden name follows from its number, so that recovery finds it.
+// Names that are given up and taken in a ring: one waits under a hidden name until the one that it wants is
+// free. The journal says of which item that is before anything is touched, and the hidden name follows from
+// its number, so that recovery finds it.
 
 namespace {
 constexpr unsigned most_names_tried = 1000;  // counted up, where somebody has both its names
@@ -32,7 +33,8 @@ Result<void> Runner::park(ItemId id) {
     if (results_[id] != Outcome::planned || is_parked(id)) return {};
     const auto folder = source_folder(id);
     if (!folder) return fail(id, folder.error()), Result<void>{};
-    if (auto touched = durable_.touch(entry(id).status.id.device, **folder); !touched) return fail(id, touched.error()), Result<void>{};
+    if (auto touched = durable_.touch(entry(id).status.id.device, **folder); !touched)
+        return fail(id, touched.error()), Result<void>{};
     if (!still_the_agreed_source(id, **folder)) return {};
     const std::string hidden = leaving_name(head_.id, number(id));
     if (auto away = move_seen(disk_, **folder, entry(id).name, **folder, hidden, entry(id).status.id); !away)
@@ -42,8 +44,8 @@ Result<void> Runner::park(ItemId id) {
     return {};
 }
 
-/// It does not get the name that it waited for: it has its own again or, where another has taken that by then, one counted up.
-/// returns  what it comes to, where it is not what it was to be
+/// It does not get the name that it waited for: it has its own again or, where another has taken that by
+/// then, one counted up. returns  what it comes to, where it is not what it was to be
 std::optional<Outcome> Runner::unpark(ItemId id) {
     const std::string hidden = parked_.at(id);
     parked_.erase(id);
@@ -54,7 +56,8 @@ std::optional<Outcome> Runner::unpark(ItemId id) {
     }
     std::string name = entry(id).name;
     auto back = move_seen(disk_, **folder, hidden, **folder, name, entry(id).status.id);
-    for (unsigned count = 2; !back && back.error().fault == Fault::name_taken && count < most_names_tried; ++count) {
+    for (unsigned count = 2; !back && back.error().fault == Fault::name_taken && count < most_names_tried;
+         ++count) {
         name = numbered_name(plan_.name(item(id)), entry(id).status.type, count);
         back = move_seen(disk_, **folder, hidden, **folder, name, entry(id).status.id);
     }

@@ -51,7 +51,8 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
 
 /// What went is "removed"; what an undo put back is "restored".
 Outcome Runner::wording(ItemId id, Outcome result) const {
-    if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed) return result;
+    if (result != Outcome::created && result != Outcome::overwritten && result != Outcome::renamed)
+        return result;
     const Action action = item(id).action;
     if (action == Action::take_away || action == Action::remove_folder) return Outcome::removed;
     return traits_.puts_back ? Outcome::restored : result;
@@ -69,11 +70,13 @@ void Runner::settle(ItemId id, Outcome result) {
     results_[id] = wording(id, result);
     out.result = results_[id];
     if (out.role != Role::archive) head_.totals.count(out.result);
-    if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file) head_.totals.bytes += out.size_bytes;
+    if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file)
+        head_.totals.bytes += out.size_bytes;
     if (events_.item) events_.item(id, out);
     if (const ItemId number_there = item(id).takes_back; number_there != no_item) {
         // a folder that is made again is taken back once what it became is gone
-        const bool took_back = out.result == Outcome::removed || (out.result == Outcome::restored && out.action != Action::make_folder);
+        const bool took_back = out.result == Outcome::removed ||
+                               (out.result == Outcome::restored && out.action != Action::make_folder);
         if (took_back) records_.taken_back.push_back(number_there);
         const bool missing = out.result == Outcome::failed || out.result == Outcome::undecided;
         if (out.action == Action::make_folder && missing) not_made_again_.insert(number_there);
@@ -146,9 +149,11 @@ void Runner::leave_undecided(ItemId id, const std::string& why) {
             Held held{name, *status, {}};
             if (status->type == FileType::link)
                 if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
-            const auto finding =
-                item(id).collision && item(id).collision->finding == Finding::twin ? std::optional(Finding::twin) : fresh_finding(id, held);
-            out.collision = ReceiptCollision{finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided, {}};
+            const auto finding = item(id).collision && item(id).collision->finding == Finding::twin
+                                     ? std::optional(Finding::twin)
+                                     : fresh_finding(id, held);
+            out.collision = ReceiptCollision{
+                finding, status->id.size_bytes, status->id.modified_ns, Decision::undecided, {}};
         }
     }
     if (out.collision) out.collision->decision = Decision::undecided;

@@ -28,22 +28,30 @@ std::string random_number() {
     return text;
 }
 
-std::string safe_name(int which) { return safe_folder_name() + (which == 1 ? "" : "-" + std::to_string(which)); }
+std::string safe_name(int which) {
+    return safe_folder_name() + (which == 1 ? "" : "-" + std::to_string(which));
+}
 
-Error not_private(const Handle& folder) { return {Fault::no_permission, 0, "is not a private folder of this user", folder.path()}; }
+Error not_private(const Handle& folder) {
+    return {Fault::no_permission, 0, "is not a private folder of this user", folder.path()};
+}
 
-/// Privacy is asked for where it can be had; some file systems give every folder one and the same permissions.
+/// Privacy is asked for where it can be had; some file systems give every folder one and the same
+/// permissions.
 Result<void> check_private(FileSystem& disk, const Handle& folder) {
     const auto before = disk.status(folder);
     if (!before) return failure(before.error());
-    const auto is_private = [](const Status& status) { return status.owner == ::geteuid() && (status.mode & 077U) == 0; };
+    const auto is_private = [](const Status& status) {
+        return status.owner == ::geteuid() && (status.mode & 077U) == 0;
+    };
     if (is_private(*before)) return {};
     if (before->id.inodes_last()) return failure(not_private(folder));
     (void)disk.set_mode(folder, 0700);
     const auto after = disk.status(folder);
     if (!after) return failure(after.error());
     const bool knows_one_mode_only = after->mode == before->mode;
-    return is_private(*after) || knows_one_mode_only ? Result<void>{} : Result<void>(failure(not_private(folder)));
+    return is_private(*after) || knows_one_mode_only ? Result<void>{}
+                                                     : Result<void>(failure(not_private(folder)));
 }
 
 }  // namespace
@@ -58,7 +66,8 @@ Result<Handle> SafeFolder::open_private(const Handle& in, const std::string& nam
     if (!opened) return opened;
     const auto status = disk_.status(*opened);
     if (!status) return failure(status.error());
-    const bool fixed = made && (status->mode != 0700 || status->owner != ::geteuid());  // asked for, and not given
+    const bool fixed =
+        made && (status->mode != 0700 || status->owner != ::geteuid());  // asked for, and not given
     if (fixed) return opened;
     if (auto checked = check_private(disk_, *opened); !checked) return failure(checked.error());
     return opened;
@@ -78,7 +87,8 @@ Result<Handle> SafeFolder::open_safe(const Handle& in) {
     return failure(std::move(last));
 }
 
-/// The folders that could hold the Safe, from the top of the mount down; as levels above, as there may be more than can be held open.
+/// The folders that could hold the Safe, from the top of the mount down; as levels above, as there may be
+/// more than can be held open.
 std::vector<std::size_t> SafeFolder::candidates(const Handle& near) {
     std::vector<std::size_t> found;
     auto at = disk_.open_folder_in(near, ".");
@@ -94,7 +104,8 @@ std::vector<std::size_t> SafeFolder::candidates(const Handle& near) {
         if (here->id.device != device || here->id.same_thing(below)) break;
         below = here->id;
         // all that was seen so far lies in a source
-        if (std::any_of(sources_.begin(), sources_.end(), [&](const Identity& source) { return source.same_thing(here->id); }))
+        if (std::any_of(sources_.begin(), sources_.end(),
+                        [&](const Identity& source) { return source.same_thing(here->id); }))
             found.clear();
         else if (disk_.may_write(*at))
             found.push_back(level);
@@ -130,8 +141,8 @@ Result<SafeFolder::Shelf> SafeFolder::find(const Handle& near) {
         if (!path) return failure(path.error());
         const auto status = disk_.status(*shelf);
         if (!status) return failure(status.error());
-        return Shelf{std::make_shared<const Handle>(std::move(*safe)), std::make_shared<const Handle>(std::move(*shelf)), std::move(*path),
-                     status->id.device};
+        return Shelf{std::make_shared<const Handle>(std::move(*safe)),
+                     std::make_shared<const Handle>(std::move(*shelf)), std::move(*path), status->id.device};
     }
     return failure(std::move(last));
 }
@@ -155,7 +166,8 @@ Result<Slot> SafeFolder::slot(const Handle& near) {
     }
     const std::string number = random_number();
     if (number.empty()) return failure(Fault::io, "no random number could be had", shelf->second.path);
-    if (auto made = disk_.make_folder(*shelf->second.folder, number, 0700); !made) return failure(made.error());
+    if (auto made = disk_.make_folder(*shelf->second.folder, number, 0700); !made)
+        return failure(made.error());
     auto folder = disk_.open_folder_in(*shelf->second.folder, number);
     if (!folder) return failure(folder.error());
     return Slot{shelf->second.folder,
@@ -172,7 +184,8 @@ Result<Slot> SafeFolder::shared_slot(const Handle& near, const std::string& name
     if (!place) return failure(place.error());
     const std::string key = folded(name);
     auto found = shared_.find(*place);
-    const bool has_room = found != shared_.end() && found->second.names.size() < most_in_a_slot && !found->second.names.contains(key);
+    const bool has_room = found != shared_.end() && found->second.names.size() < most_in_a_slot &&
+                          !found->second.names.contains(key);
     if (!has_room) {
         auto fresh = slot(near);
         if (!fresh) return fresh;
@@ -195,14 +208,16 @@ Result<Slot> SafeFolder::slot_for(const Handle& folder, const std::string& name,
     return given;
 }
 
-Result<Kept> SafeFolder::keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
+Result<Kept> SafeFolder::keep(const Slot& slot, const Handle& folder, const std::string& name,
+                              const Identity& expected) {
     auto version = set_aside(disk_, slot, folder, name, expected);
     if (!version) return failure(version.error());
     return Kept{version->stored, version->identity, *version};
 }
 
 void SafeFolder::drop(FileSystem& disk, const Slot& slot) {
-    // it fails where the slot holds something, and then it must stay; others may be about to use one that is shared
+    // it fails where the slot holds something, and then it must stay; others may be about to use one that is
+    // shared
     if (!slot.shared) (void)disk.remove_empty_folder(*slot.shelf, slot.number);
 }
 
@@ -229,8 +244,9 @@ void SafeFolder::find_again(const Handle& near) {
             auto path = disk_.real_path(*shelf);
             if (!path) continue;
             shelves_.emplace(std::pair(status->id.device, *mount),
-                             Shelf{std::make_shared<const Handle>(std::move(*safe)), std::make_shared<const Handle>(std::move(*shelf)),
-                                   std::move(*path), status->id.device});
+                             Shelf{std::make_shared<const Handle>(std::move(*safe)),
+                                   std::make_shared<const Handle>(std::move(*shelf)), std::move(*path),
+                                   status->id.device});
             return;
         }
     }
@@ -242,7 +258,8 @@ std::vector<SafeFolder::Lying> SafeFolder::lying() {
         const auto slots = disk_.list(*shelf.folder);
         for (const Name& slot : slots ? *slots : std::vector<Name>{}) {
             const auto folder = disk_.open_folder_in(*shelf.folder, slot.bytes);
-            const auto names = folder ? disk_.list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
+            const auto names =
+                folder ? disk_.list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
             if (!names) continue;
             for (const Name& name : *names)
                 if (const auto status = disk_.status(*folder, name.bytes))
@@ -256,7 +273,8 @@ std::vector<SafeFolder::Lying> SafeFolder::lying() {
 namespace {
 
 /// A folder of the Safe: no link, on its volume, private.
-Result<Handle> step_into(FileSystem& disk, const Handle& in, const std::string& path, const SafeEntry& entry) {
+Result<Handle> step_into(FileSystem& disk, const Handle& in, const std::string& path,
+                         const SafeEntry& entry) {
     auto opened = disk.open_folder_in(in, std::string(name_of(path)));
     if (!opened && opened.error().fault == Fault::not_a_folder)  // a link answers so
         return failure(Fault::changed_meanwhile, "is no longer the Safe's own folder", path);
@@ -284,7 +302,8 @@ Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry) {
     const auto around = disk.open_folder(std::string(parent_of(safe)));
     if (!around) return failure(around.error());
     const auto safe_folder = step_into(disk, *around, safe, entry);
-    return safe_folder ? step_into(disk, *safe_folder, shelf, entry) : Result<Handle>(failure(safe_folder.error()));
+    return safe_folder ? step_into(disk, *safe_folder, shelf, entry)
+                       : Result<Handle>(failure(safe_folder.error()));
 }
 
 Result<Handle> open_slot(FileSystem& disk, const Handle& shelf, const SafeEntry& entry) {

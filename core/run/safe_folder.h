@@ -16,9 +16,10 @@
 
 namespace tavlo {
 
-/// The Safe of one run: on each mount of a file system a folder of the user's own, private where the file system knows what that is, in
-/// the highest folder that the user may write, so that setting aside is a rename; never inside a folder that the run reads as a source.
-/// Layout: FOLDER/.tavlo-safe-UID/RECEIPT/NUMBER/NAME
+/// The Safe of one run: on each mount of a file system a folder of the user's own, private where the file
+/// system knows what that is, in the highest folder that the user may write, so that setting aside is a
+/// rename; never inside a folder that the run reads as a source. Layout:
+/// FOLDER/.tavlo-safe-UID/RECEIPT/NUMBER/NAME
 class SafeFolder final : public Keeper {
 public:
     /// sources  folders that the run reads
@@ -26,16 +27,18 @@ public:
 
     /// A new slot on the mount of `near`, an open folder.
     Result<Slot> slot(const Handle& near);
-    /// A place for a file of this name, which nothing is traded with: in the slot that the last such one got, if the name is free there.
-    /// A million files that an undo takes away would else make a folder each.
+    /// A place for a file of this name, which nothing is traded with: in the slot that the last such one got,
+    /// if the name is free there. A million files that an undo takes away would else make a folder each.
     Result<Slot> shared_slot(const Handle& near, const std::string& name);
     /// Removes a slot, if it holds nothing.
     static void drop(FileSystem& disk, const Slot& slot);
     /// A shared one, but for folders.
     Result<Slot> slot_for(const Handle& folder, const std::string& name, FileType type) override;
     /// set_aside()
-    Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) override;
-    void gave_back(const Handle&, const std::string&) override {}  // slots that were used are tidied at the end
+    Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name,
+                      const Identity& expected) override;
+    void gave_back(const Handle&, const std::string&) override {
+    }  // slots that were used are tidied at the end
     /// Removes the run's shared slots and shelves that hold nothing.
     void tidy() override;
 
@@ -78,10 +81,11 @@ private:
     std::vector<Slot> to_tidy_;         ///< those before it, without their handles
 };
 
-/// The slot of a version, opened step by step from the folder that holds the Safe: no link on the way, the Safe a private folder of this
-/// user, and in it still the thing that was set aside (promises 8 and 14).
+/// The slot of a version, opened step by step from the folder that holds the Safe: no link on the way, the
+/// Safe a private folder of this user, and in it still the thing that was set aside (promises 8 and 14).
 /// entry    with the numbers that its volume has today
-/// errors   not_found: nothing lies there; changed_meanwhile: something else does, or a link leads elsewhere; no_permission: not ours
+/// errors   not_found: nothing lies there; changed_meanwhile: something else does, or a link leads elsewhere;
+/// no_permission: not ours
 Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry);
 /// The same in two steps, for those who have many versions of one run before them.
 Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry);

@@ -27,7 +27,8 @@ SafeEntry SafeSlots::now(SafeEntry entry) {
     }
     const std::string shelf = shelf_of(entry);
     auto volume = volumes_.find(shelf);
-    if (volume == volumes_.end()) volume = volumes_.emplace(shelf, volume_at(disk_, std::string(parent_of(entry.stored)))).first;
+    if (volume == volumes_.end())
+        volume = volumes_.emplace(shelf, volume_at(disk_, std::string(parent_of(entry.stored)))).first;
     return entry_now(records_, volume->second, std::move(entry));
 }
 
@@ -36,7 +37,8 @@ Result<std::shared_ptr<const Handle>> SafeSlots::shelf(const SafeEntry& now) {
     if (const auto known = shelves_.find(path); known != shelves_.end()) return known->second;
     auto opened = open_shelf(disk_, now);
     if (!opened) return failure(opened.error());
-    if (auto touched = durable_.touch(now.identity.device, *opened); !touched) return failure(touched.error());
+    if (auto touched = durable_.touch(now.identity.device, *opened); !touched)
+        return failure(touched.error());
     if (shelves_.size() >= most_held) shelves_.clear();
     return shelves_.emplace(path, std::make_shared<const Handle>(std::move(*opened))).first->second;
 }
@@ -57,7 +59,8 @@ Result<std::shared_ptr<const Handle>> SafeSlots::open(const SafeEntry& now) {
 }
 
 void SafeSlots::drop(const SafeEntry& gone) {
-    if (to_drop_.empty() || parent_of(to_drop_.back().stored) != parent_of(gone.stored)) to_drop_.push_back(gone);
+    if (to_drop_.empty() || parent_of(to_drop_.back().stored) != parent_of(gone.stored))
+        to_drop_.push_back(gone);
 }
 
 Result<void> SafeSlots::settle() {
@@ -66,13 +69,16 @@ Result<void> SafeSlots::settle() {
         const auto in = shelf(gone);
         if (!in) return failure(in.error());  // nothing is known to be durable then
         const std::string slot(parent_of(gone.stored));
-        if (!disk_.remove_empty_folder(**in, std::string(name_of(slot))))  // it holds others still: what left it is to be durable there
+        if (!disk_.remove_empty_folder(
+                **in,
+                std::string(name_of(slot))))  // it holds others still: what left it is to be durable there
             if (auto folder = disk_.open_folder_in(**in, std::string(name_of(slot))))
                 durable_.changed(gone.identity.device, std::make_shared<const Handle>(std::move(*folder)));
         durable_.changed(gone.identity.device, *in);
         const std::string path = shelf_of(gone);
         if (safes_to_tidy_.contains(path) || safes_to_tidy_.size() >= most_held) continue;
-        if (auto safe = disk_.open_folder_in(**in, "..")) safes_to_tidy_.emplace(path, std::make_unique<const Handle>(std::move(*safe)));
+        if (auto safe = disk_.open_folder_in(**in, ".."))
+            safes_to_tidy_.emplace(path, std::make_unique<const Handle>(std::move(*safe)));
     }
     return durable_.settle();
 }

@@ -14,8 +14,9 @@
 
 namespace tavlo {
 
-/// The versions of the Safe as they lie on the disk now, for who goes through many: what those of one run share (its volumes, its folder)
-/// is looked at once and held by handle, so that nothing can be put in its place meanwhile.
+/// The versions of the Safe as they lie on the disk now, for who goes through many: what those of one run
+/// share (its volumes, its folder) is looked at once and held by handle, so that nothing can be put in its
+/// place meanwhile.
 class SafeSlots {
 public:
     SafeSlots(FileSystem& disk, Store& store) : disk_(disk), store_(store) {}
@@ -38,9 +39,10 @@ private:
     Store& store_;
     std::string receipt_;  ///< whose volumes are known
     std::vector<VolumeRecord> records_;
-    std::map<std::string, std::optional<VolumeRecord>> volumes_;          ///< by shelf
-    std::map<std::string, std::shared_ptr<const Handle>> shelves_;        ///< by path
-    std::map<std::string, std::unique_ptr<const Handle>> safes_to_tidy_;  ///< Safes, by the path of a shelf that something has left
+    std::map<std::string, std::optional<VolumeRecord>> volumes_;    ///< by shelf
+    std::map<std::string, std::shared_ptr<const Handle>> shelves_;  ///< by path
+    std::map<std::string, std::unique_ptr<const Handle>>
+        safes_to_tidy_;  ///< Safes, by the path of a shelf that something has left
     std::string slot_path_;
     std::shared_ptr<const Handle> slot_;  ///< the last one
     std::vector<SafeEntry> to_drop_;      ///< one of each slot that something has left

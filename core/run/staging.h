@@ -30,16 +30,19 @@ std::string listed(const std::vector<std::string>& attributes);
 /// How a file is staged.
 struct Staging {
     bool hash = false;           ///< compute the hash in any case
-    bool source_leaves = false;  ///< the source goes afterwards: then it must not be open for writing, nor lose what cannot be replaced
+    bool source_leaves = false;  ///< the source goes afterwards: then it must not be open for writing, nor
+                                 ///< lose what cannot be replaced
     bool may_lose = false;       ///< but it may lose attributes, somebody said so
     std::string part_name;       ///< its hidden name, where there are no nameless files; nobody else's
 };
 
 /// Reads a source file completely into a staged one in `into`.
-/// errors   changed_meanwhile: the source changed while it was read, twice (promise 5), or cannot be held still; unsupported: an attribute
-///          would be lost; refused: it is being written; no_space, no_permission, io, cancelled; in each case nothing is left
-Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name, const Handle& into,
-                              const Staging& how, const Meter& meter);
+/// errors   changed_meanwhile: the source changed while it was read, twice (promise 5), or cannot be held
+/// still; unsupported: an attribute
+///          would be lost; refused: it is being written; no_space, no_permission, io, cancelled; in each case
+///          nothing is left
+Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name,
+                              const Handle& into, const Staging& how, const Meter& meter);
 
 /// A source file that was read, and held still meanwhile.
 struct HeldStill {
@@ -47,16 +50,18 @@ struct HeldStill {
     Attributes attributes;
 };
 
-/// Reads a source file by whatever means so that no change of it meanwhile goes unseen (promise 5): its state before and after is looked
-/// at, and where dates are too coarse to tell, or somebody has it open for writing, it is read once more. source_leaves  it must not be
-/// open for writing then read           all of it is_the_same    reads it again, and says whether that gives the same errors
-/// changed_meanwhile, refused, and those of what reads
-Result<HeldStill> read_held_still(FileSystem& disk, const Handle& source_folder, const std::string& name, bool source_leaves,
-                                  const Meter& meter, const std::function<Result<void>(const Handle& file, const Status& seen)>& read,
-                                  const std::function<Result<bool>(const Handle& file)>& is_the_same);
+/// Reads a source file by whatever means so that no change of it meanwhile goes unseen (promise 5): its state
+/// before and after is looked at, and where dates are too coarse to tell, or somebody has it open for
+/// writing, it is read once more. source_leaves  it must not be open for writing then read           all of
+/// it is_the_same    reads it again, and says whether that gives the same errors changed_meanwhile, refused,
+/// and those of what reads
+Result<HeldStill> read_held_still(
+    FileSystem& disk, const Handle& source_folder, const std::string& name, bool source_leaves,
+    const Meter& meter, const std::function<Result<void>(const Handle& file, const Status& seen)>& read,
+    const std::function<Result<bool>(const Handle& file)>& is_the_same);
 
-/// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again, compares.
-/// errors   corrupt: it reads back otherwise
+/// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again,
+/// compares. errors   corrupt: it reads back otherwise
 Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter);
 
 }  // namespace tavlo

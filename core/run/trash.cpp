@@ -20,8 +20,8 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::size_t most_name_bytes = 230;                  // room for a number and ".trashinfo"
-constexpr unsigned most_names_tried = 100'000;                // counted up, where names are taken in the trash
+constexpr std::size_t most_name_bytes = 230;    // room for a number and ".trashinfo"
+constexpr unsigned most_names_tried = 100'000;  // counted up, where names are taken in the trash
 constexpr std::uint64_t first_part = std::uint64_t{1} << 32;  // beside the run's own hidden names
 constexpr std::size_t most_note_bytes = 1 << 16;
 constexpr std::size_t most_sizes_bytes = std::size_t{16} << 20;
@@ -29,7 +29,8 @@ const std::string sizes_name = "directorysizes";
 
 /// Escaped as in a URL (RFC 2396), '/' left as it is.
 std::string escaped(std::string_view path) {
-    static constexpr std::string_view plain = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789/-_.!~*'()";
+    static constexpr std::string_view plain =
+        "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789/-_.!~*'()";
     std::string out;
     for (const char c : path) {
         if (plain.find(c) != std::string_view::npos)
@@ -49,7 +50,8 @@ std::string home_trash() {
 /// The names that a thing may have in the trash, in the order in which they are tried.
 std::string kept_name(const std::string& name, unsigned number) {
     std::size_t bytes = 0;
-    while (bytes < name.size() && bytes + code_point_length(name, bytes) <= most_name_bytes) bytes += code_point_length(name, bytes);
+    while (bytes < name.size() && bytes + code_point_length(name, bytes) <= most_name_bytes)
+        bytes += code_point_length(name, bytes);
     std::string kept = name.substr(0, bytes);
     if (number > 1) kept += fmt::format(".{}", number);
     return kept;
@@ -69,18 +71,21 @@ Result<Handle> open_or_make(FileSystem& disk, const std::string& path) {
     if (opened || opened.error().fault != Fault::not_found || path == "/") return opened;
     const auto above = open_or_make(disk, std::string(parent_of(path)));
     if (!above) return failure(above.error());
-    if (auto made = disk.make_folder(*above, std::string(name_of(path)), 0700); !made && made.error().fault != Fault::name_taken)
+    if (auto made = disk.make_folder(*above, std::string(name_of(path)), 0700);
+        !made && made.error().fault != Fault::name_taken)
         return failure(made.error());
     return disk.open_folder(path);
 }
 
 /// A folder of this user's in an open one, no link; made where it is missing.
 Result<Handle> own_folder(FileSystem& disk, const Handle& in, const std::string& name) {
-    if (auto made = disk.make_folder(in, name, 0700); !made && made.error().fault != Fault::name_taken) return failure(made.error());
+    if (auto made = disk.make_folder(in, name, 0700); !made && made.error().fault != Fault::name_taken)
+        return failure(made.error());
     auto opened = disk.open_folder_in(in, name);
     const auto status = opened ? disk.status(*opened) : Result<Status>(failure(opened.error()));
     if (!status) return failure(status.error());
-    if (status->owner != ::geteuid()) return failure(Fault::no_permission, "is no trash of this user", opened->path());
+    if (status->owner != ::geteuid())
+        return failure(Fault::no_permission, "is no trash of this user", opened->path());
     return opened;
 }
 
@@ -93,7 +98,9 @@ Result<Handle> top_of(FileSystem& disk, const Handle& folder, std::uint64_t devi
         const auto there = higher ? disk.status(*higher) : Result<Status>(failure(higher.error()));
         const auto mounted = higher ? disk.mount(*higher) : Result<std::uint64_t>(failure(higher.error()));
         if (!here) return failure(here.error());
-        if (!there || !mounted || there->id.device != device || *mounted != mount || there->id.same_thing(here->id)) break;
+        if (!there || !mounted || there->id.device != device || *mounted != mount ||
+            there->id.same_thing(here->id))
+            break;
         at = std::move(higher);
     }
     if (!at) return at;
@@ -113,10 +120,12 @@ Result<Handle> shared_trash(FileSystem& disk, const Handle& top) {
 std::string trash_of_user() { return ".Trash-" + std::to_string(::geteuid()); }
 
 /// All of a file that should be small.
-Result<std::string> bytes_of(FileSystem& disk, const Handle& folder, const std::string& name, std::size_t most) {
+Result<std::string> bytes_of(FileSystem& disk, const Handle& folder, const std::string& name,
+                             std::size_t most) {
     const auto file = disk.open_file(folder, name);
     if (!file) return failure(file.error());
-    if (file->status.id.size_bytes > most) return failure(Fault::refused, "is larger than it should be", join(folder.path(), name));
+    if (file->status.id.size_bytes > most)
+        return failure(Fault::refused, "is larger than it should be", join(folder.path(), name));
     std::string bytes(file->status.id.size_bytes + 1, '\0');
     const auto got = disk.read_at(file->file, 0, std::as_writable_bytes(std::span(bytes)));
     if (!got) return failure(got.error());
@@ -130,7 +139,8 @@ std::uint64_t size_on_disk(FileSystem& disk, const Handle& in, const std::string
     std::uint64_t bytes = own ? own->allocated_bytes : 0;
     std::unordered_set<std::uint64_t> seen;
     (void)walk_below(disk, join(in.path(), name), {}, [&](const Met& met) {
-        const bool counts = met.status.type == FileType::folder || met.status.links <= 1 || seen.insert(met.status.id.inode).second;
+        const bool counts = met.status.type == FileType::folder || met.status.links <= 1 ||
+                            seen.insert(met.status.id.inode).second;
         if (counts) bytes += met.status.allocated_bytes;
         return true;
     });
@@ -182,9 +192,12 @@ Result<Trash::Can> Trash::find(const Handle& folder, const Mounted& place) {
     const auto top = top_of(disk_, folder, place.first, place.second);
     if (!top) return failure(top.error());
     if (const auto shared = shared_trash(disk_, *top))
-        if (auto own = own_folder(disk_, *shared, std::to_string(::geteuid()))) return opened(std::move(*own), top->path());
+        if (auto own = own_folder(disk_, *shared, std::to_string(::geteuid())))
+            return opened(std::move(*own), top->path());
     auto own = own_folder(disk_, *top, trash_of_user());
-    if (!own) return failure(Fault::no_permission, "has no trash, and none can be made (" + reason(own.error()) + ")", top->path());
+    if (!own)
+        return failure(Fault::no_permission,
+                       "has no trash, and none can be made (" + reason(own.error()) + ")", top->path());
     return opened(std::move(*own), top->path());
 }
 
@@ -207,7 +220,8 @@ Result<Trash::Can*> Trash::can_of(const Handle& files) {
     const auto status = disk_.status(files);
     if (!status) return failure(status.error());
     for (const auto& [place, can] : cans_)
-        if (const auto known = disk_.status(*can->files); known && known->id.same_thing(status->id)) return can.get();
+        if (const auto known = disk_.status(*can->files); known && known->id.same_thing(status->id))
+            return can.get();
     auto folder = disk_.open_folder_in(files, "..");
     const auto mount = disk_.mount(files);
     if (!folder || !mount) return failure(folder ? mount.error() : folder.error());
@@ -223,7 +237,8 @@ Result<Trash::Can*> Trash::can_of(const Handle& files) {
     }
     auto can = opened(Handle(folder->take(), std::move(*path)), std::move(top));
     if (!can) return failure(can.error());
-    return cans_.emplace(Mounted(status->id.device, *mount), std::make_unique<Can>(std::move(*can))).first->second.get();
+    return cans_.emplace(Mounted(status->id.device, *mount), std::make_unique<Can>(std::move(*can)))
+        .first->second.get();
 }
 
 Result<void> Trash::possible(const Handle& folder) {
@@ -245,12 +260,14 @@ Result<void> Trash::possible(const Handle& folder) {
 std::vector<std::string> Trash::places_for(const Handle& folder) {
     std::vector<std::string> places;
     const auto home = disk_.open_folder(home_trash());
-    if (auto at = home ? disk_.real_path(*home) : Result<std::string>(failure(home.error()))) places.push_back(std::move(*at));
+    if (auto at = home ? disk_.real_path(*home) : Result<std::string>(failure(home.error())))
+        places.push_back(std::move(*at));
     const auto status = disk_.status(folder);
     const auto mount = disk_.mount(folder);
     if (!status || !mount) return places;
     if (const auto top = top_of(disk_, folder, status->id.device, *mount))
-        for (const std::string& name : {trash_of_user(), std::string(".Trash")}) places.push_back(join(top->path(), name));
+        for (const std::string& name : {trash_of_user(), std::string(".Trash")})
+            places.push_back(join(top->path(), name));
     return places;
 }
 
@@ -261,7 +278,9 @@ Result<Slot> Trash::slot_for(const Handle& folder, const std::string& name, File
     for (unsigned number = 1; number < most_names_tried; ++number) {
         std::string kept = kept_name(name, number);
         if (in.given.contains(kept)) continue;
-        if (!is_missing(disk_.status(*in.info, note_name(kept))) || !is_missing(disk_.status(*in.files, kept))) continue;
+        if (!is_missing(disk_.status(*in.info, note_name(kept))) ||
+            !is_missing(disk_.status(*in.files, kept)))
+            continue;
         in.given.insert(kept);
         return Slot{in.info, in.files, {}, in.files->path(), {}, in.device, true, std::move(kept)};
     }
@@ -284,18 +303,21 @@ Result<void> Trash::write_note(const Can& can, const std::string& kept, const st
         if (auto synced = disk_.sync(staged->file()); !synced) return synced;
     auto named = disk_.take_free_name(*staged, *can.info, note_name(kept));
     if (named || named.error().fault == Fault::name_taken) return named;
-    const auto there = bytes_of(disk_, *can.info, note_name(kept), most_note_bytes);  // a call that failed may have been carried out
+    const auto there = bytes_of(disk_, *can.info, note_name(kept),
+                                most_note_bytes);  // a call that failed may have been carried out
     return there && *there == text ? Result<void>{} : named;
 }
 
-Result<Kept> Trash::keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) {
+Result<Kept> Trash::keep(const Slot& slot, const Handle& folder, const std::string& name,
+                         const Identity& expected) {
     const auto can = can_of(*slot.folder);
     if (!can) return failure(can.error());
     const auto real = disk_.real_path(folder);
     if (!real) return failure(real.error());
     const auto now = disk_.status(folder, name);
     if (!now) return failure(now.error());
-    const Error another{Fault::changed_meanwhile, 0, "is not the one that the decision was made about", join(*real, name)};
+    const Error another{Fault::changed_meanwhile, 0, "is not the one that the decision was made about",
+                        join(*real, name)};
     if (!is_expected(*now, expected)) return failure(another);
     std::string kept = slot.name;
     for (unsigned number = 2;; kept = kept_name(name, number++)) {
@@ -305,7 +327,8 @@ Result<Kept> Trash::keep(const Slot& slot, const Handle& folder, const std::stri
         auto moved = move_seen(disk_, folder, name, *(*can)->files, kept, now->id);
         if (moved) break;
         (void)remove_seen(disk_, *(*can)->info, note_name(kept));
-        if (moved.error().fault != Fault::name_taken || number >= most_names_tried) return failure(moved.error());
+        if (moved.error().fault != Fault::name_taken || number >= most_names_tried)
+            return failure(moved.error());
     }
     const auto out = disk_.status(*(*can)->files, kept);
     if (out && !is_expected(*out, expected)) {
@@ -328,7 +351,8 @@ void Trash::gave_back(const Handle& folder, const std::string& name) {
     (*can)->went.push_back(name);
 }
 
-std::string Trash::settle(const std::string& files, const std::string& name, const std::string& original, const Identity& expected) {
+std::string Trash::settle(const std::string& files, const std::string& name, const std::string& original,
+                          const Identity& expected) {
     const auto folder = disk_.open_folder(files);
     const auto can = folder ? can_of(*folder) : Result<Can*>(failure(folder.error()));
     if (!can) return {};
@@ -338,7 +362,8 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
     const std::string place = real ? join(*real, name_of(original)) : original;
     const std::string text = note_for(**can, place);
     std::string kept = name;
-    for (unsigned number = 2; number < most_names_tried; kept = kept_name(std::string(name_of(original)), number++)) {
+    for (unsigned number = 2; number < most_names_tried;
+         kept = kept_name(std::string(name_of(original)), number++)) {
         const auto there = disk_.status(*folder, kept);
         const auto note = bytes_of(disk_, *(*can)->info, note_name(kept), most_note_bytes);
         const bool has_no_note = !note && note.error().fault == Fault::not_found;
@@ -347,13 +372,15 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
             if (there->type == FileType::folder) (*can)->came.push_back(kept);
             return kept;
         }
-        if (is_missing(there) && note && *note == text) (void)remove_seen(disk_, *(*can)->info, note_name(kept));
+        if (is_missing(there) && note && *note == text)
+            (void)remove_seen(disk_, *(*can)->info, note_name(kept));
         if (is_missing(there) && has_no_note) break;
     }
     return {};
 }
 
-/// A line for each folder: its size on the disk, when its note was made, its name; others' lines stay as they are.
+/// A line for each folder: its size on the disk, when its note was made, its name; others' lines stay as they
+/// are.
 void Trash::update_sizes(Can& can) {
     if (can.came.empty() && can.went.empty()) return;
     const auto known = bytes_of(disk_, *can.folder, sizes_name, most_sizes_bytes);
@@ -373,7 +400,8 @@ void Trash::update_sizes(Can& can) {
     for (const auto& name : can.came) {
         const auto note = disk_.status(*can.info, note_name(name));
         if (!note || !disk_.status(*can.files, name)) continue;
-        text += fmt::format("{} {} {}\n", size_on_disk(disk_, *can.files, name), note->id.modified_ns / 1'000'000'000, escaped(name));
+        text += fmt::format("{} {} {}\n", size_on_disk(disk_, *can.files, name),
+                            note->id.modified_ns / 1'000'000'000, escaped(name));
     }
     can.came.clear();
     can.went.clear();

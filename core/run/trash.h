@@ -15,11 +15,13 @@
 
 namespace tavlo {
 
-/// The trash of the desktop, by the Trash specification 1.0 (freedesktop.org): the home trash for what lies on its file system,
-/// $topdir/.Trash/$uid or $topdir/.Trash-$uid for the rest. Nothing is copied, and nothing goes to the trash of another volume.
+/// The trash of the desktop, by the Trash specification 1.0 (freedesktop.org): the home trash for what lies
+/// on its file system, $topdir/.Trash/$uid or $topdir/.Trash-$uid for the rest. Nothing is copied, and
+/// nothing goes to the trash of another volume.
 ///
-/// A thing's note (info/NAME.trashinfo) comes whole and first, and reserves the name; it says when the run began, so that recovery knows it
-/// again. The sizes of folders (directorysizes) are brought up to date by tidy().
+/// A thing's note (info/NAME.trashinfo) comes whole and first, and reserves the name; it says when the run
+/// began, so that recovery knows it again. The sizes of folders (directorysizes) are brought up to date by
+/// tidy().
 class Trash final : public Keeper {
 public:
     /// receipt     names what is written on the way, where there are no nameless files
@@ -27,23 +29,24 @@ public:
     Trash(FileSystem& disk, std::string receipt, std::int64_t started_ns);
 
     Result<Slot> slot_for(const Handle& folder, const std::string& name, FileType type) override;
-    Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name, const Identity& expected) override;
+    Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name,
+                      const Identity& expected) override;
     void gave_back(const Handle& folder, const std::string& name) override;
     void tidy() override;
 
     /// Why nothing that lies in a folder can go to a trash; nothing is made to find that out. ok: it can
     /// errors   no_permission
     Result<void> possible(const Handle& folder);
-    /// Where the trashes are that what lies in a folder could go to, there or not: absolute paths. What lies in one of them is in the trash
-    /// already, and what holds one cannot go.
+    /// Where the trashes are that what lies in a folder could go to, there or not: absolute paths. What lies
+    /// in one of them is in the trash already, and what holds one cannot go.
     std::vector<std::string> places_for(const Handle& folder);
 
-    /// Of a thing that was about to go when its run was interrupted: where it lies in the trash, its note made whole; of one that does not,
-    /// a note without a thing goes.
-    /// files     the folder that it was to be put into; name: what it was to be called there
-    /// original  the place it had
-    /// returns   its name there; empty: it is not there
-    std::string settle(const std::string& files, const std::string& name, const std::string& original, const Identity& expected);
+    /// Of a thing that was about to go when its run was interrupted: where it lies in the trash, its note
+    /// made whole; of one that does not, a note without a thing goes. files     the folder that it was to be
+    /// put into; name: what it was to be called there original  the place it had returns   its name there;
+    /// empty: it is not there
+    std::string settle(const std::string& files, const std::string& name, const std::string& original,
+                       const Identity& expected);
 
 private:
     struct Can {

@@ -35,13 +35,15 @@ std::vector<VolumeRecord> volumes_of(FileSystem& disk, const Plan& plan) {
     std::vector<VolumeRecord> found;
     std::set<std::uint64_t> known;
     const auto note = [&](const std::string& path) {
-        if (auto volume = volume_at(disk, path); volume && known.insert(volume->device).second) found.push_back(std::move(*volume));
+        if (auto volume = volume_at(disk, path); volume && known.insert(volume->device).second)
+            found.push_back(std::move(*volume));
     };
     if (!plan.destination.empty()) note(plan.destination);
     for (const FolderTree* tree : {&plan.batch->folders, &plan.targets})
         for (FolderId id = 0; id < tree->size(); ++id) {
             const Identity& identity = tree->identity(id);
-            const bool is_new = identity.inode != 0 ? !known.contains(identity.device) : tree->parent(id) == no_folder;
+            const bool is_new =
+                identity.inode != 0 ? !known.contains(identity.device) : tree->parent(id) == no_folder;
             if (is_new) note(tree->path(id));
         }
     return found;
@@ -80,7 +82,8 @@ void VolumesNow::bring_up_to_date(Intent& intent) const {
     bring_up_to_date(intent.expected);
 }
 
-SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now, SafeEntry entry) {
+SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now,
+                    SafeEntry entry) {
     if (records.empty()) {  // of a run from before volumes were noted: the thing itself must tell
         if (now) entry.identity.device = now->device;
         return entry;
@@ -101,7 +104,8 @@ SafeEntry entry_now(FileSystem& disk, Store& store, SafeEntry entry) {
 }
 
 Error waits_for(const VolumeRecord& volume) {
-    return {Fault::unreachable, 0, "waits for its volume, which is not there now (" + volume.identity.text + ")", volume.path};
+    return {Fault::unreachable, 0,
+            "waits for its volume, which is not there now (" + volume.identity.text + ")", volume.path};
 }
 
 }  // namespace tavlo

@@ -22,8 +22,8 @@ std::vector<VolumeRecord> volumes_of(FileSystem& disk, const Plan& plan);
 /// The volume of the nearest folder that exists at or above a path. nullopt: none can be looked at
 std::optional<VolumeRecord> volume_at(FileSystem& disk, const std::string& path);
 
-/// The volumes of a past run as they are mounted now. A number alone tells nothing: a disk that is plugged in again has another one, and
-/// another disk may have its own (promise 15).
+/// The volumes of a past run as they are mounted now. A number alone tells nothing: a disk that is plugged in
+/// again has another one, and another disk may have its own (promise 15).
 class VolumesNow {
 public:
     VolumesNow(FileSystem& disk, const std::vector<VolumeRecord>& records);
@@ -32,7 +32,8 @@ public:
     const std::vector<VolumeRecord>& missing() const noexcept { return missing_; }
     /// Folders on those that are there.
     const std::vector<std::string>& places() const noexcept { return places_; }
-    /// What was noted then, with the numbers of now; on a volume that is not there it becomes what nothing can be.
+    /// What was noted then, with the numbers of now; on a volume that is not there it becomes what nothing
+    /// can be.
     void bring_up_to_date(Identity& id) const;
     void bring_up_to_date(ReceiptItem& item) const;
     void bring_up_to_date(PendingItem& item) const;
@@ -48,7 +49,8 @@ private:
 SafeEntry entry_now(FileSystem& disk, Store& store, SafeEntry entry);
 /// records  of its run
 /// now      what is there where it lay
-SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now, SafeEntry entry);
+SafeEntry entry_now(const std::vector<VolumeRecord>& records, const std::optional<VolumeRecord>& now,
+                    SafeEntry entry);
 
 /// Why something waits: a volume of the run is not there.
 Error waits_for(const VolumeRecord& volume);

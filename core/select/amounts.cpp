@@ -91,8 +91,9 @@ std::optional<std::uint64_t> size_from_text(std::string_view text) {
         const auto rest = text.substr(dot + 1);
         const auto part = number(rest);
         if (!part || unit == 1 || rest.size() > 15) return std::nullopt;
-        bytes += static_cast<std::uint64_t>(
-            std::llround(static_cast<double>(unit) * static_cast<double>(*part) / std::pow(10.0, static_cast<double>(rest.size()))));
+        bytes +=
+            static_cast<std::uint64_t>(std::llround(static_cast<double>(unit) * static_cast<double>(*part) /
+                                                    std::pow(10.0, static_cast<double>(rest.size()))));
     }
     return bytes;
 }

@@ -41,7 +41,8 @@ Result<Selector> Selector::make(const Criteria& criteria, const Kinds& kinds) {
         options.set_case_sensitive(criteria.match_case);
         ready->regex = std::make_unique<RE2>(criteria.regex, options);
         if (!ready->regex->ok())
-            return failure(Fault::refused, "is no expression that can be used: " + ready->regex->error(), criteria.regex);
+            return failure(Fault::refused, "is no expression that can be used: " + ready->regex->error(),
+                           criteria.regex);
     }
     for (const auto& name : criteria.kinds) {
         const Kind* kind = kinds.find(name);
@@ -59,7 +60,8 @@ Result<Selector> Selector::make(const Criteria& criteria, const Kinds& kinds) {
 
 bool Selector::may_enter(std::string_view folder) const {
     const auto& left_out = ready_->criteria.not_below;
-    return std::none_of(left_out.begin(), left_out.end(), [&](const std::string& pattern) { return glob_matches(pattern, folder); });
+    return std::none_of(left_out.begin(), left_out.end(),
+                        [&](const std::string& pattern) { return glob_matches(pattern, folder); });
 }
 
 bool Selector::fits(std::string_view name, const Status& status) const {
@@ -74,15 +76,19 @@ bool Selector::fits(std::string_view name, const Status& status) const {
     if (wanted.owner && status.owner != *wanted.owner) return false;
     if (wanted.only_empty && size != 0) return false;
     const auto fits_name = [&](const std::string& pattern) { return glob_matches(pattern, name); };
-    if (!wanted.names.empty() && std::none_of(wanted.names.begin(), wanted.names.end(), fits_name)) return false;
+    if (!wanted.names.empty() && std::none_of(wanted.names.begin(), wanted.names.end(), fits_name))
+        return false;
     if (std::any_of(wanted.not_names.begin(), wanted.not_names.end(), fits_name)) return false;
     const auto of_kind = [&](const Kind& kind) { return Kinds::has(kind, name); };
-    if (!ready_->kinds.empty() && std::none_of(ready_->kinds.begin(), ready_->kinds.end(), of_kind)) return false;
+    if (!ready_->kinds.empty() && std::none_of(ready_->kinds.begin(), ready_->kinds.end(), of_kind))
+        return false;
     if (wanted.number || wanted.parity != Parity::any) {
         const auto stem = name.substr(0, extension_start(name, FileType::file));  // "5 x.mp3" has 5, not 3
         const auto numbers = numbers_in(stem);
         if (numbers.empty()) return false;
-        const auto in_range = [&](const NumberInName& n) { return wanted.number->first <= n.value && n.value <= wanted.number->second; };
+        const auto in_range = [&](const NumberInName& n) {
+            return wanted.number->first <= n.value && n.value <= wanted.number->second;
+        };
         if (wanted.number && std::none_of(numbers.begin(), numbers.end(), in_range)) return false;
         const char last_digit = stem[numbers.back().at + numbers.back().length - 1];
         const bool odd = (last_digit - '0') % 2 == 1;

@@ -19,12 +19,14 @@ namespace tavlo {
 
 enum class Parity : std::uint8_t { any, odd, even };
 
-/// Which files are wanted, as somebody says it; what is not said lets everything through, all that is said must hold.
+/// Which files are wanted, as somebody says it; what is not said lets everything through, all that is said
+/// must hold.
 struct Criteria {
-    std::string words{};                              ///< a filter line, see NameFilter
-    std::string regex{};                              ///< RE2 expression, found anywhere in the name
-    bool match_case = true;                           ///< of words and regex
-    std::vector<std::string> names{};                 ///< patterns (glob(7)) on the whole name, case-sensitive: one of them fits
+    std::string words{};     ///< a filter line, see NameFilter
+    std::string regex{};     ///< RE2 expression, found anywhere in the name
+    bool match_case = true;  ///< of words and regex
+    std::vector<std::string>
+        names{};  ///< patterns (glob(7)) on the whole name, case-sensitive: one of them fits
     std::vector<std::string> not_names{};             ///< none of them fits
     std::vector<std::string> kinds{};                 ///< one of them
     std::optional<std::uint64_t> larger_than{};       ///< bytes, itself not
@@ -32,11 +34,12 @@ struct Criteria {
     std::optional<std::int64_t> changed_from_ns{};    ///< itself too
     std::optional<std::int64_t> changed_before_ns{};  ///< itself not
     std::optional<std::pair<std::uint64_t, std::uint64_t>>
-        number{};                 ///< a number in the name, its extension left out, lies between, both ends in it
+        number{};  ///< a number in the name, its extension left out, lies between, both ends in it
     Parity parity = Parity::any;  ///< of the last number in the name, its extension left out
     std::optional<std::uint32_t> owner{};
-    bool only_empty = false;               ///< files of no bytes
-    std::vector<std::string> not_below{};  ///< patterns (glob(7)): nothing in a folder whose whole name fits one of them
+    bool only_empty = false;  ///< files of no bytes
+    std::vector<std::string>
+        not_below{};  ///< patterns (glob(7)): nothing in a folder whose whole name fits one of them
 
     bool operator==(const Criteria&) const = default;
     /// Nothing is said.

@@ -16,11 +16,13 @@ constexpr const char* a_range = "a range as 120-135, or even, or odd";
 
 /// Puts into `out` what a text says, where there is one.
 template <class Value, class Parse>
-Result<void> read(const char* member, const std::optional<std::string>& text, std::optional<Value>& out, Parse parse, const char* wanted) {
+Result<void> read(const char* member, const std::optional<std::string>& text, std::optional<Value>& out,
+                  Parse parse, const char* wanted) {
     if (!text) return {};
     out = parse(*text);
     if (out) return {};
-    return failure(Fault::refused, std::string("wants ") + wanted + ", not '" + printable(*text) + "'", member);
+    return failure(Fault::refused, std::string("wants ") + wanted + ", not '" + printable(*text) + "'",
+                   member);
 }
 
 }  // namespace
@@ -40,13 +42,13 @@ Result<Criteria> criteria_from(const CriteriaText& text, std::int64_t now_ns) {
     }
     if (text.number == "even") wanted.parity = Parity::even;
     if (text.number == "odd") wanted.parity = Parity::odd;
-    for (auto read_one :
-         {read("larger", text.larger, wanted.larger_than, size_from_text, a_size),
-          read("smaller", text.smaller, wanted.smaller_than, size_from_text, a_size),
-          read("changed_after", text.changed_after, wanted.changed_from_ns, time, a_date),
-          read("changed_before", text.changed_before, wanted.changed_before_ns, time, a_date),
-          text.number == "even" || text.number == "odd" ? Result<void>{}
-                                                        : read("number", text.number, wanted.number, range_from_text, a_range)})
+    for (auto read_one : {read("larger", text.larger, wanted.larger_than, size_from_text, a_size),
+                          read("smaller", text.smaller, wanted.smaller_than, size_from_text, a_size),
+                          read("changed_after", text.changed_after, wanted.changed_from_ns, time, a_date),
+                          read("changed_before", text.changed_before, wanted.changed_before_ns, time, a_date),
+                          text.number == "even" || text.number == "odd"
+                              ? Result<void>{}
+                              : read("number", text.number, wanted.number, range_from_text, a_range)})
         if (!read_one) return failure(read_one.error());
     return wanted;
 }

@@ -13,8 +13,8 @@
 
 namespace tavlo {
 
-/// Which files are wanted, in the words of whoever asks; so "30d" stays thirty days before it is asked, whenever that is. Each is named as
-/// `tavloctl` names it (docs/contract.md), with '_' for '-'.
+/// Which files are wanted, in the words of whoever asks; so "30d" stays thirty days before it is asked,
+/// whenever that is. Each is named as `tavloctl` names it (docs/contract.md), with '_' for '-'.
 struct CriteriaText {
     std::vector<std::string> name{};
     std::vector<std::string> not_name{};

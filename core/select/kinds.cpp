@@ -57,11 +57,14 @@ Result<void> Kinds::change(std::string_view text, const std::string& path) {
         line = line.substr(0, line.find('#'));
         if (line.find_first_not_of(" \t\r") == std::string_view::npos) continue;
         const auto colon = line.find(':');
-        const auto name = colon == std::string_view::npos ? std::vector<std::string>{} : words(line.substr(0, colon));
+        const auto name =
+            colon == std::string_view::npos ? std::vector<std::string>{} : words(line.substr(0, colon));
         if (name.size() != 1)
-            return failure(Fault::corrupt, "line " + std::to_string(number) + " is not NAME: EXTENSION EXTENSION …", path);
+            return failure(Fault::corrupt,
+                           "line " + std::to_string(number) + " is not NAME: EXTENSION EXTENSION …", path);
         auto extensions = words(line.substr(colon + 1));
-        const auto known = std::find_if(kinds_.begin(), kinds_.end(), [&](const Kind& kind) { return kind.name == name.front(); });
+        const auto known = std::find_if(kinds_.begin(), kinds_.end(),
+                                        [&](const Kind& kind) { return kind.name == name.front(); });
         if (known == kinds_.end())
             kinds_.push_back({name.front(), std::move(extensions)});
         else if (extensions.empty())
@@ -93,19 +96,22 @@ std::string Kinds::to_text() const {
 }
 
 const Kind* Kinds::find(std::string_view name) const {
-    const auto found = std::find_if(kinds_.begin(), kinds_.end(), [&](const Kind& kind) { return kind.name == name; });
+    const auto found =
+        std::find_if(kinds_.begin(), kinds_.end(), [&](const Kind& kind) { return kind.name == name; });
     return found == kinds_.end() ? nullptr : &*found;
 }
 
 bool Kinds::has(const Kind& kind, std::string_view name) {
     const std::string key = lower(name);
     return std::any_of(kind.extensions.begin(), kind.extensions.end(), [&](const std::string& extension) {
-        return key.size() > extension.size() + 1 && key.ends_with(extension) && key[key.size() - extension.size() - 1] == '.';
+        return key.size() > extension.size() + 1 && key.ends_with(extension) &&
+               key[key.size() - extension.size() - 1] == '.';
     });
 }
 
 const Kind* Kinds::of(std::string_view name) const {
-    const auto found = std::find_if(kinds_.begin(), kinds_.end(), [&](const Kind& kind) { return has(kind, name); });
+    const auto found =
+        std::find_if(kinds_.begin(), kinds_.end(), [&](const Kind& kind) { return has(kind, name); });
     return found == kinds_.end() ? nullptr : &*found;
 }
 

@@ -18,9 +18,9 @@ struct Kind {
     bool operator==(const Kind&) const = default;
 };
 
-/// The kinds that there are, in the order in which they are offered. A person may have changed them, in a file of lines
-/// "NAME: EXTENSION EXTENSION …"; '#' begins a remark. What the file does not name stays as it is built in; a name without
-/// extensions is taken out.
+/// The kinds that there are, in the order in which they are offered. A person may have changed them, in a
+/// file of lines "NAME: EXTENSION EXTENSION …"; '#' begins a remark. What the file does not name stays as it
+/// is built in; a name without extensions is taken out.
 class Kinds {
 public:
     /// The built-in ones.

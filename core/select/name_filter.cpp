@@ -25,7 +25,9 @@ std::size_t match_set(std::string_view pattern, std::string_view point, bool& ma
             at += 1 + high.size();
         }
         // UTF-8 sorts by bytes as its code points do, once the lengths agree
-        const auto le = [](std::string_view a, std::string_view b) { return a.size() != b.size() ? a.size() < b.size() : a <= b; };
+        const auto le = [](std::string_view a, std::string_view b) {
+            return a.size() != b.size() ? a.size() < b.size() : a <= b;
+        };
         found |= le(low, point) && le(point, high);
     }
     if (at >= pattern.size()) return 0;
@@ -52,7 +54,10 @@ bool glob_matches(std::string_view pattern, std::string_view name) {
             bool matched = false;
             if (pattern[p] == '?') {
                 used = 1;
-            } else if (const auto set = pattern[p] == '[' ? match_set(pattern.substr(p), name.substr(n, length), matched) : 0; set > 0) {
+            } else if (const auto set = pattern[p] == '['
+                                            ? match_set(pattern.substr(p), name.substr(n, length), matched)
+                                            : 0;
+                       set > 0) {
                 used = matched ? set : 0;
             } else if (pattern.substr(p, length) == name.substr(n, length)) {
                 used = length;
@@ -81,7 +86,8 @@ NameFilter::NameFilter(std::string_view text, bool match_case) : match_case_(mat
         const bool excluded = word.size() > 1 && (word.front() == '-' || word.front() == '!');
         if (excluded) word.remove_prefix(1);
         if (word.empty()) continue;
-        words_.push_back({match_case ? std::string(word) : folded(word), word.find_first_of("*?[") != std::string_view::npos, excluded});
+        words_.push_back({match_case ? std::string(word) : folded(word),
+                          word.find_first_of("*?[") != std::string_view::npos, excluded});
     }
 }
 
@@ -91,7 +97,8 @@ bool NameFilter::fits(std::string_view name) const {
     bool any_pattern = false;
     bool pattern_fits = false;
     for (const Word& word : words_) {
-        const bool fits = word.pattern ? glob_matches(word.text, key) : key.find(word.text) != std::string::npos;
+        const bool fits =
+            word.pattern ? glob_matches(word.text, key) : key.find(word.text) != std::string::npos;
         if (word.pattern && !word.excluded) {  // "*.pdf *.odt": either
             any_pattern = true;
             pattern_fits = pattern_fits || fits;

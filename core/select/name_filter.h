@@ -9,9 +9,10 @@
 
 namespace tavlo {
 
-/// Which names a line of filter text lets through: words and patterns parted by spaces, without regard to case unless asked
-/// for. All words must fit, and of several patterns one; what is left out must not. A word with '*', '?' or '[…]' (glob(7)) fits the whole
-/// name, any other a part of it; a '-' or '!' before a word lets through what does not fit it. An empty text lets everything through.
+/// Which names a line of filter text lets through: words and patterns parted by spaces, without regard to
+/// case unless asked for. All words must fit, and of several patterns one; what is left out must not. A word
+/// with '*', '?' or '[…]' (glob(7)) fits the whole name, any other a part of it; a '-' or '!' before a word
+/// lets through what does not fit it. An empty text lets everything through.
 class NameFilter {
 public:
     NameFilter() = default;
@@ -29,8 +30,8 @@ private:
     std::vector<Word> words_;
 };
 
-/// glob(7) without braces: '*' any bytes, '?' one code point, '[a-z]' and '[!a-z]' one of a set; on the whole name.
-/// An unclosed '[' stands for itself.
+/// glob(7) without braces: '*' any bytes, '?' one code point, '[a-z]' and '[!a-z]' one of a set; on the whole
+/// name. An unclosed '[' stands for itself.
 bool glob_matches(std::string_view pattern, std::string_view name);
 
 }  // namespace tavlo

@@ -32,7 +32,8 @@ std::string_view trimmed(std::string_view text) {
 /// Without the quotes around it: "…", '…', and those of a text program.
 std::string_view unquoted(std::string_view text) {
     static constexpr std::pair<std::string_view, std::string_view> quotes[] = {
-        {"\"", "\""}, {"'", "'"}, {"\u201c", "\u201d"}, {"\u201e", "\u201c"}, {"\u00ab", "\u00bb"}, {"\u2018", "\u2019"}, {"<", ">"}};
+        {"\"", "\""},         {"'", "'"}, {"\u201c", "\u201d"}, {"\u201e", "\u201c"}, {"\u00ab", "\u00bb"},
+        {"\u2018", "\u2019"}, {"<", ">"}};
     text = trimmed(text);
     for (const auto& [open, close] : quotes)
         if (text.size() > open.size() + close.size() && text.starts_with(open) && text.ends_with(close))
@@ -82,8 +83,11 @@ public:
     std::vector<std::size_t> by_name(std::string_view text) const {
         const std::string key = folded(text);
         for (const auto* index : {&exact_, &any_case_, &stem_})
-            if (const auto found = index->find(index == &exact_ ? std::string(text) : key); found != index->end()) return found->second;
-        if (const auto slash = text.find_last_of("/\\"); slash != std::string_view::npos && slash + 1 < text.size())
+            if (const auto found = index->find(index == &exact_ ? std::string(text) : key);
+                found != index->end())
+                return found->second;
+        if (const auto slash = text.find_last_of("/\\");
+            slash != std::string_view::npos && slash + 1 < text.size())
             return by_name(text.substr(slash + 1));
         return {};
     }
@@ -158,9 +162,11 @@ private:
     static std::optional<std::pair<std::uint64_t, std::uint64_t>> range_of(std::string_view text) {
         std::string dashes(text);
         for (const std::string_view dash : {"\u2013", "\u2014"})
-            if (const auto at = dashes.find(dash); at != std::string::npos) dashes.replace(at, dash.size(), "-");
+            if (const auto at = dashes.find(dash); at != std::string::npos)
+                dashes.replace(at, dash.size(), "-");
         const auto range = range_from_text(dashes);
-        const bool is_range = range && dashes.find('-') != std::string::npos && range->second - range->first < longest_range;
+        const bool is_range =
+            range && dashes.find('-') != std::string::npos && range->second - range->first < longest_range;
         return is_range ? range : std::nullopt;
     }
 

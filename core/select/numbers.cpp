@@ -22,7 +22,8 @@ std::vector<NumberInName> numbers_in(std::string_view name) {
         std::size_t end = at;
         while (end < name.size() && is_digit(name[end])) ++end;
         NumberInName number{0, at, end - at};
-        if (std::from_chars(name.data() + at, name.data() + end, number.value).ec != std::errc()) number.value = UINT64_MAX;
+        if (std::from_chars(name.data() + at, name.data() + end, number.value).ec != std::errc())
+            number.value = UINT64_MAX;
         numbers.push_back(number);
         at = end;
     }
@@ -41,6 +42,8 @@ std::string without_leading_zeros(std::string_view text) {
     return out;
 }
 
-bool is_number(std::string_view text) { return !text.empty() && std::all_of(text.begin(), text.end(), is_digit); }
+bool is_number(std::string_view text) {
+    return !text.empty() && std::all_of(text.begin(), text.end(), is_digit);
+}
 
 }  // namespace tavlo

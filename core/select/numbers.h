@@ -10,7 +10,8 @@
 
 namespace tavlo {
 
-/// A number that stands in a name: digits 0 to 9 that no other digit adjoins. Beyond 64 bits it counts as the largest.
+/// A number that stands in a name: digits 0 to 9 that no other digit adjoins. Beyond 64 bits it counts as the
+/// largest.
 struct NumberInName {
     std::uint64_t value = 0;
     std::size_t at = 0;  ///< its first byte, leading zeros included

@@ -61,7 +61,8 @@ std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed) const {
     return fitting(typed, all);
 }
 
-std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed, const std::vector<std::uint32_t>& among) const {
+std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed,
+                                              const std::vector<std::uint32_t>& among) const {
     const auto words = words_of(typed);
     if (words.empty()) return among;
     std::vector<std::uint32_t> found;
@@ -69,7 +70,8 @@ std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed, const std:
         const Key& key = keys_[id];
         const std::string& plain = key.plain.empty() ? key.folded : key.plain;
         bool fits = true;
-        for (const Word& word : words) fits = fits && (key.folded.find(word.text) != std::string::npos || found_plain(plain, word));
+        for (const Word& word : words)
+            fits = fits && (key.folded.find(word.text) != std::string::npos || found_plain(plain, word));
         if (fits) found.push_back(id);
     }
     return found;

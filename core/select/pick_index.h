@@ -10,11 +10,12 @@
 
 namespace tavlo {
 
-/// Finds names by a few characters of them, as fast as they can be typed: made once for a list of names, asked at each key.
+/// Finds names by a few characters of them, as fast as they can be typed: made once for a list of names,
+/// asked at each key.
 ///
-/// What is typed is words parted by blanks, each to be found anywhere in the name, without regard to case. Numbers match
-/// with or without leading zeros: "0412" and "412" both find "permit-412" and "permit-0412"; leading zeros that were typed
-/// say that the number begins there. An empty text finds everything.
+/// What is typed is words parted by blanks, each to be found anywhere in the name, without regard to case.
+/// Numbers match with or without leading zeros: "0412" and "412" both find "permit-412" and "permit-0412";
+/// leading zeros that were typed say that the number begins there. An empty text finds everything.
 class PickIndex {
 public:
     PickIndex() = default;

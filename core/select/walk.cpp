@@ -14,7 +14,8 @@ constexpr std::size_t most_problems = 100;
 constexpr std::uint64_t progress_step = 4096;
 }  // namespace
 
-Result<Walked> walk_below(FileSystem& disk, const std::string& folder, std::stop_token stop, const std::function<bool(const Met&)>& meet) {
+Result<Walked> walk_below(FileSystem& disk, const std::string& folder, std::stop_token stop,
+                          const std::function<bool(const Met&)>& meet) {
     FolderTree tree;
     FolderHandles handles(disk, tree, 64);
     std::vector<FolderId> waiting{tree.add_root(folder)};
@@ -36,9 +37,11 @@ Result<Walked> walk_below(FileSystem& disk, const std::string& folder, std::stop
             if (is_own(disk, **handle, name.bytes)) continue;
             const auto status = disk.status(**handle, name.bytes);
             if (!status) continue;  // went away meanwhile
-            if (++walked.entries % progress_step == 0 && stop.stop_requested()) return failure(Fault::cancelled, "stopped", folder);
+            if (++walked.entries % progress_step == 0 && stop.stop_requested())
+                return failure(Fault::cancelled, "stopped", folder);
             const bool enter = meet({below, name.bytes, *status});
-            if (enter && status->type == FileType::folder && !status->mount_point) waiting.push_back(tree.add(at, name.bytes, status->id));
+            if (enter && status->type == FileType::folder && !status->mount_point)
+                waiting.push_back(tree.add(at, name.bytes, status->id));
         }
     }
     return walked;

@@ -30,7 +30,8 @@ void put_in_order(Weighed& weighed) {
         return a.bytes != b.bytes ? a.bytes > b.bytes : a.name < b.name;
     };
     for (std::size_t id = 0; id < count; ++id)
-        std::sort(weighed.by_parent.begin() + weighed.first_in[id], weighed.by_parent.begin() + weighed.first_in[id + 1], is_heavier);
+        std::sort(weighed.by_parent.begin() + weighed.first_in[id],
+                  weighed.by_parent.begin() + weighed.first_in[id + 1], is_heavier);
     weighed.place_in_parent.resize(count);
     for (std::uint32_t at = 0; at + 1 < count; ++at) {
         const std::uint32_t id = weighed.by_parent[at];
@@ -41,11 +42,12 @@ void put_in_order(Weighed& weighed) {
 /// Sorts numbers of things, the heaviest first, as far as `most`; the others go.
 void keep_heaviest(const Weighed& weighed, std::vector<std::uint32_t>& some, std::size_t most) {
     const auto kept = std::min(most, some.size());
-    std::partial_sort(some.begin(), some.begin() + static_cast<std::ptrdiff_t>(kept), some.end(), [&](std::uint32_t a, std::uint32_t b) {
-        const auto& one = weighed.things[a];
-        const auto& other = weighed.things[b];
-        return one.bytes != other.bytes ? one.bytes > other.bytes : a < b;
-    });
+    std::partial_sort(some.begin(), some.begin() + static_cast<std::ptrdiff_t>(kept), some.end(),
+                      [&](std::uint32_t a, std::uint32_t b) {
+                          const auto& one = weighed.things[a];
+                          const auto& other = weighed.things[b];
+                          return one.bytes != other.bytes ? one.bytes > other.bytes : a < b;
+                      });
     some.resize(kept);
 }
 
@@ -59,10 +61,13 @@ std::vector<std::uint32_t> largest_files_of(const Weighed& weighed) {
 
 std::vector<std::uint32_t> empty_folders_of(const Weighed& weighed) {
     const auto& things = weighed.things;
-    const auto is_empty = [&](std::uint32_t id) { return things[id].type == FileType::folder && things[id].files == 0; };
+    const auto is_empty = [&](std::uint32_t id) {
+        return things[id].type == FileType::folder && things[id].files == 0;
+    };
     std::vector<std::pair<std::string, std::uint32_t>> empty;
     for (std::uint32_t id = 1; id < things.size(); ++id)
-        if (is_empty(id) && (things[id].parent == 0 || !is_empty(things[id].parent))) empty.emplace_back(weighed.path(id), id);
+        if (is_empty(id) && (things[id].parent == 0 || !is_empty(things[id].parent)))
+            empty.emplace_back(weighed.path(id), id);
     std::sort(empty.begin(), empty.end());
     std::vector<std::uint32_t> folders;
     for (const auto& [path, id] : empty) folders.push_back(id);
@@ -121,7 +126,8 @@ public:
 
     std::shared_ptr<const Weighed> finish(std::uint64_t unread) && {
         auto all = std::make_shared<Weighed>(std::move(weighed_));
-        for (auto id = static_cast<std::uint32_t>(all->things.size()); --id > 0;) add(all->things[all->things[id].parent], all->things[id]);
+        for (auto id = static_cast<std::uint32_t>(all->things.size()); --id > 0;)
+            add(all->things[all->things[id].parent], all->things[id]);
         all->unread = unread;
         all->complete = true;
         put_in_order(*all);
@@ -138,7 +144,7 @@ private:
     }
 
     Weighed weighed_;
-    std::vector<std::uint32_t> top_of_;                         ///< by thing: the one directly in the folder that it lies in, or is
+    std::vector<std::uint32_t> top_of_;  ///< by thing: the one directly in the folder that it lies in, or is
     std::unordered_map<std::uint32_t, Weighed::Thing> so_far_;  ///< by those
     std::unordered_map<std::string, std::uint32_t> known_;      ///< folders, by path from the folder
     std::string at_path_;
@@ -157,8 +163,8 @@ std::string Weighed::path(std::uint32_t thing) const {
 }
 
 std::uint64_t Weighed::folders() const {
-    return static_cast<std::uint64_t>(
-        std::count_if(things.begin() + 1, things.end(), [](const Thing& one) { return one.type == FileType::folder; }));
+    return static_cast<std::uint64_t>(std::count_if(
+        things.begin() + 1, things.end(), [](const Thing& one) { return one.type == FileType::folder; }));
 }
 
 std::vector<std::uint32_t> Weighed::folders_over(std::uint64_t bytes) const {
@@ -169,10 +175,11 @@ std::vector<std::uint32_t> Weighed::folders_over(std::uint64_t bytes) const {
     return folders;
 }
 
-Result<std::shared_ptr<const Weighed>> weigh_below(FileSystem& disk, const std::string& folder, std::stop_token stop,
-                                                   const std::function<void(std::shared_ptr<const Weighed>)>& so_far,
-                                                   std::chrono::milliseconds so_often) {
-    constexpr std::uint64_t asked_every = 256;  // looking at the clock for each thing would cost more than the thing
+Result<std::shared_ptr<const Weighed>> weigh_below(
+    FileSystem& disk, const std::string& folder, std::stop_token stop,
+    const std::function<void(std::shared_ptr<const Weighed>)>& so_far, std::chrono::milliseconds so_often) {
+    constexpr std::uint64_t asked_every =
+        256;  // looking at the clock for each thing would cost more than the thing
     Weigher weigher(folder);
     std::uint64_t met_so_far = 0;
     auto told = Clock::now();

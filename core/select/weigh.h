@@ -16,7 +16,8 @@
 
 namespace tavlo {
 
-/// A folder with all that lies below it, weighed: an immutable snapshot. Things are known by their numbers; 0 is the folder itself.
+/// A folder with all that lies below it, weighed: an immutable snapshot. Things are known by their numbers; 0
+/// is the folder itself.
 struct Weighed {
     struct Thing {
         std::uint32_t parent = 0;
@@ -38,20 +39,25 @@ struct Weighed {
     /// Below the folder, of more than so many bytes, the largest first.
     std::vector<std::uint32_t> folders_over(std::uint64_t bytes) const;
     static constexpr std::size_t most_files = 200;
-    std::vector<std::uint32_t> largest_files{};  ///< as many as most_files, the largest first; once it is complete
-    /// Folders below which there is nothing that is no folder, the outermost of them, in the order of their paths; once it is complete.
+    std::vector<std::uint32_t>
+        largest_files{};  ///< as many as most_files, the largest first; once it is complete
+    /// Folders below which there is nothing that is no folder, the outermost of them, in the order of their
+    /// paths; once it is complete.
     std::vector<std::uint32_t> empty_folders{};
 
     std::vector<std::uint32_t> place_in_parent{};  ///< by thing: where it stands in inside() of its parent
-    std::vector<std::uint32_t> by_parent{};        ///< numbers of all things but the first; those of one parent side by side
-    std::vector<std::uint32_t> first_in{};         ///< by thing, and one more: where in by_parent what lies in it begins
+    std::vector<std::uint32_t>
+        by_parent{};  ///< numbers of all things but the first; those of one parent side by side
+    std::vector<std::uint32_t>
+        first_in{};  ///< by thing, and one more: where in by_parent what lies in it begins
 };
 
 /// Goes through all that lies below a folder, as walk_below() does.
 /// so_far  told about so often, with a snapshot that is not complete
 /// errors  the folder itself cannot be read, cancelled
-Result<std::shared_ptr<const Weighed>> weigh_below(FileSystem& disk, const std::string& folder, std::stop_token stop = {},
-                                                   const std::function<void(std::shared_ptr<const Weighed>)>& so_far = {},
-                                                   std::chrono::milliseconds so_often = std::chrono::milliseconds(200));
+Result<std::shared_ptr<const Weighed>> weigh_below(
+    FileSystem& disk, const std::string& folder, std::stop_token stop = {},
+    const std::function<void(std::shared_ptr<const Weighed>)>& so_far = {},
+    std::chrono::milliseconds so_often = std::chrono::milliseconds(200));
 
 }  // namespace tavlo

@@ -15,8 +15,8 @@
 
 namespace tavlo {
 
-/// The two of a pair that want one name. Their times of status change are part of it: a date of change can be set back by
-/// anybody, that one cannot.
+/// The two of a pair that want one name. Their times of status change are part of it: a date of change can be
+/// set back by anybody, that one cannot.
 struct Pair {
     Identity incoming;
     Identity held;
@@ -32,11 +32,13 @@ inline Pair pair_of(const Status& incoming, const Status& held) {
 struct PairHash {
     std::size_t operator()(const Pair& pair) const noexcept {
         const auto mix = [](std::size_t seed, std::uint64_t value) {
-            return seed ^ (std::hash<std::uint64_t>{}(value) + 0x9e3779b97f4a7c15ULL + (seed << 6) + (seed >> 2));
+            return seed ^
+                   (std::hash<std::uint64_t>{}(value) + 0x9e3779b97f4a7c15ULL + (seed << 6) + (seed >> 2));
         };
         std::size_t seed = 0;
         for (const Identity* id : {&pair.incoming, &pair.held})
-            for (const std::uint64_t value : {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
+            for (const std::uint64_t value :
+                 {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
                 seed = mix(seed, value);
         for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns})
             seed = mix(seed, static_cast<std::uint64_t>(value));
@@ -50,12 +52,15 @@ struct Elsewhere {
     Status held;
 };
 
-/// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode, size and
-/// times of change of both, so that a pair that changed is a pair not read yet. A million are known by a hash of 128 bits of all that.
+/// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode,
+/// size and times of change of both, so that a pair that changed is a pair not read yet. A million are known
+/// by a hash of 128 bits of all that.
 class KnownContents {
 public:
     void learn(const Pair& pair, bool same) { known_[key_of(pair)] = same; }
-    void learn_problem(const Pair& pair, Error why) { problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why)); }
+    void learn_problem(const Pair& pair, Error why) {
+        problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why));
+    }
     /// Why a pair could not be compared; null where it was, or was not tried.
     std::shared_ptr<const Error> problem(const Pair& pair) const {
         if (problems_.empty()) return nullptr;
@@ -68,7 +73,9 @@ public:
     }
 
     /// Where the bytes of a file are too, in the destination that was looked through.
-    void learn_elsewhere(const Status& of, Elsewhere found) { elsewhere_[key_of(pair_of(of, {}))] = std::move(found); }
+    void learn_elsewhere(const Status& of, Elsewhere found) {
+        elsewhere_[key_of(pair_of(of, {}))] = std::move(found);
+    }
     const Elsewhere* elsewhere(const Status& of) const {
         const auto found = elsewhere_.empty() ? elsewhere_.end() : elsewhere_.find(key_of(pair_of(of, {})));
         return found == elsewhere_.end() ? nullptr : &found->second;
@@ -105,7 +112,8 @@ class HashMemory {
 public:
     virtual ~HashMemory() = default;
     /// take  (place in `of`, hash)
-    virtual Result<void> recall_hashes(const std::vector<Status>& of, const std::function<void(std::size_t, std::string&&)>& take) = 0;
+    virtual Result<void> recall_hashes(const std::vector<Status>& of,
+                                       const std::function<void(std::size_t, std::string&&)>& take) = 0;
     virtual Result<void> remember_hashes(const std::vector<std::pair<Status, std::string>>& hashes) = 0;
 };
 

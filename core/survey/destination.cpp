@@ -11,14 +11,18 @@
 
 namespace tavlo {
 
-std::string HeldFolder::key(std::string_view name) const { return folds_case ? folded(name) : std::string(name); }
+std::string HeldFolder::key(std::string_view name) const {
+    return folds_case ? folded(name) : std::string(name);
+}
 
 void HeldFolder::add(Held held) { things_.push_back(std::move(held)); }
 
 void HeldFolder::settle() {
-    std::sort(things_.begin(), things_.end(), [](const Held& one, const Held& other) { return one.name < other.name; });
+    std::sort(things_.begin(), things_.end(),
+              [](const Held& one, const Held& other) { return one.name < other.name; });
     folded_.clear();
-    for (std::size_t at = 0; folds_case && at < things_.size(); ++at) folded_.emplace(key(things_[at].name), at);
+    for (std::size_t at = 0; folds_case && at < things_.size(); ++at)
+        folded_.emplace(key(things_[at].name), at);
 }
 
 const Held* HeldFolder::find(std::string_view name) const {
@@ -27,7 +31,8 @@ const Held* HeldFolder::find(std::string_view name) const {
         return found == folded_.end() ? nullptr : &things_[found->second];
     }
     const auto found =
-        std::lower_bound(things_.begin(), things_.end(), name, [](const Held& one, std::string_view other) { return one.name < other; });
+        std::lower_bound(things_.begin(), things_.end(), name,
+                         [](const Held& one, std::string_view other) { return one.name < other; });
     return found == things_.end() || found->name != name ? nullptr : &*found;
 }
 
@@ -75,22 +80,28 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
         handle = disk.open_folder(existing);
     }
     if (!handle) {
-        if (handle.error().fault == Fault::not_a_folder) return failure(Fault::not_a_folder, "is not a folder", existing);
+        if (handle.error().fault == Fault::not_a_folder)
+            return failure(Fault::not_a_folder, "is not a folder", existing);
         return failure(handle.error());
     }
     destination.exists = existing == path;
     const auto volume = disk.volume(*handle);
     if (!volume) return failure(volume.error());
     destination.volume = *volume;
-    if (volume->read_only) return failure(Fault::no_permission, "lies on a file system that is read-only", existing);
+    if (volume->read_only)
+        return failure(Fault::no_permission, "lies on a file system that is read-only", existing);
     if (auto may = disk.may_write(*handle); !may)
         return failure(Fault::no_permission,
-                       may.error().fault == Fault::unsupported ? may.error().step : destination.exists ? "may not be written" : "may not be written, so the destination cannot be made", existing);
+                       may.error().fault == Fault::unsupported ? may.error().step
+                       : destination.exists                    ? "may not be written"
+                                            : "may not be written, so the destination cannot be made",
+                       existing);
     if (destination.exists) {
         const auto real = disk.real_path(*handle);
         const auto mounts = disk.mounts_below(*handle);
         if (!real || !mounts) return failure(real ? mounts.error() : real.error());
-        for (const auto& mount : *mounts) destination.mounts.push_back(mount.substr(*real == "/" ? 1 : real->size() + 1));
+        for (const auto& mount : *mounts)
+            destination.mounts.push_back(mount.substr(*real == "/" ? 1 : real->size() + 1));
     }
     auto found = ancestors(disk, std::move(*handle));
     if (!found) return failure(found.error());
@@ -98,8 +109,8 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
     return destination;
 }
 
-Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop,
-                      const std::vector<bool>& matters) {
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree,
+                      std::stop_token stop, const std::vector<bool>& matters) {
     std::vector<bool> listed_ones = matters;
     for (auto id = static_cast<FolderId>(listed_ones.size()); id-- > 0;)
         if (listed_ones[id] && tree.parent(id) != no_folder) listed_ones[tree.parent(id)] = true;

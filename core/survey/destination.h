@@ -49,7 +49,8 @@ struct Destination {
     /// The destination and every folder above it, as things: what must not be among the sources.
     std::vector<Identity> ancestors;
     std::unordered_map<std::string, HeldFolder> folders;  ///< by path from the destination; "" is itself
-    std::vector<std::string> mounts{};                    ///< places in it, at any depth, where something is mounted; as paths from it
+    std::vector<std::string>
+        mounts{};  ///< places in it, at any depth, where something is mounted; as paths from it
 
     const HeldFolder* folder(const std::string& path_in_root) const;
 };
@@ -61,18 +62,21 @@ Result<Destination> look_at_destination(FileSystem& disk, const std::string& pat
 /// The places that a batch touches, as they were read: a root for each folder that somebody named.
 struct Survey {
     std::vector<Destination> roots;        ///< one at least
-    std::vector<std::uint32_t> root_of{};  ///< by folder of the tree that was surveyed, place in `roots`; empty: all of them have the first
+    std::vector<std::uint32_t> root_of{};  ///< by folder of the tree that was surveyed, place in `roots`;
+                                           ///< empty: all of them have the first
 
     const Destination& root(FolderId folder) const { return roots[root_of.empty() ? 0 : root_of[folder]]; }
     /// What a folder of that tree holds; null where it is not there.
-    const HeldFolder* folder(const FolderTree& tree, FolderId id) const { return root(id).folder(tree.path_in_root(id)); }
+    const HeldFolder* folder(const FolderTree& tree, FolderId id) const {
+        return root(id).folder(tree.path_in_root(id));
+    }
 };
 
 /// Lists those folders of a tree that exist; no link is followed.
 /// roots    one for each root of the tree, in their order
 /// matters  by folder: those that are listed, with those that they lie in; empty: all
-Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree, std::stop_token stop = {},
-                      const std::vector<bool>& matters = {});
+Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const FolderTree& tree,
+                      std::stop_token stop = {}, const std::vector<bool>& matters = {});
 
 /// Everything that one folder holds, as survey() reads it.
 Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder);

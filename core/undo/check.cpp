@@ -29,7 +29,8 @@ Difference Checker::check(const ReceiptItem& item) {
     if (now->type != item.type) return Difference::missing;
     if (item.result == Outcome::merged) return Difference::none;  // its attributes were and are its own
     if (item.type == FileType::file) return check_file(item, *now);
-    return item.type == FileType::folder && now->mode != item.after_mode ? Difference::attributes : Difference::none;
+    return item.type == FileType::folder && now->mode != item.after_mode ? Difference::attributes
+                                                                         : Difference::none;
 }
 
 Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
@@ -40,22 +41,28 @@ Difference Checker::check_file(const ReceiptItem& item, const Status& now) {
     };
     if (!item.hash.empty()) {
         const auto file = look_.open_file(item.place());
-        const auto hash = file ? hash_of(disk_, file->file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
+        const auto hash =
+            file ? hash_of(disk_, file->file, Meter{stop_, {}}) : Result<std::string>(failure(file.error()));
         if (!hash) return Difference::unreadable;
         return *hash != item.hash ? Difference::bytes : but_for_attributes();
     }
     if (item.action == Action::copy) {
         const auto source = look_.status(item.source);
-        const bool stands = source && source->type == FileType::file && source->id.size_bytes == item.size_bytes &&
+        const bool stands = source && source->type == FileType::file &&
+                            source->id.size_bytes == item.size_bytes &&
                             source->id.modified_ns == item.modified_ns;
-        if (const auto a = stands ? look_.open_file(item.source) : Result<OpenedFile>(failure(Fault::not_found, "", "")); a) {
+        if (const auto a =
+                stands ? look_.open_file(item.source) : Result<OpenedFile>(failure(Fault::not_found, "", ""));
+            a) {
             const auto b = look_.open_file(item.place());
-            const auto same = b ? same_bytes(disk_, a->file, b->file, Meter{stop_, {}}) : Result<bool>(failure(b.error()));
+            const auto same =
+                b ? same_bytes(disk_, a->file, b->file, Meter{stop_, {}}) : Result<bool>(failure(b.error()));
             if (!same) return Difference::unreadable;
             return *same ? but_for_attributes() : Difference::bytes;
         }
     }
-    if (dated_otherwise) return Difference::bytes;  // nothing to compare with: another date must count as other bytes
+    if (dated_otherwise)
+        return Difference::bytes;  // nothing to compare with: another date must count as other bytes
     const bool status_changed = now.links == 1 && now.status_changed_ns != item.after_status_changed_ns;
     return status_changed ? Difference::attributes : but_for_attributes();
 }

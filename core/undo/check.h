@@ -16,8 +16,8 @@ namespace tavlo {
 enum class Difference : std::uint8_t { none, missing, bytes, attributes, unreadable };
 std::string_view to_text(Difference difference) noexcept;
 
-/// Reads what a receipt's items put in place again and compares: bytes by the hash noted at the time, or with the source
-/// where that still stands; else size, date and time of status change.
+/// Reads what a receipt's items put in place again and compares: bytes by the hash noted at the time, or with
+/// the source where that still stands; else size, date and time of status change.
 class Checker {
 public:
     Checker(FileSystem& disk, const ReceiptHead& head, std::stop_token stop = {});

@@ -20,8 +20,8 @@ namespace {
 constexpr std::int64_t day_ns = 86'400'000'000'000;
 constexpr std::size_t in_a_group = 16384;  // versions that leave the index in one transaction
 
-/// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it lay in tells, or the folder
-/// above that, if it is on the same file system.
+/// Its slot is not there: because somebody removed it, or because its volume is not mounted? The Safe that it
+/// lay in tells, or the folder above that, if it is on the same file system.
 bool is_surely_gone(FileSystem& disk, const SafeEntry& entry) {
     std::string at(parent_of(parent_of(parent_of(entry.stored))));
     for (;; at = std::string(parent_of(at))) {
@@ -33,25 +33,28 @@ bool is_surely_gone(FileSystem& disk, const SafeEntry& entry) {
 }
 
 /// One version goes from the disk. false: it stays, and `problems` says why.
-bool remove_version(FileSystem& disk, SafeSlots& slots, const SafeEntry& noted, std::vector<Error>& problems) {
+bool remove_version(FileSystem& disk, SafeSlots& slots, const SafeEntry& noted,
+                    std::vector<Error>& problems) {
     const SafeEntry entry = slots.now(noted);
     const auto slot = slots.open(entry);
     if (slot) {
         const std::size_t before = problems.size();
-        remove_tree(disk, **slot, std::string(name_of(entry.stored)), [&](Error why) { problems.push_back(std::move(why)); });
+        remove_tree(disk, **slot, std::string(name_of(entry.stored)),
+                    [&](Error why) { problems.push_back(std::move(why)); });
         if (problems.size() > before) return false;
         slots.drop(entry);
         return true;
     }
     if (slot.error().fault == Fault::not_found && is_surely_gone(disk, entry)) return true;
-    problems.push_back(slot.error().fault != Fault::not_found
-                           ? slot.error()
-                           : Error{Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored});
+    problems.push_back(
+        slot.error().fault != Fault::not_found
+            ? slot.error()
+            : Error{Fault::unreachable, 0, "lies on a volume that is not there now", entry.stored});
     return false;
 }
 
-/// A group of versions after the other: first they go from the disk, durably, then from the index. One that went and is still in the index,
-/// as after a power cut, is found to be gone the next time.
+/// A group of versions after the other: first they go from the disk, durably, then from the index. One that
+/// went and is still in the index, as after a power cut, is found to be gone the next time.
 Result<Emptied> remove_where(FileSystem& disk, Store& store, const EmptyProgress& progress,
                              const std::function<bool(const SafeEntry&, Emptied&)>& wanted) {
     const auto all = store.safe_count();
@@ -66,7 +69,8 @@ Result<Emptied> remove_where(FileSystem& disk, Store& store, const EmptyProgress
         last = entries->back().id;
         std::vector<std::string> gone;
         for (const SafeEntry& entry : *entries) {
-            if (wanted(entry, emptied) && remove_version(disk, slots, entry, emptied.problems)) gone.push_back(entry.id);
+            if (wanted(entry, emptied) && remove_version(disk, slots, entry, emptied.problems))
+                gone.push_back(entry.id);
             if (progress) progress(++looked_at, *all);
         }
         if (auto durable = slots.settle(); !durable) return failure(durable.error());
@@ -79,7 +83,8 @@ Result<Emptied> remove_where(FileSystem& disk, Store& store, const EmptyProgress
 }
 
 /// Its bytes stand in the source of the run that was undone, as they were read.
-bool stands_in_source(FileSystem& disk, const SafeEntry& version, const Handle& slot, const ReceiptItem& copied, Looker& look) {
+bool stands_in_source(FileSystem& disk, const SafeEntry& version, const Handle& slot,
+                      const ReceiptItem& copied, Looker& look) {
     if (version.type != FileType::file) return version.type == FileType::link;
     const auto source = look.open_file(copied.source);
     const auto kept = disk.open_file(slot, std::string(name_of(version.stored)));
@@ -90,8 +95,10 @@ bool stands_in_source(FileSystem& disk, const SafeEntry& version, const Handle& 
 
 }  // namespace
 
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days, const EmptyProgress& progress) {
-    if (!older_than_days) return remove_where(disk, store, progress, [](const SafeEntry&, Emptied&) { return true; });
+Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days,
+                           const EmptyProgress& progress) {
+    if (!older_than_days)
+        return remove_where(disk, store, progress, [](const SafeEntry&, Emptied&) { return true; });
     auto seen = store.times_seen();
     if (!seen) return failure(seen.error());
     const Ages ages(std::move(*seen), store.time());
@@ -99,17 +106,22 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::ui
         const auto age = ages.of(entry);
         if (!age)
             emptied.problems.push_back(
-                {Fault::refused, 0, "stays, as its age cannot be told: the clock has been put on or back since", entry.original});
+                {Fault::refused, 0,
+                 "stays, as its age cannot be told: the clock has been put on or back since",
+                 entry.original});
         return age && *age >= 0 && static_cast<std::uint64_t>(*age / day_ns) >= *older_than_days;
     });
 }
 
-Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries, const EmptyProgress& progress) {
+Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
+                                const EmptyProgress& progress) {
     const std::unordered_set<std::string> of_them(entries.begin(), entries.end());
-    return remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
+    return remove_where(disk, store, progress,
+                        [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
 }
 
-Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo, const EmptyProgress& progress) {
+Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo,
+                              const EmptyProgress& progress) {
     const auto head = store.receipt(undo);
     if (!head) return failure(head.error());
     if (head->undoes.empty()) return failure(Fault::refused, "is not the receipt of an undo", undo);
@@ -139,11 +151,13 @@ Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string&
             proved.insert(entry.id);
         }
     };
-    if (auto read = store.each_settled(head->undoes, Store::Order::forwards, prove); !read) return failure(read.error());
+    if (auto read = store.each_settled(head->undoes, Store::Order::forwards, prove); !read)
+        return failure(read.error());
     auto emptied = remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied& so_far) {
         if (unproved.contains(entry.id))
-            so_far.problems.push_back(
-                {Fault::refused, 0, "stays in the Safe, as its source does not hold the same bytes now", entry.original});
+            so_far.problems.push_back({Fault::refused, 0,
+                                       "stays in the Safe, as its source does not hold the same bytes now",
+                                       entry.original});
         return proved.contains(entry.id);
     });
     return emptied;

@@ -13,8 +13,8 @@
 
 namespace tavlo {
 
-// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when asked.
-// Nothing that is mounted, or lies on another device, goes with it, at any depth.
+// Removes versions from the Safe for good. This is the one place where Tavlo destroys anything, and only when
+// asked. Nothing that is mounted, or lies on another device, goes with it, at any depth.
 
 struct Emptied {
     std::vector<std::string> removed;  ///< ids
@@ -24,15 +24,17 @@ struct Emptied {
 /// How far it is: versions looked at, of how many.
 using EmptyProgress = std::function<void(std::uint64_t, std::uint64_t)>;
 
-/// older_than_days  only versions of so many days and more, by clocks that can be trusted (Ages); nullopt: all
-Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days = std::nullopt,
+/// older_than_days  only versions of so many days and more, by clocks that can be trusted (Ages); nullopt:
+/// all
+Result<Emptied> empty_safe(FileSystem& disk, Store& store,
+                           std::optional<std::uint64_t> older_than_days = std::nullopt,
                            const EmptyProgress& progress = {});
 /// The same for versions that were chosen.
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
                                 const EmptyProgress& progress = {});
-/// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's source.
-/// undo     the receipt of the undo
-/// errors   not_found; refused: it is no undo
-Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo, const EmptyProgress& progress = {});
+/// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's
+/// source. undo     the receipt of the undo errors   not_found; refused: it is no undo
+Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo,
+                              const EmptyProgress& progress = {});
 
 }  // namespace tavlo

@@ -19,7 +19,8 @@ std::vector<std::string> with(std::vector<std::string> roots, const std::vector<
 
 }  // namespace
 
-PastRun::PastRun(FileSystem& disk, Store& store, ReceiptHead of, const std::vector<VolumeRecord>& volumes, std::vector<std::string> shelves)
+PastRun::PastRun(FileSystem& disk, Store& store, ReceiptHead of, const std::vector<VolumeRecord>& volumes,
+                 std::vector<std::string> shelves)
     : disk_(disk),
       store_(store),
       volumes_(disk, volumes),
@@ -58,10 +59,11 @@ Result<void> PastRun::choose(const std::vector<std::uint64_t>& only) {
         return {};
     }
     std::vector<ReceiptItem> items;
-    auto read = store_.each_settled(head.id, Store::Order::forwards, [&](std::uint64_t number, ReceiptItem&& item) {
-        items.resize(number);
-        items.push_back(std::move(item));
-    });
+    auto read =
+        store_.each_settled(head.id, Store::Order::forwards, [&](std::uint64_t number, ReceiptItem&& item) {
+            items.resize(number);
+            items.push_back(std::move(item));
+        });
     if (read) chosen = tavlo::choose(items, only, *taken_back);
     return read;
 }
@@ -93,24 +95,29 @@ std::optional<bool> PastRun::holds_the_same(const ReceiptItem& item) {
     }
     if (item.action != Action::copy) return std::nullopt;
     const auto source = look_.open_file(item.source);
-    const bool stands = source && source->status.id.size_bytes == item.size_bytes && source->status.id.modified_ns == item.modified_ns;
+    const bool stands = source && source->status.id.size_bytes == item.size_bytes &&
+                        source->status.id.modified_ns == item.modified_ns;
     if (!stands) return std::nullopt;
     const auto equal = same_bytes(disk_, source->file, place->file, Meter{});
     return equal ? std::optional(*equal) : std::nullopt;
 }
 
-/// Size and date alone do not tell that a thing is as the run left it: somebody may have put the date back. Where its status has changed
-/// since, the bytes must tell.
+/// Size and date alone do not tell that a thing is as the run left it: somebody may have put the date back.
+/// Where its status has changed since, the bytes must tell.
 bool PastRun::is_changed(const ReceiptItem& item, const Status& now) {
     if (looked_at_) looked_at_(++looked_, head.totals.items);
-    if (!arrives(item.result) || item.type != FileType::file || item.after_status_changed_ns == 0) return false;
-    if (now.status_changed_ns == item.after_status_changed_ns && (now.id.inodes_last() || item.hash.empty())) return false;
+    if (!arrives(item.result) || item.type != FileType::file || item.after_status_changed_ns == 0)
+        return false;
+    if (now.status_changed_ns == item.after_status_changed_ns && (now.id.inodes_last() || item.hash.empty()))
+        return false;
     if (const auto same = holds_the_same(item)) return !*same;
     // another name of the same file changes its status too, and that is no change of the file
-    return now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0 && !was_left_so_by_later_run(now);
+    return now.links <= 1 && now.id.inodes_last() && item.linked_source.inode == 0 &&
+           !was_left_so_by_later_run(now);
 }
 
-/// A later run has had it in hand, and this is how that left it: as after two renames of which the second was undone.
+/// A later run has had it in hand, and this is how that left it: as after two renames of which the second was
+/// undone.
 bool PastRun::was_left_so_by_later_run(const Status& now) {
     if (!left_later_) {
         left_later_.emplace();
@@ -121,7 +128,8 @@ bool PastRun::was_left_so_by_later_run(const Status& now) {
                 if (arrives(item.result) && item.type == FileType::file)
                     left_later_->emplace(item.after.inode, item.after_status_changed_ns);
             };
-            if (auto read = store_.each_settled(later.id, Store::Order::forwards, take); !read && trouble_) trouble_ = std::move(read);
+            if (auto read = store_.each_settled(later.id, Store::Order::forwards, take); !read && trouble_)
+                trouble_ = std::move(read);
         }
     }
     return left_later_->contains({now.id.inode, now.status_changed_ns});
@@ -143,7 +151,8 @@ std::optional<SafeEntry> PastRun::version(const std::string& id) {
     if (!noted) return std::nullopt;
     const SafeEntry entry = slots_.now(std::move(*noted));
     // something else lies there, or on a volume that is not there: it is as if it were gone
-    if (const auto slot = slots_.open(entry); !slot && slot.error().fault != Fault::not_found) return std::nullopt;
+    if (const auto slot = slots_.open(entry); !slot && slot.error().fault != Fault::not_found)
+        return std::nullopt;
     return entry;
 }
 

@@ -15,8 +15,8 @@
 
 namespace tavlo {
 
-/// A past run as its undo is planned on: its receipt read from the store, with the numbers that its volumes have now, and the places as
-/// they are on the disk.
+/// A past run as its undo is planned on: its receipt read from the store, with the numbers that its volumes
+/// have now, and the places as they are on the disk.
 class PastRun final : public UndoBasis {
 public:
     /// errors   the receipt cannot be read
@@ -25,11 +25,14 @@ public:
     /// Only these are taken back, and what hangs on them; empty: all. What an undo has had already never is.
     Result<void> choose(const std::vector<std::uint64_t>& only);
     /// Called after each item that was looked at, with the number so far and of all.
-    void on_progress(std::function<void(std::uint64_t, std::uint64_t)> looked_at) { looked_at_ = std::move(looked_at); }
+    void on_progress(std::function<void(std::uint64_t, std::uint64_t)> looked_at) {
+        looked_at_ = std::move(looked_at);
+    }
     /// What could not be read of the receipt on the way: then the plan is none.
     const Result<void>& trouble() const { return trouble_; }
 
-    void each(Store::Order order, const std::function<void(std::uint64_t, const ReceiptItem&)>& take) override;
+    void each(Store::Order order,
+              const std::function<void(std::uint64_t, const ReceiptItem&)>& take) override;
     std::optional<Seen> look(const std::string& path) override;
     bool is_changed(const ReceiptItem& item, const Status& now) override;
     std::optional<Attributes> attributes(const std::string& path) override;
@@ -39,7 +42,8 @@ public:
     std::vector<std::string> shelves() override { return shelves_; }
 
 private:
-    PastRun(FileSystem& disk, Store& store, ReceiptHead of, const std::vector<VolumeRecord>& volumes, std::vector<std::string> shelves);
+    PastRun(FileSystem& disk, Store& store, ReceiptHead of, const std::vector<VolumeRecord>& volumes,
+            std::vector<std::string> shelves);
     bool was_left_so_by_later_run(const Status& now);
     std::optional<bool> holds_the_same(const ReceiptItem& item);
 
@@ -51,7 +55,8 @@ private:
     SafeSlots slots_;
     std::function<void(std::uint64_t, std::uint64_t)> looked_at_{};
     std::uint64_t looked_ = 0;
-    std::optional<std::set<std::pair<std::uint64_t, std::int64_t>>> left_later_{};  ///< files by inode and time of status change
+    std::optional<std::set<std::pair<std::uint64_t, std::int64_t>>>
+        left_later_{};  ///< files by inode and time of status change
     Result<void> trouble_{};
 };
 

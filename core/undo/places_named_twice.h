@@ -13,7 +13,8 @@
 
 namespace tavlo {
 
-/// Places by a hash of them: of a million nearly all are named once, and no more than that has to be known of those.
+/// Places by a hash of them: of a million nearly all are named once, and no more than that has to be known of
+/// those.
 class PlacesNamedTwice {
 public:
     void add(const std::string& path) { hashes_.push_back(std::hash<std::string>{}(path)); }
@@ -25,7 +26,9 @@ public:
         hashes_ = {};
     }
     /// Two that share a hash count as well: then more is kept in mind than has to be.
-    bool contain(const std::string& path) const { return !twice_.empty() && twice_.contains(std::hash<std::string>{}(path)); }
+    bool contain(const std::string& path) const {
+        return !twice_.empty() && twice_.contains(std::hash<std::string>{}(path));
+    }
 
 private:
     std::vector<std::size_t> hashes_;

@@ -14,14 +14,17 @@
 
 namespace tavlo {
 
-Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt, const std::vector<std::uint64_t>& only, bool locked,
+Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& receipt,
+                          const std::vector<std::uint64_t>& only, bool locked,
                           const std::function<void(std::uint64_t, std::uint64_t)>& looked_at) {
     auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
-    if (!head->undone_by.empty()) return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
+    if (!head->undone_by.empty())
+        return failure(Fault::refused, "was undone already, by " + head->undone_by, receipt);
     if (!locked && store.is_alive(receipt)) return failure(Fault::refused, "is still going on", receipt);
     if (!only.empty() && head->state != RunState::done)
-        return failure(Fault::refused, "has not come to its end, so it is undone whole or gone on with first", receipt);
+        return failure(Fault::refused, "has not come to its end, so it is undone whole or gone on with first",
+                       receipt);
     const auto run = PastRun::read(disk, store, std::move(*head));
     if (!run) return failure(run.error());
     if (auto chosen = (*run)->choose(only); !chosen) return failure(chosen.error());
@@ -31,20 +34,24 @@ Result<Plan> prepare_undo(FileSystem& disk, Store& store, const std::string& rec
     return plan;
 }
 
-Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store, const std::string& receipt) {
+Result<std::optional<RunLock>> settle_before_undo(FileSystem& disk, Store& store,
+                                                  const std::string& receipt) {
     const auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
     if (head->state == RunState::done || !head->undone_by.empty()) return std::optional<RunLock>{};
     auto lock = store.lock(receipt);
     if (!lock)
-        return failure(lock.error().fault == Fault::name_taken ? Error{Fault::refused, 0, "is still going on", receipt} : lock.error());
+        return failure(lock.error().fault == Fault::name_taken
+                           ? Error{Fault::refused, 0, "is still going on", receipt}
+                           : lock.error());
     if (head->state == RunState::interrupted) {
         // what was open is brought to one end or the other, and nothing more is begun
         std::stop_source at_once;
         at_once.request_stop();
         RunOptions options;
         options.stop = at_once.get_token();
-        if (auto settled = resume_held(disk, store, receipt, options); !settled) return failure(settled.error());
+        if (auto settled = resume_held(disk, store, receipt, options); !settled)
+            return failure(settled.error());
     }
     return std::optional<RunLock>(std::move(*lock));
 }
@@ -69,14 +76,16 @@ Result<Plan> prepare_restore(FileSystem& disk, Store& store, const std::string& 
     if (!surveyed) return failure(surveyed.error());
     const HeldFolder* folder = surveyed->folder(layout.targets, 0);
     const Held* held = folder == nullptr ? nullptr : folder->find(name_of(target));
-    const bool would_merge =
-        held != nullptr && held->status.type == FileType::folder && batch->entries.front().status.type == FileType::folder;
-    if (held != nullptr && (!where_taken || would_merge)) return failure(Fault::name_taken, "the name is held", target);
+    const bool would_merge = held != nullptr && held->status.type == FileType::folder &&
+                             batch->entries.front().status.type == FileType::folder;
+    if (held != nullptr && (!where_taken || would_merge))
+        return failure(Fault::name_taken, "the name is held", target);
     Wishes wishes;
     wishes.operation = Operation::move;
     wishes.policy.otherwise = where_taken.value_or(Decision::undecided);
     if (held != nullptr)  // decided whatever the two hold: nothing has to be read for it
-        wishes.decisions.add(entry->stored, {pair_of(batch->entries.front().status, held->status), where_taken});
+        wishes.decisions.add(entry->stored,
+                             {pair_of(batch->entries.front().status, held->status), where_taken});
     Plan plan = make_plan(wishes, batch, layout, *surveyed, KnownContents{});
     plan.operation = Operation::restore;
     plan.items.front().add_extras().entry_of_safe = id;

@@ -13,9 +13,12 @@ namespace tavlo {
 namespace {
 
 bool goes_back_to_another_file_system(const ReceiptItem& item) {
-    return item.action == Action::move && item.linked_source.inode != 0 && item.linked_source.device != item.after.device;
+    return item.action == Action::move && item.linked_source.inode != 0 &&
+           item.linked_source.device != item.after.device;
 }
-std::string inode_of(const ReceiptItem& item) { return std::to_string(item.after.device) + ':' + std::to_string(item.after.inode); }
+std::string inode_of(const ReceiptItem& item) {
+    return std::to_string(item.after.device) + ':' + std::to_string(item.after.inode);
+}
 
 }  // namespace
 
@@ -35,14 +38,17 @@ std::vector<bool> choose(const std::vector<ReceiptItem>& items, const std::vecto
         places.insert(item.place());
         if (goes_back_to_another_file_system(item)) links.insert(inode_of(item));
         // a folder above it may have been displaced by a twin since: that one goes first
-        for (std::string at(parent_of(item.place())); at != "/" && !at.empty(); at = std::string(parent_of(at)))
-            if (const auto several = wanted.find(at); several != wanted.end() && several->second > 1) places.insert(at);
+        for (std::string at(parent_of(item.place())); at != "/" && !at.empty();
+             at = std::string(parent_of(at)))
+            if (const auto several = wanted.find(at); several != wanted.end() && several->second > 1)
+                places.insert(at);
         if (item.type == FileType::folder) folders.insert(item.place());
     };
     const auto hangs_on_chosen = [&](const ReceiptItem& item) {
         if (places.contains(item.place())) return true;
         if (goes_back_to_another_file_system(item) && links.contains(inode_of(item))) return true;
-        for (std::string at(parent_of(item.place())); at != "/" && !at.empty(); at = std::string(parent_of(at)))
+        for (std::string at(parent_of(item.place())); at != "/" && !at.empty();
+             at = std::string(parent_of(at)))
             if (folders.contains(at)) return true;
         return false;
     };

@@ -38,7 +38,8 @@ Role role_of(Action action) {
 
 class UndoPlanner {
 public:
-    explicit UndoPlanner(UndoBasis& basis) : basis_(basis), done_(basis), batch_(std::make_shared<Batch>()), roots_(done_.roots()) {
+    explicit UndoPlanner(UndoBasis& basis)
+        : basis_(basis), done_(basis), batch_(std::make_shared<Batch>()), roots_(done_.roots()) {
         sources_.emplace(batch_->folders, roots_);
         targets_.emplace(plan_.targets, roots_);
         plan_.operation = Operation::undo;
@@ -50,18 +51,22 @@ public:
 
     Plan run() && {
         for (const FolderTrace& trace : basis_.folders)
-            if (!trace.made && (!basis_.some || done_.something_goes_back_into(trace.path))) removed_.push_back(&trace);
+            if (!trace.made && (!basis_.some || done_.something_goes_back_into(trace.path)))
+                removed_.push_back(&trace);
         // parents are shorter than what lies in them
-        std::stable_sort(removed_.begin(), removed_.end(), [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
+        std::stable_sort(removed_.begin(), removed_.end(),
+                         [](const auto* a, const auto* b) { return a->path.size() < b->path.size(); });
         for (const FolderTrace* trace : removed_)
             if (!note_taken_place(trace->path))
                 if (const auto held = at(trace->path); !held || held->status.type == FileType::folder)
-                    make_again(trace->path, trace->attributes);  // else once what stands there has gone, in its order
+                    make_again(trace->path,
+                               trace->attributes);  // else once what stands there has gone, in its order
         if (done_.moved_whole())
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (item.type == FileType::folder && item.moved_whole && took_effect(item) && !done_.made_room(item) &&
-                    !WhatWasDone::came_out_of_trash(item) &&
-                    (done_.counts(number, item) || (basis_.some && done_.something_goes_back_into(item.source))))
+                if (item.type == FileType::folder && item.moved_whole && took_effect(item) &&
+                    !done_.made_room(item) && !WhatWasDone::came_out_of_trash(item) &&
+                    (done_.counts(number, item) ||
+                     (basis_.some && done_.something_goes_back_into(item.source))))
                     make_moved_folder_again(item);
             });
         make_missing_folders_again();
@@ -75,11 +80,13 @@ public:
         now_taking_back_ = no_item;  // with these, what was taken back before is complete
         if (!waiting_.empty())
             basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (waiting_.contains(number)) bring_back(number, item, item.set_aside, item.place(), std::nullopt);
+                if (waiting_.contains(number))
+                    bring_back(number, item, item.set_aside, item.place(), std::nullopt);
             });
         if (done_.has_folders() && !done_.is_in_order())
             basis_.each(Order::backwards, [&](std::uint64_t number, const ReceiptItem& item) {
-                if (done_.counts(number, item) && item.type == FileType::folder) take_back_folder(number, item);
+                if (done_.counts(number, item) && item.type == FileType::folder)
+                    take_back_folder(number, item);
             });
         for (auto trace = basis_.folders.rbegin(); trace != basis_.folders.rend(); ++trace) {
             now_taking_back_ = no_item;
@@ -106,7 +113,8 @@ private:
         if (done_.names_often(path)) expected_[path] = std::move(standing);
     }
 
-    Item& add(const std::string& source, const std::string& target, const Standing& what, Action action, Outcome outcome) {
+    Item& add(const std::string& source, const std::string& target, const Standing& what, Action action,
+              Outcome outcome) {
         Entry entry;
         entry.folder = sources_->at(std::string(parent_of(source)));
         entry.name = std::string(name_of(source));
@@ -116,7 +124,8 @@ private:
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
         item.folder = targets_->at(std::string(parent_of(target)));
-        if (name_of(target) != batch_->entries.back().name) item.add_extras().name = std::string(name_of(target));
+        if (name_of(target) != batch_->entries.back().name)
+            item.add_extras().name = std::string(name_of(target));
         item.action = action;
         item.role = role_of(action);
         item.outcome = outcome;
@@ -140,31 +149,34 @@ private:
         item.collision->decision = decision;
     }
 
-    void leave(const ReceiptItem& was, const std::string& source, const std::string& target, const std::optional<Standing>& now,
-               std::string why) {
+    void leave(const ReceiptItem& was, const std::string& source, const std::string& target,
+               const std::optional<Standing>& now, std::string why) {
         Status status;
         status.type = was.type;
         status.id = was.after;
         Item& item = add(source, target, {status}, Action::move, Outcome::undecided);
-        item.problem = std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, std::move(why), was.place()});
+        item.problem =
+            std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, std::move(why), was.place()});
         if (now) collide(item, now->status, Decision::undecided);
     }
 
-    /// A version comes back from the Safe to the place that it held, over what the run put there, if that still holds it.
-    void bring_back(std::uint64_t number, const ReceiptItem& was, const std::string& id, const std::string& place,
-                    const std::optional<Standing>& over) {
+    /// A version comes back from the Safe to the place that it held, over what the run put there, if that
+    /// still holds it.
+    void bring_back(std::uint64_t number, const ReceiptItem& was, const std::string& id,
+                    const std::string& place, const std::optional<Standing>& over) {
         const auto version = basis_.version(id);
         auto stored = version ? at(version->stored) : std::nullopt;
         // what lies there is looked at before the index is trusted
         if (stored && !expected_.contains(version->stored) &&
-            (stored->status.type != version->type || !is_unchanged(stored->status.id, version->identity, version->type)))
+            (stored->status.type != version->type ||
+             !is_unchanged(stored->status.id, version->identity, version->type)))
             stored.reset();
         if (!stored) {
             Status status;
             status.type = was.type;
             Item& item = add(place, place, {status}, Action::move, Outcome::failed);
-            item.problem =
-                std::make_shared<const Error>(Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
+            item.problem = std::make_shared<const Error>(
+                Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
             return;
         }
         Item& item = add(version->stored, place, *stored, Action::move, Outcome::restored);
@@ -185,7 +197,8 @@ private:
         const std::string& lies = was.place();
         const auto now = at(lies);
         if (!now || now->status.type != was.type || !is_unchanged(now->status.id, was.after, was.type)) {
-            leave(was, lies, was.source, std::nullopt, now ? "was changed in the trash" : "is no longer in the trash");
+            leave(was, lies, was.source, std::nullopt,
+                  now ? "was changed in the trash" : "is no longer in the trash");
             plan_.items.back().outcome = Outcome::failed;
             return;
         }
@@ -200,7 +213,9 @@ private:
     /// With a folder comes what the run had put into it before it was set aside.
     void expect_inside(std::uint64_t before, const std::string& folder) {
         basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-            if (number >= before || !took_effect(item) || item.place() == folder || !is_within(item.place(), folder)) return;
+            if (number >= before || !took_effect(item) || item.place() == folder ||
+                !is_within(item.place(), folder))
+                return;
             Status status;
             status.type = item.type;
             status.id = item.after;
@@ -211,23 +226,28 @@ private:
     void take_back(std::uint64_t number, const ReceiptItem& was) {
         now_taking_back_ = static_cast<ItemId>(number);
         if (is_packed(was.action)) {  // its source went to the Safe
-            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (const auto held = at(was.source))
+                return leave(was, was.source, was.source, held, "something else is there now");
             if (lies_in_taken_place(was.source))
-                return leave(was, was.source, was.source, std::nullopt, "something else stands where its folder was");
+                return leave(was, was.source, was.source, std::nullopt,
+                             "something else stands where its folder was");
             return bring_back(number, was, was.set_aside, was.source, std::nullopt);
         }
         if (was.result == Outcome::removed) {  // an undo took it away: it comes back
-            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (const auto held = at(was.source))
+                return leave(was, was.source, was.source, held, "something else is there now");
             if (WhatWasDone::lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, was.source, std::nullopt);
         }
         const std::string& place = was.place();
         const auto now = at(place);
-        const bool goes_back = was.action == Action::move && was.brought_back.empty() && !WhatWasDone::came_out_of_trash(was);
+        const bool goes_back =
+            was.action == Action::move && was.brought_back.empty() && !WhatWasDone::came_out_of_trash(was);
         const std::string& back_to = goes_back ? was.source : place;
         if (!now) return leave(was, place, back_to, now, "is no longer there");
         const bool is_expected = expected_.contains(place);
-        if (!is_unchanged(now->status.id, was.after, was.type) || (!is_expected && basis_.is_changed(was, now->status)))
+        if (!is_unchanged(now->status.id, was.after, was.type) ||
+            (!is_expected && basis_.is_changed(was, now->status)))
             return leave(was, place, back_to, now, "was changed since");
         if (!goes_back) {
             if (!was.set_aside.empty()) return bring_back(number, was, was.set_aside, place, now);
@@ -235,7 +255,8 @@ private:
             name_goes(place);
             return expect(place, std::nullopt);
         }
-        if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
+        if (const auto held = at(was.source))
+            return leave(was, place, was.source, held, "its old place is taken");
         if (lies_in_taken_place(was.source))
             return leave(was, place, was.source, std::nullopt, "something else stands where its folder was");
         add(place, was.source, *now, Action::move, Outcome::restored).role = was.role;
@@ -244,8 +265,9 @@ private:
         expect(place, std::nullopt);
         expect(was.source, *now);
         if (was.set_aside.empty()) return;
-        // the place is free once the file has left it: between file systems that is when its group is through, so these come
-        // after all that leave; but for twins, where the next one to leave is what comes back here
+        // the place is free once the file has left it: between file systems that is when its group is
+        // through, so these come after all that leave; but for twins, where the next one to leave is what
+        // comes back here
         if (done_.gave_often(place))
             bring_back(number, was, was.set_aside, place, std::nullopt);
         else
@@ -257,8 +279,10 @@ private:
         const std::string& place = was.place();
         if (done_.made_room(was)) {
             const auto now = at(place);
-            if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, was.source, now, "was changed since");
-            if (const auto held = at(was.source)) return leave(was, place, was.source, held, "its old place is taken");
+            if (!now || !is_unchanged(now->status.id, was.after, was.type))
+                return leave(was, place, was.source, now, "was changed since");
+            if (const auto held = at(was.source))
+                return leave(was, place, was.source, held, "its old place is taken");
             Item& item = add(place, was.source, *now, Action::move, Outcome::restored);
             item.role = Role::makes_room;
             item.whole = true;
@@ -268,19 +292,23 @@ private:
             return expect(was.source, *now);
         }
         if (was.result == Outcome::removed) {
-            if (was.action != Action::take_away) {  // it is among the removed folders, and made again by now where its place was free
+            if (was.action != Action::take_away) {  // it is among the removed folders, and made again by now
+                                                    // where its place was free
                 for (const FolderTrace* trace : removed_)
                     if (trace->path == place && !at(place)) make_again(trace->path, trace->attributes);
                 return;
             }
-            if (const auto held = at(was.source)) return leave(was, was.source, was.source, held, "something else is there now");
+            if (const auto held = at(was.source))
+                return leave(was, was.source, was.source, held, "something else is there now");
             if (WhatWasDone::lies_in_trash(was)) return bring_out_of_trash(was);
             return bring_back(number, was, was.set_aside, place, std::nullopt);
         }
         // a folder brought back from the Safe, or the trash, goes there again
-        if (WhatWasDone::came_out_of_trash(was) || (was.action == Action::move && !was.brought_back.empty())) {
+        if (WhatWasDone::came_out_of_trash(was) ||
+            (was.action == Action::move && !was.brought_back.empty())) {
             const auto now = at(place);
-            if (!now || !is_unchanged(now->status.id, was.after, was.type)) return leave(was, place, place, now, "was changed since");
+            if (!now || !is_unchanged(now->status.id, was.after, was.type))
+                return leave(was, place, place, now, "was changed since");
             add(place, place, *now, Action::take_away, Outcome::removed).shelf = was.shelf;
             name_goes(place);
             expect(place, std::nullopt);
@@ -292,13 +320,17 @@ private:
 
     void remove_made(const std::string& path, const Identity& id) {
         const auto now = at(path);
-        if (!now || !now->status.id.could_be(id)) return;  // it is not there, or another: nothing that this run left
+        if (!now || !now->status.id.could_be(id))
+            return;  // it is not there, or another: nothing that this run left
         const auto names = basis_.names_in(path);
         const auto change = change_of_names_.find(path);
-        const bool holds = names && static_cast<std::int64_t>(*names) + (change == change_of_names_.end() ? 0 : change->second) > 0;
+        const bool holds =
+            names &&
+            static_cast<std::int64_t>(*names) + (change == change_of_names_.end() ? 0 : change->second) > 0;
         if (holds) {
             Item& item = add(path, path, *now, Action::remove_folder, Outcome::skipped);
-            item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, "still holds something, and stays", path});
+            item.problem = std::make_shared<const Error>(
+                Error{Fault::refused, 0, "still holds something, and stays", path});
             return;
         }
         add(path, path, *now, Action::remove_folder, Outcome::removed);
@@ -306,7 +338,8 @@ private:
         expect(path, std::nullopt);
     }
 
-    /// The number of the folder that was there before it moved, so that what it became stays where it cannot be made again.
+    /// The number of the folder that was there before it moved, so that what it became stays where it cannot
+    /// be made again.
     void note_what_is_made_again(const std::string& path) {
         if (numbers_by_source_.empty() && done_.has_folders())
             basis_.each(Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
@@ -318,7 +351,8 @@ private:
     }
 
     void make_again(const std::string& path, const Attributes& attributes) {
-        if (const auto now = at(path); now && now->status.type == FileType::folder) return;  // somebody made it meanwhile
+        if (const auto now = at(path); now && now->status.type == FileType::folder)
+            return;  // somebody made it meanwhile
         Status status;
         status.type = FileType::folder;
         status.id.modified_ns = attributes.modified_ns;
@@ -360,12 +394,14 @@ private:
         std::set<std::string> missing;
         for (const auto& parent : done_.goes_back_into()) {
             if (note_taken_place(parent)) continue;
-            for (std::string at = parent; at != "/" && !this->at(at) && missing.insert(at).second;) at = std::string(parent_of(at));
+            for (std::string at = parent; at != "/" && !this->at(at) && missing.insert(at).second;)
+                at = std::string(parent_of(at));
         }
         if (missing.empty()) return;
         std::unordered_map<std::string, std::uint32_t> modes;  // as far as the run has seen them
         basis_.each(Order::forwards, [&](std::uint64_t, const ReceiptItem& item) {
-            if (item.type == FileType::folder && item.after_mode != 0) modes.emplace(item.source, item.after_mode);
+            if (item.type == FileType::folder && item.after_mode != 0)
+                modes.emplace(item.source, item.after_mode);
         });
         for (const auto& path : missing) {  // in the order of their paths, what holds others comes first
             Attributes attributes;
@@ -388,10 +424,12 @@ private:
 
     std::unordered_set<std::string> taken_places_;  ///< of folders that cannot be made again
     std::vector<const FolderTrace*> removed_;
-    std::unordered_map<std::string, ItemId> numbers_by_source_;      ///< of folders
-    std::unordered_map<std::string, std::int64_t> change_of_names_;  ///< by folder: names that come, less those that go
+    std::unordered_map<std::string, ItemId> numbers_by_source_;  ///< of folders
+    std::unordered_map<std::string, std::int64_t>
+        change_of_names_;  ///< by folder: names that come, less those that go
     ItemId now_taking_back_ = no_item;
-    std::unordered_set<std::uint64_t> waiting_;  ///< items whose old versions come back after all files have left
+    std::unordered_set<std::uint64_t>
+        waiting_;  ///< items whose old versions come back after all files have left
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
 

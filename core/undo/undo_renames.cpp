@@ -11,7 +11,9 @@ namespace tavlo {
 
 namespace {
 
-bool is_renamed(const ReceiptItem& item) { return item.role == Role::renamed || item.role == Role::makes_room; }
+bool is_renamed(const ReceiptItem& item) {
+    return item.role == Role::renamed || item.role == Role::makes_room;
+}
 
 class RenameUndoer {
 public:
@@ -20,7 +22,8 @@ public:
 
     Result<Plan> run(FileSystem& disk) {
         basis_.each(Store::Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
-            const bool counts = basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]);
+            const bool counts =
+                basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]);
             if (counts && took_effect(item) && is_renamed(item)) add(number, item);
         });
         std::vector<Destination> roots;
@@ -30,7 +33,8 @@ public:
             if (!looked) return failure(looked.error());
             roots.push_back(std::move(*looked));
         }
-        const Layout layout = lay_out_in_place(*batch_, [&](EntryId id) { return std::optional(Wanted{old_names_[id]}); });
+        const Layout layout =
+            lay_out_in_place(*batch_, [&](EntryId id) { return std::optional(Wanted{old_names_[id]}); });
         const auto surveyed = survey(disk, std::move(roots), layout.as_it_stands());
         if (!surveyed) return failure(surveyed.error());
         Wishes wishes;
@@ -56,18 +60,22 @@ private:
         entry.name = std::string(name_of(place));
         entry.status.type = was.type;
         entry.status.id = was.after;
-        for (std::string above(parent_of(place)); entry.parent == no_entry && above != "/"; above = std::string(parent_of(above)))
-            if (const auto folder = by_place_.find(above); folder != by_place_.end()) entry.parent = folder->second;
-        const bool is_it = now && (was.type == FileType::folder ? now->status.id.could_be(was.after) : now->status.id == was.after);
+        for (std::string above(parent_of(place)); entry.parent == no_entry && above != "/";
+             above = std::string(parent_of(above)))
+            if (const auto folder = by_place_.find(above); folder != by_place_.end())
+                entry.parent = folder->second;
+        const bool is_it = now && (was.type == FileType::folder ? now->status.id.could_be(was.after)
+                                                                : now->status.id == was.after);
         if (is_it && !basis_.is_changed(was, now->status)) {
             entry.status = now->status;
             entry.points_at = now->points_at;
             if (was.type == FileType::folder) entry.inside = folders_.at(place);
         } else {
-            entry.problem =
-                std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, now ? "was changed since" : "is no longer there", place});
+            entry.problem = std::make_shared<const Error>(
+                Error{Fault::changed_meanwhile, 0, now ? "was changed since" : "is no longer there", place});
         }
-        if (was.type == FileType::folder) by_place_.emplace(place, static_cast<EntryId>(batch_->entries.size()));
+        if (was.type == FileType::folder)
+            by_place_.emplace(place, static_cast<EntryId>(batch_->entries.size()));
         batch_->entries.push_back(std::move(entry));
         old_names_.emplace_back(name_of(was.source));
         numbers_.push_back(static_cast<ItemId>(number));
@@ -80,8 +88,9 @@ private:
         const bool is_changed = item.problem && item.problem->fault == Fault::changed_meanwhile;
         if (item.outcome == Outcome::failed && is_changed) item.outcome = Outcome::undecided;
         if (item.outcome == Outcome::undecided && !item.problem)
-            item.problem = std::make_shared<const Error>(
-                Error{Fault::changed_meanwhile, 0, "its old name is taken", batch_->source_path(batch_->entries[item.entry])});
+            item.problem =
+                std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, "its old name is taken",
+                                                    batch_->source_path(batch_->entries[item.entry])});
     }
 
     /// Each to the name that its displacer gives up; so after that one.
@@ -112,9 +121,9 @@ private:
                 if (entry.name != batch_->entries[of].name) item.add_extras().name = batch_->entries[of].name;
             } else {
                 item.outcome = Outcome::failed;
-                item.problem =
-                    std::make_shared<const Error>(Error{Fault::not_found, 0, "its version " + versions_[of] + " is no longer in the Safe",
-                                                        batch_->source_path(batch_->entries[of])});
+                item.problem = std::make_shared<const Error>(
+                    Error{Fault::not_found, 0, "its version " + versions_[of] + " is no longer in the Safe",
+                          batch_->source_path(batch_->entries[of])});
             }
             item.entry = static_cast<EntryId>(batch->entries.size());
             batch->entries.push_back(std::move(entry));

@@ -14,16 +14,20 @@ bool took_effect(const ReceiptItem& item) { return arrives(item.result) || item.
 WhatWasDone::WhatWasDone(UndoBasis& basis) : basis_(basis) { go_through(); }
 
 bool WhatWasDone::counts(std::uint64_t number, const ReceiptItem& item) const {
-    if (is_packed(item.action) && item.set_aside.empty()) return false;  // nothing on the disk has changed by it
-    return took_effect(item) && (basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]));
+    if (is_packed(item.action) && item.set_aside.empty())
+        return false;  // nothing on the disk has changed by it
+    return took_effect(item) &&
+           (basis_.chosen.empty() || (number < basis_.chosen.size() && basis_.chosen[number]));
 }
 
 void WhatWasDone::go_through() {
     std::vector<std::string> folder_places;
     basis_.each(Store::Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
         if (!took_effect(item)) return;
-        const bool was_removed = item.result == Outcome::removed && traits_of(basis_.head.operation).comes_from_batch;
-        if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed || item.action == Action::pack_away) {
+        const bool was_removed =
+            item.result == Outcome::removed && traits_of(basis_.head.operation).comes_from_batch;
+        if ((item.action == Action::move && !came_out_of_trash(item)) || was_removed ||
+            item.action == Action::pack_away) {
             const std::string parent(parent_of(item.source));
             sources_of_moves_.insert(parent);
             if (counts(number, item) && item.brought_back.empty()) goes_back_into_.insert(parent);
@@ -34,8 +38,8 @@ void WhatWasDone::go_through() {
         named_.add(item.place());
         if (item.source != item.place()) named_.add(item.source);
         wanted_.add(item.place());
-        // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what made room, everything
-        // goes in reverse
+        // folders go last, in one sweep; but where one had taken its place from a twin, or got it from what
+        // made room, everything goes in reverse
         if (made_room(item)) in_order_ = true;
         if (item.type != FileType::folder) return;
         has_folders_ = true;
@@ -44,8 +48,8 @@ void WhatWasDone::go_through() {
     for (const FolderTrace& trace : basis_.folders) named_.add(trace.path);
     named_.settle();
     wanted_.settle();
-    in_order_ =
-        in_order_ || std::any_of(folder_places.begin(), folder_places.end(), [&](const auto& path) { return wanted_.contain(path); });
+    in_order_ = in_order_ || std::any_of(folder_places.begin(), folder_places.end(),
+                                         [&](const auto& path) { return wanted_.contain(path); });
 }
 
 std::vector<std::string> WhatWasDone::roots() const {
@@ -67,7 +71,8 @@ bool WhatWasDone::something_goes_back_into(const std::string& folder) {
     if (needed_.empty())
         basis_.each(Store::Order::forwards, [&](std::uint64_t number, const ReceiptItem& item) {
             if (!counts(number, item)) return;
-            for (std::string at(parent_of(item.source)); needed_.insert(at).second && at != "/";) at = std::string(parent_of(at));
+            for (std::string at(parent_of(item.source)); needed_.insert(at).second && at != "/";)
+                at = std::string(parent_of(at));
         });
     return needed_.contains(folder);
 }
@@ -75,8 +80,10 @@ bool WhatWasDone::something_goes_back_into(const std::string& folder) {
 // before there were roles, that was in an undo any folder that moved whole
 bool WhatWasDone::made_room(const ReceiptItem& item) const {
     if (came_out_of_trash(item)) return false;
-    const bool was_put_back_whole = traits_of(basis_.head.operation).puts_back && item.type == FileType::folder && item.moved_whole;
-    return item.role == Role::makes_room || (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
+    const bool was_put_back_whole =
+        traits_of(basis_.head.operation).puts_back && item.type == FileType::folder && item.moved_whole;
+    return item.role == Role::makes_room ||
+           (was_put_back_whole && item.action == Action::move && item.brought_back.empty());
 }
 
 bool WhatWasDone::put(const std::string& place) const {

@@ -14,7 +14,8 @@
 
 namespace tavlo {
 
-/// What a receipt says that has to be known of all of it before the first item is taken back. It is gone through, not held.
+/// What a receipt says that has to be known of all of it before the first item is taken back. It is gone
+/// through, not held.
 class WhatWasDone {
 public:
     explicit WhatWasDone(UndoBasis& basis);
@@ -23,9 +24,13 @@ public:
     bool counts(std::uint64_t number, const ReceiptItem& item) const;
     /// It got another name where it lies, with all that is in it, which is no item.
     bool made_room(const ReceiptItem& item) const;
-    static bool lies_in_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.result == Outcome::removed; }
+    static bool lies_in_trash(const ReceiptItem& item) {
+        return item.shelf == Shelf::trash && item.result == Outcome::removed;
+    }
     /// It came out of the trash, and goes there again.
-    static bool came_out_of_trash(const ReceiptItem& item) { return item.shelf == Shelf::trash && item.action == Action::move; }
+    static bool came_out_of_trash(const ReceiptItem& item) {
+        return item.shelf == Shelf::trash && item.action == Action::move;
+    }
 
     /// Folders that the plan names as they are: nothing of the run lies above them.
     std::vector<std::string> roots() const;
@@ -35,11 +40,13 @@ public:
     bool gave_often(const std::string& place) const { return wanted_.contain(place); }
     /// Source folders that something goes back into.
     const std::set<std::string>& goes_back_into() const { return goes_back_into_; }
-    /// Only where chosen items are taken back: a folder that is gone by now is needed again where one of them goes back into it.
+    /// Only where chosen items are taken back: a folder that is gone by now is needed again where one of them
+    /// goes back into it.
     bool something_goes_back_into(const std::string& folder);
     /// The run itself has put what stands there.
     bool put(const std::string& place) const;
-    /// Of a folder that moved, as it is seen where it went, or in the Safe, where a twin has replaced it since.
+    /// Of a folder that moved, as it is seen where it went, or in the Safe, where a twin has replaced it
+    /// since.
     std::optional<Attributes> attributes_of_moved(const ReceiptItem& folder);
 
     bool moved_whole() const { return moved_whole_; }  ///< a folder went by one rename
@@ -54,8 +61,9 @@ private:
     PlacesNamedTwice wanted_;
     std::set<std::string> sources_of_moves_;  ///< folders
     std::set<std::string> goes_back_into_;
-    std::set<std::string> trashes_;           ///< folders that something lies in since
-    std::unordered_set<std::string> needed_;  ///< folders that chosen items go back into, and those above them
+    std::set<std::string> trashes_;  ///< folders that something lies in since
+    std::unordered_set<std::string>
+        needed_;  ///< folders that chosen items go back into, and those above them
     std::optional<std::vector<SafeEntry>> folder_versions_;
     bool moved_whole_ = false;
     bool has_folders_ = false;

@@ -51,7 +51,8 @@ Takes taken(std::string_view type, std::vector<std::string>& words) {
     if (type == "FILE" || type == "JOB.json" || type == "NAME|JOB.json") return Takes::file;
     if (type.find('|') == std::string_view::npos) return Takes::any;
     for (auto& word : parted(type, '|'))
-        if (word.find_first_of("ABCDEFGHIJKLMNOPQRSTUVWXYZ") == std::string::npos) words.push_back(std::move(word));
+        if (word.find_first_of("ABCDEFGHIJKLMNOPQRSTUVWXYZ") == std::string::npos)
+            words.push_back(std::move(word));
     return Takes::words;
 }
 
@@ -62,7 +63,8 @@ std::vector<Command> commands() {
         for (const OptionHelp& one : options_of(of.name)) {
             const auto end = std::min(one.left.find(' '), one.left.size());
             Option option{one.left.substr(0, end), first_sentence(one.help)};
-            option.takes = taken(std::string_view(one.left).substr(std::min(end + 1, one.left.size())), option.words);
+            option.takes =
+                taken(std::string_view(one.left).substr(std::min(end + 1, one.left.size())), option.words);
             if (option.name.starts_with("--"))
                 command.options.push_back(std::move(option));
             else if (one.left == "NAME")
@@ -73,7 +75,8 @@ std::vector<Command> commands() {
                 command.takes = Takes::version;
         }
         if (of.usage.find("SOURCE") == of.usage.npos && of.usage.find("FILE") == of.usage.npos &&
-            of.usage.find("ARCHIVE") == of.usage.npos && of.usage.find("JOB") == of.usage.npos && command.takes == Takes::file)
+            of.usage.find("ARCHIVE") == of.usage.npos && of.usage.find("JOB") == of.usage.npos &&
+            command.takes == Takes::file)
             command.takes = Takes::nothing;
     }
     return all;
@@ -100,7 +103,8 @@ std::vector<std::string> first_words(const std::vector<Command>& all) {
 std::vector<std::string> second_words(const std::vector<Command>& all, std::string_view first) {
     std::vector<std::string> words;
     for (const Command& command : all)
-        if (const auto parts = parted(command.name, ' '); parts.size() > 1 && parts.front() == first) words.push_back(parts[1]);
+        if (const auto parts = parted(command.name, ' '); parts.size() > 1 && parts.front() == first)
+            words.push_back(parts[1]);
     return words;
 }
 
@@ -111,12 +115,15 @@ std::string bash_values(Takes takes, const std::vector<std::string>& words) {
     switch (takes) {
         case Takes::nothing: return "";
         case Takes::any: return "COMPREPLY=()";
-        case Takes::words: return fmt::format("COMPREPLY=($(compgen -W {} -- \"$now\"))", quoted(joined(words)));
+        case Takes::words:
+            return fmt::format("COMPREPLY=($(compgen -W {} -- \"$now\"))", quoted(joined(words)));
         case Takes::folder: return "compopt -o filenames; COMPREPLY=($(compgen -d -- \"$now\"))";
         case Takes::file: return "compopt -o filenames; COMPREPLY=($(compgen -f -- \"$now\"))";
         case Takes::job: return "COMPREPLY=()";
-        case Takes::receipt: return fmt::format("COMPREPLY=($(compgen -W \"$(tavloctl receipts {})\" -- \"$now\"))", listing);
-        case Takes::version: return fmt::format("COMPREPLY=($(compgen -W \"$(tavloctl safe {})\" -- \"$now\"))", listing);
+        case Takes::receipt:
+            return fmt::format("COMPREPLY=($(compgen -W \"$(tavloctl receipts {})\" -- \"$now\"))", listing);
+        case Takes::version:
+            return fmt::format("COMPREPLY=($(compgen -W \"$(tavloctl safe {})\" -- \"$now\"))", listing);
     }
     return "";
 }
@@ -124,18 +131,23 @@ std::string bash_values(Takes takes, const std::vector<std::string>& words) {
 std::string for_bash(const std::vector<Command>& all) {
     std::string out =
         "# what bash offers for tavloctl\n_tavloctl() {\n"
-        "    local now=\"${COMP_WORDS[COMP_CWORD]}\" before=\"${COMP_WORDS[COMP_CWORD-1]}\" command=\"${COMP_WORDS[1]}\"\n"
+        "    local now=\"${COMP_WORDS[COMP_CWORD]}\" before=\"${COMP_WORDS[COMP_CWORD-1]}\" "
+        "command=\"${COMP_WORDS[1]}\"\n"
         "    COMPREPLY=()\n";
-    out += fmt::format("    if [ \"$COMP_CWORD\" -eq 1 ]; then COMPREPLY=($(compgen -W {} -- \"$now\")); return; fi\n",
-                       quoted(joined(first_words(all)) + " --help --version"));
+    out += fmt::format(
+        "    if [ \"$COMP_CWORD\" -eq 1 ]; then COMPREPLY=($(compgen -W {} -- \"$now\")); return; fi\n",
+        quoted(joined(first_words(all)) + " --help --version"));
     for (const std::string& first : first_words(all)) {
         const auto second = second_words(all, first);
         if (second.empty()) continue;
         out += fmt::format(
-            "    if [ \"$command\" = {0} ] && [ \"$COMP_CWORD\" -eq 2 ] && [ \"${{now#-}}\" = \"$now\" ]; then "
+            "    if [ \"$command\" = {0} ] && [ \"$COMP_CWORD\" -eq 2 ] && [ \"${{now#-}}\" = \"$now\" ]; "
+            "then "
             "COMPREPLY=($(compgen -W {1} -- \"$now\")); return; fi\n"
-            "    case \"$command ${{COMP_WORDS[2]}}\" in {2}) command=\"$command ${{COMP_WORDS[2]}}\";; esac\n",
-            first, quoted(joined(second)), fmt::format("{}\\ {}", first, fmt::join(second, fmt::format("|{}\\ ", first))));
+            "    case \"$command ${{COMP_WORDS[2]}}\" in {2}) command=\"$command ${{COMP_WORDS[2]}}\";; "
+            "esac\n",
+            first, quoted(joined(second)),
+            fmt::format("{}\\ {}", first, fmt::join(second, fmt::format("|{}\\ ", first))));
     }
     out += "    case \"$command\" in\n";
     for (const Command& command : all) {
@@ -144,11 +156,14 @@ std::string for_bash(const std::vector<Command>& all) {
         for (const Option& option : command.options) {
             names.push_back(option.name);
             if (option.takes != Takes::nothing)
-                out += fmt::format("        {}) {}; return;;\n", option.name, bash_values(option.takes, option.words));
+                out += fmt::format("        {}) {}; return;;\n", option.name,
+                                   bash_values(option.takes, option.words));
         }
         out += "        esac\n";
-        out += fmt::format("        if [ \"${{now#-}}\" != \"$now\" ]; then COMPREPLY=($(compgen -W {} -- \"$now\")); return; fi\n",
-                           quoted(joined(names)));
+        out += fmt::format(
+            "        if [ \"${{now#-}}\" != \"$now\" ]; then COMPREPLY=($(compgen -W {} -- \"$now\")); "
+            "return; fi\n",
+            quoted(joined(names)));
         const auto besides = bash_values(command.takes, {});
         out += "        " + (besides.empty() ? std::string("return") : besides) + ";;\n";
     }
@@ -182,15 +197,20 @@ std::string zsh_values(Takes takes, const std::vector<std::string>& words) {
 std::string for_zsh(const std::vector<Command>& all) {
     std::string out = "#compdef tavloctl\n# what zsh offers for tavloctl\nlocal -a commands\ncommands=(\n";
     for (const std::string& first : first_words(all)) {
-        const auto of = std::find_if(all.begin(), all.end(), [&](const Command& one) { return parted(one.name, ' ').front() == first; });
+        const auto of = std::find_if(all.begin(), all.end(), [&](const Command& one) {
+            return parted(one.name, ' ').front() == first;
+        });
         out += "  " + quoted(first + ":" + zsh_text(of->help)) + "\n";
     }
-    out += ")\nif (( CURRENT == 2 )); then\n  _describe command commands\n  return\nfi\nlocal command=\"${words[2]}\"\n";
+    out +=
+        ")\nif (( CURRENT == 2 )); then\n  _describe command commands\n  return\nfi\nlocal "
+        "command=\"${words[2]}\"\n";
     for (const std::string& first : first_words(all)) {
         const auto second = second_words(all, first);
         if (second.empty()) continue;
         out += fmt::format(
-            "if [[ $command == {0} && $CURRENT == 3 && $PREFIX != -* ]]; then\n  compadd -- {1}\n  return\nfi\n"
+            "if [[ $command == {0} && $CURRENT == 3 && $PREFIX != -* ]]; then\n  compadd -- {1}\n  "
+            "return\nfi\n"
             "if [[ $command == {0} && ${{words[3]}} == ({2}) ]]; then\n"
             "  command=\"{0} ${{words[3]}}\"\n  words=(tavloctl \"${{words[@]:2}}\"); (( CURRENT-- ))\nfi\n",
             first, joined(second), fmt::join(second, "|"));
@@ -199,9 +219,10 @@ std::string for_zsh(const std::vector<Command>& all) {
     for (const Command& command : all) {
         out += fmt::format("  {})\n    _arguments", quoted(command.name));
         for (const Option& option : command.options)
-            out += " \\\n      " +
-                   quoted(fmt::format("*{}[{}]{}", option.name, zsh_text(option.help), zsh_values(option.takes, option.words)));
-        if (const auto besides = zsh_values(command.takes, {}); !besides.empty()) out += " \\\n      " + quoted("*" + besides);
+            out += " \\\n      " + quoted(fmt::format("*{}[{}]{}", option.name, zsh_text(option.help),
+                                                      zsh_values(option.takes, option.words)));
+        if (const auto besides = zsh_values(command.takes, {}); !besides.empty())
+            out += " \\\n      " + quoted("*" + besides);
         out += "\n    ;;\n";
     }
     return out + "esac\n";
@@ -211,12 +232,17 @@ std::string for_fish(const std::vector<Command>& all) {
     std::string out = "# what fish offers for tavloctl\ncomplete -c tavloctl -f\n";
     const auto firsts = first_words(all);
     for (const std::string& first : firsts) {
-        const auto of = std::find_if(all.begin(), all.end(), [&](const Command& one) { return parted(one.name, ' ').front() == first; });
-        out += fmt::format("complete -c tavloctl -n __fish_use_subcommand -a {} -d {}\n", first, quoted(of->help));
+        const auto of = std::find_if(all.begin(), all.end(), [&](const Command& one) {
+            return parted(one.name, ' ').front() == first;
+        });
+        out += fmt::format("complete -c tavloctl -n __fish_use_subcommand -a {} -d {}\n", first,
+                           quoted(of->help));
         const auto second = second_words(all, first);
         if (!second.empty())
-            out += fmt::format("complete -c tavloctl -n '__fish_seen_subcommand_from {}; and not __fish_seen_subcommand_from {}' -a {}\n",
-                               first, joined(second), quoted(joined(second)));
+            out += fmt::format(
+                "complete -c tavloctl -n '__fish_seen_subcommand_from {}; and not "
+                "__fish_seen_subcommand_from {}' -a {}\n",
+                first, joined(second), quoted(joined(second)));
     }
     for (const Command& command : all) {
         const auto parts = parted(command.name, ' ');
@@ -232,8 +258,10 @@ std::string for_fish(const std::vector<Command>& all) {
             out += " -d " + quoted(option.help) + "\n";
         }
         if (command.takes == Takes::file) out += line + " -F\n";
-        if (command.takes == Takes::receipt) out += line + " -a " + quoted(fmt::format("(tavloctl receipts {})", listing)) + "\n";
-        if (command.takes == Takes::version) out += line + " -a " + quoted(fmt::format("(tavloctl safe {})", listing)) + "\n";
+        if (command.takes == Takes::receipt)
+            out += line + " -a " + quoted(fmt::format("(tavloctl receipts {})", listing)) + "\n";
+        if (command.takes == Takes::version)
+            out += line + " -a " + quoted(fmt::format("(tavloctl safe {})", listing)) + "\n";
     }
     return out;
 }

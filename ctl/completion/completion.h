@@ -12,6 +12,6 @@
 enum class Shell { bash, zsh, fish };
 std::optional<Shell> shell_from_text(std::string_view text);
 
-/// The file that the shell reads: for bash a file of bash-completion, for zsh a function of compsys (zshcompsys(1)), for fish a file of
-/// complete commands.
+/// The file that the shell reads: for bash a file of bash-completion, for zsh a function of compsys
+/// (zshcompsys(1)), for fish a file of complete commands.
 std::string completion_for(Shell shell);

@@ -25,7 +25,8 @@ public:
         for (std::size_t at = 600; at < other.size(); at += 700) other[at] ^= std::byte{1};
         return ArchiveFiles::write_at(to, offset, other);
     }
-    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) override {
+    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset,
+                                std::span<std::byte> into) override {
         if (meanwhile) std::exchange(meanwhile, {})();
         return ArchiveFiles::read_at(file, offset, into);
     }
@@ -52,12 +53,16 @@ struct Yard {
         return what;
     }
     /// What of it can be read again, by name.
-    PackedList list(const StagedCopy& made) { return value(ArchiveReader(made.staged.file().duplicate()).list()); }
+    PackedList list(const StagedCopy& made) {
+        return value(ArchiveReader(made.staged.file().duplicate()).list());
+    }
 };
 
 }  // namespace
 
-TEST_CASE("an archive holds what was put in, is complete before anybody sees it, and says what it could not keep", "[archive][sink]") {
+TEST_CASE(
+    "an archive holds what was put in, is complete before anybody sees it, and says what it could not keep",
+    "[archive][sink]") {
     Yard yard;
     yard.temp.write("from/a.pdf", std::string(70'000, 'a'));
     yard.temp.write("from/empty", "");
@@ -114,8 +119,10 @@ TEST_CASE("another file than was looked at is refused, and costs the archive not
     CHECK(yard.list(value(sink->finish({}))).things.size() == 1);
 }
 
-TEST_CASE("a small file that changes while it is read leaves the archive whole, a large one means that it is begun anew",
-          "[archive][sink]") {
+TEST_CASE(
+    "a small file that changes while it is read leaves the archive whole, a large one means that it is begun "
+    "anew",
+    "[archive][sink]") {
     Yard yard;
     const bool large = GENERATE(false, true);
     CAPTURE(large);

@@ -16,7 +16,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Archives as folders: what is in them, by Tavlo's own rules, read by a helper that a hostile one may bring down.
+// Archives as folders: what is in them, by Tavlo's own rules, read by a helper that a hostile one may bring
+// down.
 
 using namespace tavlo;
 
@@ -69,13 +70,16 @@ Job unpack(std::vector<std::string> archives, std::string into) {
 
 /// Jobs on a disk with archives.
 struct ArchiveJobs : Jobs {
-    explicit ArchiveJobs(const TempFolder& temp) : Jobs(temp.path("state")) { disk = make_disk_with_archives(); }
+    explicit ArchiveJobs(const TempFolder& temp) : Jobs(temp.path("state")) {
+        disk = make_disk_with_archives();
+    }
 };
 
 }  // namespace
 
 TEST_CASE("folders that only names tell of are there, './' and '//' lead nowhere", "[archive]") {
-    const MemberTree tree = tree_of({packed("./", FileType::folder), packed_file("./a//b/./c.txt"), packed("d/", FileType::folder)});
+    const MemberTree tree = tree_of(
+        {packed("./", FileType::folder), packed_file("./a//b/./c.txt"), packed("d/", FileType::folder)});
     CHECK(at(tree, "a").status.type == FileType::folder);
     CHECK(at(tree, "a/b/c.txt").status.type == FileType::file);
     CHECK(at(tree, "d").status.type == FileType::folder);
@@ -87,9 +91,10 @@ TEST_CASE("folders that only names tell of are there, './' and '//' lead nowhere
 TEST_CASE("names that lead out of an archive, or through a link, are members with a problem", "[archive]") {
     auto link = packed("out", FileType::link);
     link.points_at = "/tmp";
-    const MemberTree tree = tree_of({packed_file("out/early"), link, packed_file("out/late"), packed_file("../x"), packed_file("a/../../y"),
-                                     packed_file("/abs"), packed_file("plain"), packed_file("plain/below"),
-                                     packed_file(std::string(256, 'n')), other_name("l", "/etc/passwd"), other_name("m", "nothing")});
+    const MemberTree tree = tree_of(
+        {packed_file("out/early"), link, packed_file("out/late"), packed_file("../x"),
+         packed_file("a/../../y"), packed_file("/abs"), packed_file("plain"), packed_file("plain/below"),
+         packed_file(std::string(256, 'n')), other_name("l", "/etc/passwd"), other_name("m", "nothing")});
     CHECK(at(tree, "out").status.type == FileType::link);
     CHECK(at(tree, "out").problem.empty());
     CHECK(at(tree, "plain").problem.empty());
@@ -112,7 +117,8 @@ TEST_CASE("a name that stands twice is two members of that name", "[archive]") {
     CHECK(sizes == std::vector<std::uint64_t>{1, 2, 3});
 }
 
-TEST_CASE("several names of one file are one thing, in cpio the last of them carries the bytes", "[archive]") {
+TEST_CASE("several names of one file are one thing, in cpio the last of them carries the bytes",
+          "[archive]") {
     const MemberTree tar = tree_of({packed_file("a", 5), other_name("b", "a"), other_name("c", "./b")});
     CHECK(at(tar, "c").status.links == 3);
     CHECK(at(tar, "a").status.id.same_thing(at(tar, "c").status.id));
@@ -123,7 +129,8 @@ TEST_CASE("several names of one file are one thing, in cpio the last of them car
     }
 }
 
-TEST_CASE("members are listed, looked at and read in any order, nothing there can be written", "[archive][disk]") {
+TEST_CASE("members are listed, looked at and read in any order, nothing there can be written",
+          "[archive][disk]") {
     const TempFolder temp;
     by_python(temp.path(), R"(
 with tarfile.open('t.tar.gz', 'w:gz', format=tarfile.PAX_FORMAT) as tar:
@@ -141,7 +148,8 @@ with tarfile.open('t.tar.gz', 'w:gz', format=tarfile.PAX_FORMAT) as tar:
     };
     const auto direct = [&](const std::string& bytes) {
         temp.write("same", bytes);
-        return value(hash_of(disk, value(disk.open_file(value(disk.open_folder(temp.path())), "same")).file, {}));
+        return value(
+            hash_of(disk, value(disk.open_file(value(disk.open_folder(temp.path())), "same")).file, {}));
     };
     for (const char* name : {"c", "a", "empty", "b", "a", "b", "c", "b", "empty"})
         CHECK(read(name) == direct(std::string(name) == "a"   ? std::string(700000, 'a')
@@ -161,11 +169,13 @@ with tarfile.open('t.tar.gz', 'w:gz', format=tarfile.PAX_FORMAT) as tar:
 
 TEST_CASE("an archive that changes is another one", "[archive][disk]") {
     const TempFolder temp;
-    by_python(temp.path(), "with zipfile.ZipFile('z.zip', 'w') as z: z.writestr('a/x', 'one'); z.writestr('b', 'two')\n");
+    by_python(temp.path(),
+              "with zipfile.ZipFile('z.zip', 'w') as z: z.writestr('a/x', 'one'); z.writestr('b', 'two')\n");
     ArchiveFiles disk(make_disk());
     FolderTree tree;
     const FolderId root = tree.add_root(temp.path("z.zip"));
-    const FolderId inner = tree.add(root, "a", value(disk.status(value(disk.open_folder(temp.path("z.zip"))), "a")).id);
+    const FolderId inner =
+        tree.add(root, "a", value(disk.status(value(disk.open_folder(temp.path("z.zip"))), "a")).id);
     CHECK(FolderHandles(disk, tree).open(inner));
     const auto opened = value(disk.open_file(value(disk.open_folder(temp.path("z.zip/a"))), "x"));
     by_python(temp.path(), "with zipfile.ZipFile('z.zip', 'a') as z: z.writestr('c', 'three')\n");
@@ -195,12 +205,14 @@ TEST_CASE("what 7z, cpio and iso hold comes out as it went in, each read once th
         const auto ran = jobs.run(unpack({temp.path("year.arc")}, temp.path("to")));
         CHECK(ran.of(Outcome::failed) == 0);
         for (const auto& [name, bytes] : files) CHECK(temp.read("to/year/" + name) == bytes);
-        CHECK(jobs.undo(ran.head.id).of(Outcome::removed) == ran.items.size() + 1);  // and the folder that they came into
+        CHECK(jobs.undo(ran.head.id).of(Outcome::removed) ==
+              ran.items.size() + 1);  // and the folder that they came into
         CHECK_FALSE(temp.has("to"));
     }
 }
 
-TEST_CASE("holes of a sparse member stay holes, dates keep their nanoseconds, before 1970 too", "[archive][disk]") {
+TEST_CASE("holes of a sparse member stay holes, dates keep their nanoseconds, before 1970 too",
+          "[archive][disk]") {
     const TempFolder temp;
     by_python(temp.path(), R"(
 with tarfile.open('t.tar', 'w', format=tarfile.PAX_FORMAT) as tar:
@@ -240,17 +252,22 @@ with tarfile.open('t.tar.gz', 'w:gz') as tar:
             void spend() {
                 if (left-- == 0) throw std::runtime_error("the process ends here");
             }
-            Result<Staged> stage(const Handle& f, const std::string& n) override { return spend(), ArchiveFiles::stage(f, n); }
+            Result<Staged> stage(const Handle& f, const std::string& n) override {
+                return spend(), ArchiveFiles::stage(f, n);
+            }
             Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
                 return spend(), ArchiveFiles::take_free_name(s, f, n);
             }
             Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
                 return spend(), ArchiveFiles::make_folder(f, n, m);
             }
-            Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+            Result<void> link_file(const Handle& a, const std::string& n, const Handle& b,
+                                   const std::string& m) override {
                 return spend(), ArchiveFiles::link_file(a, n, b, m);
             }
-            Result<Status> status(const Handle& f, const std::string& n) override { return spend(), ArchiveFiles::status(f, n); }
+            Result<Status> status(const Handle& f, const std::string& n) override {
+                return spend(), ArchiveFiles::status(f, n);
+            }
             using ArchiveFiles::status;
             int left;
         };
@@ -263,12 +280,14 @@ with tarfile.open('t.tar.gz', 'w:gz') as tar:
         }
         if (value(jobs.store->receipts()).empty()) continue;
         CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
-        for (const char* name : {"d/z", "d/y", "d/x", "e/w"}) CHECK(temp.read(std::string("to/t/") + name).size() == 27);
+        for (const char* name : {"d/z", "d/y", "d/x", "e/w"})
+            CHECK(temp.read(std::string("to/t/") + name).size() == 27);
         CHECK(temp.inode("to/t/e/link") == temp.inode("to/t/d/z"));
     }
 }
 
-TEST_CASE("archives in which anything may be wrong: nothing outside, nothing half, no end but one's own", "[archive][disk][fuzz]") {
+TEST_CASE("archives in which anything may be wrong: nothing outside, nothing half, no end but one's own",
+          "[archive][disk][fuzz]") {
     const TempFolder temp("/dev/shm");
     by_python(temp.path(), R"(
 import random
@@ -292,22 +311,27 @@ for kind in ('gz', 'xz', 'bz2'):
             CAPTURE(name, round);
             std::string bytes = whole;
             const int flips = 1 + static_cast<int>(random() % 4);
-            for (int flip = 0; flip < flips; ++flip) bytes[random() % bytes.size()] ^= static_cast<char>(1U << (random() % 8));
+            for (int flip = 0; flip < flips; ++flip)
+                bytes[random() % bytes.size()] ^= static_cast<char>(1U << (random() % 8));
             if (random() % 4 == 0) bytes.resize(random() % bytes.size() + 1);
             temp.write("broken/" + std::string(name), bytes);
             std::filesystem::create_directories(temp.path("to"));
             ArchiveJobs jobs(temp);
-            const auto outlook = prepare(*jobs.disk, unpack({temp.path("broken/" + std::string(name))}, temp.path("to")));
+            const auto outlook =
+                prepare(*jobs.disk, unpack({temp.path("broken/" + std::string(name))}, temp.path("to")));
             if (outlook && outlook->refusals.empty()) {
                 const auto ran = jobs.carry_out(*outlook->plan);
                 for (const auto& item : ran.items) {
                     if (!arrives(item.result) || item.type != FileType::file) continue;
-                    // under the name that it has, or another that the damage gave it, a file is one of those that were packed
+                    // under the name that it has, or another that the damage gave it, a file is one of those
+                    // that were packed
                     const std::string now = temp.read(item.place().substr(temp.path().size() + 1));
                     bool known = now.empty();
-                    for (const auto& entry : std::filesystem::recursive_directory_iterator(temp.path("sound")))
+                    for (const auto& entry :
+                         std::filesystem::recursive_directory_iterator(temp.path("sound")))
                         known =
-                            known || (entry.is_regular_file() && temp.read(entry.path().string().substr(temp.path().size() + 1)) == now);
+                            known || (entry.is_regular_file() &&
+                                      temp.read(entry.path().string().substr(temp.path().size() + 1)) == now);
                     CHECK(known);
                 }
             }
@@ -317,7 +341,8 @@ for kind in ('gz', 'xz', 'bz2'):
         }
         std::filesystem::remove_all(temp.path("sound"));
         std::vector<std::string> stays;
-        for (const auto& entry : std::filesystem::directory_iterator(temp.path())) stays.push_back(entry.path().filename());
+        for (const auto& entry : std::filesystem::directory_iterator(temp.path()))
+            stays.push_back(entry.path().filename());
         for (const auto& one : stays) CHECK((one.starts_with("a.") || one == "state" || one == "broken"));
     }
 }

@@ -37,7 +37,8 @@ public:
         if (f.path().find(".tavlo-safe-") == std::string::npos) once(before_taking);
         return disk->take_free_name(s, f, n);
     }
-    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                          const std::string& m) override {
         once(before_exchange);
         return disk->exchange(a, n, b, m);
     }
@@ -68,7 +69,8 @@ SCENARIO("each decision does what it says", "[disk][collision]") {
             const auto decision = GENERATE(Decision::undecided, Decision::skip);
             const Ran ran = jobs.run(with(job, decision));
             THEN("nothing changes") {
-                CHECK(ran.items[0].result == (decision == Decision::skip ? Outcome::skipped : Outcome::undecided));
+                CHECK(ran.items[0].result ==
+                      (decision == Decision::skip ? Outcome::skipped : Outcome::undecided));
                 CHECK(temp.read("to/report.pdf") == "held");
                 CHECK(temp.inode("to/report.pdf") == held);
                 CHECK(value(jobs.store->safe_entries()).empty());
@@ -101,21 +103,24 @@ TEST_CASE("same is proved by reading", "[disk][collision]") {
     temp.write("to/alike", "0123456789");
     temp.write("from/other", "0123456789");
     temp.write("to/other", "012345678X");
-    for (const char* name : {"from/alike", "to/alike", "from/other", "to/other"}) temp.date(name, 1'900'000'000);
+    for (const char* name : {"from/alike", "to/alike", "from/other", "to/other"})
+        temp.date(name, 1'900'000'000);
     std::filesystem::create_hard_link(temp.path("from/alike"), temp.path("to/twice"));
     std::filesystem::create_hard_link(temp.path("from/alike"), temp.path("from/twice"));
     temp.link("from/link", "x");
     temp.link("to/link", "x");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(
-        copy({temp.path("from/alike"), temp.path("from/other"), temp.path("from/twice"), temp.path("from/link")}, temp.path("to")));
+    const Ran ran = jobs.run(copy(
+        {temp.path("from/alike"), temp.path("from/other"), temp.path("from/twice"), temp.path("from/link")},
+        temp.path("to")));
     CHECK(ran.items[0].collision->finding == Finding::same);
     CHECK(ran.items[1].collision->finding == Finding::same_date);
     CHECK(ran.items[2].collision->finding == Finding::same);
     CHECK(ran.items[3].collision->finding == Finding::same);
 }
 
-TEST_CASE("twins that overwrite leave the last one, the others in the Safe, undo takes it all back", "[disk][collision][twin]") {
+TEST_CASE("twins that overwrite leave the last one, the others in the Safe, undo takes it all back",
+          "[disk][collision][twin]") {
     TempFolder temp;
     temp.write("one/a", "first");
     temp.write("two/a", "second!");
@@ -126,7 +131,8 @@ TEST_CASE("twins that overwrite leave the last one, the others in the Safe, undo
     const Tree before = tree_of(temp.path("to"));
     Jobs jobs(temp.path("state"));
     const Ran ran =
-        jobs.run(with(copy({temp.path("one/a"), temp.path("two/a"), temp.path("three/a")}, temp.path("to")), Decision::overwrite));
+        jobs.run(with(copy({temp.path("one/a"), temp.path("two/a"), temp.path("three/a")}, temp.path("to")),
+                      Decision::overwrite));
     CHECK(temp.read("to/a") == "third");
     CHECK(value(jobs.store->safe_entries()).size() == (held ? 3 : 2));
     CHECK(set_aside_bytes(jobs, ran.items[2]) == "second!");
@@ -144,7 +150,8 @@ TEST_CASE("a folder and a file that want one name", "[disk][collision]") {
     Jobs jobs(temp.path("state"));
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     const auto operation = GENERATE(Operation::copy, Operation::move);
-    Job job = with(copy({temp.path("from/thing"), temp.path("from2/box")}, temp.path("to")), Decision::overwrite);
+    Job job =
+        with(copy({temp.path("from/thing"), temp.path("from2/box")}, temp.path("to")), Decision::overwrite);
     job.operation = operation;
     const Ran ran = jobs.run(job);
     CHECK(temp.read("to/thing/inside") == "new");
@@ -179,7 +186,9 @@ SCENARIO("races lose nobody's bytes", "[disk][race]") {
     }
     WHEN("what was to be replaced is another one by then") {
         temp.write("to/a", "agreed on");
-        disk.before_exchange = [&] { std::filesystem::rename(temp.write("other", "somebody's new work"), temp.path("to/a")); };
+        disk.before_exchange = [&] {
+            std::filesystem::rename(temp.write("other", "somebody's new work"), temp.path("to/a"));
+        };
         const Ran ran = run(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite));
         THEN("it is swapped back and left alone") {
             CHECK(ran.items[0].result == Outcome::undecided);
@@ -209,7 +218,9 @@ SCENARIO("races lose nobody's bytes", "[disk][race]") {
     }
     WHEN("the source keeps changing") {
         int reads = 0;
-        disk.after_reading = [&] { temp.write("from/a", std::string(static_cast<std::size_t>(4 + ++reads), 'x')); };
+        disk.after_reading = [&] {
+            temp.write("from/a", std::string(static_cast<std::size_t>(4 + ++reads), 'x'));
+        };
         const Ran ran = run(copy({temp.path("from/a")}, temp.path("to")));
         THEN("it is reported, and no half-copy is left") {
             CHECK(ran.items[0].result == Outcome::failed);
@@ -247,9 +258,11 @@ TEST_CASE("a decision holds only for the pair it was made about", "[disk][collis
     temp.write("to/a", "held");
     Jobs jobs(temp.path("state"));
     const bool change_source = GENERATE(false, true);
-    const Ran ran = jobs.run_after(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite), [&] {
-        change_source ? temp.write("from/a", "incoming, newer still") : temp.write("to/a", "somebody went on writing");
-    });
+    const Ran ran =
+        jobs.run_after(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite), [&] {
+            change_source ? temp.write("from/a", "incoming, newer still")
+                          : temp.write("to/a", "somebody went on writing");
+        });
     CHECK(ran.items[0].result == Outcome::undecided);
     CHECK(temp.read("to/a") == (change_source ? "held" : "somebody went on writing"));
 }
@@ -283,10 +296,12 @@ TEST_CASE("what reading found out is remembered, until one of the two is touched
     CHECK(finding_after_reads().first != Finding::same);
 }
 
-TEST_CASE("a rule by finding and size: the larger one wins, and what it does not say is left to the rest", "[disk][collision]") {
+TEST_CASE("a rule by finding and size: the larger one wins, and what it does not say is left to the rest",
+          "[disk][collision]") {
     TempFolder temp;
-    for (const auto& [name, from, to] :
-         {std::tuple{"larger", "incoming, large", "held"}, {"smaller", "in", "held, large"}, {"even", "one", "two"}}) {
+    for (const auto& [name, from, to] : {std::tuple{"larger", "incoming, large", "held"},
+                                         {"smaller", "in", "held, large"},
+                                         {"even", "one", "two"}}) {
         temp.write(std::string("from/") + name, from);
         temp.write(std::string("to/") + name, to);
     }
@@ -304,13 +319,15 @@ TEST_CASE("a rule by finding and size: the larger one wins, and what it does not
     CHECK(ran.item(temp.path("to/even")).result == Outcome::undecided);
 }
 
-TEST_CASE("a planned new name that is taken at the last instant is counted up from the one asked for", "[disk][collision]") {
+TEST_CASE("a planned new name that is taken at the last instant is counted up from the one asked for",
+          "[disk][collision]") {
     TempFolder temp;
     temp.write("from/report.pdf", "incoming");
     temp.write("to/report.pdf", "held");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run_after(with(copy({temp.path("from/report.pdf")}, temp.path("to")), Decision::rename),
-                                   [&] { temp.write("to/report-2.pdf", "somebody's"); });
+    const Ran ran =
+        jobs.run_after(with(copy({temp.path("from/report.pdf")}, temp.path("to")), Decision::rename),
+                       [&] { temp.write("to/report-2.pdf", "somebody's"); });
     CHECK(ran.items[0].result == Outcome::renamed);
     CHECK(ran.items[0].final_path == temp.path("to/report-3.pdf"));
     CHECK(temp.read("to/report-2.pdf") == "somebody's");

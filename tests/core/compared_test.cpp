@@ -70,9 +70,10 @@ TEST_CASE("what was compared before a stop is remembered, and not read again", "
     REQUIRE(seen.plan->not_compared.size() == count);
     disk.opened = 0;
     std::stop_source stop;
-    const auto stopped = compare_pairs(disk, *seen.plan, known, &memory, stop.get_token(), [&](std::size_t done) {
-        if (done == 15) stop.request_stop();
-    });
+    const auto stopped =
+        compare_pairs(disk, *seen.plan, known, &memory, stop.get_token(), [&](std::size_t done) {
+            if (done == 15) stop.request_stop();
+        });
     REQUIRE_FALSE(stopped);
     CHECK(stopped.error().fault == Fault::cancelled);
     CHECK(memory.told.size() == 15);
@@ -81,7 +82,8 @@ TEST_CASE("what was compared before a stop is remembered, and not read again", "
     disk.opened = 0;
     KnownContents fresh;
     std::vector<std::size_t> reported;
-    REQUIRE(compare_pairs(disk, *seen.plan, fresh, &memory, {}, [&](std::size_t done) { reported.push_back(done); }));
+    REQUIRE(compare_pairs(disk, *seen.plan, fresh, &memory, {},
+                          [&](std::size_t done) { reported.push_back(done); }));
     CHECK(disk.opened == 2 * (count - 15));
     CHECK(memory.told.size() == count);
     REQUIRE(reported.size() == count);
@@ -126,7 +128,8 @@ TEST_CASE("a pair is known by all that tells it from another, and by nothing les
     CHECK(known.problem(pair) == nullptr);
 }
 
-TEST_CASE("a text is read as UTF-16 where it says so or is plainly so, and is left alone where it is not", "[select][list]") {
+TEST_CASE("a text is read as UTF-16 where it says so or is plainly so, and is left alone where it is not",
+          "[select][list]") {
     const std::u16string names = u"permit-1.pdf\r\nRöhre 2.pdf\n\U0001F6A2 3.pdf";
     const std::string plain = "permit-1.pdf\r\nRöhre 2.pdf\n\U0001F6A2 3.pdf";
     CHECK(without_utf16("\xff\xfe" + utf16(names, false)) == plain);
@@ -138,8 +141,9 @@ TEST_CASE("a text is read as UTF-16 where it says so or is plainly so, and is le
     CHECK(without_utf16("").empty());
     CHECK(without_utf16("\xff\xfe").empty());
     CHECK(without_utf16("a") == "a");
-    CHECK(without_utf16(std::string("a\0b", 3)) == std::string("a\0b", 3));            // a NUL alone makes no UTF-16
-    CHECK(without_utf16("\xff\xfe" + utf16(u"ab", false) + "x") == "ab\xef\xbf\xbd");  // cut in the middle of a letter
+    CHECK(without_utf16(std::string("a\0b", 3)) == std::string("a\0b", 3));  // a NUL alone makes no UTF-16
+    CHECK(without_utf16("\xff\xfe" + utf16(u"ab", false) + "x") ==
+          "ab\xef\xbf\xbd");  // cut in the middle of a letter
     const std::string half = "\xff\xfe" + utf16(std::u16string(1, u'\xd83d'), false) + utf16(u"a", false);
     CHECK(without_utf16(half).ends_with("a"));  // half of a pair is no letter, and nothing after it is lost
     CHECK(from_latin1("R\xf6hre \x80 5") == "Röhre € 5");

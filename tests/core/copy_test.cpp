@@ -28,7 +28,9 @@ TEST_CASE("a real tree arrives with types, bytes, modes, times, links and hard-l
     std::string from = tree;
     if (::geteuid() != 0) {  // whoever is not root keeps no owner but himself
         from = temp.folder("own") + "/" + std::string(name_of(tree));
-        std::filesystem::copy(tree, from, std::filesystem::copy_options::recursive | std::filesystem::copy_options::copy_symlinks);
+        std::filesystem::copy(
+            tree, from,
+            std::filesystem::copy_options::recursive | std::filesystem::copy_options::copy_symlinks);
     }
     const Ran ran = jobs.run(copy({from}, temp.path("to")));
     CHECK(ran.of(Outcome::failed) == 0);
@@ -73,8 +75,9 @@ TEST_CASE("a sparse file stays sparse, and its hash is that of its bytes", "[dis
 
 TEST_CASE("names are bytes", "[disk][copy]") {
     TempFolder temp;
-    for (const std::string& name : {std::string("two\nlines"), std::string("bad\xff\xfe"), std::string("-rf"), std::string("dot."),
-                                    std::string("[a,b]"), std::string(255, 'l'), std::string(" ")})
+    for (const std::string& name :
+         {std::string("two\nlines"), std::string("bad\xff\xfe"), std::string("-rf"), std::string("dot."),
+          std::string("[a,b]"), std::string(255, 'l'), std::string(" ")})
         temp.write("from/" + name, name);
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(copy({temp.path("from")}, temp.path("to")));
@@ -153,10 +156,12 @@ TEST_CASE("links stay links, or are followed when asked", "[disk][gather]") {
     CHECK(ran.item(temp.path("followed/from/to-folder/loop")).result == Outcome::failed);
 }
 
-TEST_CASE("file systems without nameless files, exchange or flagged renames keep the promises too", "[disk][collision]") {
+TEST_CASE("file systems without nameless files, exchange or flagged renames keep the promises too",
+          "[disk][collision]") {
     /// Answers as such a file system does.
     class Plain final : public ForwardingFileSystem {
-        Result<void> exchange(const Handle&, const std::string&, const Handle& b, const std::string& name) override {
+        Result<void> exchange(const Handle&, const std::string&, const Handle& b,
+                              const std::string& name) override {
             return failure(Fault::unsupported, "exchange names", join(b.path(), name));
         }
     };
@@ -174,7 +179,8 @@ TEST_CASE("file systems without nameless files, exchange or flagged renames keep
     CHECK_FALSE(std::filesystem::exists(entry.stored));
 }
 
-TEST_CASE("too little room, a thing onto itself or into itself are refused before anything is touched", "[disk][refused]") {
+TEST_CASE("too little room, a thing onto itself or into itself are refused before anything is touched",
+          "[disk][refused]") {
     TempFolder temp;
     temp.write("box/inner/file", std::string(300'000, 'x'));
     temp.link("way in", "box/inner");

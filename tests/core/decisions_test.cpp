@@ -34,12 +34,14 @@ Asked with_single(Asked asked, const Plan& plan, const std::string& source, Pair
 
 }  // namespace
 
-TEST_CASE("of many strokes the last one about a path holds, for its own pair only, and a copy keeps what it had", "[decisions]") {
+TEST_CASE(
+    "of many strokes the last one about a path holds, for its own pair only, and a copy keeps what it had",
+    "[decisions]") {
     const bool holds = rc::check("strokes", [] {
         Decisions decisions;
         std::map<std::string, PairDecision> model;
-        const auto strokes =
-            *rc::gen::container<std::vector<std::vector<int>>>(rc::gen::container<std::vector<int>>(rc::gen::inRange(0, 12)));
+        const auto strokes = *rc::gen::container<std::vector<std::vector<int>>>(
+            rc::gen::container<std::vector<int>>(rc::gen::inRange(0, 12)));
         std::uint64_t number = 0;
         for (const auto& paths : strokes) {
             const Decisions before = decisions;
@@ -77,7 +79,8 @@ TEST_CASE("of many strokes the last one about a path holds, for its own pair onl
     CHECK(holds);
 }
 
-TEST_CASE("the one that is there gets another name, and the incoming one its place, undo turns it round", "[disk][decisions]") {
+TEST_CASE("the one that is there gets another name, and the incoming one its place, undo turns it round",
+          "[disk][decisions]") {
     const bool moves = GENERATE(false, true);
     TempFolder temp;
     temp.write("from/report.pdf", "incoming");
@@ -89,7 +92,8 @@ TEST_CASE("the one that is there gets another name, and the incoming one its pla
     temp.write("to/file/inside", "a folder");
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     Jobs jobs(temp.path("state"));
-    const std::vector<std::string> sources{temp.path("from/report.pdf"), temp.path("from/box"), temp.path("from/file")};
+    const std::vector<std::string> sources{temp.path("from/report.pdf"), temp.path("from/box"),
+                                           temp.path("from/file")};
     Asked asked = moves ? move(sources, temp.path("to")) : copy(sources, temp.path("to"));
     const auto plan = value(prepare(*jobs.disk, asked)).plan;
     PairDecision make_way{{}, Decision::rename, {}, {}, true};
@@ -115,20 +119,24 @@ TEST_CASE("the one that is there gets another name, and the incoming one its pla
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == after);
 }
 
-TEST_CASE("what is to make room and was changed meanwhile stays, and so does the incoming one", "[disk][decisions]") {
+TEST_CASE("what is to make room and was changed meanwhile stays, and so does the incoming one",
+          "[disk][decisions]") {
     TempFolder temp;
     temp.write("from/a", "incoming");
     temp.write("to/a", "held");
     Jobs jobs(temp.path("state"));
     Asked asked = copy({temp.path("from/a")}, temp.path("to"));
-    asked = with_single(asked, *value(prepare(*jobs.disk, asked)).plan, temp.path("from/a"), {{}, Decision::rename, {}, {}, true});
+    asked = with_single(asked, *value(prepare(*jobs.disk, asked)).plan, temp.path("from/a"),
+                        {{}, Decision::rename, {}, {}, true});
     const Ran ran = jobs.run_after(asked, [&] { temp.write("to/a", "held, and a day's work"); });
     CHECK(ran.of(Outcome::undecided) == 2);
     CHECK(temp.read("to/a") == "held, and a day's work");
     CHECK_FALSE(temp.has("to/a-2"));
 }
 
-TEST_CASE("a name that was typed is taken as it is, counted up where somebody has it, made where it cannot be", "[disk][decisions]") {
+TEST_CASE(
+    "a name that was typed is taken as it is, counted up where somebody has it, made where it cannot be",
+    "[disk][decisions]") {
     TempFolder temp;
     for (const char* name : {"a", "b", "c"}) {
         temp.write(std::string("from/") + name, "incoming");
@@ -138,7 +146,8 @@ TEST_CASE("a name that was typed is taken as it is, counted up where somebody ha
     Jobs jobs(temp.path("state"));
     Asked asked = copy({temp.path("from/a"), temp.path("from/b"), temp.path("from/c")}, temp.path("to"));
     const auto plan = value(prepare(*jobs.disk, asked)).plan;
-    for (const auto& [source, name] : {std::pair("from/a", "mine"), {"from/b", "taken"}, {"from/c", "../out"}})
+    for (const auto& [source, name] :
+         {std::pair("from/a", "mine"), {"from/b", "taken"}, {"from/c", "../out"}})
         asked = with_single(asked, *plan, temp.path(source), {{}, Decision::rename, {}, name, false});
     jobs.run(asked);
     CHECK(temp.read("to/mine") == "incoming");
@@ -147,8 +156,10 @@ TEST_CASE("a name that was typed is taken as it is, counted up where somebody ha
     CHECK_FALSE(temp.has("out"));
 }
 
-TEST_CASE("whatever is decided in whatever order, no name goes to two, and no decision to a pair it was not made for",
-          "[disk][decisions]") {
+TEST_CASE(
+    "whatever is decided in whatever order, no name goes to two, and no decision to a pair it was not made "
+    "for",
+    "[disk][decisions]") {
     TempFolder temp("/dev/shm");
     std::vector<std::string> sources;
     for (const char* top : {"one", "two"})
@@ -172,8 +183,10 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
                 if (*rc::gen::arbitrary<bool>()) continue;
                 PairDecision decision;
                 decision.pair = outlook.plan->pair(outlook.plan->items[id]);
-                if (*rc::gen::inRange(0, 5) == 0) decision.pair.held.size_bytes += 1;  // made for a pair that was another
-                decision.decision = *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
+                if (*rc::gen::inRange(0, 5) == 0)
+                    decision.pair.held.size_bytes += 1;  // made for a pair that was another
+                decision.decision = *rc::gen::element(Decision::undecided, Decision::skip,
+                                                      Decision::overwrite, Decision::rename);
                 decision.name = *rc::gen::element<std::string>("", "a", "b-2", "new");
                 decision.renames_held = *rc::gen::arbitrary<bool>();
                 stroke.insert_or_assign(outlook.plan->source_path(outlook.plan->items[id]), decision);
@@ -195,7 +208,8 @@ TEST_CASE("whatever is decided in whatever order, no name goes to two, and no de
                 const auto decided = last.find(outlook.plan->source_path(item));
                 const bool stands = decided != last.end() && decided->second.pair == outlook.plan->pair(item);
                 RC_ASSERT(item.collision->by_hand == stands);
-                RC_ASSERT(item.collision->decision == (stands ? *decided->second.decision : Decision::undecided));
+                RC_ASSERT(item.collision->decision ==
+                          (stands ? *decided->second.decision : Decision::undecided));
             }
         }
     });

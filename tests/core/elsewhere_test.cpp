@@ -21,7 +21,8 @@ Job looking(Job job) {
 /// Notes which files are read.
 class Reads final : public ForwardingFileSystem {
 public:
-    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset, std::span<std::byte> into) override {
+    Result<std::size_t> read_at(const Handle& file, std::uint64_t offset,
+                                std::span<std::byte> into) override {
         files.insert(file.path());
         return disk->read_at(file, offset, into);
     }
@@ -30,7 +31,8 @@ public:
 
 }  // namespace
 
-TEST_CASE("a file whose bytes are there under another name is found, and skipped where that is said", "[elsewhere]") {
+TEST_CASE("a file whose bytes are there under another name is found, and skipped where that is said",
+          "[elsewhere]") {
     const TempFolder temp;
     Jobs jobs(temp.path("state"));
     temp.write("in/quay.jpg", "the quay at noon");
@@ -61,7 +63,8 @@ TEST_CASE("a file whose bytes are there under another name is found, and skipped
     CHECK_FALSE(temp.has("to/in/quay.jpg"));
     CHECK(temp.read("to/in/other.jpg") == "of the same size");
     CHECK(ran.item(temp.path("to/in/quay.jpg")).collision->elsewhere == temp.path("to/2031/deep/img-1.jpg"));
-    CHECK(jobs.run(with(copy({temp.path("in")}, temp.path("to")), Decision::skip)).of(Outcome::created) == 1);  // nobody looks now
+    CHECK(jobs.run(with(copy({temp.path("in")}, temp.path("to")), Decision::skip)).of(Outcome::created) ==
+          1);  // nobody looks now
 }
 
 TEST_CASE("a move leaves what is there already, and what its own name meets goes first", "[elsewhere]") {
@@ -72,7 +75,8 @@ TEST_CASE("a move leaves what is there already, and what its own name meets goes
     temp.write("to/other name", "bytes of a");
     temp.write("to/b", "held by another");
     temp.write("to/b elsewhere", "bytes of b");
-    const Ran ran = jobs.run(with(looking(move({temp.path("in/a"), temp.path("in/b")}, temp.path("to"))), Decision::skip));
+    const Ran ran = jobs.run(
+        with(looking(move({temp.path("in/a"), temp.path("in/b")}, temp.path("to"))), Decision::skip));
     CHECK(temp.read("in/a") == "bytes of a");
     CHECK(ran.item(temp.path("to/a")).collision->finding == Finding::elsewhere);
     CHECK(ran.item(temp.path("to/b")).collision->finding != Finding::elsewhere);
@@ -89,7 +93,10 @@ TEST_CASE("only files of equal size are read, once, and their hashes are remembe
     temp.write("to/z", "another size");
     const auto look = [&] {
         Reads disk;
-        const auto plan = value(prepare(disk, with(looking(copy({temp.path("in")}, temp.path("to"))), Decision::skip), store.get())).plan;
+        const auto plan =
+            value(prepare(disk, with(looking(copy({temp.path("in")}, temp.path("to"))), Decision::skip),
+                          store.get()))
+                .plan;
         CHECK(plan->totals.of(Outcome::skipped) == 1);
         return disk.files.size();
     };
@@ -108,7 +115,8 @@ TEST_CASE("neither the batch itself nor what was set aside counts as there", "[e
     temp.write("box/b", "set aside");
     temp.write("box/c", "twice");
     temp.write("box/d", "twice");
-    const Ran ran = jobs.run(with(looking(copy({temp.path("to/in/a"), temp.path("box")}, temp.path("to"))), Decision::skip));
+    const Ran ran = jobs.run(
+        with(looking(copy({temp.path("to/in/a"), temp.path("box")}, temp.path("to"))), Decision::skip));
     CHECK(ran.of(Outcome::created) == 5);
     CHECK(ran.of(Outcome::skipped) == 0);
 }

@@ -53,53 +53,73 @@ TEST_CASE("dates are read as files have them", "[facts]") {
     CHECK(read("D:2031") == "2031-01-01T00:00:00");
     CHECK(read("2031-05") == "2031-05-01T00:00:00");
     CHECK(read("1889:12:31 23:59:59") == "1889-12-31T23:59:59");
-    for (const char* none : {"", "0000:00:00 00:00:00", "    :  :     :  :  ", "2031:13:01 00:00:00", "2031:02:29 00:00:00",
-                             "2031:05:02 24:00:00", "203", "soon"})
+    for (const char* none : {"", "0000:00:00 00:00:00", "    :  :     :  :  ", "2031:13:01 00:00:00",
+                             "2031:02:29 00:00:00", "2031:05:02 24:00:00", "203", "soon"})
         CHECK(read(none) == "none");
     CHECK(read("2032:02:29 00:00:00") == "2032-02-29T00:00:00");
 }
 
 TEST_CASE("pictures tell when, with what and where they were taken", "[facts]") {
     const TempFolder temp;
-    CHECK(told_by(temp, "a.jpg", photo_bytes({.taken = "2031:05:02 09:14:07", .make = "Ostrel", .model = "Q7", .place = inverness})) ==
-          R"({"taken":"2031-05-02T09:14:07","camera":"Ostrel Q7","country":"United Kingdom","town":"Inverness","width":40,"height":30})");
+    CHECK(
+        told_by(temp, "a.jpg",
+                photo_bytes(
+                    {.taken = "2031:05:02 09:14:07", .make = "Ostrel", .model = "Q7", .place = inverness})) ==
+        R"({"taken":"2031-05-02T09:14:07","camera":"Ostrel Q7","country":"United Kingdom","town":"Inverness","width":40,"height":30})");
     // the make once; the second date where the first is none; turned as it is shown; a name that says nothing
     CHECK(told_by(temp, "b",
                   photo_bytes({.taken = "0000:00:00 00:00:00",
                                .digitized = "2030:01:02 03:04:05",
                                .make = "OSTREL",
                                .model = "Ostrel Q7",
-                               .orientation = 6})) == R"({"taken":"2030-01-02T03:04:05","camera":"Ostrel Q7","width":30,"height":40})");
+                               .orientation = 6})) ==
+          R"({"taken":"2030-01-02T03:04:05","camera":"Ostrel Q7","width":30,"height":40})");
     // some 90 km out at sea there is a country and no town; in the middle of an ocean nothing
     const std::string sea = told_by(temp, "c.jpg", photo_bytes({.place = std::pair(59.4, -3.5)}));
     CHECK(sea.find("\"country\":\"United Kingdom\"") != std::string::npos);
-    CHECK(told_by(temp, "d.jpg", photo_bytes({.place = std::pair(-48.9, -123.4)})) == R"({"width":40,"height":30})");
-    CHECK(told_by(temp, "e.jpg", photo_bytes({.place = std::pair(-36.85, 174.76)})).find("New Zealand") != std::string::npos);
+    CHECK(told_by(temp, "d.jpg", photo_bytes({.place = std::pair(-48.9, -123.4)})) ==
+          R"({"width":40,"height":30})");
+    CHECK(told_by(temp, "e.jpg", photo_bytes({.place = std::pair(-36.85, 174.76)})).find("New Zealand") !=
+          std::string::npos);
 }
 
 TEST_CASE("sound and documents tell what their makers wrote", "[facts]") {
     const TempFolder temp;
     CHECK(told_by(temp, "a.mp3",
-                  sound_bytes({{"TPE1", "Quay Choir"}, {"TALB", "Tide"}, {"TIT2", "Bell"}, {"TYER", "2031"}, {"TRCK", "3/12"}})) ==
+                  sound_bytes({{"TPE1", "Quay Choir"},
+                               {"TALB", "Tide"},
+                               {"TIT2", "Bell"},
+                               {"TYER", "2031"},
+                               {"TRCK", "3/12"}})) ==
           R"({"artist":"Quay Choir","album":"Tide","title":"Bell","year":2031,"track":3})");
     CHECK(told_by(temp, "b.odt",
-                  open_document_bytes("<meta:initial-creator>M. Harn</meta:initial-creator><dc:creator>Other</dc:creator>"
-                                      "<dc:title> Permit &amp; plan </dc:title><dc:subject>Quay</dc:subject>"
-                                      "<meta:creation-date>2031-05-02T09:14:07.5</meta:creation-date>")) ==
+                  open_document_bytes(
+                      "<meta:initial-creator>M. Harn</meta:initial-creator><dc:creator>Other</dc:creator>"
+                      "<dc:title> Permit &amp; plan </dc:title><dc:subject>Quay</dc:subject>"
+                      "<meta:creation-date>2031-05-02T09:14:07.5</meta:creation-date>")) ==
           R"({"author":"M. Harn","title":"Permit & plan","subject":"Quay","created":"2031-05-02T09:14:07"})");
-    CHECK(told_by(temp, "c.odt", open_document_bytes("<dc:creator>Only</dc:creator>")) == R"({"author":"Only"})");
-    CHECK(told_by(temp, "d.docx",
-                  office_bytes("<dc:creator>M. Harn</dc:creator><dcterms:created>2031-05-02T09:14:07Z</dcterms:created>",
-                               "<Company>Ostrel Ferries</Company>")) ==
-          R"({"company":"Ostrel Ferries","author":"M. Harn","created":"2031-05-02T09:14:07"})");
+    CHECK(told_by(temp, "c.odt", open_document_bytes("<dc:creator>Only</dc:creator>")) ==
+          R"({"author":"Only"})");
+    CHECK(
+        told_by(temp, "d.docx",
+                office_bytes(
+                    "<dc:creator>M. Harn</dc:creator><dcterms:created>2031-05-02T09:14:07Z</dcterms:created>",
+                    "<Company>Ostrel Ferries</Company>")) ==
+        R"({"company":"Ostrel Ferries","author":"M. Harn","created":"2031-05-02T09:14:07"})");
     CHECK(told_by(temp, "e.pdf",
-                  pdf_bytes({{"Author", "(M. Harn)"}, {"Title", "(Notice)"}, {"CreationDate", "(D:20310502091407+02'00')"}})) ==
+                  pdf_bytes({{"Author", "(M. Harn)"},
+                             {"Title", "(Notice)"},
+                             {"CreationDate", "(D:20310502091407+02'00')"}})) ==
           R"({"author":"M. Harn","title":"Notice","created":"2031-05-02T09:14:07"})");
-    // RIFF INFO (its chunks are as long as an even number of bytes), which no reader of pictures or films gets to see
+    // RIFF INFO (its chunks are as long as an even number of bytes), which no reader of pictures or films
+    // gets to see
     const std::string info = std::string("INFOINAM\x06\0\0\0Bell 1IART\x06\0\0\0Quay\0\0", 32);
-    const std::string format = std::string("fmt \x10\0\0\0\x01\0\x01\0\x80\x3e\0\0\0\x7d\0\0\x02\0\x10\0", 24);
-    const std::string chunks = "WAVE" + format + std::string("LIST\x20\0\0\0", 8) + info + std::string("data\x04\0\0\0\0\0\0\0", 12);
-    const std::string wave = std::string("RIFF") + static_cast<char>(chunks.size()) + std::string(3, '\0') + chunks;
+    const std::string format =
+        std::string("fmt \x10\0\0\0\x01\0\x01\0\x80\x3e\0\0\0\x7d\0\0\x02\0\x10\0", 24);
+    const std::string chunks =
+        "WAVE" + format + std::string("LIST\x20\0\0\0", 8) + info + std::string("data\x04\0\0\0\0\0\0\0", 12);
+    const std::string wave =
+        std::string("RIFF") + static_cast<char>(chunks.size()) + std::string(3, '\0') + chunks;
     CHECK(told_by(temp, "a.wav", wave) == R"({"artist":"Quay","title":"Bell 1"})");
     CHECK(told_by(temp, "plain.txt", "nothing to tell") == "{}");
     CHECK(told_by(temp, "empty.jpg", "") == "{}");
@@ -150,7 +170,8 @@ done
     std::vector<std::string> paths;
     for (int at = 0; at < 50; ++at) paths.push_back("/in/plain" + std::to_string(at));
     for (const char* name : {"dies", "waits", "nonsense", "babbles", "dies too"})
-        paths.insert(paths.begin() + static_cast<std::ptrdiff_t>(paths.size() / 2), std::string("/in/") + name);
+        paths.insert(paths.begin() + static_cast<std::ptrdiff_t>(paths.size() / 2),
+                     std::string("/in/") + name);
     FactReader::Bounds bounds;
     bounds.helpers = 2;
     bounds.longest_ms = 300;
@@ -165,7 +186,8 @@ done
     temp.write("unloadable", "#!/bin/sh\nexit 127\n");
     REQUIRE(::chmod(temp.path("unloadable").c_str(), 0755) == 0);
     FactReader unloadable(temp.path("unloadable"), bounds);  // not a thousand files that tell nothing
-    CHECK(unloadable.read({"/in/a", "/in/b"}, [](std::size_t, FileFacts&&) {}).error().fault == Fault::unsupported);
+    CHECK(unloadable.read({"/in/a", "/in/b"}, [](std::size_t, FileFacts&&) {}).error().fault ==
+          Fault::unsupported);
     FactReader none(temp.path("no helper"), bounds);
     const auto refused = none.read({"/in/a"}, [](std::size_t, FileFacts&&) {});
     REQUIRE_FALSE(refused);
@@ -189,7 +211,8 @@ TEST_CASE("what a file has told is remembered until it changes", "[facts]") {
         const Batch batch = value(gather(*disk, {temp.path("in")}));
         KnownFileFacts known;
         std::size_t told = 0;
-        REQUIRE(learn_facts(*disk, batch, files_of(batch), known, store.get(), {}, [&](std::size_t, std::size_t) { ++told; }));
+        REQUIRE(learn_facts(*disk, batch, files_of(batch), known, store.get(), {},
+                            [&](std::size_t, std::size_t) { ++told; }));
         CHECK(known.size() == 2);
         CHECK(known.find(batch.entries[1].status)->find("taken") != nullptr);
         return told;
@@ -203,7 +226,8 @@ TEST_CASE("what a file has told is remembered until it changes", "[facts]") {
 TEST_CASE("files are chosen by what they tell", "[facts]") {
     const TempFolder temp;
     temp.write("in/inverness.jpg", photo_bytes({.taken = "2031:05:02 09:14:07", .place = inverness}));
-    temp.write("in/elsewhere.jpg", photo_bytes({.taken = "2031:05:20 09:14:07", .place = std::pair(-36.85, 174.76)}));
+    temp.write("in/elsewhere.jpg",
+               photo_bytes({.taken = "2031:05:20 09:14:07", .place = std::pair(-36.85, 174.76)}));
     temp.write("in/deep/old.jpg", photo_bytes({.taken = "2029:05:02 09:14:07", .place = inverness}));
     temp.write("in/notes.txt", "no facts");
     const auto chosen_by = [&](std::vector<std::string> with) {

@@ -92,7 +92,9 @@ TEST_CASE("each piece of parallel work is done once, on as many threads as there
     CHECK(useful_threads() >= 1);
 }
 
-TEST_CASE("a walk enters what it is told to, crosses no mount, follows no link, and counts what it could not read", "[walk]") {
+TEST_CASE(
+    "a walk enters what it is told to, crosses no mount, follows no link, and counts what it could not read",
+    "[walk]") {
     TempFolder temp;
     temp.write("top/a", "1");
     temp.write("top/sub/b", "2");
@@ -113,7 +115,8 @@ TEST_CASE("a walk enters what it is told to, crosses no mount, follows no link, 
 
     class Locked final : public ForwardingFileSystem {
         Result<std::vector<Name>> list(const Handle& folder) override {
-            if (folder.path().ends_with("/sub")) return failure(Fault::no_permission, "list folder", folder.path());
+            if (folder.path().ends_with("/sub"))
+                return failure(Fault::no_permission, "list folder", folder.path());
             return disk->list(folder);
         }
     } locked;
@@ -124,12 +127,14 @@ TEST_CASE("a walk enters what it is told to, crosses no mount, follows no link, 
 
     std::stop_source stopped;
     stopped.request_stop();
-    const auto cancelled = walk_below(*make_disk(), temp.path("top"), stopped.get_token(), [](const Met&) { return true; });
+    const auto cancelled =
+        walk_below(*make_disk(), temp.path("top"), stopped.get_token(), [](const Met&) { return true; });
     REQUIRE_FALSE(cancelled);
     CHECK(cancelled.error().fault == Fault::cancelled);
 }
 
-TEST_CASE("of a batch only what was asked for is left, and its folders know that they are not whole", "[batch][select]") {
+TEST_CASE("of a batch only what was asked for is left, and its folders know that they are not whole",
+          "[batch][select]") {
     TempFolder temp;
     temp.write("box/a.pdf", "1");
     temp.write("box/b.txt", "2");
@@ -156,7 +161,8 @@ TEST_CASE("of a batch only what was asked for is left, and its folders know that
     CHECK(listed.listed[2].fits.empty());
 }
 
-TEST_CASE("a move of what was chosen leaves the rest where it is, and only folders that it emptied go", "[disk][select]") {
+TEST_CASE("a move of what was chosen leaves the rest where it is, and only folders that it emptied go",
+          "[disk][select]") {
     TempFolder temp;
     temp.write("box/sub/c.pdf", "3");
     temp.write("box/other/d.txt", "4");

@@ -22,7 +22,8 @@ struct Meetings {
     TempFolder temp;
     std::vector<std::string> sources;
 
-    void meet(const std::string& name, long newer_seconds, std::size_t size, std::size_t held_size, const std::string& bytes = "") {
+    void meet(const std::string& name, long newer_seconds, std::size_t size, std::size_t held_size,
+              const std::string& bytes = "") {
         sources.push_back(temp.write("from/" + name, bytes + std::string(size, 'x')));
         temp.write("to/" + name, std::string(held_size, bytes.empty() ? 'x' : 'y'));
         temp.date("from/" + name, then + newer_seconds);
@@ -37,13 +38,15 @@ Decisions decide(const Plan& plan, const std::vector<std::pair<std::string, Deci
     Decisions decisions;
     for (const auto& [name, decision] : wanted)
         for (const ItemId id : plan.colliding)
-            if (plan.name(plan.items[id]) == name) decisions.add(plan.source_path(plan.items[id]), {plan.pair(plan.items[id]), decision});
+            if (plan.name(plan.items[id]) == name)
+                decisions.add(plan.source_path(plan.items[id]), {plan.pair(plan.items[id]), decision});
     return decisions;
 }
 
 }  // namespace
 
-TEST_CASE("collisions stand in groups by finding, with what is largest in each and what was decided", "[groups]") {
+TEST_CASE("collisions stand in groups by finding, with what is largest in each and what was decided",
+          "[groups]") {
     Meetings scene;
     scene.meet("a.pdf", 3 * day, 10, 4);
     scene.meet("b.txt", 41 * day, 10, 900);
@@ -71,7 +74,10 @@ TEST_CASE("collisions stand in groups by finding, with what is largest in each a
     CHECK(cut[1].part == "txt");
 }
 
-TEST_CASE("the rule that decisions amount to: by finding, by size where that tells them apart, none where they are mixed", "[groups]") {
+TEST_CASE(
+    "the rule that decisions amount to: by finding, by size where that tells them apart, none where they are "
+    "mixed",
+    "[groups]") {
     Meetings scene;
     scene.meet("larger", day, 10, 4);
     scene.meet("smaller", day, 4, 10);
@@ -83,8 +89,11 @@ TEST_CASE("the rule that decisions amount to: by finding, by size where that tel
     const auto rule_after = [&](const std::vector<std::pair<std::string, Decision>>& wanted) {
         return rule_of_decisions(*scene.outlook(decide(plan, wanted)).plan);
     };
-    const auto at = [](auto& table, Finding finding) -> auto& { return table[static_cast<std::size_t>(finding)]; };
-    const auto by_finding = rule_after({{"larger", Decision::overwrite}, {"smaller", Decision::overwrite}, {"older", Decision::skip}});
+    const auto at = [](auto& table, Finding finding) -> auto& {
+        return table[static_cast<std::size_t>(finding)];
+    };
+    const auto by_finding = rule_after(
+        {{"larger", Decision::overwrite}, {"smaller", Decision::overwrite}, {"older", Decision::skip}});
     REQUIRE(by_finding);
     CHECK(at(by_finding->policy.when, Finding::newer) == Decision::overwrite);
     CHECK(at(by_finding->policy.when, Finding::older) == Decision::skip);
@@ -92,15 +101,18 @@ TEST_CASE("the rule that decisions amount to: by finding, by size where that tel
     CHECK(by_finding->covered == 3);
     const auto by_size = rule_after({{"larger", Decision::overwrite}, {"smaller", Decision::rename}});
     REQUIRE(by_size);
-    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
-    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::smaller)] == Decision::rename);
+    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::larger)] ==
+          Decision::overwrite);
+    CHECK(at(by_size->policy.when_sized, Finding::newer)[static_cast<std::size_t>(SizeRelation::smaller)] ==
+          Decision::rename);
     CHECK_FALSE(rule_after({{"older", Decision::overwrite}, {"older too", Decision::skip}}));
 }
 
 TEST_CASE("of twins, the one that was chosen gets the name, whatever their order", "[groups][plan]") {
     TempFolder temp;
     std::vector<std::string> sources;
-    for (const char* from : {"one", "two", "three"}) sources.push_back(temp.write(std::string(from) + "/roster.ods", from));
+    for (const char* from : {"one", "two", "three"})
+        sources.push_back(temp.write(std::string(from) + "/roster.ods", from));
     Asked asked = copy(sources, temp.path("to"));
     const auto disk = make_disk();
     const auto before = value(prepare(*disk, asked)).plan;
@@ -108,7 +120,8 @@ TEST_CASE("of twins, the one that was chosen gets the name, whatever their order
     CHECK(twins_of(undecided, undecided.colliding.at(1)) == undecided.colliding);
     const std::vector<Decision> decisions{Decision::skip, Decision::overwrite, Decision::rename};
     for (std::size_t at = 0; at < 3; ++at)
-        asked.decisions.add(sources[at], {undecided.pair(undecided.items[undecided.colliding[at]]), decisions[at]});
+        asked.decisions.add(sources[at],
+                            {undecided.pair(undecided.items[undecided.colliding[at]]), decisions[at]});
     const auto after = value(prepare(*disk, asked)).plan;
     const Plan& plan = *after;
     CHECK(plan.items[0].outcome == Outcome::skipped);
@@ -117,10 +130,12 @@ TEST_CASE("of twins, the one that was chosen gets the name, whatever their order
     CHECK(plan.final_name(plan.items[2]) == "roster-2.ods");
 }
 
-TEST_CASE("files that lie on the same blocks are known to be the same, and no longer once one was written to", "[disk][mounts]") {
+TEST_CASE("files that lie on the same blocks are known to be the same, and no longer once one was written to",
+          "[disk][mounts]") {
     const auto kind = GENERATE(as<std::string>(), "xfs", "btrfs");
     TempFolder temp("/dev/shm");
-    const Mount mount = Mount::image(kind, temp.path("image"), temp.folder("disk"), kind == "xfs" ? 320 : 160);
+    const Mount mount =
+        Mount::image(kind, temp.path("image"), temp.folder("disk"), kind == "xfs" ? 320 : 160);
     NEEDS(mount)
     const std::string bytes(3 << 20, 'b');
     temp.write("disk/a", bytes);

@@ -28,7 +28,8 @@ constexpr int files = 60;  // in each: so that several parts are needed
 void make_tree(const TempFolder& temp) {
     for (int folder = 0; folder < folders; ++folder)
         for (int file = 0; file < files; ++file)
-            temp.write("from/box/" + std::to_string(folder) + "/sub/f" + std::to_string(file), std::to_string(folder * 100 + file));
+            temp.write("from/box/" + std::to_string(folder) + "/sub/f" + std::to_string(file),
+                       std::to_string(folder * 100 + file));
     temp.link("from/box/7/link", "sub/f1");
     temp.folder("from/box/empty");
     std::filesystem::create_hard_link(temp.path("from/box/0/sub/f0"), temp.path("from/box/59/again"));
@@ -42,7 +43,8 @@ std::uint64_t count(const Tree& tree) { return tree.size(); }
 
 }  // namespace
 
-TEST_CASE("what begins while it is counted ends as if it had waited: the same tree, one receipt, one undo", "[disk][growing]") {
+TEST_CASE("what begins while it is counted ends as if it had waited: the same tree, one receipt, one undo",
+          "[disk][growing]") {
     TempFolder temp;
     make_tree(temp);
     Job job = copy({temp.path("from/box")}, temp.path("to"));
@@ -64,10 +66,11 @@ TEST_CASE("what begins while it is counted ends as if it had waited: the same tr
     std::uint64_t done_when_counted = 0;
     RunEvents events;
     events.item = [&](ItemId, const ReceiptItem&) { ++items; };
-    const auto head = value(carry_out_growing(*jobs.disk, *jobs.store, job, {}, events, [&](const Counted& counted) {
-        counts.push_back(counted);
-        done_when_counted = items;
-    }));
+    const auto head =
+        value(carry_out_growing(*jobs.disk, *jobs.store, job, {}, events, [&](const Counted& counted) {
+            counts.push_back(counted);
+            done_when_counted = items;
+        }));
     CHECK(counts.size() >= 3);
     CHECK_FALSE(counts.front().all);
     CHECK(counts.back().all);
@@ -78,9 +81,12 @@ TEST_CASE("what begins while it is counted ends as if it had waited: the same tr
     CHECK(head.totals.of(Outcome::renamed) == 2);
     CHECK(head.totals.of(Outcome::skipped) == 1);
     constexpr TreeOptions without_times_of_folders{.folder_times = false};
-    CHECK(differences(tree_of(temp.path("to"), without_times_of_folders), tree_of(temp.path("waited"), without_times_of_folders)) == "");
-    for (const char* made : {"box/3", "box/7"})  // with their times, also where parts came one after the other
-        CHECK(tree_of(temp.path(std::string("to/") + made)) == tree_of(temp.path(std::string("from/") + made)));
+    CHECK(differences(tree_of(temp.path("to"), without_times_of_folders),
+                      tree_of(temp.path("waited"), without_times_of_folders)) == "");
+    for (const char* made :
+         {"box/3", "box/7"})  // with their times, also where parts came one after the other
+        CHECK(tree_of(temp.path(std::string("to/") + made)) ==
+              tree_of(temp.path(std::string("from/") + made)));
     CHECK(value(jobs.store->receipts()).size() == 1);
     const Ran undone = jobs.undo(head.id);
     CHECK(undone.of(Outcome::undecided) + undone.of(Outcome::failed) == 0);
@@ -88,7 +94,10 @@ TEST_CASE("what begins while it is counted ends as if it had waited: the same tr
     std::filesystem::permissions(temp.path("from/box/3"), std::filesystem::perms(0750));
 }
 
-TEST_CASE("a run that ends while it is counted finishes what it had counted, and says of the rest that it is missing", "[disk][growing]") {
+TEST_CASE(
+    "a run that ends while it is counted finishes what it had counted, and says of the rest that it is "
+    "missing",
+    "[disk][growing]") {
     const bool killed = GENERATE(false, true);
     TempFolder temp;
     make_tree(temp);
@@ -128,14 +137,16 @@ TEST_CASE("a run that ends while it is counted finishes what it had counted, and
         if (item.result == Outcome::failed) why = item.error;
     }));
     CHECK_THAT(why, Catch::Contains("still being counted"));
-    CHECK(std::filesystem::status(temp.path("to/box")).permissions() == std::filesystem::status(temp.path("from/box")).permissions());
+    CHECK(std::filesystem::status(temp.path("to/box")).permissions() ==
+          std::filesystem::status(temp.path("from/box")).permissions());
     const auto arrived = count(tree_of(temp.path("to")));
     CHECK(arrived > 900);
     CHECK(arrived < count(tree_of(temp.path("from"))));
     CHECK(jobs.undo(head.id).of(Outcome::failed) == 0);
 }
 
-TEST_CASE("what cannot begin before it is counted is refused with its reason, and so is what never could", "[disk][growing]") {
+TEST_CASE("what cannot begin before it is counted is refused with its reason, and so is what never could",
+          "[disk][growing]") {
     TempFolder temp;
     temp.write("from/box/a", "a");
     temp.write("from/other/box/a", "a");
@@ -147,14 +158,17 @@ TEST_CASE("what cannot begin before it is counted is refused with its reason, an
     };
     using Catch::Contains;
     CHECK_THAT(refused(move({temp.path("from/box")}, temp.path("to"))), Contains("move"));
-    CHECK_THAT(refused(copy({temp.path("from/box"), temp.path("from/other/box")}, temp.path("to"))), Contains("one name"));
-    CHECK_THAT(refused(copy({temp.path("from/box")}, temp.path("from/box/in it"))), Contains("folder into itself"));
+    CHECK_THAT(refused(copy({temp.path("from/box"), temp.path("from/other/box")}, temp.path("to"))),
+               Contains("one name"));
+    CHECK_THAT(refused(copy({temp.path("from/box")}, temp.path("from/box/in it"))),
+               Contains("folder into itself"));
     CHECK_THAT(refused(copy({temp.path("from/none")}, temp.path("to"))), Contains("none"));
     CHECK(value(jobs.store->receipts()).empty());
     CHECK_FALSE(temp.has("to"));
 }
 
-TEST_CASE("a copy that begins while it is counted is verified as it was asked to be, in every part", "[disk][growing]") {
+TEST_CASE("a copy that begins while it is counted is verified as it was asked to be, in every part",
+          "[disk][growing]") {
     TempFolder temp;
     for (int i = 0; i < 1500; ++i) temp.write(fmt::format("from/box/{}", i), "x");
     Jobs jobs(temp.path("state"));
@@ -167,6 +181,7 @@ TEST_CASE("a copy that begins while it is counted is verified as it was asked to
         }
     } counting;
     const auto verify = GENERATE(Verify::automatic, Verify::read_back);
-    REQUIRE(carry_out_growing(counting, *jobs.store, copy({temp.path("from/box")}, temp.path("to")), {.verify = verify}));
+    REQUIRE(carry_out_growing(counting, *jobs.store, copy({temp.path("from/box")}, temp.path("to")),
+                              {.verify = verify}));
     CHECK(counting.read_back == (verify == Verify::read_back ? 1500 : 0));
 }

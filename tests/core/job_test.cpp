@@ -19,7 +19,8 @@ namespace {
 std::string some_bytes() {
     std::string bytes;
     const auto length = *rc::gen::inRange(0, 6);
-    for (int at = 0; at < length; ++at) bytes += static_cast<char>(*rc::gen::element(0xff, 0xc3, 0xa4, '"', '\\', '\n', '/', 'a', 0x01));
+    for (int at = 0; at < length; ++at)
+        bytes += static_cast<char>(*rc::gen::element(0xff, 0xc3, 0xa4, '"', '\\', '\n', '/', 'a', 0x01));
     return bytes;
 }
 
@@ -30,12 +31,17 @@ std::vector<std::string> some_list() {
     return list;
 }
 
-std::optional<std::string> perhaps(std::string text) { return *rc::gen::arbitrary<bool>() ? std::optional(std::move(text)) : std::nullopt; }
+std::optional<std::string> perhaps(std::string text) {
+    return *rc::gen::arbitrary<bool>() ? std::optional(std::move(text)) : std::nullopt;
+}
 
-Decision some_decision() { return *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename); }
+Decision some_decision() {
+    return *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
+}
 
 NewNames some_names() {
-    return {*rc::gen::element(NewNames::Scheme::number, NewNames::Scheme::date, NewNames::Scheme::pattern), some_bytes()};
+    return {*rc::gen::element(NewNames::Scheme::number, NewNames::Scheme::date, NewNames::Scheme::pattern),
+            some_bytes()};
 }
 
 Policy some_policy() {
@@ -55,9 +61,10 @@ Naming some_naming() {
     Naming naming;
     const auto count = *rc::gen::inRange(0, 5);
     for (int at = 0; at < count; ++at)
-        naming.steps.push_back(*rc::gen::element<NameStep>(Affix{"\xff-"}, Affix{"", true}, Replace{"a", ""}, ReplaceRegex{"(a)", R"(\1")"},
-                                                           LetterCase{LetterCase::To::title}, AddToNumbers{-3, AddToNumbers::Which::last},
-                                                           AddToNumbers{INT64_MIN}, Extension{""}, NameAs{"{n:3}"}, NamesFrom{"/t/\xfe"}));
+        naming.steps.push_back(*rc::gen::element<NameStep>(
+            Affix{"\xff-"}, Affix{"", true}, Replace{"a", ""}, ReplaceRegex{"(a)", R"(\1")"},
+            LetterCase{LetterCase::To::title}, AddToNumbers{-3, AddToNumbers::Which::last},
+            AddToNumbers{INT64_MIN}, Extension{""}, NameAs{"{n:3}"}, NamesFrom{"/t/\xfe"}));
     naming.whole_names = *rc::gen::arbitrary<bool>();
     naming.count_from = *rc::gen::element<std::uint64_t>(0, 1, UINT64_MAX);
     naming.count_by = *rc::gen::element<std::uint64_t>(1, 10);
@@ -68,12 +75,14 @@ Job some_job() {
     Job job;
     job.operation = *rc::gen::element(Operation::copy, Operation::move, Operation::rename);
     job.what = {some_list(), *rc::gen::arbitrary<bool>(), {}, some_list(), perhaps(some_bytes()), false};
-    job.what.files = {some_list(),           some_list(),           some_list(),           perhaps(some_bytes()), perhaps(some_bytes()),
-                      perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes())};
+    job.what.files = {some_list(),           some_list(),           some_list(),
+                      perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes()),
+                      perhaps(some_bytes()), perhaps(some_bytes()), perhaps(some_bytes())};
     job.into = some_bytes();
-    job.structure = {*rc::gen::arbitrary<bool>(), *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none),
-                     *rc::gen::arbitrary<bool>(), some_bytes(),
-                     *rc::gen::arbitrary<bool>(), some_bytes()};
+    job.structure = {
+        *rc::gen::arbitrary<bool>(), *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none),
+        *rc::gen::arbitrary<bool>(), some_bytes(),
+        *rc::gen::arbitrary<bool>(), some_bytes()};
     job.what.files.with = some_list();
     job.look_elsewhere = *rc::gen::arbitrary<bool>();
     job.what.keeps_empty_folders = job.structure.subfolders == Subfolders::all && *rc::gen::arbitrary<bool>();
@@ -108,8 +117,9 @@ TEST_CASE("a document's members are named as the options are, and what is usual 
     job.into = "/srv/archive";
     job.policy.otherwise = Decision::skip;
     job.policy.when[static_cast<std::size_t>(Finding::same_date)] = Decision::overwrite;
-    CHECK(to_json(job) == R"({"operation":"copy","sources":["/srv/office/Inbox"],"name":["*.pdf"],"changed_after":"30d",)"
-                          R"("contents":true,"into":"/srv/archive","on_collision":"skip","when":{"same-date":"overwrite"}})");
+    CHECK(to_json(job) ==
+          R"({"operation":"copy","sources":["/srv/office/Inbox"],"name":["*.pdf"],"changed_after":"30d",)"
+          R"("contents":true,"into":"/srv/archive","on_collision":"skip","when":{"same-date":"overwrite"}})");
 }
 
 TEST_CASE("what is no job is refused, and the refusal names the member", "[job]") {
@@ -148,7 +158,8 @@ TEST_CASE("what is no job is refused, and the refusal names the member", "[job]"
 TEST_CASE("decisions come back as they were, each tied to its pair, and damaged ones not at all", "[job]") {
     Decisions decisions;
     const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, INT64_MIN};
-    decisions.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its \"name\"", true});
+    decisions.add("/from/\xfe",
+                  {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its \"name\"", true});
     decisions.add("/from/b", {pair, Decision::skip});
     const auto back = decisions_from_json(to_json(decisions));
     REQUIRE(back);
@@ -160,11 +171,13 @@ TEST_CASE("decisions come back as they were, each tied to its pair, and damaged 
     CHECK(one->renames_held);
     CHECK(back->find("/from/b", pair) != nullptr);
     CHECK(back->find("/from/b", {}) == nullptr);
-    CHECK_FALSE(decisions_from_json(R"([{"path":"/a","incoming":["1","2","x","4"],"held":["1","2","3","4"],"decision":"skip"}])"));
+    CHECK_FALSE(decisions_from_json(
+        R"([{"path":"/a","incoming":["1","2","x","4"],"held":["1","2","3","4"],"decision":"skip"}])"));
     CHECK_FALSE(decisions_from_json("{}"));
 }
 
-TEST_CASE("relative dates are counted from when the job is run, and what cannot be read names its member", "[job]") {
+TEST_CASE("relative dates are counted from when the job is run, and what cannot be read names its member",
+          "[job]") {
     TempFolder temp;
     constexpr std::int64_t day_ns = 86'400'000'000'000;
     constexpr std::int64_t then = 1'900'000'000;
@@ -191,7 +204,8 @@ TEST_CASE("relative dates are counted from when the job is run, and what cannot 
     CHECK(refused.error().path == "larger");
 }
 
-TEST_CASE("two jobs have the same places if they differ in nothing but what is done where a name is taken", "[job]") {
+TEST_CASE("two jobs have the same places if they differ in nothing but what is done where a name is taken",
+          "[job]") {
     Job job = copy({"/a"}, "/b");
     Job other = job;
     other.policy.otherwise = Decision::overwrite;
@@ -200,7 +214,8 @@ TEST_CASE("two jobs have the same places if they differ in nothing but what is d
     CHECK(same_places(job, other));
     for (const auto& change : std::vector<std::function<void(Job&)>>{
              [](Job& one) { one.into = "/c"; }, [](Job& one) { one.structure.flatten = true; },
-             [](Job& one) { one.what.sources.push_back("/d"); }, [](Job& one) { one.what.files.number = "1-2"; }}) {
+             [](Job& one) { one.what.sources.push_back("/d"); },
+             [](Job& one) { one.what.files.number = "1-2"; }}) {
         Job changed = job;
         change(changed);
         CHECK_FALSE(same_places(job, changed));

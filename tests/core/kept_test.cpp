@@ -47,7 +47,9 @@ ReceiptItem item_of(std::uint64_t number, Outcome result, std::uint64_t size) {
     item.result = result;
     item.error = result == Outcome::failed ? "a reason" : "";
     item.hash = "xxh3-128:" + std::to_string(number);
-    item.collision = number % 5 == 0 ? std::optional(ReceiptCollision{Finding::older, 3, -4, Decision::rename}) : std::nullopt;
+    item.collision = number % 5 == 0
+                         ? std::optional(ReceiptCollision{Finding::older, 3, -4, Decision::rename})
+                         : std::nullopt;
     return item;
 }
 
@@ -96,8 +98,9 @@ void agree(Store& store, const std::string& id, const Model& model) {
     RC_ASSERT(read.has_value());
     RC_ASSERT(at == items_planned);
     std::vector<std::uint64_t> backwards;
-    auto reversed =
-        store.each_settled(id, Store::Order::backwards, [&](std::uint64_t number, ReceiptItem&&) { backwards.push_back(number); });
+    auto reversed = store.each_settled(id, Store::Order::backwards, [&](std::uint64_t number, ReceiptItem&&) {
+        backwards.push_back(number);
+    });
     RC_ASSERT(reversed.has_value());
     std::vector<std::uint64_t> meant;
     for (auto item = model.items.rbegin(); item != model.items.rend(); ++item) meant.push_back(item->first);
@@ -124,12 +127,16 @@ void agree(Store& store, const std::string& id, const Model& model) {
 
 }  // namespace
 
-TEST_CASE("a receipt answers as a list of its items would, whatever is recorded, reopened, taken back in whatever order", "[keep][model]") {
+TEST_CASE(
+    "a receipt answers as a list of its items would, whatever is recorded, reopened, taken back in whatever "
+    "order",
+    "[keep][model]") {
     const bool holds = rc::check("random records", [] {
         const TempFolder temp("/dev/shm");
         const auto store = value(Store::open(temp.path("state")));
         RC_ASSERT(begin(*store, head_of("run"), items_planned).has_value());
-        RC_ASSERT(begin(*store, head_of("undo", "run"), 1).has_value());  // what it undoes has no journal any more
+        RC_ASSERT(
+            begin(*store, head_of("undo", "run"), 1).has_value());  // what it undoes has no journal any more
         std::vector<PendingItem> all;
         for (std::uint64_t number = 0; number < items_planned; ++number) all.push_back(planned(number));
         RC_ASSERT(store->reopen("run", all).has_value());
@@ -137,21 +144,25 @@ TEST_CASE("a receipt answers as a list of its items would, whatever is recorded,
         const int groups = *rc::gen::inRange(1, 12);
         for (int group = 0; group < groups; ++group) {
             RunRecords records;
-            const auto numbers = *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange<std::uint64_t>(0, items_planned));
+            const auto numbers = *rc::gen::container<std::vector<std::uint64_t>>(
+                rc::gen::inRange<std::uint64_t>(0, items_planned));
             for (const auto number : numbers) {
-                const auto result = *rc::gen::element(Outcome::created, Outcome::failed, Outcome::undecided, Outcome::skipped);
+                const auto result = *rc::gen::element(Outcome::created, Outcome::failed, Outcome::undecided,
+                                                      Outcome::skipped);
                 const auto item = item_of(number, result, *rc::gen::inRange<std::uint64_t>(0, 1000));
                 records.items.emplace_back(number, item);
                 model.items.insert_or_assign(number, item);
             }
-            for (const auto number : *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange<std::uint64_t>(0, items_planned))) {
+            for (const auto number : *rc::gen::container<std::vector<std::uint64_t>>(
+                     rc::gen::inRange<std::uint64_t>(0, items_planned))) {
                 if (!model.items.contains(number)) continue;
                 records.not_kept.emplace_back(number, "owner");
                 model.items.at(number).not_kept = "owner";
             }
             RC_ASSERT(store->record("run", records).has_value());
             RunRecords back;
-            for (const auto number : *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange<std::uint64_t>(0, items_planned))) {
+            for (const auto number : *rc::gen::container<std::vector<std::uint64_t>>(
+                     rc::gen::inRange<std::uint64_t>(0, items_planned))) {
                 if (!model.items.contains(number)) continue;
                 back.taken_back.push_back(number);
                 model.taken_back.insert(number);
@@ -169,7 +180,9 @@ TEST_CASE("a receipt answers as a list of its items would, whatever is recorded,
     CHECK(holds);
 }
 
-TEST_CASE("the Safe's index answers as a list of its entries would, a part at a time too, while some of them go", "[keep][model]") {
+TEST_CASE(
+    "the Safe's index answers as a list of its entries would, a part at a time too, while some of them go",
+    "[keep][model]") {
     const bool holds = rc::check("random versions", [] {
         const TempFolder temp("/dev/shm");
         const auto store = value(Store::open(temp.path("state")));
@@ -179,14 +192,19 @@ TEST_CASE("the Safe's index answers as a list of its entries would, a part at a 
             SafeEntry entry;
             entry.receipt = *rc::gen::element<std::string>("run-1", "run-2", "run-3");
             const bool is_shared = *rc::gen::arbitrary<bool>();
-            const std::string slot = (is_shared ? "shared" : "own") + std::to_string(is_shared ? which / 5 : which);
+            const std::string slot =
+                (is_shared ? "shared" : "own") + std::to_string(is_shared ? which / 5 : which);
             entry.id = entry.receipt + "." + slot + (is_shared ? "-" + std::to_string(which) : "");
-            entry.original = "/there/" + std::string(which % 3 == 0 ? "\xff deep/" : "") + std::to_string(which);
+            entry.original =
+                "/there/" + std::string(which % 3 == 0 ? "\xff deep/" : "") + std::to_string(which);
             // as they are laid now, and as an older version might have
-            entry.stored = *rc::gen::element<std::string>("/safe/" + entry.receipt + "/" + slot, "/other/x/" + std::to_string(which)) +
-                           "/" + *rc::gen::element<std::string>(std::string(name_of(entry.original)), "another name");
+            entry.stored =
+                *rc::gen::element<std::string>("/safe/" + entry.receipt + "/" + slot,
+                                               "/other/x/" + std::to_string(which)) +
+                "/" + *rc::gen::element<std::string>(std::string(name_of(entry.original)), "another name");
             entry.type = *rc::gen::element(FileType::file, FileType::folder, FileType::link);
-            entry.identity = {5, std::uint64_t{100} + static_cast<unsigned>(which), *rc::gen::inRange<std::uint64_t>(0, 1 << 20), -7};
+            entry.identity = {5, std::uint64_t{100} + static_cast<unsigned>(which),
+                              *rc::gen::inRange<std::uint64_t>(0, 1 << 20), -7};
             entry.set_aside_ns = *rc::gen::inRange(1, 5);
             entry.boot = "a boot";
             entry.since_boot_ns = 77;
@@ -225,7 +243,9 @@ TEST_CASE("the Safe's index answers as a list of its entries would, a part at a 
         }
         RC_ASSERT(seen.size() == model.size());
         const auto all = value(store->safe_entries());
-        const auto newer = [](const SafeEntry& one, const SafeEntry& other) { return one.set_aside_ns > other.set_aside_ns; };
+        const auto newer = [](const SafeEntry& one, const SafeEntry& other) {
+            return one.set_aside_ns > other.set_aside_ns;
+        };
         RC_ASSERT(std::is_sorted(all.begin(), all.end(), newer));
         for (const std::string run : {"run-1", "run-2", "none"}) {
             SafeAmount amount;
@@ -256,7 +276,8 @@ TEST_CASE("a version's id is of its receipt: another is not taken into the index
     const auto store = value(Store::open(temp.path("state")));
     for (const std::string id : {"run", "run.", "other.1", "runs.1"}) {
         RunRecords records;
-        records.set_aside.push_back({id, "/there/a", "/safe/run/1/a", "run", FileType::file, {1, 2, 3, 4}, 1, {}, 0});
+        records.set_aside.push_back(
+            {id, "/there/a", "/safe/run/1/a", "run", FileType::file, {1, 2, 3, 4}, 1, {}, 0});
         CHECK_FALSE(store->record("run", records));
     }
     CHECK(value(store->safe_entries()).empty());
@@ -264,7 +285,8 @@ TEST_CASE("a version's id is of its receipt: another is not taken into the index
     CHECK_FALSE(store->safe_entry(""));
 }
 
-TEST_CASE("what a run needed while it went is given back to the disk, and a receipt is small", "[keep][room]") {
+TEST_CASE("what a run needed while it went is given back to the disk, and a receipt is small",
+          "[keep][room]") {
     const TempFolder temp;
     constexpr std::uint64_t count = 20'000;
     const auto store = value(Store::open(temp.path("state")));
@@ -274,10 +296,12 @@ TEST_CASE("what a run needed while it went is given back to the disk, and a rece
     RunRecords records;
     for (std::uint64_t number = 0; number < count; ++number) {
         ReceiptItem item = item_of(number, Outcome::created, number);
-        item.source =
-            "/home/office/Inbox/Harbour desk/folder " + std::to_string(number / 1000) + "/permit-" + std::to_string(number) + ".pdf";
-        item.target = "/mnt/archive/2031/Permits/folder " + std::to_string(number / 1000) + "/permit-" + std::to_string(number) + ".pdf";
-        item.after = {64'768, 1'000'000 + number * 17, number, 1'900'000'000'000'000'000 + static_cast<std::int64_t>(number * 7'654'321)};
+        item.source = "/home/office/Inbox/Harbour desk/folder " + std::to_string(number / 1000) + "/permit-" +
+                      std::to_string(number) + ".pdf";
+        item.target = "/mnt/archive/2031/Permits/folder " + std::to_string(number / 1000) + "/permit-" +
+                      std::to_string(number) + ".pdf";
+        item.after = {64'768, 1'000'000 + number * 17, number,
+                      1'900'000'000'000'000'000 + static_cast<std::int64_t>(number * 7'654'321)};
         item.after_status_changed_ns = item.after.modified_ns + 12'345'678;
         records.items.emplace_back(number, std::move(item));
         if (records.items.size() < 512 && number + 1 < count) continue;

@@ -36,7 +36,9 @@ std::string folder_of(const std::string& path) { return path.substr(0, path.find
 TEST_CASE("each folder of the core rests on those before it alone", "[layers]") {
     const std::vector<std::string> order{"files",  "archive", "names", "select", "batch",   "facts", "layout",
                                          "survey", "plan",    "keep",  "run",    "recover", "undo",  "job"};
-    const auto place = [&](const std::string& folder) { return std::find(order.begin(), order.end(), folder) - order.begin(); };
+    const auto place = [&](const std::string& folder) {
+        return std::find(order.begin(), order.end(), folder) - order.begin();
+    };
     const auto all = includes_of(std::string(SOURCE) + "/core");
     CHECK(all.size() > 100);
     for (const auto& [file, includes] : all) {
@@ -60,7 +62,8 @@ TEST_CASE("the core includes nothing of Qt, and no public header of it SQLite or
         const std::string name = entry.path().filename();
         CAPTURE(entry.path().string());
         CHECK_FALSE(std::regex_search(text.str(), of_qt));
-        const bool is_public = name.ends_with(".h") && !name.ends_with("_rows.h") && name != "schema.h" && !inside.contains(name);
+        const bool is_public = name.ends_with(".h") && !name.ends_with("_rows.h") && name != "schema.h" &&
+                               !inside.contains(name);
         if (is_public) CHECK_FALSE(std::regex_search(text.str(), of_a_library));
     }
 }
@@ -78,7 +81,8 @@ TEST_CASE("views and models make no call to a disk: tasks do", "[layers]") {
 TEST_CASE("every source says whose it is, and by which licence it may be used", "[layers]") {
     int sources = 0;
     for (const char* folder : {"core", "ctl", "app", "archives", "facts", "demo", "bench", "tests"})
-        for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
+        for (const auto& entry :
+             std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
             if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
             std::ifstream in(entry.path());
             std::string first;
@@ -91,6 +95,31 @@ TEST_CASE("every source says whose it is, and by which licence it may be used", 
             ++sources;
         }
     CHECK(sources > 500);
+}
+
+TEST_CASE("no file is longer than 500 lines, and no function than a screen", "[layers]") {
+    constexpr int longest_file = 500;
+    constexpr int longest_function = 60;
+    for (const char* folder : {"core", "ctl", "app", "archives", "facts"})
+        for (const auto& entry :
+             std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
+            if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
+            std::ifstream in(entry.path());
+            int number = 0;
+            int begun = 0;  // by how the sources are laid out: what ends with a brace alone began on a line
+                            // that is not indented
+            for (std::string line; std::getline(in, line);) {
+                ++number;
+                if (line == "}" && begun > 0) {
+                    CAPTURE(entry.path(), begun);
+                    CHECK(number - begun < longest_function);
+                }
+                if (!line.empty() && line.front() != ' ' && line.front() != '}' && line.front() != '/')
+                    begun = number;
+            }
+            CAPTURE(entry.path());
+            CHECK(number <= longest_file);
+        }
 }
 
 TEST_CASE("no test has a name that would be parted, and so never be run by itself", "[layers]") {

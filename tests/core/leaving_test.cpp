@@ -35,7 +35,8 @@ void make_destination(const TempFolder& temp) {
 
 }  // namespace
 
-TEST_CASE("leaving nothing extra takes out of the folders that are merged what is not of the batch, no more", "[disk][leaving]") {
+TEST_CASE("leaving nothing extra takes out of the folders that are merged what is not of the batch, no more",
+          "[disk][leaving]") {
     TempFolder temp;
     make_destination(temp);
     temp.write("from/box/both", "held");
@@ -65,7 +66,8 @@ TEST_CASE("emptied first, nothing collides, and folders of the same name are new
     temp.write("from/other", "a file where a folder was");
     const Tree before = tree_of(temp.path("to"), {.folder_times = false});
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(clearing(move({temp.path("from/box"), temp.path("from/other")}, temp.path("to")), Clearing::all));
+    const Ran ran = jobs.run(
+        clearing(move({temp.path("from/box"), temp.path("from/other")}, temp.path("to")), Clearing::all));
     CHECK(ran.of(Outcome::removed) == 4);
     CHECK(ran.of(Outcome::created) == 3);
     CHECK(temp.read("to/box/both") == "mine");
@@ -76,7 +78,8 @@ TEST_CASE("emptied first, nothing collides, and folders of the same name are new
     CHECK(temp.read("from/box/both") == "mine");
 }
 
-TEST_CASE("what would leave and is a source, or holds one, is refused before anything is touched", "[disk][leaving]") {
+TEST_CASE("what would leave and is a source, or holds one, is refused before anything is touched",
+          "[disk][leaving]") {
     TempFolder temp;
     temp.write("to/box/inner/a", "a");
     temp.write("to/b", "b");
@@ -92,14 +95,18 @@ TEST_CASE("what would leave and is a source, or holds one, is refused before any
     const auto to = temp.path("to");
     CHECK_THAT(refusals(clearing(copy({temp.path("to/box/inner")}, to), Clearing::extra)),
                Contains("to/box") && Contains("comes out of it"));
-    CHECK_THAT(refusals(clearing(copy({temp.path("shortcut/inner/a")}, to), Clearing::extra)), Contains("comes out of it"));
-    CHECK_THAT(refusals(clearing(move({temp.path("to/box")}, to), Clearing::all)), Contains("is of the batch itself"));
-    CHECK_THAT(refusals(clearing(move({temp.path("to/b")}, to), Clearing::all)), Contains("is of the batch itself"));
+    CHECK_THAT(refusals(clearing(copy({temp.path("shortcut/inner/a")}, to), Clearing::extra)),
+               Contains("comes out of it"));
+    CHECK_THAT(refusals(clearing(move({temp.path("to/box")}, to), Clearing::all)),
+               Contains("is of the batch itself"));
+    CHECK_THAT(refusals(clearing(move({temp.path("to/b")}, to), Clearing::all)),
+               Contains("is of the batch itself"));
     Job contents = clearing(copy({temp.path("to/box")}, to), Clearing::extra);
     contents.structure.contents = true;
     CHECK_THAT(refusals(contents), Contains("is of the batch itself"));
     if (::geteuid() == 0)  // for anybody else it may not be written anyway
-        CHECK_THAT(refusals(clearing(copy({temp.path("from/c")}, "/"), Clearing::extra)), Contains("root of the whole system"));
+        CHECK_THAT(refusals(clearing(copy({temp.path("from/c")}, "/"), Clearing::extra)),
+                   Contains("root of the whole system"));
     CHECK_THAT(refusals(clearing(copy({}, to), Clearing::extra)), Contains("nothing of the batch"));
     CHECK(refusals(clearing(copy({temp.path("from/c")}, to), Clearing::extra)).empty());
 }
@@ -111,11 +118,12 @@ TEST_CASE("what changed after the plan, and Tavlo's own records, do not leave", 
     temp.write("to/was the top/" + safe_folder_name() + "/20310502-091407-k3f9/1/version", "set aside");
     temp.write("from/c", "c");
     Jobs jobs(temp.path("to/records/state"));
-    const Ran ran = jobs.run_after(clearing(copy({temp.path("from/c")}, temp.path("to")), Clearing::extra), [&] {
-        temp.write("to/edited", "a day's work");
-        std::filesystem::remove(temp.path("to/gone"));
-        temp.write("to/added", "by another program");
-    });
+    const Ran ran =
+        jobs.run_after(clearing(copy({temp.path("from/c")}, temp.path("to")), Clearing::extra), [&] {
+            temp.write("to/edited", "a day's work");
+            std::filesystem::remove(temp.path("to/gone"));
+            temp.write("to/added", "by another program");
+        });
     CHECK(ran.item(temp.path("to/edited")).result == Outcome::undecided);
     CHECK(ran.item(temp.path("to/gone")).result == Outcome::undecided);
     CHECK(ran.item(temp.path("to/records")).result == Outcome::failed);
@@ -125,7 +133,8 @@ TEST_CASE("what changed after the plan, and Tavlo's own records, do not leave", 
     CHECK(temp.has("to/records/state/tavlo.sqlite"));
 }
 
-TEST_CASE("a mount, and what a volume keeps at its top, stay when its folder is emptied", "[disk][mounts][leaving]") {
+TEST_CASE("a mount, and what a volume keeps at its top, stay when its folder is emptied",
+          "[disk][mounts][leaving]") {
     TempFolder temp;
     const Mount volume = Mount::memory(temp.folder("to/volume"));
     NEEDS(volume);
@@ -151,7 +160,8 @@ TEST_CASE("folders on the way are kept from a level on, and a move leaves them",
     temp.write("elsewhere/c", "c");
     std::filesystem::permissions(temp.path("office/2031"), std::filesystem::perms(0750));
     Jobs jobs(temp.path("state"));
-    Job job = move({temp.path("office/2031/May/a"), temp.path("office/2030/June"), temp.path("office/top"), temp.path("elsewhere/c")},
+    Job job = move({temp.path("office/2031/May/a"), temp.path("office/2030/June"), temp.path("office/top"),
+                    temp.path("elsewhere/c")},
                    temp.path("to"));
     job.structure.kept_from = temp.path("office");
     const Ran ran = jobs.run(job);

@@ -35,7 +35,8 @@ TEST_CASE("new folders, one in the other, some there already, and back", "[make]
     CHECK(ran.of(Outcome::created) == 4);
     CHECK(ran.of(Outcome::merged) == 1);
     CHECK(ran.items.size() == 5);
-    for (const char* folder : {"in/there/a/b", "in/there/a/c", "in/d"}) CHECK(std::filesystem::is_directory(temp.path(folder)));
+    for (const char* folder : {"in/there/a/b", "in/there/a/c", "in/d"})
+        CHECK(std::filesystem::is_directory(temp.path(folder)));
     struct stat own {};
     struct stat usual {};
     std::filesystem::create_directory(temp.path("usual"));

@@ -16,7 +16,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Random trees, batches and rules against a model of a few lines: what holds whatever comes. RapidCheck makes a failure small.
+// Random trees, batches and rules against a model of a few lines: what holds whatever comes. RapidCheck makes
+// a failure small.
 
 using namespace tavlo;
 
@@ -32,14 +33,15 @@ struct Situation {
     Clearing clearing = Clearing::none;
     std::vector<std::uint64_t> undone_first{};  ///< items that are undone before the others, counted round
     bool across = false;                        ///< the destination lies on another file system
-    bool comes_back = false;                    ///< that goes after the run, and comes back under another number
-    bool mounted = false;                       ///< a third one is mounted at the folder `a` of the destination
+    bool comes_back = false;  ///< that goes after the run, and comes back under another number
+    bool mounted = false;     ///< a third one is mounted at the folder `a` of the destination
 };
 
 std::ostream& operator<<(std::ostream& out, const Situation& s) {
-    out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision) << (s.structure.contents ? " contents" : "")
-        << (s.structure.flatten ? " flat" : "") << " subfolders " << static_cast<int>(s.structure.subfolders)
-        << (s.keeps_way ? " keeping the way" : "") << " clearing " << static_cast<int>(s.clearing);
+    out << (s.moves ? "move" : "copy") << ' ' << to_text(s.decision)
+        << (s.structure.contents ? " contents" : "") << (s.structure.flatten ? " flat" : "") << " subfolders "
+        << static_cast<int>(s.structure.subfolders) << (s.keeps_way ? " keeping the way" : "") << " clearing "
+        << static_cast<int>(s.clearing);
     out << (s.across ? " across" : "") << (s.comes_back ? ", comes back under another number" : "")
         << (s.mounted ? " with a mount in the destination" : "");
     for (const auto part : s.undone_first) out << " undone first " << part;
@@ -58,9 +60,10 @@ rc::Gen<std::map<std::string, std::string>> trees(const std::vector<std::string>
             return out;
         },
         rc::gen::elementOf(tops),
-        rc::gen::resize(2,
-                        rc::gen::nonEmpty(rc::gen::container<std::vector<std::string>>(rc::gen::element<std::string>("a", "b", "c.txt")))));
-    return rc::gen::container<std::map<std::string, std::string>>(path, rc::gen::element<std::string>("", "one", "two", "three!"));
+        rc::gen::resize(2, rc::gen::nonEmpty(rc::gen::container<std::vector<std::string>>(
+                               rc::gen::element<std::string>("a", "b", "c.txt")))));
+    return rc::gen::container<std::map<std::string, std::string>>(
+        path, rc::gen::element<std::string>("", "one", "two", "three!"));
 }
 
 /// Writes what can stand together: a path below a file is left out.
@@ -88,7 +91,8 @@ void check(const Situation& situation) {
     Job job;
     job.operation = situation.moves ? Operation::move : Operation::copy;
     for (const char* top : {"one", "two"})
-        if (temp.has(std::string("from/") + top)) job.what.sources.push_back(temp.path(std::string("from/") + top));
+        if (temp.has(std::string("from/") + top))
+            job.what.sources.push_back(temp.path(std::string("from/") + top));
     RC_PRE(!job.what.sources.empty());
     job.into = temp.path("to");
     job.structure = situation.structure;
@@ -123,19 +127,22 @@ void check(const Situation& situation) {
     // the plan never gives one name to two, and what it says comes true
     std::map<std::string, int> names;
     for (const Item& item : outlook.plan->items)
-        if (item.outcome == Outcome::created || item.outcome == Outcome::renamed) ++names[outlook.plan->final_path(item)];
+        if (item.outcome == Outcome::created || item.outcome == Outcome::renamed)
+            ++names[outlook.plan->final_path(item)];
     for (const auto& [name, count] : names) RC_ASSERT(count == 1);
     const Ran ran = jobs.carry_out(*outlook.plan);
     if (situation.clearing == Clearing::all)  // nothing stands but what has arrived
         for (const auto& [path, what] : tree_of(temp.path("to"), names_and_bytes))
             RC_ASSERT(std::any_of(ran.items.begin(), ran.items.end(), [&](const ReceiptItem& item) {
-                return (arrives(item.result) || item.result == Outcome::merged) && item.place() == temp.path("to/" + path);
+                return (arrives(item.result) || item.result == Outcome::merged) &&
+                       item.place() == temp.path("to/" + path);
             }));
     for (std::size_t outcome = 0; outcome < outcome_count; ++outcome)
         RC_ASSERT(ran.head.totals.by_outcome[outcome] == outlook.plan->totals.by_outcome[outcome]);
     // (a folder that a twin had replaced took with it what had arrived in it)
     const bool twins_replaced = std::any_of(ran.items.begin(), ran.items.end(), [](const ReceiptItem& item) {
-        return item.collision && item.collision->finding == Finding::twin && item.result == Outcome::overwritten;
+        return item.collision && item.collision->finding == Finding::twin &&
+               item.result == Outcome::overwritten;
     });
     for (const ReceiptItem& item : ran.items) {
         if (twins_replaced) break;
@@ -146,7 +153,8 @@ void check(const Situation& situation) {
     // undecided and skipped sources stay, and a copy leaves all of them
     if (!situation.moves) RC_ASSERT(tree_of(temp.path("from"), names_and_bytes) == from);
     for (const ReceiptItem& item : ran.items)
-        if (item.result == Outcome::undecided || item.result == Outcome::skipped) RC_ASSERT(std::filesystem::exists(item.source));
+        if (item.result == Outcome::undecided || item.result == Outcome::skipped)
+            RC_ASSERT(std::filesystem::exists(item.source));
     // and the undo brings everything back, be it in two parts, and from a disk that has another number by now
     if (disk && !mountable) RC_ASSERT(disk->come_back());
     if (!situation.undone_first.empty() && !ran.items.empty()) {
@@ -165,25 +173,31 @@ void check(const Situation& situation) {
 
 }  // namespace
 
-TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, and undo brings it all back", "[disk][model]") {
+TEST_CASE("whatever is copied or moved by whatever rule comes out as planned, and undo brings it all back",
+          "[disk][model]") {
     const bool holds = rc::check("random situations", [] {
         Situation situation;
         situation.from = *trees({"one", "two"});
         situation.to = *rc::gen::oneOf(trees({"one", "two"}), trees({"a", "b", "one"}));
         situation.moves = *rc::gen::arbitrary<bool>();
-        situation.decision = *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
+        situation.decision =
+            *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
         situation.keeps_way = *rc::gen::element(false, false, true);
-        situation.clearing = *rc::gen::element(Clearing::none, Clearing::none, Clearing::extra, Clearing::all);
-        if (*rc::gen::arbitrary<bool>()) situation.undone_first = *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange(0, 64));
+        situation.clearing =
+            *rc::gen::element(Clearing::none, Clearing::none, Clearing::extra, Clearing::all);
+        if (*rc::gen::arbitrary<bool>())
+            situation.undone_first = *rc::gen::container<std::vector<std::uint64_t>>(rc::gen::inRange(0, 64));
         situation.across = *rc::gen::element(false, false, true);
         situation.comes_back = *rc::gen::element(false, true);
         situation.mounted = *rc::gen::element(false, false, false, true);
         situation.structure.contents = *rc::gen::arbitrary<bool>();
-        situation.structure.subfolders = *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
+        situation.structure.subfolders =
+            *rc::gen::element(Subfolders::all, Subfolders::filled, Subfolders::none);
         situation.structure.flatten = *rc::gen::element(false, false, true);
         if (situation.structure.flatten) situation.structure.subfolders = Subfolders::all;
         RC_CLASSIFY(!situation.undone_first.empty(), "undone in two parts");
-        RC_CLASSIFY(situation.across && situation.comes_back, "on a disk that comes back under another number");
+        RC_CLASSIFY(situation.across && situation.comes_back,
+                    "on a disk that comes back under another number");
         RC_LOG() << situation;
         check(situation);
     });

@@ -48,7 +48,8 @@ TEST_CASE("a folder moves on one file system by rename, fifos and all, and back"
     CHECK_FALSE(temp.has("to"));
 }
 
-TEST_CASE("a move that merges leaves what was skipped, takes the folders that it emptied, and can be undone", "[disk][move]") {
+TEST_CASE("a move that merges leaves what was skipped, takes the folders that it emptied, and can be undone",
+          "[disk][move]") {
     TempFolder temp;
     make_office(temp);
     temp.write("to/box/a", "another one");
@@ -72,7 +73,8 @@ TEST_CASE("a move that merges leaves what was skipped, takes the folders that it
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
 }
 
-TEST_CASE("a flat move takes the folders that it emptied, contents leaves the folder itself", "[disk][move]") {
+TEST_CASE("a flat move takes the folders that it emptied, contents leaves the folder itself",
+          "[disk][move]") {
     TempFolder temp;
     temp.write("from/box/a", "one");
     temp.write("from/box/sub/b", "two");
@@ -88,12 +90,14 @@ TEST_CASE("a flat move takes the folders that it emptied, contents leaves the fo
     CHECK(tree_of(temp.path("from"), {.folder_times = false}) == before);
 }
 
-TEST_CASE("a move between file systems copies, verifies, removes, undo brings it all back", "[disk][move][mount]") {
+TEST_CASE("a move between file systems copies, verifies, removes, undo brings it all back",
+          "[disk][move][mount]") {
     TempFolder temp;
     make_office(temp);
     const std::string kind = GENERATE(as<std::string>(), "tmpfs", "ext4", "xfs", "btrfs");
     const Mount other = kind == "tmpfs" ? Mount::memory(temp.path("other"))
-                                        : Mount::image(kind, temp.path("image"), temp.path("other"), kind == "xfs" ? 320 : 160);
+                                        : Mount::image(kind, temp.path("image"), temp.path("other"),
+                                                       kind == "xfs" ? 320 : 160);
     NEEDS(other)
     const Tree before = tree_of(temp.path("from"));
     Jobs jobs(temp.path("state"));
@@ -111,7 +115,8 @@ TEST_CASE("a move between file systems copies, verifies, removes, undo brings it
     CHECK_FALSE(temp.has("other/in"));
 }
 
-TEST_CASE("undo of a move between file systems brings back what it had overwritten, twins too", "[disk][move][undo][mount]") {
+TEST_CASE("undo of a move between file systems brings back what it had overwritten, twins too",
+          "[disk][move][undo][mount]") {
     TempFolder temp;
     const Mount other = Mount::memory(temp.path("other"));
     NEEDS(other)
@@ -121,15 +126,17 @@ TEST_CASE("undo of a move between file systems brings back what it had overwritt
     const Tree before = tree_of(temp.path(), {.folder_times = false});
     TempFolder state;
     Jobs jobs(state.path());
-    const Ran ran =
-        jobs.run(with(move({temp.path("one/a"), temp.path("one/b"), temp.path("two/a")}, temp.path("other/to")), Decision::overwrite));
+    const Ran ran = jobs.run(
+        with(move({temp.path("one/a"), temp.path("one/b"), temp.path("two/a")}, temp.path("other/to")),
+             Decision::overwrite));
     CHECK(temp.read("other/to/a") == "incoming two/a");
     const Ran undone = jobs.undo(ran.head.id);
     CHECK(undone.of(Outcome::restored) == undone.items.size());
     CHECK(tree_of(temp.path(), {.folder_times = false}) == before);
 }
 
-TEST_CASE("between file systems a source goes only after what was read back is what was read", "[disk][move][mount]") {
+TEST_CASE("between file systems a source goes only after what was read back is what was read",
+          "[disk][move][mount]") {
     /// A disk that hands out other bytes than were written, once they no longer come from memory.
     class Forgetful final : public ForwardingFileSystem {
         bool forgot = false;
@@ -162,7 +169,8 @@ TEST_CASE("a source that is replaced after it was copied is not removed", "[disk
         std::function<void()> before_leaving;
 
     private:
-        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                       const std::string& m) override {
             if (m.starts_with(".tavlo-part-") && before_leaving) std::exchange(before_leaving, nullptr)();
             return disk->move_to_free_name(a, n, b, m);
         }
@@ -174,9 +182,12 @@ TEST_CASE("a source that is replaced after it was copied is not removed", "[disk
     NEEDS(other)
     if (held) temp.write("other/a", "there before");
     Jobs jobs(temp.path("state"));
-    const Outlook outlook = value(prepare(*jobs.disk, with(move({temp.path("from/a")}, temp.path("other")), Decision::overwrite)));
+    const Outlook outlook = value(
+        prepare(*jobs.disk, with(move({temp.path("from/a")}, temp.path("other")), Decision::overwrite)));
     auto hooks = std::make_unique<Replacing>();
-    hooks->before_leaving = [&] { std::filesystem::rename(temp.write("new", "somebody's new work"), temp.path("from/a")); };
+    hooks->before_leaving = [&] {
+        std::filesystem::rename(temp.write("new", "somebody's new work"), temp.path("from/a"));
+    };
     jobs.disk = std::move(hooks);
     const Ran ran = jobs.carry_out(*outlook.plan);
     CHECK(ran.items[0].result == Outcome::failed);

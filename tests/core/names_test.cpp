@@ -20,8 +20,9 @@ TEST_CASE("a new name keeps the extension and counts up", "[names]") {
     CHECK(numbered_name(".config.json", FileType::file, 2) == ".config-2.json");
     CHECK(numbered_name("Permits 2031.old", FileType::folder, 2) == "Permits 2031.old-2");
     CHECK(numbered_name("trailing.", FileType::file, 2) == "trailing.-2");
-    CHECK(free_name("a.txt", FileType::file, {}, {}, [](const std::string& name) { return name == "a-2.txt" || name == "a-3.txt"; }) ==
-          "a-4.txt");
+    CHECK(free_name("a.txt", FileType::file, {}, {}, [](const std::string& name) {
+              return name == "a-2.txt" || name == "a-3.txt";
+          }) == "a-4.txt");
 }
 
 TEST_CASE("a new name over 255 bytes is cut in its stem, never inside a character", "[names]") {
@@ -103,11 +104,13 @@ TEST_CASE("new names by date or by a pattern, free of what is there", "[names]")
     CHECK(made("{name} ({n}){ext}") == "report (2).pdf");
     CHECK(made("{folder}/{name}") == "report-2.pdf");  // no name at all: by number
     CHECK(made("{name}{ext}", std::string(255, 'x')).size() <= 255);
-    const std::string dated = free_name("a.tar.gz", FileType::file, {NewNames::Scheme::date, {}}, source, taken);
+    const std::string dated =
+        free_name("a.tar.gz", FileType::file, {NewNames::Scheme::date, {}}, source, taken);
     CHECK(dated.starts_with("a 2031-05-0"));
     CHECK(dated.ends_with(".tar.gz"));
     CHECK(pattern_problem("{name}-{n}{ext}").empty());
-    for (const char* wrong : {"", "a/b", "{name", "{nome}", "all the same{ext}"}) CHECK_FALSE(pattern_problem(wrong).empty());
+    for (const char* wrong : {"", "a/b", "{name", "{nome}", "all the same{ext}"})
+        CHECK_FALSE(pattern_problem(wrong).empty());
     CHECK(counted_from("report.pdf", "report-7.pdf", FileType::file) == "report.pdf");
     CHECK(counted_from("report.pdf", "report 2031.pdf", FileType::file) == "report 2031.pdf");
 }

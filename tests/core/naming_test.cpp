@@ -25,13 +25,16 @@ using namespace tavlo;
 
 namespace {
 
-std::string named(const std::string& name, std::vector<NameStep> steps, bool whole = false, FileType type = FileType::file) {
-    auto namer = value(Namer::make({std::move(steps), whole}, [](const std::string&) { return std::string("a.txt\tb.txt\n"); }));
-    const auto made = namer.name(name, type, [](std::string_view fact, std::string_view now) -> std::optional<Fact> {
-        if (fact == "name") return Fact(std::string(now.substr(0, now.find('.'))));
-        if (fact == "n") return Fact(std::uint64_t{7});
-        return std::nullopt;
-    });
+std::string named(const std::string& name, std::vector<NameStep> steps, bool whole = false,
+                  FileType type = FileType::file) {
+    auto namer = value(Namer::make({std::move(steps), whole},
+                                   [](const std::string&) { return std::string("a.txt\tb.txt\n"); }));
+    const auto made =
+        namer.name(name, type, [](std::string_view fact, std::string_view now) -> std::optional<Fact> {
+            if (fact == "name") return Fact(std::string(now.substr(0, now.find('.'))));
+            if (fact == "n") return Fact(std::uint64_t{7});
+            return std::nullopt;
+        });
     return made ? *made : "(" + made.error().step + ")";
 }
 
@@ -85,22 +88,25 @@ TEST_CASE("steps go one on the other, and whole names are meant where that is sa
     CHECK(named("A.TXT", {LetterCase{LetterCase::To::lower}}, true) == "a.txt");
     CHECK(named("A.TXT", {Affix{".x", true}}, true) == "A.TXT.x");
     CHECK(named("a", {Extension{"txt"}, NamesFrom{"table"}, Affix{"1-"}}) == "1-b.txt");
-    CHECK(named("Permits 2031.old", {Affix{"-x", true}, Extension{"zip"}}, false, FileType::folder) == "Permits 2031.old-x");
+    CHECK(named("Permits 2031.old", {Affix{"-x", true}, Extension{"zip"}}, false, FileType::folder) ==
+          "Permits 2031.old-x");
     CHECK(named("a.txt", {Affix{"b.", true}}) == "ab..txt");
 }
 
 TEST_CASE("steps that mean nothing are refused, each by its name", "[names]") {
-    const auto [step, name] = GENERATE(table<NameStep, std::string>({{Replace{"", "x"}, "replace"},
-                                                                     {ReplaceRegex{"(", "x"}, "replace_regex"},
-                                                                     {ReplaceRegex{"a", R"(\1)"}, "replace_regex"},
-                                                                     {Extension{".txt"}, "extension"},
-                                                                     {NameAs{"{colour}"}, "name_as"}}));
+    const auto [step, name] =
+        GENERATE(table<NameStep, std::string>({{Replace{"", "x"}, "replace"},
+                                               {ReplaceRegex{"(", "x"}, "replace_regex"},
+                                               {ReplaceRegex{"a", R"(\1)"}, "replace_regex"},
+                                               {Extension{".txt"}, "extension"},
+                                               {NameAs{"{colour}"}, "name_as"}}));
     const auto made = Namer::make({{step}}, [](const std::string&) { return std::string(); });
     REQUIRE_FALSE(made);
     CHECK(made.error().path == name);
 }
 
-TEST_CASE("a pattern writes the first fact that is known, cleaned, and says what it cannot read", "[names][pattern]") {
+TEST_CASE("a pattern writes the first fact that is known, cleaned, and says what it cannot read",
+          "[names][pattern]") {
     const auto facts = [](std::string_view fact) -> std::optional<Fact> {
         if (fact == "name") return Fact(std::string(" Élan/\nx "));
         if (fact == "size") return Fact(std::uint64_t{42});
@@ -132,8 +138,13 @@ TEST_CASE("a pattern writes the first fact that is known, cleaned, and says what
 }
 
 TEST_CASE("initials are capitals without marks, digits stand together, and so does all else", "[names]") {
-    for (const auto& [name, initial] :
-         {std::pair("élan", "E"), {"Öl", "O"}, {"9 lives", "0-9"}, {"_x", "#"}, {"", "#"}, {"\xff", "#"}, {"жук", "Ж"}})
+    for (const auto& [name, initial] : {std::pair("élan", "E"),
+                                        {"Öl", "O"},
+                                        {"9 lives", "0-9"},
+                                        {"_x", "#"},
+                                        {"", "#"},
+                                        {"\xff", "#"},
+                                        {"жук", "Ж"}})
         CHECK(initial_of(name) == initial);
 }
 
@@ -156,11 +167,13 @@ TEST_CASE("a number that grows and shrinks by the same is the number, with no fe
     const bool holds = rc::check("sums", [] {
         const auto number = *rc::gen::arbitrary<std::uint64_t>();
         const auto by = *rc::gen::inRange<std::int64_t>(0, INT64_MAX);
-        const std::string digits = std::string(*rc::gen::inRange<std::size_t>(0, 5), '0') + std::to_string(number);
+        const std::string digits =
+            std::string(*rc::gen::inRange<std::size_t>(0, 5), '0') + std::to_string(number);
         const std::string there = named(digits, {AddToNumbers{by, Which::all}});
         RC_ASSERT(there.size() >= digits.size());
         const std::string back = named(there, {AddToNumbers{-by, Which::all}});
-        RC_ASSERT(back.substr(std::min(back.find_first_not_of('0'), back.size() - 1)) == std::to_string(number));
+        RC_ASSERT(back.substr(std::min(back.find_first_not_of('0'), back.size() - 1)) ==
+                  std::to_string(number));
     });
     CHECK(holds);
 }
@@ -183,7 +196,8 @@ TEST_CASE("what is meant gets names in the batch's order, with facts of its own"
             if (const auto wanted = given.wanted(id)) all.push_back(wanted->name);
         return all;
     };
-    CHECK(names() == std::vector<std::string>{"08 box top pictures 9 .jpg", "10 box top 5 13 .txt", "12 sub sub - 9 "});
+    CHECK(names() ==
+          std::vector<std::string>{"08 box top pictures 9 .jpg", "10 box top 5 13 .txt", "12 sub sub - 9 "});
     job.structure.folders_too = true;
     CHECK(names().size() == 4);
     job.structure.subfolders = Subfolders::none;
@@ -193,7 +207,8 @@ TEST_CASE("what is meant gets names in the batch's order, with facts of its own"
     CHECK(names().size() == 1);
 }
 
-TEST_CASE("new names on the way: files get them, folders keep theirs, two that want one are twins", "[names][disk]") {
+TEST_CASE("new names on the way: files get them, folders keep theirs, two that want one are twins",
+          "[names][disk]") {
     TempFolder temp;
     for (const char* file : {"box/A.TXT", "box/a.txt", "box/Sub/B.TXT"}) temp.write(file, file);
     Jobs jobs(temp.path("state"));
@@ -228,6 +243,7 @@ TEST_CASE("the manuals have every fact that patterns know", "[names]") {
     const std::string in_files = manual("/sorting.md");
     for (const KnownFact& fact : known_facts()) {
         CAPTURE(std::string(fact.name));
-        CHECK((fact.of == KnownFact::Of::all || in_files.find(fmt::format("`{}`", fact.name)) != std::string::npos));
+        CHECK((fact.of == KnownFact::Of::all ||
+               in_files.find(fmt::format("`{}`", fact.name)) != std::string::npos));
     }
 }

@@ -38,19 +38,23 @@ std::map<std::string, std::uint32_t> carried_out(const std::vector<Rename>& want
 
 }  // namespace
 
-TEST_CASE("whatever names are exchanged, each finds free the one it takes, and only rings hide one of theirs", "[order]") {
+TEST_CASE("whatever names are exchanged, each finds free the one it takes, and only rings hide one of theirs",
+          "[order]") {
     const bool holds = rc::check("exchanges", [] {
         const auto count = *rc::gen::inRange<std::uint32_t>(0, 12);
         std::vector<std::uint32_t> names(count + 4);  // some of them nobody holds
         std::iota(names.begin(), names.end(), 0U);
         std::vector<std::uint32_t> taken = names;
-        for (std::size_t at = taken.size(); at > 1; --at) std::swap(taken[at - 1], taken[*rc::gen::inRange<std::size_t>(0, at)]);
+        for (std::size_t at = taken.size(); at > 1; --at)
+            std::swap(taken[at - 1], taken[*rc::gen::inRange<std::size_t>(0, at)]);
         std::vector<Rename> wanted;
-        for (std::uint32_t which = 0; which < count; ++which) wanted.push_back({std::to_string(which), std::to_string(taken[which])});
+        for (std::uint32_t which = 0; which < count; ++which)
+            wanted.push_back({std::to_string(which), std::to_string(taken[which])});
         const Ordered ordered = order(wanted);
         const auto after = carried_out(wanted, ordered);
         RC_ASSERT(after.size() == count);
-        for (std::uint32_t which = 0; which < count; ++which) RC_ASSERT(after.at(std::to_string(taken[which])) == which);
+        for (std::uint32_t which = 0; which < count; ++which)
+            RC_ASSERT(after.at(std::to_string(taken[which])) == which);
         // a ring is what comes back to where it began; each has one that is hidden, and no more are
         std::size_t rings = 0;
         std::vector<bool> seen(count);

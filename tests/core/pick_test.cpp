@@ -23,7 +23,8 @@ using Names = std::vector<std::string>;
 }  // namespace
 
 TEST_CASE("a few characters anywhere in the name, without regard to case", "[pick]") {
-    const Names names{"Permit-0412-North-Quay.pdf", "permit-0413-fuel-jetty.pdf", "Überfahrt 41.ods", "invoice-9.pdf"};
+    const Names names{"Permit-0412-North-Quay.pdf", "permit-0413-fuel-jetty.pdf", "Überfahrt 41.ods",
+                      "invoice-9.pdf"};
     CHECK(fitting(names, "quay") == Names{names[0]});
     CHECK(fitting(names, "PERMIT fuel") == Names{names[1]});
     CHECK(fitting(names, "überfahrt") == Names{names[2]});
@@ -32,8 +33,10 @@ TEST_CASE("a few characters anywhere in the name, without regard to case", "[pic
     CHECK(fitting(names, "  ").size() == names.size());
 }
 
-TEST_CASE("digits match numbers with or without leading zeros, zeros that were typed begin a number", "[pick]") {
-    const Names names{"permit-0412.pdf", "permit-412.pdf", "permit-1412.pdf", "permit-0041.pdf", "page-10.pdf"};
+TEST_CASE("digits match numbers with or without leading zeros, zeros that were typed begin a number",
+          "[pick]") {
+    const Names names{"permit-0412.pdf", "permit-412.pdf", "permit-1412.pdf", "permit-0041.pdf",
+                      "page-10.pdf"};
     CHECK(fitting(names, "412") == Names{names[0], names[1], names[2]});
     CHECK(fitting(names, "0412") == Names{names[0], names[1]});
     CHECK(fitting(names, "00412") == Names{names[0], names[1]});
@@ -45,7 +48,8 @@ TEST_CASE("digits match numbers with or without leading zeros, zeros that were t
 
 TEST_CASE("typing on never finds more than a fresh look does, nor less", "[pick]") {
     const bool holds = rc::check("narrowing", [] {
-        const auto name = rc::gen::container<std::string>(rc::gen::element('0', '1', '4', 'a', 'B', '-', ' '));
+        const auto name =
+            rc::gen::container<std::string>(rc::gen::element('0', '1', '4', 'a', 'B', '-', ' '));
         const auto names = *rc::gen::container<Names>(name);
         const auto typed = *rc::gen::container<std::string>(rc::gen::element('0', '1', '4', 'a', 'b', '-'));
         const PickIndex index(names);

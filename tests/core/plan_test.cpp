@@ -23,7 +23,8 @@ struct Scene {
         hold_folder("");
     }
 
-    EntryId add(const std::string& path, FileType type = FileType::file, std::uint64_t size = 10, std::int64_t modified = 10 * day) {
+    EntryId add(const std::string& path, FileType type = FileType::file, std::uint64_t size = 10,
+                std::int64_t modified = 10 * day) {
         Entry entry;
         const std::string above(parent_of(path));
         const auto found = inside.find(above);
@@ -54,7 +55,8 @@ struct Scene {
         return folder;
     }
 
-    void hold(const std::string& below, FileType type = FileType::file, std::uint64_t size = 10, std::int64_t modified = 10 * day) {
+    void hold(const std::string& below, FileType type = FileType::file, std::uint64_t size = 10,
+              std::int64_t modified = 10 * day) {
         const std::string name(name_of(below));
         HeldFolder& folder = destination.folders.at(std::string(parent_of(below)));
         Held held;
@@ -71,12 +73,14 @@ struct Scene {
             if (batch.source_path(entry) == source) known.learn(pair_of(entry.status, held->status), same);
     }
 
-    Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy, Structure shape = {}) {
+    Plan plan(Decision otherwise = Decision::undecided, Operation operation = Operation::copy,
+              Structure shape = {}) {
         wishes.operation = operation;
         wishes.policy.otherwise = otherwise;
         const auto shared = std::make_shared<const Batch>(batch);
-        return make_plan(wishes, shared, lay_out(*shared, destination.path, shape, destination.volume.folds_case), Survey{{destination}},
-                         known);
+        return make_plan(wishes, shared,
+                         lay_out(*shared, destination.path, shape, destination.volume.folds_case),
+                         Survey{{destination}}, known);
     }
 
     Batch batch;
@@ -107,7 +111,8 @@ std::optional<Finding> finding(const Plan& plan, ItemId id) {
 
 TEST_CASE("each finding says how the incoming one compares", "[plan]") {
     Scene scene;
-    for (const char* name : {"same", "newer", "older", "same-date", "size-newer", "unread"}) scene.add(std::string("/from/") + name);
+    for (const char* name : {"same", "newer", "older", "same-date", "size-newer", "unread"})
+        scene.add(std::string("/from/") + name);
     scene.add("/from/type", FileType::folder);
     scene.hold("same", FileType::file, 10, 3 * day);
     scene.hold("newer", FileType::file, 10, 3 * day);
@@ -117,7 +122,8 @@ TEST_CASE("each finding says how the incoming one compares", "[plan]") {
     scene.hold("unread");
     scene.hold("type");
     scene.know("/from/same", "same", true);
-    for (const char* name : {"newer", "older", "same-date"}) scene.know(std::string("/from/") + name, name, false);
+    for (const char* name : {"newer", "older", "same-date"})
+        scene.know(std::string("/from/") + name, name, false);
     const Plan plan = scene.plan();
     CHECK(finding(plan, 0) == Finding::same);
     CHECK(finding(plan, 1) == Finding::newer);
@@ -136,7 +142,8 @@ TEST_CASE("an unread pair is not decided by a rule, only by a person", "[plan]")
     const EntryId id = scene.add("/from/a");
     scene.hold("a");
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::undecided);
-    const Pair pair = pair_of(scene.batch.entries[id].status, scene.destination.folders.at("").find("a")->status);
+    const Pair pair =
+        pair_of(scene.batch.entries[id].status, scene.destination.folders.at("").find("a")->status);
     scene.wishes.decisions.add("/from/a", {pair, Decision::skip});
     CHECK(scene.plan(Decision::overwrite).items[0].outcome == Outcome::skipped);
     scene.batch.entries[id].status.id.modified_ns += 1;  // another pair now: the decision does not hold
@@ -163,11 +170,15 @@ TEST_CASE("folders merge, and a folder that meets a file decides for all below i
     scene.add("/from/tin/b");
     scene.hold_folder("box");
     scene.hold("tin");
-    CHECK(told(scene.plan()) == "merged /to/box\ncreated /to/box/a\nundecided /to/tin\nundecided /to/tin/b\n");
-    CHECK(told(scene.plan(Decision::skip)) == "merged /to/box\ncreated /to/box/a\nskipped /to/tin\nskipped /to/tin/b\n");
-    CHECK(told(scene.plan(Decision::overwrite)) == "merged /to/box\ncreated /to/box/a\noverwritten /to/tin\ncreated /to/tin/b\n");
+    CHECK(told(scene.plan()) ==
+          "merged /to/box\ncreated /to/box/a\nundecided /to/tin\nundecided /to/tin/b\n");
+    CHECK(told(scene.plan(Decision::skip)) ==
+          "merged /to/box\ncreated /to/box/a\nskipped /to/tin\nskipped /to/tin/b\n");
+    CHECK(told(scene.plan(Decision::overwrite)) ==
+          "merged /to/box\ncreated /to/box/a\noverwritten /to/tin\ncreated /to/tin/b\n");
     CHECK(told(scene.plan(Decision::rename)) ==
-          "merged /to/box\ncreated /to/box/a\nrenamed /to/tin as /to/tin-2\ncreated /to/tin/b as /to/tin-2/b\n");
+          "merged /to/box\ncreated /to/box/a\nrenamed /to/tin as /to/tin-2\ncreated /to/tin/b as "
+          "/to/tin-2/b\n");
     CHECK(scene.plan(Decision::rename).items[3].collision->decision == Decision::rename);
 }
 
@@ -179,19 +190,24 @@ TEST_CASE("items of a batch that want one name are twins", "[plan][twin]") {
     SECTION("while the name is free the first gets it") {
         CHECK(told(scene.plan()) == "undecided /to/a\nundecided /to/a\nundecided /to/a\n");
         CHECK(told(scene.plan(Decision::skip)) == "created /to/a\nskipped /to/a\nskipped /to/a\n");
-        CHECK(told(scene.plan(Decision::rename)) == "created /to/a\nrenamed /to/a as /to/a-2\nrenamed /to/a as /to/a-3\n");
-        CHECK(told(scene.plan(Decision::overwrite)) == "created /to/a\noverwritten /to/a\noverwritten /to/a\n");
+        CHECK(told(scene.plan(Decision::rename)) ==
+              "created /to/a\nrenamed /to/a as /to/a-2\nrenamed /to/a as /to/a-3\n");
+        CHECK(told(scene.plan(Decision::overwrite)) ==
+              "created /to/a\noverwritten /to/a\noverwritten /to/a\n");
     }
     SECTION("a name that is held is nobody's") {
         scene.hold("a");
         CHECK(told(scene.plan(Decision::skip)) == "skipped /to/a\nskipped /to/a\nskipped /to/a\n");
-        CHECK(told(scene.plan(Decision::rename)) == "renamed /to/a as /to/a-2\nrenamed /to/a as /to/a-3\nrenamed /to/a as /to/a-4\n");
-        CHECK(told(scene.plan(Decision::overwrite)) == "overwritten /to/a\noverwritten /to/a\noverwritten /to/a\n");
+        CHECK(told(scene.plan(Decision::rename)) ==
+              "renamed /to/a as /to/a-2\nrenamed /to/a as /to/a-3\nrenamed /to/a as /to/a-4\n");
+        CHECK(told(scene.plan(Decision::overwrite)) ==
+              "overwritten /to/a\noverwritten /to/a\noverwritten /to/a\n");
     }
     for (ItemId id = 0; id < 3; ++id) CHECK(finding(scene.plan(), id) == Finding::twin);
 }
 
-TEST_CASE("a destination that folds case makes twins and collisions of names that differ in case", "[plan][twin]") {
+TEST_CASE("a destination that folds case makes twins and collisions of names that differ in case",
+          "[plan][twin]") {
     Scene scene;
     scene.destination.volume.folds_case = true;
     scene.destination.folders.at("").folds_case = true;
@@ -226,8 +242,10 @@ TEST_CASE("the shape says which folders come along", "[plan][shape]") {
         return told(scene.plan(Decision::undecided, Operation::copy, {contents, subfolders, flatten}));
     };
     CHECK(shaped(false, Subfolders::all, false) ==
-          "created /to/top\ncreated /to/top/empty\ncreated /to/top/file\ncreated /to/top/sub\ncreated /to/top/sub/deep\n");
-    CHECK(shaped(true, Subfolders::all, false) == "created /to/empty\ncreated /to/file\ncreated /to/sub\ncreated /to/sub/deep\n");
+          "created /to/top\ncreated /to/top/empty\ncreated /to/top/file\ncreated /to/top/sub\ncreated "
+          "/to/top/sub/deep\n");
+    CHECK(shaped(true, Subfolders::all, false) ==
+          "created /to/empty\ncreated /to/file\ncreated /to/sub\ncreated /to/sub/deep\n");
     CHECK(shaped(false, Subfolders::filled, false) ==
           "created /to/top\ncreated /to/top/file\ncreated /to/top/sub\ncreated /to/top/sub/deep\n");
     CHECK(shaped(false, Subfolders::none, false) == "created /to/top\ncreated /to/top/file\n");
@@ -282,7 +300,8 @@ TEST_CASE("what the destination cannot hold is said before the start", "[plan]")
     CHECK(plan.items[1].problem->fault == Fault::no_space);
 }
 
-TEST_CASE("what the destination cannot hold under its name can arrive under the nearest one that it can", "[plan][names]") {
+TEST_CASE("what the destination cannot hold under its name can arrive under the nearest one that it can",
+          "[plan][names]") {
     Scene scene;
     scene.destination.volume.forbidden_in_names = "\\:*?\"<>|";
     scene.destination.volume.max_name_bytes = 40;
@@ -301,8 +320,9 @@ TEST_CASE("what the destination cannot hold under its name can arrive under the 
     CHECK(adapted.totals.of(Outcome::failed) == 0);
     std::vector<std::string> names;
     for (const Item& item : adapted.items) names.push_back(adapted.final_path(item));
-    CHECK(names == std::vector<std::string>{"/to/a_b-2.pdf", "/to/what_.txt", "/to/what_-2.txt", "/to/ends__", "/to/in_ box",
-                                            "/to/in_ box/fine", "/to/" + std::string(36, 'x') + ".pdf"});
+    CHECK(names == std::vector<std::string>{"/to/a_b-2.pdf", "/to/what_.txt", "/to/what_-2.txt", "/to/ends__",
+                                            "/to/in_ box", "/to/in_ box/fine",
+                                            "/to/" + std::string(36, 'x') + ".pdf"});
     CHECK(adapted.items[0].outcome == Outcome::renamed);  // and what is there stays
     CHECK(adapted.items[5].outcome == Outcome::created);
 }

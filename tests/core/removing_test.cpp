@@ -13,7 +13,8 @@
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 
-// Removing for good: however deep, never across a mount, never what was put in a folder's place; and the handles that such work holds.
+// Removing for good: however deep, never across a mount, never what was put in a folder's place; and the
+// handles that such work holds.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -57,7 +58,9 @@ std::string deep(const TempFolder& temp, const std::string& top, int levels) {
 
 }  // namespace
 
-TEST_CASE("a tree goes whole, however deep it is and however few files may be open, what its links point at stays", "[disk][removing]") {
+TEST_CASE(
+    "a tree goes whole, however deep it is and however few files may be open, what its links point at stays",
+    "[disk][removing]") {
     TempFolder temp;
     temp.write("outside/kept", "kept");
     deep(temp, "tree", 150);
@@ -75,7 +78,8 @@ TEST_CASE("a tree goes whole, however deep it is and however few files may be op
     CHECK(temp.read("outside/kept") == "kept");
 }
 
-TEST_CASE("what is mounted in a tree stays, with the folders around it, and is named, all else goes", "[disk][removing][mount]") {
+TEST_CASE("what is mounted in a tree stays, with the folders around it, and is named, all else goes",
+          "[disk][removing][mount]") {
     TempFolder temp;
     const std::string bottom = deep(temp, "tree", 12);
     fs::create_directories(temp.path("tree/d/d/d/mounted"));
@@ -92,7 +96,8 @@ TEST_CASE("what is mounted in a tree stays, with the folders around it, and is n
 }
 
 TEST_CASE("a folder that is moved away while it is emptied leads nothing astray", "[disk][removing]") {
-    /// Moves the folder that is being emptied elsewhere, and puts another in its place, once its first file has gone.
+    /// Moves the folder that is being emptied elsewhere, and puts another in its place, once its first file
+    /// has gone.
     class Meddler final : public ForwardingFileSystem {
     public:
         explicit Meddler(const TempFolder& temp) : temp_(temp) {}
@@ -121,7 +126,9 @@ TEST_CASE("a folder that is moved away while it is emptied leads nothing astray"
     CHECK(temp.has("tree"));
 }
 
-TEST_CASE("folders of a tree are opened again where few may be open, and are still the ones that were looked at", "[disk][handles]") {
+TEST_CASE(
+    "folders of a tree are opened again where few may be open, and are still the ones that were looked at",
+    "[disk][handles]") {
     TempFolder temp;
     constexpr int levels = 60;
     const auto name_of_level = [](int level) { return fmt::format("d{}", level); };
@@ -131,7 +138,8 @@ TEST_CASE("folders of a tree are opened again where few may be open, and are sti
     const auto disk = make_disk();
     FolderTree tree;
     std::vector<FolderId> chain{tree.add_root(temp.path("top"))};
-    for (int level = 0; level < levels; ++level) chain.push_back(tree.add(chain.back(), name_of_level(level)));
+    for (int level = 0; level < levels; ++level)
+        chain.push_back(tree.add(chain.back(), name_of_level(level)));
     const FewHandles few(20);
     FolderHandles handles(*disk, tree);
     for (const FolderId folder : chain) {

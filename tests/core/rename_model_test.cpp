@@ -17,8 +17,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Random names for random things in random places, interrupted or not, against a model: what is renamed has the name that was planned, in
-// the folder that it was in; everything else has its own.
+// Random names for random things in random places, interrupted or not, against a model: what is renamed has
+// the name that was planned, in the folder that it was in; everything else has its own.
 
 using namespace tavlo;
 
@@ -32,7 +32,9 @@ struct Thing {
 };
 using Things = std::map<std::uint64_t, Thing>;
 
-std::ostream& operator<<(std::ostream& out, const Thing& thing) { return out << thing.name << " in " << thing.folder; }
+std::ostream& operator<<(std::ostream& out, const Thing& thing) {
+    return out << thing.name << " in " << thing.folder;
+}
 
 std::uint64_t inode_of(const std::string& path) {
     struct stat status {};
@@ -53,7 +55,8 @@ public:
 
 private:
     std::optional<Error> before_call() override {
-        if (std::this_thread::get_id() == began_ && left_-- == 0) throw std::runtime_error("the process ends here");
+        if (std::this_thread::get_id() == began_ && left_-- == 0)
+            throw std::runtime_error("the process ends here");
         return std::nullopt;
     }
     int left_;
@@ -91,14 +94,16 @@ std::vector<std::string> make_tree(const TempFolder& temp) {
 }  // namespace
 
 TEST_CASE(
-    "whatever is renamed to whatever, and wherever it is interrupted, each thing has its old name or its new one, and an undo the old",
+    "whatever is renamed to whatever, and wherever it is interrupted, each thing has its old name or its new "
+    "one, and an undo the old",
     "[disk][rename][model]") {
     const bool holds = rc::check("random renames", [] {
         const TempFolder temp("/dev/shm");
         const auto all = make_tree(temp);
         NewNamesByPath names;
         for (const auto& path : all)
-            if (*rc::gen::inRange(0, 4) != 0) names[path] = *rc::gen::element<std::string>("a", "b", "c", "d", "e", "f");
+            if (*rc::gen::inRange(0, 4) != 0)
+                names[path] = *rc::gen::element<std::string>("a", "b", "c", "d", "e", "f");
         Policy policy;
         policy.otherwise = *rc::gen::element(Decision::undecided, Decision::skip, Decision::rename);
         const auto plan = plan_renames({temp.path("in")}, names, policy);
@@ -116,8 +121,10 @@ TEST_CASE(
         Jobs jobs(temp.path("state"));
         const bool interrupted = *rc::gen::arbitrary<bool>();
         if (interrupted) {
-            work_until_it_ends(*rc::gen::inRange(0, 80), [&](FileSystem& disk) { (void)carry_out(disk, *jobs.store, *plan, {}); });
-            work_until_it_ends(*rc::gen::inRange(0, 40), [&](FileSystem& disk) { (void)recover(disk, *jobs.store); });
+            work_until_it_ends(*rc::gen::inRange(0, 80),
+                               [&](FileSystem& disk) { (void)carry_out(disk, *jobs.store, *plan, {}); });
+            work_until_it_ends(*rc::gen::inRange(0, 40),
+                               [&](FileSystem& disk) { (void)recover(disk, *jobs.store); });
             RC_ASSERT(value(recover(*jobs.disk, *jobs.store)).problems.empty());
         } else {
             RC_ASSERT(carry_out(*jobs.disk, *jobs.store, *plan, {}).has_value());
@@ -127,8 +134,9 @@ TEST_CASE(
         RC_ASSERT(jobs.store
                       ->each_item(heads[0].id,
                                   [](ReceiptItem&& item) {
-                                      RC_LOG() << item.source << " -> " << item.target << " at " << item.place() << ": "
-                                               << to_text(item.result) << ' ' << item.error << '\n';
+                                      RC_LOG()
+                                          << item.source << " -> " << item.target << " at " << item.place()
+                                          << ": " << to_text(item.result) << ' ' << item.error << '\n';
                                   })
                       .has_value());
         RC_ASSERT(things_in(temp.path("in")) == meant);
@@ -138,8 +146,10 @@ TEST_CASE(
         // undone, and that interrupted too
         const Plan undo = value(prepare_undo(*jobs.disk, *jobs.store, heads[0].id));
         if (interrupted) {
-            work_until_it_ends(*rc::gen::inRange(0, 80), [&](FileSystem& disk) { (void)carry_out(disk, *jobs.store, undo, {}); });
-            work_until_it_ends(*rc::gen::inRange(0, 40), [&](FileSystem& disk) { (void)recover(disk, *jobs.store); });
+            work_until_it_ends(*rc::gen::inRange(0, 80),
+                               [&](FileSystem& disk) { (void)carry_out(disk, *jobs.store, undo, {}); });
+            work_until_it_ends(*rc::gen::inRange(0, 40),
+                               [&](FileSystem& disk) { (void)recover(disk, *jobs.store); });
             RC_ASSERT(value(recover(*jobs.disk, *jobs.store)).problems.empty());
             if (value(jobs.store->receipts()).size() == 1) return;
         } else {
@@ -150,7 +160,8 @@ TEST_CASE(
     CHECK(holds);
 }
 
-TEST_CASE("a ring of folders with rings in each, ended at any call, is gone on with to its end", "[disk][rename]") {
+TEST_CASE("a ring of folders with rings in each, ended at any call, is gone on with to its end",
+          "[disk][rename]") {
     std::uint64_t interrupted = 0;
     for (int calls = 0; calls < 200; ++calls) {
         CAPTURE(calls);
@@ -158,7 +169,8 @@ TEST_CASE("a ring of folders with rings in each, ended at any call, is gone on w
         NewNamesByPath names;
         const std::map<std::string, std::string> ring{{"a", "b"}, {"b", "c"}, {"c", "a"}};
         for (const auto& [folder, other] : ring) {
-            for (const auto& [name, next] : ring) names[temp.write("in/" + folder + "/" + name, folder + name)] = next;
+            for (const auto& [name, next] : ring)
+                names[temp.write("in/" + folder + "/" + name, folder + name)] = next;
             names[temp.path("in/" + folder)] = other;
         }
         const auto plan = plan_renames({temp.path("in")}, names, {});
@@ -169,7 +181,8 @@ TEST_CASE("a ring of folders with rings in each, ended at any call, is gone on w
         if (heads[0].state == RunState::interrupted) ++interrupted;
         CHECK(value(recover(*jobs.disk, *jobs.store)).problems.empty());
         for (const auto& [folder, other] : ring)
-            for (const auto& [name, next] : ring) CHECK(temp.read("in/" + other + "/" + next) == folder + name);
+            for (const auto& [name, next] : ring)
+                CHECK(temp.read("in/" + other + "/" + next) == folder + name);
     }
     CHECK(interrupted > 20);
 }

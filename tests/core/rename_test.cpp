@@ -22,7 +22,8 @@ struct Yard {
         for (const auto& file : files) temp.write("in/" + file, file);
     }
     /// old and new names, below "in"
-    std::shared_ptr<const Plan> planned(const std::vector<std::pair<std::string, std::string>>& names, const Policy& policy = {}) {
+    std::shared_ptr<const Plan> planned(const std::vector<std::pair<std::string, std::string>>& names,
+                                        const Policy& policy = {}) {
         NewNamesByPath by_path;
         for (const auto& [path, name] : names) by_path[temp.path("in/" + path)] = name;
         return plan_renames({temp.path("in")}, by_path, policy);
@@ -43,13 +44,23 @@ struct Yard {
 
 }  // namespace
 
-TEST_CASE("names given up in the same run are free: chains, swaps and rings come out right, in whatever order they are given",
-          "[disk][rename]") {
+TEST_CASE(
+    "names given up in the same run are free: chains, swaps and rings come out right, in whatever order they "
+    "are given",
+    "[disk][rename]") {
     Yard place({"a", "b", "c", "x", "y", "1", "2", "3", "stays"});
-    const Ran ran = place.run({{"a", "b"}, {"b", "c"}, {"c", "d"}, {"x", "y"}, {"y", "x"}, {"1", "2"}, {"2", "3"}, {"3", "1"}});
+    const Ran ran = place.run(
+        {{"a", "b"}, {"b", "c"}, {"c", "d"}, {"x", "y"}, {"y", "x"}, {"1", "2"}, {"2", "3"}, {"3", "1"}});
     CHECK(ran.of(Outcome::created) == 8);
     CHECK(ran.head.destination.empty());
-    for (const auto& [now, was] : {std::pair("b", "a"), {"c", "b"}, {"d", "c"}, {"y", "x"}, {"x", "y"}, {"2", "1"}, {"3", "2"}, {"1", "3"}})
+    for (const auto& [now, was] : {std::pair("b", "a"),
+                                   {"c", "b"},
+                                   {"d", "c"},
+                                   {"y", "x"},
+                                   {"x", "y"},
+                                   {"2", "1"},
+                                   {"3", "2"},
+                                   {"1", "3"}})
         CHECK(place.read(now) == was);
     CHECK(place.names().size() == 9);
     for (const ReceiptItem& item : ran.items) CHECK(std::filesystem::exists(item.place()));
@@ -57,7 +68,12 @@ TEST_CASE("names given up in the same run are free: chains, swaps and rings come
 
 TEST_CASE("a folder gets its name with all that is in it, and what is in it gets its own", "[disk][rename]") {
     Yard place({"a/deep/one", "a/deep/two", "b/one", "b/other"});
-    const Ran ran = place.run({{"a", "b"}, {"b", "a"}, {"a/deep", "flat"}, {"a/deep/one", "two"}, {"a/deep/two", "one"}, {"b/one", "1"}});
+    const Ran ran = place.run({{"a", "b"},
+                               {"b", "a"},
+                               {"a/deep", "flat"},
+                               {"a/deep/one", "two"},
+                               {"a/deep/two", "one"},
+                               {"b/one", "1"}});
     CHECK(ran.of(Outcome::created) == 6);
     CHECK(place.read("b/flat/two") == "a/deep/one");
     CHECK(place.read("b/flat/one") == "a/deep/two");
@@ -67,9 +83,12 @@ TEST_CASE("a folder gets its name with all that is in it, and what is in it gets
     CHECK(ran.item(place.temp.path("in/b/flat/two")).source == place.temp.path("in/a/deep/one"));
 }
 
-TEST_CASE("what keeps its name keeps it from others: a collision, which is decided, and a chain behind it waits", "[disk][rename]") {
+TEST_CASE(
+    "what keeps its name keeps it from others: a collision, which is decided, and a chain behind it waits",
+    "[disk][rename]") {
     Yard place({"a", "b", "held, longer", "c"});
-    const auto names = std::vector<std::pair<std::string, std::string>>{{"a", "b"}, {"b", "held, longer"}, {"c", "c"}};
+    const auto names =
+        std::vector<std::pair<std::string, std::string>>{{"a", "b"}, {"b", "held, longer"}, {"c", "c"}};
     const auto plan = place.planned(names);
     CHECK(plan->items[0].outcome == Outcome::undecided);  // b does not give its name up
     CHECK(plan->items[1].outcome == Outcome::undecided);
@@ -97,7 +116,10 @@ TEST_CASE("what is overwritten by a new name goes to the Safe", "[disk][rename]"
     CHECK(versions[0].original == place.temp.path("in/held, longer"));
 }
 
-TEST_CASE("two that want one name are twins, files and folders alike, and a ring that one of them breaks stands still", "[rename][plan]") {
+TEST_CASE(
+    "two that want one name are twins, files and folders alike, and a ring that one of them breaks stands "
+    "still",
+    "[rename][plan]") {
     Yard place({"a", "b", "c", "one/x", "two/x"});
     const auto plan = place.planned({{"a", "b"}, {"b", "a"}, {"c", "a"}, {"one", "new"}, {"two", "new"}});
     for (const Item& item : plan->items) {
@@ -110,9 +132,14 @@ TEST_CASE("two that want one name are twins, files and folders alike, and a ring
 
 TEST_CASE("a name that none can have fails alone", "[rename][plan]") {
     Yard place({"a", "b", "c", "d", "e", "good"});
-    const auto plan =
-        place.planned({{"a", ""}, {"b", ".."}, {"c", "x/y"}, {"d", std::string(256, 'x')}, {"e", std::string("n\0l", 3)}, {"good", "a2"}});
-    for (const Item& item : plan->items) CHECK(item.outcome == (plan->name(item) == "a2" ? Outcome::created : Outcome::failed));
+    const auto plan = place.planned({{"a", ""},
+                                     {"b", ".."},
+                                     {"c", "x/y"},
+                                     {"d", std::string(256, 'x')},
+                                     {"e", std::string("n\0l", 3)},
+                                     {"good", "a2"}});
+    for (const Item& item : plan->items)
+        CHECK(item.outcome == (plan->name(item) == "a2" ? Outcome::created : Outcome::failed));
 }
 
 TEST_CASE("nothing of a file but its name changes, whatever it is", "[disk][rename]") {
@@ -121,7 +148,8 @@ TEST_CASE("nothing of a file but its name changes, whatever it is", "[disk][rena
     REQUIRE(::mkfifo(place.temp.path("in/fifo").c_str(), 0600) == 0);
     std::filesystem::create_hard_link(place.temp.path("in/file"), place.temp.path("in/other name"));
     const Tree before = tree_of(place.temp.path("in"), {.folder_times = false});
-    const Ran ran = place.run({{"file", "file2"}, {"link", "link2"}, {"fifo", "fifo2"}, {"other name", "other name2"}});
+    const Ran ran =
+        place.run({{"file", "file2"}, {"link", "link2"}, {"fifo", "fifo2"}, {"other name", "other name2"}});
     CHECK(ran.of(Outcome::created) == 4);
     Tree after;
     for (const auto& [path, what] : tree_of(place.temp.path("in"), {.folder_times = false}))
@@ -129,7 +157,9 @@ TEST_CASE("nothing of a file but its name changes, whatever it is", "[disk][rena
     for (const auto& [path, what] : before) CHECK((path == "other name" || after[path] == what));
 }
 
-TEST_CASE("a name that was taken meanwhile is not replaced, and what waited for it has a name of its own again", "[disk][rename]") {
+TEST_CASE(
+    "a name that was taken meanwhile is not replaced, and what waited for it has a name of its own again",
+    "[disk][rename]") {
     Yard place({"a", "b", "c"});
     const auto plan = place.planned({{"a", "b"}, {"b", "c"}, {"c", "a"}});
     place.temp.write("in/b", "b, and a day's work");
@@ -150,7 +180,8 @@ TEST_CASE("a stop lets a ring that was begun come to its end, and begins nothing
     class Stops final : public ForwardingFileSystem {
     public:
         explicit Stops(std::stop_source& stop) : stop_(stop) {}
-        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                       const std::string& m) override {
             stop_.request_stop();
             return disk->move_to_free_name(a, n, b, m);
         }
@@ -166,7 +197,8 @@ TEST_CASE("a stop lets a ring that was begun come to its end, and begins nothing
     CHECK(place.read("later") == "later");
 }
 
-TEST_CASE("an undo gives the old names back, rings and folders among them, and its undo the new ones", "[disk][rename][undo]") {
+TEST_CASE("an undo gives the old names back, rings and folders among them, and its undo the new ones",
+          "[disk][rename][undo]") {
     Yard yard({"a/deep/one", "a/deep/two", "b/one", "b/other", "x", "y", "1", "2", "3"});
     std::filesystem::create_hard_link(yard.temp.path("in/x"), yard.temp.path("in/x too"));
     const Tree before = tree_of(yard.temp.path("in"), {.folder_times = false});
@@ -192,13 +224,19 @@ TEST_CASE("an undo gives the old names back, rings and folders among them, and i
     CHECK(differences(tree_of(yard.temp.path("in"), {.folder_times = false}), after) == "");
 }
 
-TEST_CASE("an undo of a rename brings back what it had overwritten, and leaves what was changed or whose name is taken",
-          "[disk][rename][undo]") {
+TEST_CASE(
+    "an undo of a rename brings back what it had overwritten, and leaves what was changed or whose name is "
+    "taken",
+    "[disk][rename][undo]") {
     Yard yard({"box/a", "box/held, longer", "box/changed", "box/gone", "box/c"});
     Policy policy;
     policy.otherwise = Decision::overwrite;
-    const Ran ran =
-        yard.run({{"box", "case"}, {"box/a", "held, longer"}, {"box/changed", "changed2"}, {"box/gone", "gone2"}, {"box/c", "c2"}}, policy);
+    const Ran ran = yard.run({{"box", "case"},
+                              {"box/a", "held, longer"},
+                              {"box/changed", "changed2"},
+                              {"box/gone", "gone2"},
+                              {"box/c", "c2"}},
+                             policy);
     CHECK(ran.of(Outcome::overwritten) == 1);
     yard.temp.write("in/case/changed2", "a day's work");
     std::filesystem::remove(yard.temp.path("in/case/gone2"));
@@ -232,7 +270,8 @@ TEST_CASE("sources in one another get their names, and what is in them stays unr
     Yard yard({"box/sub/x", "box/sub/y", "box/z", "other"});
     Job job;
     job.operation = Operation::rename;
-    for (const char* source : {"box/sub/x", "box", "box/sub", "other"}) job.what.sources.push_back(yard.temp.path("in/") + source);
+    for (const char* source : {"box/sub/x", "box", "box/sub", "other"})
+        job.what.sources.push_back(yard.temp.path("in/") + source);
     job.naming.steps = {Affix{"n-"}};
     const Ran ran = yard.jobs.run(job);
     CHECK(ran.items.size() == 4);

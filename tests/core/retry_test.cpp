@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-
 #include "job/retry.h"
 
 #include <catch2/catch.hpp>
@@ -26,12 +25,15 @@ public:
         if (name.starts_with("bad")) return failure(Fault::io, "read", folder.path() + "/" + name);
         return disk->open_file(folder, name);
     }
-    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to, const std::string& new_name) override {
-        if (name.starts_with("bad") || name == "closed") return failure(Fault::io, "rename", from.path() + "/" + name);
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) override {
+        if (name.starts_with("bad") || name == "closed")
+            return failure(Fault::io, "rename", from.path() + "/" + name);
         return disk->move_to_free_name(from, name, to, new_name);
     }
     Result<void> make_folder(const Handle& folder, const std::string& name, std::uint32_t mode) override {
-        if (name == "closed") return failure(Fault::no_permission, "make the folder", folder.path() + "/" + name);
+        if (name == "closed")
+            return failure(Fault::no_permission, "make the folder", folder.path() + "/" + name);
         return disk->make_folder(folder, name, mode);
     }
 };
@@ -45,7 +47,8 @@ struct Failed {
         temp.write("to/box/bad-over", "held");
         from = tree_of(temp.path("from"), {.folder_times = false});
         to = tree_of(temp.path("to"), {.folder_times = false});
-        const auto job = with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")),
+        const auto job = with(moves ? move({temp.path("from/box")}, temp.path("to"))
+                                    : copy({temp.path("from/box")}, temp.path("to")),
                               Decision::overwrite);
         const auto plan = value(prepare(*jobs.disk, job)).plan;
         Refusing refusing;
@@ -75,7 +78,8 @@ struct Failed {
 
 }  // namespace
 
-TEST_CASE("all that failed is tried again under the same receipt, and one undo takes all of it back", "[disk][retry]") {
+TEST_CASE("all that failed is tried again under the same receipt, and one undo takes all of it back",
+          "[disk][retry]") {
     const bool moves = GENERATE(false, true);
     Failed failed(moves);
     REQUIRE(failed.head.totals.of(Outcome::failed) == 5);
@@ -93,7 +97,8 @@ TEST_CASE("all that failed is tried again under the same receipt, and one undo t
     CHECK(tree_of(failed.temp.path("to"), {.folder_times = false}) == failed.to);
 }
 
-TEST_CASE("one that failed is tried again with the folders it lies in, the others stay failed or are left", "[disk][retry]") {
+TEST_CASE("one that failed is tried again with the folders it lies in, the others stay failed or are left",
+          "[disk][retry]") {
     Failed failed(false);
     auto head = failed.again({failed.number_of("closed/deep/inside")});
     CHECK(head.totals.of(Outcome::failed) == 2);
@@ -106,28 +111,33 @@ TEST_CASE("one that failed is tried again with the folders it lies in, the other
     CHECK_FALSE(failed.temp.has("to/box/bad"));
 }
 
-TEST_CASE("trying again takes no name that something else holds by now, and no decision beyond what it was about", "[disk][retry]") {
+TEST_CASE(
+    "trying again takes no name that something else holds by now, and no decision beyond what it was about",
+    "[disk][retry]") {
     Failed failed(false);
     failed.temp.write("to/box/bad", "somebody else's");
     failed.temp.write("to/box/bad-over", "held, and a day's work");
     std::filesystem::remove_all(failed.temp.path("from/box/closed/deep"));
     const Again again = value(failed_again(*failed.jobs.disk, *failed.jobs.store, failed.head.id, {}));
     CHECK(again.not_possible.size() == 2);
-    const auto head = value(carry_on_settled(*failed.jobs.disk, *failed.jobs.store, failed.head.id, again.settlement));
+    const auto head =
+        value(carry_on_settled(*failed.jobs.disk, *failed.jobs.store, failed.head.id, again.settlement));
     CHECK(head.totals.of(Outcome::undecided) == 2);
     CHECK(head.totals.of(Outcome::failed) == 2);  // they are no longer there
     CHECK(failed.temp.read("to/box/bad") == "somebody else's");
     CHECK(failed.temp.read("to/box/bad-over") == "held, and a day's work");
 }
 
-TEST_CASE("trying again makes new names by the scheme that was chosen, and gives none of them to two", "[disk][retry]") {
+TEST_CASE("trying again makes new names by the scheme that was chosen, and gives none of them to two",
+          "[disk][retry]") {
     TempFolder temp;
     for (const char* name : {"bad.txt", "bad2.txt"}) {
         temp.write(std::string("from/") + name, "incoming");
         temp.write(std::string("to/") + name, "held");
     }
     temp.write("to/copy of bad2.txt", "somebody's");
-    Job job = with(copy({temp.path("from/bad.txt"), temp.path("from/bad2.txt")}, temp.path("to")), Decision::rename);
+    Job job = with(copy({temp.path("from/bad.txt"), temp.path("from/bad2.txt")}, temp.path("to")),
+                   Decision::rename);
     job.policy.new_names = {NewNames::Scheme::pattern, "copy of {name}{ext}"};
     Jobs jobs(temp.path("state"));
     Refusing refusing;
@@ -135,7 +145,8 @@ TEST_CASE("trying again makes new names by the scheme that was chosen, and gives
     const auto failed = value(carry_out(refusing, *jobs.store, *plan, {.job = to_json(job)}));
     REQUIRE(failed.totals.of(Outcome::failed) == 2);
     const Again again = value(failed_again(*jobs.disk, *jobs.store, failed.id, {}));
-    CHECK(value(carry_on_settled(*jobs.disk, *jobs.store, failed.id, again.settlement)).totals.of(Outcome::renamed) == 2);
+    CHECK(value(carry_on_settled(*jobs.disk, *jobs.store, failed.id, again.settlement))
+              .totals.of(Outcome::renamed) == 2);
     CHECK(temp.read("to/copy of bad.txt") == "incoming");
     CHECK(temp.read("to/copy of bad2.txt") == "somebody's");
     CHECK(temp.read("to/copy of bad2-2.txt") == "incoming");
@@ -144,12 +155,14 @@ TEST_CASE("trying again makes new names by the scheme that was chosen, and gives
 TEST_CASE("chosen items are taken back, what hangs on them too, and the rest later", "[disk][undo]") {
     const bool moves = GENERATE(false, true);
     TempFolder temp;
-    for (const char* name : {"a", "b", "sub/c", "sub/d", "sub/deeper/e"}) temp.write(std::string("from/box/") + name, name);
+    for (const char* name : {"a", "b", "sub/c", "sub/d", "sub/deeper/e"})
+        temp.write(std::string("from/box/") + name, name);
     temp.write("to/box/b", "held");
     Jobs jobs(temp.path("state"));
     const Tree from = tree_of(temp.path("from"), {.folder_times = false});
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const auto job = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
+    const auto job = moves ? move({temp.path("from/box")}, temp.path("to"))
+                           : copy({temp.path("from/box")}, temp.path("to"));
     const Ran ran = jobs.run(with(job, Decision::overwrite));
     const auto number_of = [&](const std::string& name) {
         for (std::uint64_t number = 0; number < ran.items.size(); ++number)
@@ -182,7 +195,8 @@ TEST_CASE("chosen items are taken back, what hangs on them too, and the rest lat
     CHECK(tree_of(temp.path("to"), {.folder_times = false}) == to);
 }
 
-TEST_CASE("old receipts are forgotten, but not those that the Safe still hangs on, or that have not ended", "[store]") {
+TEST_CASE("old receipts are forgotten, but not those that the Safe still hangs on, or that have not ended",
+          "[store]") {
     TempFolder temp;
     temp.write("from/a", "a");
     temp.write("from/b", "b");

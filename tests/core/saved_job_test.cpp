@@ -65,7 +65,8 @@ TEST_CASE("steps follow one another until one does not end well, and what all ca
     CHECK(fails.totals().items == 1);
 }
 
-TEST_CASE("a step that says so is followed whatever comes of it, but not where somebody stopped it", "[job]") {
+TEST_CASE("a step that says so is followed whatever comes of it, but not where somebody stopped it",
+          "[job]") {
     SavedJob job = three_notes();
     job.steps[0].go_on = true;
     job.steps[1].go_on = true;
@@ -82,7 +83,9 @@ TEST_CASE("a step that says so is followed whatever comes of it, but not where s
     CHECK(stopped.ending() == Ending::stopped);
 }
 
-TEST_CASE("steps that are switched off are left out, wherever they stand, and stay off when they are read again", "[job]") {
+TEST_CASE(
+    "steps that are switched off are left out, wherever they stand, and stay off when they are read again",
+    "[job]") {
     SavedJob job = three_notes();
     job.steps[0].off = job.steps[2].off = true;
     JobCourse course(job);
@@ -101,7 +104,8 @@ TEST_CASE("any path is kept as a pattern that makes just that path", "[job]") {
     }));
 }
 
-TEST_CASE("a step that comes back from the bench keeps the patterns of the places that were not touched", "[job]") {
+TEST_CASE("a step that comes back from the bench keeps the patterns of the places that were not touched",
+          "[job]") {
     Job step = copy({"/in/{now:%Y}", "/other"}, "/archive/{now:%Y}/{now:%m}");
     const std::int64_t now = noon(2031, 5, 14);
     const Job on_the_bench = at_time(step, "job", now);
@@ -120,7 +124,9 @@ TEST_CASE("a step that comes back from the bench keeps the patterns of the place
     CHECK(at_time(kept, "job", noon(2032, 1, 1)).what.sources[2] == "/in/2032");
 }
 
-TEST_CASE("what a job would leave undecided, and what it takes from that is not there, is known before it runs", "[job]") {
+TEST_CASE(
+    "what a job would leave undecided, and what it takes from that is not there, is known before it runs",
+    "[job]") {
     const TempFolder temp;
     temp.write("in/a", "a");
     SavedJob job{"job", {}};
@@ -132,15 +138,16 @@ TEST_CASE("what a job would leave undecided, and what it takes from that is not 
     REQUIRE(concerns.size() == 2);
     CHECK(concerns[0] == Concern{0, Concern::About::source_is_missing, temp.path("gone"), {}});
     CHECK(concerns[1].about == Concern::About::leaves_undecided);
-    CHECK(concerns[1].findings ==
-          std::vector{Finding::same, Finding::newer, Finding::older, Finding::same_date, Finding::type, Finding::twin});
+    CHECK(concerns[1].findings == std::vector{Finding::same, Finding::newer, Finding::older,
+                                              Finding::same_date, Finding::type, Finding::twin});
     job.steps[0].off = true;
     CHECK(concerns_of(*disk, job, 0).empty());
 }
 
 TEST_CASE("a finding is settled by its own rule, or by one for each size", "[job]") {
     Job job = with(copy({"/a"}, "/b"), Decision::undecided);
-    for (const auto finding : {Finding::same, Finding::older, Finding::same_date, Finding::type, Finding::twin})
+    for (const auto finding :
+         {Finding::same, Finding::older, Finding::same_date, Finding::type, Finding::twin})
         job.policy.when[static_cast<std::size_t>(finding)] = Decision::skip;
     CHECK(left_undecided(job) == std::vector{Finding::newer});
     auto& newer = job.policy.when_sized[static_cast<std::size_t>(Finding::newer)];
@@ -156,7 +163,8 @@ TEST_CASE("a finding is settled by its own rule, or by one for each size", "[job
     CHECK(left_undecided(job).empty());
 }
 
-TEST_CASE("of each saved job the latest step counts as its last run, and runs of none are nobody's", "[job]") {
+TEST_CASE("of each saved job the latest step counts as its last run, and runs of none are nobody's",
+          "[job]") {
     const auto head = [](const char* id, const char* job_name) {
         Job job = copy({"/a"}, "/b");
         job.name = job_name;

@@ -98,7 +98,8 @@ TEST_CASE("sizes, dates and ranges as people write them", "[select]") {
     CHECK(size_from_text("20K") == 20U * 1024);
     CHECK(size_from_text("1.5M") == 1536U * 1024);
     CHECK(size_from_text("2gb") == std::uint64_t{2} << 30);
-    for (const char* wrong : {"", "K", "1.5", "1..5M", "-3", "ten", "99999999999P", "1 2"}) CHECK_FALSE(size_from_text(wrong));
+    for (const char* wrong : {"", "K", "1.5", "1..5M", "-3", "ten", "99999999999P", "1 2"})
+        CHECK_FALSE(size_from_text(wrong));
     std::tm day{};
     day.tm_year = 131;
     day.tm_mon = 4;
@@ -113,13 +114,15 @@ TEST_CASE("sizes, dates and ranges as people write them", "[select]") {
     day.tm_hour = 15;
     const std::int64_t afternoon = std::int64_t{std::mktime(&day)} * 1'000'000'000;
     for (const auto& [word, date] :
-         {std::pair("this-day", "2031-05-14"), std::pair("last-day", "2031-05-13"), std::pair("this-week", "2031-05-12"),
-          std::pair("last-week", "2031-05-05"), std::pair("this-month", "2031-05-01"), std::pair("last-month", "2031-04-01"),
+         {std::pair("this-day", "2031-05-14"), std::pair("last-day", "2031-05-13"),
+          std::pair("this-week", "2031-05-12"), std::pair("last-week", "2031-05-05"),
+          std::pair("this-month", "2031-05-01"), std::pair("last-month", "2031-04-01"),
           std::pair("this-year", "2031-01-01")}) {
         CAPTURE(word);
         CHECK(time_from_text(word, afternoon) == time_from_text(date, now));
     }
-    for (const char* wrong : {"", "2031-02-30", "2031-5-2", "2031-05-02T9", "2031-05-02T25:00", "yesterday", "d", "2031-05-02x"})
+    for (const char* wrong :
+         {"", "2031-02-30", "2031-5-2", "2031-05-02T9", "2031-05-02T25:00", "yesterday", "d", "2031-05-02x"})
         CHECK_FALSE(time_from_text(wrong, now));
     CHECK(range_from_text("120-135") == std::pair<std::uint64_t, std::uint64_t>(120, 135));
     CHECK(range_from_text("0007") == std::pair<std::uint64_t, std::uint64_t>(7, 7));
@@ -150,9 +153,10 @@ TEST_CASE("all criteria together let through what a plain model does", "[select]
         expected = expected && (criteria.kinds.empty() || extension != "txt");
         expected = expected && (!criteria.only_empty || size == 0);
         const auto n = static_cast<std::uint64_t>(number);
-        expected = expected && (!criteria.number || (n >= criteria.number->first && n <= criteria.number->second));
-        RC_ASSERT(fits(criteria, "file-" + std::string(n % 3, '0') + std::to_string(number) + "." + extension, file_of(size, date)) ==
-                  expected);
+        expected =
+            expected && (!criteria.number || (n >= criteria.number->first && n <= criteria.number->second));
+        RC_ASSERT(fits(criteria, "file-" + std::string(n % 3, '0') + std::to_string(number) + "." + extension,
+                       file_of(size, date)) == expected);
     });
     CHECK(holds);
 }
@@ -175,9 +179,11 @@ TEST_CASE("a pasted list: each thing it asks for is found, fits several, or is n
         }
         return out;
     };
-    CHECK(state("permit-0120.pdf\r\n\r\n  - permit-0121  \n") == "permit-0120.pdf=permit-0120.pdf|; permit-0121=permit-0121.pdf|");
+    CHECK(state("permit-0120.pdf\r\n\r\n  - permit-0121  \n") ==
+          "permit-0120.pdf=permit-0120.pdf|; permit-0121=permit-0121.pdf|");
     CHECK(state("Crew roster, May.ods") == "Crew roster, May.ods=Crew roster, May.ods|");
-    CHECK(state("\"permit-0120.pdf\", 'NOTES.TXT'") == "permit-0120.pdf=permit-0120.pdf|; NOTES.TXT=Notes.txt|");
+    CHECK(state("\"permit-0120.pdf\", 'NOTES.TXT'") ==
+          "permit-0120.pdf=permit-0120.pdf|; NOTES.TXT=Notes.txt|");
     CHECK(state("notes") == "notes=Notes.txt|notes.pdf|");
     CHECK(state("412") == "412=permit-0412-north-quay.pdf|scan-412.png|");
     CHECK(state("00041") == "00041=invoice-41.pdf|");
@@ -185,7 +191,8 @@ TEST_CASE("a pasted list: each thing it asks for is found, fits several, or is n
     CHECK(state("permit-41") == "permit-41=");
     CHECK(state("120-122") == "120=permit-0120.pdf|; 121=permit-0121.pdf|; 122=");
     CHECK(state("120\u2013121") == "120=permit-0120.pdf|; 121=permit-0121.pdf|");
-    CHECK(state("/home/office/permit-0413-fuel-jetty.pdf") == "/home/office/permit-0413-fuel-jetty.pdf=permit-0413-fuel-jetty.pdf|");
+    CHECK(state("/home/office/permit-0413-fuel-jetty.pdf") ==
+          "/home/office/permit-0413-fuel-jetty.pdf=permit-0413-fuel-jetty.pdf|");
     CHECK(state("paid\tpermit-0120\t218 KB") == "permit-0120=permit-0120.pdf|");
     CHECK(state("413\t2 May") == "413=permit-0413-fuel-jetty.pdf|");
     CHECK(state("120;121;gone") == "120=permit-0120.pdf|; 121=permit-0121.pdf|; gone=");

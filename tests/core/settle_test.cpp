@@ -26,7 +26,8 @@ struct Left {
         temp.write("to/box/beside", "held too");
         from = tree_of(temp.path("from"), {.folder_times = false});
         to = tree_of(temp.path("to"), {.folder_times = false});
-        job = moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to"));
+        job = moves ? move({temp.path("from/box")}, temp.path("to"))
+                    : copy({temp.path("from/box")}, temp.path("to"));
         first = jobs.run(job);
         REQUIRE(first.of(Outcome::undecided) == 2);
     }
@@ -38,7 +39,8 @@ struct Left {
         for (const ItemId id : plan->colliding)
             for (const auto& [name, decision] : decisions)
                 if (plan->name(plan->items[id]) == name)
-                    decided.decisions.add(plan->source_path(plan->items[id]), {plan->pair(plan->items[id]), decision});
+                    decided.decisions.add(plan->source_path(plan->items[id]),
+                                          {plan->pair(plan->items[id]), decision});
         return value(prepare(*jobs.disk, decided)).plan;
     }
 
@@ -52,14 +54,17 @@ struct Left {
 
 }  // namespace
 
-TEST_CASE("a run goes on with what was left undecided, under its own receipt, and one undo takes all of it back", "[disk][settle]") {
+TEST_CASE(
+    "a run goes on with what was left undecided, under its own receipt, and one undo takes all of it back",
+    "[disk][settle]") {
     const bool moves = GENERATE(false, true);
     Left left(moves);
     const auto plan = left.planned({{"over", Decision::overwrite}, {"beside", Decision::rename}});
     const Settlement settlement = value(settlement_of(*left.jobs.store, left.first.head.id, *plan));
     CHECK(settlement.complete);
     CHECK(settlement.items.size() == 2);
-    const auto head = value(carry_on_settled(*left.jobs.disk, *left.jobs.store, left.first.head.id, settlement));
+    const auto head =
+        value(carry_on_settled(*left.jobs.disk, *left.jobs.store, left.first.head.id, settlement));
     CHECK(head.id == left.first.head.id);
     CHECK(head.state == RunState::done);
     CHECK(head.totals.of(Outcome::undecided) == 0);
@@ -76,7 +81,10 @@ TEST_CASE("a run goes on with what was left undecided, under its own receipt, an
     CHECK(tree_of(left.temp.path("to"), {.folder_times = false}) == left.to);
 }
 
-TEST_CASE("what a plan does besides, or for another destination, is not that run's, an undone run is not gone on with", "[disk][settle]") {
+TEST_CASE(
+    "what a plan does besides, or for another destination, is not that run's, an undone run is not gone on "
+    "with",
+    "[disk][settle]") {
     Left left(false);
     left.job.what.sources.push_back(left.temp.write("from/another", "x"));
     const auto with_more = left.planned({{"over", Decision::overwrite}});

@@ -41,8 +41,9 @@ constexpr std::pair<double, double> inverness{57.49, -4.22};
 
 TEST_CASE("a pattern makes folders of facts", "[sort]") {
     const std::map<std::string, Fact, std::less<>> facts{
-        {"town", std::string("Ars/en\nRé ")},           {"artist", std::string("  ")}, {"folders", std::string("a/b")},
-        {"taken", *moment_from("2031:05:02 23:59:59")}, {"track", std::uint64_t{7}},   {"album", std::string("..")}};
+        {"town", std::string("Ars/en\nRé ")}, {"artist", std::string("  ")},
+        {"folders", std::string("a/b")},      {"taken", *moment_from("2031:05:02 23:59:59")},
+        {"track", std::uint64_t{7}},          {"album", std::string("..")}};
     CHECK(folder_by("{taken:%Y}/{town}", facts) == "2031/Ars_en_Ré");
     CHECK(folder_by("{taken}/{track:3}", facts) == "2031-05-02/007");
     CHECK(folder_by("{artist}", facts) == "unknown");  // empty by then
@@ -54,14 +55,16 @@ TEST_CASE("a pattern makes folders of facts", "[sort]") {
     const std::map<std::string, Fact, std::less<>> none;
     CHECK(folder_by("{folders}/{ext|=none}", none) == "none");  // directly in SOURCE: that level is left out
     CHECK(folder_by("{folders}", none).empty());
-    for (const char* wrong : {"", "/a", "a/", "a//b", "{year}//x", "{nothing}", "{taken", "a}", "{track:x}", "{town:%Y}"}) {
+    for (const char* wrong :
+         {"", "/a", "a/", "a//b", "{year}//x", "{nothing}", "{taken", "a}", "{track:x}", "{town:%Y}"}) {
         CAPTURE(wrong);
         CHECK_FALSE(Pattern::parse_folders(wrong));
     }
     CHECK(Pattern::parse_folders("{=a/b}/{taken:%Y/%m}"));
 }
 
-TEST_CASE("a copy sorts files into folders that it makes, once each, and the undo takes them away", "[sort]") {
+TEST_CASE("a copy sorts files into folders that it makes, once each, and the undo takes them away",
+          "[sort]") {
     const TempFolder temp;
     Jobs jobs(temp.path("state"));
     temp.write("in/a.jpg", photo_bytes({.taken = "2031:05:02 09:14:07", .place = inverness}));
@@ -70,7 +73,8 @@ TEST_CASE("a copy sorts files into folders that it makes, once each, and the und
     temp.link("in/link", "a.jpg");
     temp.folder("in/empty");
     temp.write("to/2031/there", "already");
-    const Ran ran = jobs.run(sorting(copy({temp.path("in")}, temp.path("to")), "{taken:%Y|=undated}/{town|=no place}"));
+    const Ran ran =
+        jobs.run(sorting(copy({temp.path("in")}, temp.path("to")), "{taken:%Y|=undated}/{town|=no place}"));
     CHECK(temp.has("to/2031/Inverness/a.jpg"));
     CHECK(temp.has("to/2031/Inverness/b.jpg"));
     CHECK(temp.read("to/undated/no place/c.txt") == "tells nothing");
@@ -83,8 +87,9 @@ TEST_CASE("a copy sorts files into folders that it makes, once each, and the und
     struct stat made {};
     REQUIRE(::stat(temp.path("to/undated").c_str(), &made) == 0);
     CHECK(made.st_mtim.tv_sec > 1'700'000'000);
-    const Ran again =
-        jobs.run(with(sorting(copy({temp.path("in")}, temp.path("to")), "{taken:%Y|=undated}/{town|=no place}"), Decision::skip));
+    const Ran again = jobs.run(
+        with(sorting(copy({temp.path("in")}, temp.path("to")), "{taken:%Y|=undated}/{town|=no place}"),
+             Decision::skip));
     CHECK(again.of(Outcome::skipped) == 4);
     CHECK(again.of(Outcome::merged) == 4);
     const Ran undone = jobs.undo(ran.head.id);
@@ -120,7 +125,8 @@ TEST_CASE("a move sorts, and folders that it empties go, what wants one name is 
     CHECK_FALSE(temp.has("to"));
 }
 
-TEST_CASE("folders that cannot be made, or whose names are held by files, say so of all that goes into them", "[sort]") {
+TEST_CASE("folders that cannot be made, or whose names are held by files, say so of all that goes into them",
+          "[sort]") {
     const TempFolder temp;
     Jobs jobs(temp.path("state"));
     temp.write("in/" + std::string(200, 'n') + ".txt", "long");
@@ -156,7 +162,8 @@ TEST_CASE("a sorting that ends before any call is recovered: every file has its 
         CAPTURE(moves, nth);
         for (const char* file : {"in/a.pdf", "in/deep/b.txt", "in/deep/c.pdf"}) temp.write(file, file);
         Jobs jobs(temp.path("state"));
-        const Job plain = moves ? move({temp.path("in")}, temp.path("to")) : copy({temp.path("in")}, temp.path("to"));
+        const Job plain =
+            moves ? move({temp.path("in")}, temp.path("to")) : copy({temp.path("in")}, temp.path("to"));
         const auto plan = value(prepare(*jobs.disk, sorting(plain, "{ext}"))).plan;
         AtCall dying(nth, AtCall::dies);
         carry_out_until_it_dies(dying, *jobs.store, *plan);

@@ -60,7 +60,8 @@ constexpr std::uint64_t mib = 1024 * 1024;
 
 }  // namespace
 
-TEST_CASE("a run is held inside a large file, goes on where it was, and can be stopped while it is held", "[disk][pace]") {
+TEST_CASE("a run is held inside a large file, goes on where it was, and can be stopped while it is held",
+          "[disk][pace]") {
     TempFolder temp;
     temp.write("from/large", std::string(24 * mib, 'x'));
     temp.write("from/small", "s");
@@ -94,7 +95,8 @@ TEST_CASE("a run is held inside a large file, goes on where it was, and can be s
     CHECK(temp.has("to/from/small"));
 }
 
-TEST_CASE("a run that waits for its turn is in the journal, and has not even made its destination", "[disk][pace]") {
+TEST_CASE("a run that waits for its turn is in the journal, and has not even made its destination",
+          "[disk][pace]") {
     TempFolder temp;
     temp.write("from/a", "a");
     const auto pace = std::make_shared<Pace>();
@@ -107,7 +109,8 @@ TEST_CASE("a run that waits for its turn is in the journal, and has not even mad
         Jobs jobs(temp.path("state"));
         CHECK(value(jobs.store->unfinished()).size() == 1);
         CHECK(value(interrupted_runs(*jobs.store)).empty());  // somebody carries it out
-        CHECK(value(jobs.store->so_far(value(jobs.store->receipts()).front().id)) == std::pair<std::uint64_t, std::uint64_t>(0, 1));
+        CHECK(value(jobs.store->so_far(value(jobs.store->receipts()).front().id)) ==
+              std::pair<std::uint64_t, std::uint64_t>(0, 1));
     }
     run.stop.request_stop();
     REQUIRE(run.wait([&] { return run.ended.load(); }));
@@ -124,7 +127,8 @@ TEST_CASE("a run that waits for its turn is in the journal, and has not even mad
 
 TEST_CASE("a limit holds for one run, and for all runs together", "[disk][pace]") {
     TempFolder temp;
-    for (int number = 0; number < 64; ++number) temp.write("from/" + std::to_string(number), std::string(128 * 1024, 'x'));
+    for (int number = 0; number < 64; ++number)
+        temp.write("from/" + std::to_string(number), std::string(128 * 1024, 'x'));
     const auto all = std::make_shared<Pace>();
     const auto one = std::make_shared<Pace>(all);
     const auto other = std::make_shared<Pace>(all);
@@ -141,7 +145,8 @@ TEST_CASE("a limit holds for one run, and for all runs together", "[disk][pace]"
     }
     REQUIRE(first.wait([&] { return first.ended.load(); }));
     const std::chrono::duration<double> took = Clock::now() - began;
-    CHECK(took.count() > (of_all ? 0.9 : 0.4));  // 8 MiB a run, but for the tenth of a second that is saved up
+    CHECK(took.count() >
+          (of_all ? 0.9 : 0.4));  // 8 MiB a run, but for the tenth of a second that is saved up
     CHECK(first.head.state == RunState::done);
 }
 
@@ -165,7 +170,8 @@ TEST_CASE("the time left is steady where the run is, and silent where nothing is
     CHECK_FALSE(forecast.left(start + 31s, all));
 }
 
-TEST_CASE("file systems in memory are on no common drive, two folders of one file system are on the same", "[disk][drives]") {
+TEST_CASE("file systems in memory are on no common drive, two folders of one file system are on the same",
+          "[disk][drives]") {
     TempFolder temp;
     std::filesystem::create_directories(temp.path("one/two"));
     CHECK(drives_below(temp.path("one")) == drives_below(temp.path("one/two/not/there/yet")));

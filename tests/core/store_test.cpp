@@ -56,8 +56,9 @@ ReceiptItem done(const PendingItem& pending) {
 
 Result<void> begin(Store& store, const ReceiptHead& head, std::uint64_t count) {
     std::uint64_t next = 0;
-    return store.begin(head,
-                       [&]() -> std::optional<PendingItem> { return next == count ? std::nullopt : std::optional(pending_of(next++)); });
+    return store.begin(head, [&]() -> std::optional<PendingItem> {
+        return next == count ? std::nullopt : std::optional(pending_of(next++));
+    });
 }
 
 }  // namespace
@@ -69,7 +70,8 @@ TEST_CASE("what is still to do is what was planned less what was done, field for
     REQUIRE(begin(*store, head, 600));  // over two rows of the journal
     CHECK(value(store->pending(head.id)).size() == 600);
     RunRecords records;
-    for (std::uint64_t number : {0U, 5U, 255U, 256U, 599U}) records.items.emplace_back(number, done(pending_of(number)));
+    for (std::uint64_t number : {0U, 5U, 255U, 256U, 599U})
+        records.items.emplace_back(number, done(pending_of(number)));
     Intent intent;
     intent.number = 6;
     intent.kind = Intent::Kind::take_away;
@@ -115,7 +117,8 @@ TEST_CASE("the totals are counted from the items, and a run that is done has no 
     ReceiptHead head = head_of("20310502-091407-bbbb");
     REQUIRE(begin(*store, head, 4));
     RunRecords records;
-    for (std::uint64_t number = 0; number < 3; ++number) records.items.emplace_back(number, done(pending_of(number)));
+    for (std::uint64_t number = 0; number < 3; ++number)
+        records.items.emplace_back(number, done(pending_of(number)));
     records.not_kept.emplace_back(1, "owner");
     REQUIRE(store->record(head.id, records));
     head.state = RunState::stopped;
@@ -125,7 +128,8 @@ TEST_CASE("the totals are counted from the items, and a run that is done has no 
     CHECK(head.totals.of(Outcome::created) == 3);
     CHECK(head.totals.of(Outcome::planned) == 1);
     CHECK(head.totals.bytes == 300);
-    CHECK(value(store->not_kept(head.id)) == std::vector<std::pair<std::string, std::uint64_t>>{{"owner", 1}});
+    CHECK(value(store->not_kept(head.id)) ==
+          std::vector<std::pair<std::string, std::uint64_t>>{{"owner", 1}});
     REQUIRE(value(store->unfinished()).size() == 1);
     CHECK(value(store->unfinished())[0].waits_for == head.waits_for);
     records = {};
@@ -149,10 +153,13 @@ TEST_CASE("two programs write one state folder at once, and neither loses a word
     const auto work = [&](int which) {
         const auto store = Store::open(temp.path("state"));
         for (int run = 0; store && run < 20; ++run) {
-            const ReceiptHead head = head_of("20310502-0914" + std::to_string(10 + run) + "-" + (which == 0 ? "left" : "rite"));
-            if (auto begun = begin(**store, head, 30); !begun) problems[static_cast<std::size_t>(which)] = describe(begun.error());
+            const ReceiptHead head =
+                head_of("20310502-0914" + std::to_string(10 + run) + "-" + (which == 0 ? "left" : "rite"));
+            if (auto begun = begin(**store, head, 30); !begun)
+                problems[static_cast<std::size_t>(which)] = describe(begun.error());
             RunRecords records;
-            for (std::uint64_t number = 0; number < 30; ++number) records.items.emplace_back(number, done(pending_of(number)));
+            for (std::uint64_t number = 0; number < 30; ++number)
+                records.items.emplace_back(number, done(pending_of(number)));
             if (auto written = (*store)->record(head.id, records); !written)
                 problems[static_cast<std::size_t>(which)] = describe(written.error());
         }
@@ -202,7 +209,8 @@ TEST_CASE("pairs that were compared are recalled as long as both are as they wer
     CHECK(known.same(pair(9999, 7)) == std::nullopt);
 }
 
-TEST_CASE("many pairs are recalled as few are, each once and no other, in whatever order they are asked for", "[keep][same]") {
+TEST_CASE("many pairs are recalled as few are, each once and no other, in whatever order they are asked for",
+          "[keep][same]") {
     TempFolder temp;
     const auto store = value(Store::open(temp.path("state")));
     const auto pair = [](std::uint64_t inode, std::int64_t changed) {
@@ -229,16 +237,20 @@ TEST_CASE("many pairs are recalled as few are, each once and no other, in whatev
     }
 }
 
-TEST_CASE("which runs touched a name is found by words, begun words and parts that stand together, newest first", "[search]") {
+TEST_CASE(
+    "which runs touched a name is found by words, begun words and parts that stand together, newest first",
+    "[search]") {
     TempFolder temp;
     Jobs jobs(temp.path("state"));
     temp.write("from/permit-0416-north-quay.pdf", "x");
     temp.write("from/permit-0417.pdf", "y");
     temp.write("from/\xff odd ø.txt", "z");
     const Ran first =
-        jobs.run(copy({temp.path("from/permit-0416-north-quay.pdf"), temp.path("from/permit-0417.pdf")}, temp.path("to/Permits")));
+        jobs.run(copy({temp.path("from/permit-0416-north-quay.pdf"), temp.path("from/permit-0417.pdf")},
+                      temp.path("to/Permits")));
     const Ran second =
-        jobs.run(move({temp.path("to/Permits/permit-0416-north-quay.pdf"), temp.path("from/\xff odd ø.txt")}, temp.path("to/Archive")));
+        jobs.run(move({temp.path("to/Permits/permit-0416-north-quay.pdf"), temp.path("from/\xff odd ø.txt")},
+                      temp.path("to/Archive")));
     const auto search = value(NameSearch::open(temp.path("state")));
     REQUIRE(search->follow(*jobs.store));
     const auto found = [&](const char* words) {
@@ -274,7 +286,8 @@ TEST_CASE("a window onto a receipt shows what was done and what is planned, by n
     const ReceiptHead head = head_of("run");
     REQUIRE(begin(*store, head, 1000));
     RunRecords records;
-    for (const std::uint64_t number : {300U, 301U, 700U}) records.items.emplace_back(number, done(pending_of(number)));
+    for (const std::uint64_t number : {300U, 301U, 700U})
+        records.items.emplace_back(number, done(pending_of(number)));
     records.items.back().second.result = Outcome::failed;
     records.items.back().second.fault = Fault::unreachable;
     REQUIRE(store->record(head.id, records));
@@ -295,13 +308,15 @@ TEST_CASE("a window onto a receipt shows what was done and what is planned, by n
     CHECK(value(store->some_items(head.id, 900, 512)).size() == 100);
 }
 
-TEST_CASE("what an undo took back is known by item, and all of it counts as undone once nothing is left", "[keep]") {
+TEST_CASE("what an undo took back is known by item, and all of it counts as undone once nothing is left",
+          "[keep]") {
     TempFolder temp;
     const auto store = value(Store::open(temp.path("state")));
     ReceiptHead head = head_of("run");
     REQUIRE(begin(*store, head, 3));
     RunRecords records;
-    for (const std::uint64_t number : {0U, 1U, 2U}) records.items.emplace_back(number, done(pending_of(number)));
+    for (const std::uint64_t number : {0U, 1U, 2U})
+        records.items.emplace_back(number, done(pending_of(number)));
     records.items[2].second.result = Outcome::skipped;  // there is nothing of it to take back
     REQUIRE(store->record(head.id, records));
     head.state = RunState::done;
@@ -346,13 +361,17 @@ TEST_CASE("asking whether a run is alive is in nobody's way", "[keep]") {
     CHECK_FALSE(store->is_alive("run"));
 }
 
-TEST_CASE("runs of several programs at once, in one state folder and one destination, each keep a true receipt", "[disk][keep]") {
+TEST_CASE(
+    "runs of several programs at once, in one state folder and one destination, each keep a true receipt",
+    "[disk][keep]") {
     TempFolder temp;
     constexpr int programs = 4;
     constexpr int files = 150;
     for (int program = 0; program < programs; ++program)
         for (int file = 0; file < files; ++file)
-            temp.write("from/" + std::to_string(program) + "/" + std::to_string(program) + "-" + std::to_string(file), "bytes");
+            temp.write("from/" + std::to_string(program) + "/" + std::to_string(program) + "-" +
+                           std::to_string(file),
+                       "bytes");
     std::atomic<int> good = 0;
     std::array<std::string, programs> why;
     {
@@ -364,7 +383,8 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
                 Job job = copy({temp.path("from/" + std::to_string(program))}, temp.path("to"));
                 job.structure.contents = true;
                 const auto outlook = store ? prepare(*disk, job) : Result<Outlook>(failure(store.error()));
-                const auto head = outlook ? carry_out(*disk, **store, *outlook->plan, {}) : Result<ReceiptHead>(failure(outlook.error()));
+                const auto head = outlook ? carry_out(*disk, **store, *outlook->plan, {})
+                                          : Result<ReceiptHead>(failure(outlook.error()));
                 if (!head) why[static_cast<std::size_t>(program)] = describe(head.error());
                 if (head && head->totals.of(Outcome::created) == files) ++good;
             });
@@ -372,7 +392,8 @@ TEST_CASE("runs of several programs at once, in one state folder and one destina
     CAPTURE(why);
     CHECK(good == programs);
     Jobs jobs(temp.path("state"));
-    for (const ReceiptHead& head : value(jobs.store->receipts())) CHECK(jobs.undo(head.id).of(Outcome::removed) >= files);
+    for (const ReceiptHead& head : value(jobs.store->receipts()))
+        CHECK(jobs.undo(head.id).of(Outcome::removed) >= files);
     // the folder goes with the undo of the run that made it, if that one is the last to be undone
     CHECK((!temp.has("to") || std::filesystem::is_empty(temp.path("to"))));
 }

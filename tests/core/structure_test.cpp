@@ -12,8 +12,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Every way in which a batch can be laid out, on one sample tree, run for real. The page docs/what-arrives.md is what this test
-// makes: with TAVLO_WRITE_DOCS set it is written, else compared.
+// Every way in which a batch can be laid out, on one sample tree, run for real. The page docs/what-arrives.md
+// is what this test makes: with TAVLO_WRITE_DOCS set it is written, else compared.
 
 using namespace tavlo;
 
@@ -45,13 +45,17 @@ std::string as_lines(const TempFolder& temp, const std::string& folder) {
 std::string page() {
     const Way ways[] = {
         {"The folder itself, keeping subfolders", "(nothing)", {false, Subfolders::all, false}},
-        {"The folder itself, keeping subfolders with files in them", "--subfolders filled", {false, Subfolders::filled, false}},
+        {"The folder itself, keeping subfolders with files in them",
+         "--subfolders filled",
+         {false, Subfolders::filled, false}},
         {"The folder itself, without subfolders", "--subfolders none", {false, Subfolders::none, false}},
         {"Only what is in the folder, keeping subfolders", "--contents", {true, Subfolders::all, false}},
         {"Only what is in the folder, keeping subfolders with files in them",
          "--contents --subfolders filled",
          {true, Subfolders::filled, false}},
-        {"Only what is in the folder, without subfolders", "--contents --subfolders none", {true, Subfolders::none, false}},
+        {"Only what is in the folder, without subfolders",
+         "--contents --subfolders none",
+         {true, Subfolders::none, false}},
         {"All files in one folder", "--flatten", {false, Subfolders::all, true}},
         {"Files from several folders, side by side", "(nothing)", {}, true},
         {"Files from several folders, their folders kept", "--keep-from .", {}, true},
@@ -59,8 +63,10 @@ std::string page() {
         {"Emptying the destination first", "--clear all", {}, false, Clearing::all},
     };
     std::ostringstream out;
-    out << "# What arrives\n\nThe same batch, a folder and a file, copied into a destination in each of the ways that the\n"
-           "sentence offers. This page is made by a test (`tests/core/structure_test.cpp`), from what really arrived.\n\n"
+    out << "# What arrives\n\nThe same batch, a folder and a file, copied into a destination in each of the "
+           "ways that the\n"
+           "sentence offers. This page is made by a test (`tests/core/structure_test.cpp`), from what really "
+           "arrived.\n\n"
            "The batch is `Permits` and `rates.csv`:\n\n```\n";
     TempFolder sample;
     make_sample(sample);
@@ -69,8 +75,9 @@ std::string page() {
         TempFolder temp;
         make_sample(temp);
         Jobs jobs(temp.path("state"));
-        const std::vector<std::string> sources = way.picked ? std::vector<std::string>{"Permits/May/permit-0412.pdf", "rates.csv"}
-                                                            : std::vector<std::string>{"Permits", "rates.csv"};
+        const std::vector<std::string> sources =
+            way.picked ? std::vector<std::string>{"Permits/May/permit-0412.pdf", "rates.csv"}
+                       : std::vector<std::string>{"Permits", "rates.csv"};
         Job job = copy({}, temp.path("Destination"));
         std::string words;
         for (const auto& source : sources) {
@@ -86,10 +93,12 @@ std::string page() {
             temp.write("Destination/Permits/list.ods", "list");
             temp.write("Destination/Rosters/week-1.ods", "week");
         }
-        const std::string before = clears ? "Before:\n\n```\n" + as_lines(temp, "Destination") + "```\n\nAfter:\n\n" : "";
+        const std::string before =
+            clears ? "Before:\n\n```\n" + as_lines(temp, "Destination") + "```\n\nAfter:\n\n" : "";
         const Ran ran = jobs.run(job);
         CHECK(ran.of(Outcome::failed) == 0);
-        out << "\n## " << way.words << "\n\n`tavloctl copy" << words << " --into Destination`, options: `" << way.options << "`\n\n"
+        out << "\n## " << way.words << "\n\n`tavloctl copy" << words << " --into Destination`, options: `"
+            << way.options << "`\n\n"
             << before << "```\n"
             << as_lines(temp, "Destination") << "```\n";
     }

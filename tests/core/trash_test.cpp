@@ -53,7 +53,8 @@ std::set<std::string> lines_of(const std::string& text) {
 
 }  // namespace
 
-TEST_CASE("the home trash: a file, its note, and back, also after another took its place", "[trash][remove]") {
+TEST_CASE("the home trash: a file, its note, and back, also after another took its place",
+          "[trash][remove]") {
     TempFolder temp;
     const Environment home("XDG_DATA_HOME", temp.path("data"));
     Jobs jobs(temp.path("state"));
@@ -83,7 +84,8 @@ TEST_CASE("the home trash: a file, its note, and back, also after another took i
     CHECK(fs::exists(second.items[0].final_path));
 }
 
-TEST_CASE("what was emptied out of the trash is missed by name, what was changed in it stays there", "[trash][remove]") {
+TEST_CASE("what was emptied out of the trash is missed by name, what was changed in it stays there",
+          "[trash][remove]") {
     TempFolder temp;
     const Environment home("XDG_DATA_HOME", temp.path("data"));
     Jobs jobs(temp.path("state"));
@@ -118,13 +120,16 @@ TEST_CASE("the sizes of folders in the trash are kept up, others' lines left alo
     struct stat folder {};
     REQUIRE(::stat(temp.path("data/Trash/files/old scans/a").c_str(), &file) == 0);
     REQUIRE(::stat(temp.path("data/Trash/files/old scans").c_str(), &folder) == 0);
-    const auto on_disk = 512 * (file.st_blocks + folder.st_blocks);  // as `du -B1` has it: the link counts once
-    CHECK(lines.contains(std::to_string(on_disk) + " " + std::to_string(note.st_mtim.tv_sec) + " old%20scans"));
+    const auto on_disk =
+        512 * (file.st_blocks + folder.st_blocks);  // as `du -B1` has it: the link counts once
+    CHECK(
+        lines.contains(std::to_string(on_disk) + " " + std::to_string(note.st_mtim.tv_sec) + " old%20scans"));
     CHECK(jobs.undo(ran.head.id).of(Outcome::restored) == 1);
     CHECK(temp.read("data/Trash/directorysizes") == "4096 1900000000 somebody%20else\n");
 }
 
-TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administrator has made it", "[trash][remove]") {
+TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administrator has made it",
+          "[trash][remove]") {
     const OtherVolume other;
     NEEDS(other.volume)
     const TempFolder& temp = other.temp;
@@ -139,7 +144,8 @@ TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administr
     const Ran ran = jobs.run(to_trash({temp.path("volume/sub/folder")}));
     const std::string can = shared ? "volume/.Trash/" + user : "volume/.Trash-" + user;
     CHECK(temp.read(can + "/files/folder/file") == "bytes");
-    CHECK(temp.read(can + "/info/folder.trashinfo").find("\nPath=sub/folder\n") != std::string::npos);  // from its top folder
+    CHECK(temp.read(can + "/info/folder.trashinfo").find("\nPath=sub/folder\n") !=
+          std::string::npos);  // from its top folder
     CHECK(mode_of(temp.path(can)) == 0700);
     CHECK_FALSE(temp.has("data"));
     const Ran undone = jobs.undo(ran.head.id);
@@ -150,7 +156,9 @@ TEST_CASE("the trash of another volume: .Trash-uid, or .Trash where an administr
     CHECK(temp.read(can + "/info/folder.trashinfo").find("\nPath=sub/folder\n") != std::string::npos);
 }
 
-TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used, nor is one inside it that is a link", "[trash][remove]") {
+TEST_CASE(
+    "a .Trash that is a link, or lacks the sticky bit, is not used, nor is one inside it that is a link",
+    "[trash][remove]") {
     const OtherVolume other;
     NEEDS(other.volume)
     const TempFolder& temp = other.temp;
@@ -170,7 +178,8 @@ TEST_CASE("a .Trash that is a link, or lacks the sticky bit, is not used, nor is
     if (temp.has("elsewhere")) CHECK(fs::is_empty(temp.path("elsewhere")));
 }
 
-TEST_CASE("where a volume can have no trash the item fails, in the plan too, and goes to no other volume's", "[trash][remove]") {
+TEST_CASE("where a volume can have no trash the item fails, in the plan too, and goes to no other volume's",
+          "[trash][remove]") {
     const OtherVolume other;
     NEEDS(other.volume)
     const TempFolder& temp = other.temp;
@@ -191,7 +200,8 @@ TEST_CASE("what is or holds the trash is refused, and so is what lies in it alre
     Jobs jobs(temp.path("state"));
     temp.write("home/data/Trash/files/old", "old");
     temp.folder("home/data/Trash/info");
-    for (const char* what : {"home", "home/data", "home/data/Trash", "home/data/Trash/files", "home/data/Trash/files/old"})
+    for (const char* what :
+         {"home", "home/data", "home/data/Trash", "home/data/Trash/files", "home/data/Trash/files/old"})
         CHECK(value(prepare(*jobs.disk, to_trash({temp.path(what)}))).refusals.size() == 1);
     CHECK(temp.read("home/data/Trash/files/old") == "old");
 }

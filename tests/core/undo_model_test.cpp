@@ -12,7 +12,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// An undo after somebody else was at work: what it does is what its plan said, and nothing of theirs is touched.
+// An undo after somebody else was at work: what it does is what its plan said, and nothing of theirs is
+// touched.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -35,14 +36,16 @@ std::ostream& operator<<(std::ostream& out, const Situation& s) {
     for (const auto& path : s.from) out << ' ' << path;
     out << "\n to";
     for (const auto& path : s.to) out << ' ' << path;
-    for (const auto& [what, which] : s.meddled) out << "\n meddled " << static_cast<int>(what) << " at " << which;
+    for (const auto& [what, which] : s.meddled)
+        out << "\n meddled " << static_cast<int>(what) << " at " << which;
     return out << '\n';
 }
 
 rc::Gen<std::set<std::string>> files() {
-    return rc::gen::map(rc::gen::container<std::vector<std::string>>(
-                            rc::gen::element<std::string>("a", "b", "one/a", "one/b", "one/deep/a", "two/a", "two/c")),
-                        [](const std::vector<std::string>& all) { return std::set<std::string>(all.begin(), all.end()); });
+    return rc::gen::map(
+        rc::gen::container<std::vector<std::string>>(
+            rc::gen::element<std::string>("a", "b", "one/a", "one/b", "one/deep/a", "two/a", "two/c")),
+        [](const std::vector<std::string>& all) { return std::set<std::string>(all.begin(), all.end()); });
 }
 
 /// Contents by path, of files.
@@ -72,20 +75,24 @@ std::set<std::string> meddle(const TempFolder& temp, const Ran& ran, Meddling wh
             if (is_file) fs::remove(place);
             return {};
         case Meddling::add_beside: {
-            const std::string folder = fs::is_directory(place) ? place : fs::path(place).parent_path().string();
+            const std::string folder =
+                fs::is_directory(place) ? place : fs::path(place).parent_path().string();
             if (!fs::is_directory(folder)) return {};
             const std::string path = below(folder) + "/somebody else's " + std::to_string(which);
             temp.write(path, "added " + std::to_string(which));
             return {path};
         }
         case Meddling::take_old_place:
-            if (item.action != Action::move || fs::exists(item.source) || !fs::is_directory(fs::path(item.source).parent_path())) return {};
+            if (item.action != Action::move || fs::exists(item.source) ||
+                !fs::is_directory(fs::path(item.source).parent_path()))
+                return {};
             temp.write(below(item.source), "in the old place, " + std::to_string(which));
             return {below(item.source)};
         case Meddling::tidy_source: {
             std::error_code ignored;
             const auto folder = fs::path(item.source).parent_path();
-            if (folder != temp.path("from") && fs::is_directory(folder, ignored) && fs::is_empty(folder, ignored))
+            if (folder != temp.path("from") && fs::is_directory(folder, ignored) &&
+                fs::is_empty(folder, ignored))
                 fs::remove(folder, ignored);
             return {};
         }
@@ -109,7 +116,8 @@ void check(const Situation& situation) {
     if (elsewhere)
         for (const auto& path : situation.to) there.write("to/box/" + path, "held, and longer " + path);
     Jobs jobs(temp.path("state"));
-    const auto job = situation.moves ? move({temp.path("from/box")}, there.path("to")) : copy({temp.path("from/box")}, there.path("to"));
+    const auto job = situation.moves ? move({temp.path("from/box")}, there.path("to"))
+                                     : copy({temp.path("from/box")}, there.path("to"));
     const Ran ran = jobs.run(with(job, situation.decision));
     std::set<std::string> theirs;
     if (!elsewhere)
@@ -125,10 +133,12 @@ void check(const Situation& situation) {
     for (std::size_t outcome = 0; outcome < outcome_count; ++outcome)
         RC_ASSERT(undone.head.totals.by_outcome[outcome] == plan.totals.by_outcome[outcome]);
     for (const auto& [path, bytes] : their_bytes) RC_ASSERT(temp.read(path) == bytes);
-    for (const auto& [path, bytes] : contents_before) RC_ASSERT(temp.read(path) == bytes);  // a source that stands is not touched
+    for (const auto& [path, bytes] : contents_before)
+        RC_ASSERT(temp.read(path) == bytes);  // a source that stands is not touched
     if (situation.meddled.empty() || elsewhere) {
         RC_ASSERT(undone.of(Outcome::undecided) + undone.of(Outcome::skipped) == 0U);
-        for (const auto& path : situation.to) RC_ASSERT(there.read("to/box/" + path) == "held, and longer " + path);
+        for (const auto& path : situation.to)
+            RC_ASSERT(there.read("to/box/" + path) == "held, and longer " + path);
         for (const auto& path : situation.from) {
             RC_ASSERT(temp.read("from/box/" + path) == "incoming " + path);
             RC_ASSERT(situation.to.contains(path) || !there.has("to/box/" + path));
@@ -138,7 +148,9 @@ void check(const Situation& situation) {
 
 }  // namespace
 
-TEST_CASE("an undo does what its plan said, whatever somebody has done meanwhile, and touches nothing of theirs", "[disk][undo][model]") {
+TEST_CASE(
+    "an undo does what its plan said, whatever somebody has done meanwhile, and touches nothing of theirs",
+    "[disk][undo][model]") {
     const bool holds = rc::check("undo after others", [] {
         Situation situation;
         situation.from = *files();
@@ -147,8 +159,8 @@ TEST_CASE("an undo does what its plan said, whatever somebody has done meanwhile
         situation.across = *rc::gen::element(false, false, false, true);
         situation.decision = *rc::gen::element(Decision::skip, Decision::overwrite, Decision::rename);
         situation.meddled = *rc::gen::container<std::vector<std::pair<Meddling, std::size_t>>>(
-            rc::gen::pair(rc::gen::element(Meddling::change, Meddling::remove, Meddling::add_beside, Meddling::take_old_place,
-                                           Meddling::tidy_source, Meddling::redate),
+            rc::gen::pair(rc::gen::element(Meddling::change, Meddling::remove, Meddling::add_beside,
+                                           Meddling::take_old_place, Meddling::tidy_source, Meddling::redate),
                           rc::gen::inRange<std::size_t>(0, 32)));
         RC_CLASSIFY(situation.meddled.empty(), "nobody was there");
         RC_LOG() << situation;
@@ -157,13 +169,16 @@ TEST_CASE("an undo does what its plan said, whatever somebody has done meanwhile
     CHECK(holds);
 }
 
-TEST_CASE("files that an undo takes away share a few folders of the Safe, each under its own name and found by its own id",
-          "[disk][undo][safe]") {
+TEST_CASE(
+    "files that an undo takes away share a few folders of the Safe, each under its own name and found by its "
+    "own id",
+    "[disk][undo][safe]") {
     TempFolder temp;
     constexpr int files_in_each = 30;
     for (const char* folder : {"one", "two", "three"})
         for (int number = 0; number < files_in_each; ++number)
-            temp.write(std::string("from/") + folder + "/file-" + std::to_string(number), folder + std::to_string(number));
+            temp.write(std::string("from/") + folder + "/file-" + std::to_string(number),
+                       folder + std::to_string(number));
     temp.write("from/one/FILE-1", "a name that a file system may fold");
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(copy({temp.path("from")}, temp.path("to")));
@@ -181,12 +196,15 @@ TEST_CASE("files that an undo takes away share a few folders of the Safe, each u
         CHECK(fs::path(entry.stored).filename() == fs::path(entry.original).filename());
     }
     CHECK(ids.size() == entries.size());
-    CHECK(slots.size() <= 4);  // one for each folder, as their files have the same names, and one for what may be folded
+    CHECK(slots.size() <=
+          4);  // one for each folder, as their files have the same names, and one for what may be folded
     // one of many is brought back, and the rest goes with the undo of the undo
-    const auto one =
-        std::find_if(entries.begin(), entries.end(), [](const SafeEntry& entry) { return entry.original.ends_with("two/file-7"); });
+    const auto one = std::find_if(entries.begin(), entries.end(), [](const SafeEntry& entry) {
+        return entry.original.ends_with("two/file-7");
+    });
     REQUIRE(one != entries.end());
-    const Ran back = jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, one->id, temp.path("elsewhere"))));
+    const Ran back =
+        jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, one->id, temp.path("elsewhere"))));
     CHECK(back.of(Outcome::restored) == 1);
     CHECK(temp.read("elsewhere/file-7") == "two7");
     const Ran again = jobs.undo(undone.head.id);

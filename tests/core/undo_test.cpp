@@ -20,8 +20,9 @@ TEST_CASE("undo leaves alone what was changed since, and says so", "[disk][undo]
     temp.write("from/over", "new");
     temp.write("to/over", "old one");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(
-        with(copy({temp.path("from/kept"), temp.path("from/edited"), temp.path("from/over")}, temp.path("to")), Decision::overwrite));
+    const Ran ran = jobs.run(with(
+        copy({temp.path("from/kept"), temp.path("from/edited"), temp.path("from/over")}, temp.path("to")),
+        Decision::overwrite));
     temp.write("to/edited", "two, and a day's work");
     temp.write("to/over", "new, and a day's work");
     const Ran undone = jobs.undo(ran.head.id);
@@ -30,7 +31,8 @@ TEST_CASE("undo leaves alone what was changed since, and says so", "[disk][undo]
     CHECK_FALSE(temp.has("to/kept"));
     CHECK(temp.read("to/edited") == "two, and a day's work");
     CHECK(temp.read("to/over") == "new, and a day's work");
-    CHECK(value(jobs.store->safe_entries()).size() == 2);  // the old one stays, and the copy that was taken away
+    CHECK(value(jobs.store->safe_entries()).size() ==
+          2);  // the old one stays, and the copy that was taken away
 }
 
 TEST_CASE("undo of a move leaves alone what would go onto a name that was taken since", "[disk][undo]") {
@@ -45,7 +47,8 @@ TEST_CASE("undo of a move leaves alone what would go onto a name that was taken 
     CHECK(temp.read("to/a") == "moved");
 }
 
-TEST_CASE("what an undo takes away goes to the Safe, for the copy may be the last one by now", "[disk][undo]") {
+TEST_CASE("what an undo takes away goes to the Safe, for the copy may be the last one by now",
+          "[disk][undo]") {
     TempFolder temp;
     temp.write("from/a", "the only one");
     Jobs jobs(temp.path("state"));
@@ -109,14 +112,17 @@ TEST_CASE("check finds what differs since", "[disk][check]") {
     temp.date("to/from/edited", 1'900'000'000);
     std::filesystem::remove(temp.path("to/from/gone"));
     std::filesystem::permissions(temp.path("to/from/mode"), std::filesystem::perms::owner_all);
-    const auto differs = [&](const char* name) { return Checker(*jobs.disk, ran.head).check(ran.item(temp.path("to/from/") + name)); };
+    const auto differs = [&](const char* name) {
+        return Checker(*jobs.disk, ran.head).check(ran.item(temp.path("to/from/") + name));
+    };
     CHECK(differs("fine") == Difference::none);
     CHECK(differs("edited") == Difference::bytes);
     CHECK(differs("gone") == Difference::missing);
     CHECK(differs("mode") == Difference::attributes);
 }
 
-TEST_CASE("a version comes back from the Safe to its place or elsewhere, never onto a name that is held", "[disk][safe]") {
+TEST_CASE("a version comes back from the Safe to its place or elsewhere, never onto a name that is held",
+          "[disk][safe]") {
     TempFolder temp;
     temp.write("from/a", "new");
     temp.write("to/a", "old bytes");
@@ -126,8 +132,8 @@ TEST_CASE("a version comes back from the Safe to its place or elsewhere, never o
     REQUIRE_FALSE(held);
     CHECK(held.error().fault == Fault::name_taken);
     SECTION("elsewhere") {
-        const Ran restored =
-            jobs.carry_out(value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, temp.path("not/there/yet"))));
+        const Ran restored = jobs.carry_out(value(
+            prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, temp.path("not/there/yet"))));
         CHECK(restored.items[0].result == Outcome::restored);
         CHECK(temp.read("not/there/yet/a") == "old bytes");
         CHECK_FALSE(jobs.store->safe_entry(ran.items[0].set_aside));
@@ -146,31 +152,36 @@ TEST_CASE("a version comes back from the Safe to its place or elsewhere, never o
     }
 }
 
-TEST_CASE("the Safe is private, in the highest folder that may be written, and not gathered", "[disk][safe]") {
+TEST_CASE("the Safe is private, in the highest folder that may be written, and not gathered",
+          "[disk][safe]") {
     TempFolder temp;
     const Mount mount = Mount::memory(temp.path("disk"));
     NEEDS(mount)
     temp.write("disk/office/from/a", "new");
     temp.write("disk/office/to/a", "old one");
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run(with(copy({temp.path("disk/office/from/a")}, temp.path("disk/office/to")), Decision::overwrite));
+    const Ran ran = jobs.run(
+        with(copy({temp.path("disk/office/from/a")}, temp.path("disk/office/to")), Decision::overwrite));
     const SafeEntry entry = value(jobs.store->safe_entry(ran.items[0].set_aside));
     CHECK(entry.stored.starts_with(temp.path("disk/.tavlo-safe-")));
     const auto safe = std::filesystem::path(entry.stored).parent_path().parent_path().parent_path();
     CHECK(std::filesystem::status(safe).permissions() == std::filesystem::perms::owner_all);
     Job everything = copy({temp.path("disk")}, temp.path("copy"));
     everything.structure.contents = true;
-    for (const ReceiptItem& item : jobs.run(everything).items) CHECK(item.source.find(".tavlo-safe-") == std::string::npos);
+    for (const ReceiptItem& item : jobs.run(everything).items)
+        CHECK(item.source.find(".tavlo-safe-") == std::string::npos);
 }
 
-TEST_CASE("receipts and the Safe's index outlive the program, a damaged or newer database is refused", "[store]") {
+TEST_CASE("receipts and the Safe's index outlive the program, a damaged or newer database is refused",
+          "[store]") {
     TempFolder temp;
     temp.write("from/a\n\xff", "new");
     temp.write("to/a\n\xff", "old one");
     Jobs jobs(temp.path("state"));
-    const std::string id = jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite),
-                                    {.sentence = "Copy it", .verify = Verify::none, .stop = {}})
-                               .head.id;
+    const std::string id =
+        jobs.run(with(copy({temp.path("from/a\n\xff")}, temp.path("to")), Decision::overwrite),
+                 {.sentence = "Copy it", .verify = Verify::none, .stop = {}})
+            .head.id;
     const auto second = value(Store::open(temp.path("state")));  // another program
     const auto heads = value(second->receipts());
     REQUIRE(heads.size() == 1);
@@ -186,7 +197,8 @@ TEST_CASE("receipts and the Safe's index outlive the program, a damaged or newer
     CHECK_FALSE(Store::open(temp.write("a file", "x")));
 }
 
-TEST_CASE("a version comes back over what holds its place, which goes to the Safe in turn, or beside it", "[disk][restore]") {
+TEST_CASE("a version comes back over what holds its place, which goes to the Safe in turn, or beside it",
+          "[disk][restore]") {
     const bool beside = GENERATE(false, true);
     const bool same_size = GENERATE(false, true);  // then only reading would tell the two apart
     TempFolder temp;
@@ -194,8 +206,8 @@ TEST_CASE("a version comes back over what holds its place, which goes to the Saf
     temp.write("to/a", "old");
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(with(copy({temp.path("from/a")}, temp.path("to")), Decision::overwrite));
-    const Plan plan =
-        value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, {}, beside ? Decision::rename : Decision::overwrite));
+    const Plan plan = value(prepare_restore(*jobs.disk, *jobs.store, ran.items[0].set_aside, {},
+                                            beside ? Decision::rename : Decision::overwrite));
     const Ran back = jobs.carry_out(plan);
     CHECK(back.of(Outcome::restored) == 1);
     CHECK(temp.read("to/a") == (beside ? temp.read("from/a") : "old"));
@@ -211,7 +223,8 @@ TEST_CASE("a version comes back over what holds its place, which goes to the Saf
     CHECK_FALSE(std::filesystem::exists(entries[0].stored));
 }
 
-TEST_CASE("a version on a volume that is not mounted is not forgotten when the Safe is emptied", "[disk][safe]") {
+TEST_CASE("a version on a volume that is not mounted is not forgotten when the Safe is emptied",
+          "[disk][safe]") {
     TempFolder temp;
     std::filesystem::create_directories(temp.path("volume"));
     temp.write("from/a", "new");

@@ -36,7 +36,9 @@ TEST_CASE("a folder is weighed: sums at every depth, what is heaviest first, and
     CHECK(all.things[0].bytes == 3600);
     CHECK(all.things[0].files == 4);
     CHECK(all.folders() == 6);
-    const auto inside = [&](std::uint32_t id) { return paths(all, {all.inside(id).begin(), all.inside(id).end()}); };
+    const auto inside = [&](std::uint32_t id) {
+        return paths(all, {all.inside(id).begin(), all.inside(id).end()});
+    };
     CHECK(inside(0) == std::vector<std::string>{"sub", "a", "empty", "link"});
     const std::uint32_t sub = all.inside(0)[0];
     CHECK(all.things[sub].bytes == 3500);
@@ -50,9 +52,12 @@ TEST_CASE("a folder is weighed: sums at every depth, what is heaviest first, and
     CHECK_FALSE(weigh_below(*make_disk(), temp.path("nothing")));
 }
 
-TEST_CASE("while a folder is being weighed, what lies directly in it is there already, with what was met so far", "[walk]") {
+TEST_CASE(
+    "while a folder is being weighed, what lies directly in it is there already, with what was met so far",
+    "[walk]") {
     const TempFolder temp;
-    for (int at = 0; at < 1200; ++at) temp.write("top/" + std::to_string(at % 3) + "/deep/" + std::to_string(at), "1234567890");
+    for (int at = 0; at < 1200; ++at)
+        temp.write("top/" + std::to_string(at % 3) + "/deep/" + std::to_string(at), "1234567890");
     std::vector<std::uint64_t> sums;
     const auto so_far = [&](const std::shared_ptr<const Weighed>& some) {
         CHECK_FALSE(some->complete);
@@ -62,7 +67,8 @@ TEST_CASE("while a folder is being weighed, what lies directly in it is there al
         CHECK(sum == some->things[0].bytes);
         sums.push_back(sum);
     };
-    const auto all = value(weigh_below(*make_disk(), temp.path("top"), {}, so_far, std::chrono::milliseconds(0)));
+    const auto all =
+        value(weigh_below(*make_disk(), temp.path("top"), {}, so_far, std::chrono::milliseconds(0)));
     REQUIRE(sums.size() >= 3);
     CHECK(std::is_sorted(sums.begin(), sums.end()));
     CHECK(sums.back() <= all->things[0].bytes);

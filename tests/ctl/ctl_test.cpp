@@ -44,8 +44,9 @@ TEST_CASE("the job from a script: plan, copy, check, undo, each as the contract 
     temp.date("to/box/older", 2'500'000'000, 5);
     const Tree from = tree_of(temp.path("from"));
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const std::vector<std::string> job{"copy",   temp.path("from/box"), "--into", temp.path("to"), "--when", "newer=overwrite",
-                                       "--when", "older=rename",        "--when", "same=skip",     "--json"};
+    const std::vector<std::string> job{"copy",   temp.path("from/box"), "--into", temp.path("to"),
+                                       "--when", "newer=overwrite",     "--when", "older=rename",
+                                       "--when", "same=skip",           "--json"};
     auto planned = job;
     planned.emplace_back("--plan");
     const Answer plan = tavloctl.run(planned);
@@ -121,12 +122,15 @@ TEST_CASE("the status says how it went", "[ctl]") {
     temp.write("from/a", "new");
     temp.write("to/a", "held");
     CHECK(tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to")}).status == 3);
-    CHECK(tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "skip"}).status == 0);
+    CHECK(tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "skip"})
+              .status == 0);
     REQUIRE(::mkfifo(temp.path("from/pipe").c_str(), 0600) == 0);
-    const Answer both = tavloctl.run({"copy", temp.path("from"), "--contents", "--into", temp.path("to"), "--json"});
+    const Answer both =
+        tavloctl.run({"copy", temp.path("from"), "--contents", "--into", temp.path("to"), "--json"});
     CHECK(both.status == 1);
-    CHECK(both.err == "tavloctl: " + temp.path("from/a") + ": undecided: the name is taken, finding older: " + temp.path("to/a") +
-                          "\ntavloctl: " + temp.path("from/pipe") + ": is a fifo, socket or device, which is left alone\n");
+    CHECK(both.err == "tavloctl: " + temp.path("from/a") + ": undecided: the name is taken, finding older: " +
+                          temp.path("to/a") + "\ntavloctl: " + temp.path("from/pipe") +
+                          ": is a fifo, socket or device, which is left alone\n");
     CHECK(both.json()["totals"]["undecided"] == 1);
     CHECK(temp.read("to/a") == "held");
     CHECK(tavloctl.run({"copy", temp.path("from"), "--into", temp.path("to"), "--plan"}).status == 1);
@@ -156,8 +160,10 @@ TEST_CASE("versions come back from the Safe, and go for good only when asked", "
     Script tavloctl(temp);
     temp.write("from/a", "new");
     temp.write("to/a", "old one");
-    const Json receipt =
-        tavloctl.run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision", "overwrite", "--json"}).json();
+    const Json receipt = tavloctl
+                             .run({"copy", temp.path("from/a"), "--into", temp.path("to"), "--on-collision",
+                                   "overwrite", "--json"})
+                             .json();
     const std::string entry = receipt["items"][0]["set_aside"];
     CHECK(tavloctl.run({"safe", "restore", entry}).status == 3);
     CHECK(temp.read("to/a") == "new");
@@ -185,17 +191,20 @@ TEST_CASE("files are chosen by name, size, date, kind, number, expression and li
     temp.date("from/permit-0121.pdf", 1'700'000'000);
     const Script script(temp);
     const auto arriving = [&](std::vector<std::string> options, int status = 0) {
-        options.insert(options.begin(), {"copy", temp.path("from"), "--into", temp.path("to"), "--plan", "--json"});
+        options.insert(options.begin(),
+                       {"copy", temp.path("from"), "--into", temp.path("to"), "--plan", "--json"});
         const Answer answer = script.run(options);
         CAPTURE(answer.err);
         CHECK(answer.status == status);
         std::string names;
         const Json document = answer.json();
         for (const auto& item : document["items"])
-            names += item["target"].get<std::string>().substr(temp.path("to/").size()) + (item["type"] == "folder" ? "/ " : " ");
+            names += item["target"].get<std::string>().substr(temp.path("to/").size()) +
+                     (item["type"] == "folder" ? "/ " : " ");
         return names;
     };
-    CHECK(arriving({"--name", "*.pdf", "--not-name", "*draft*"}) == "from/ from/permit-0120.pdf from/permit-0121.pdf ");
+    CHECK(arriving({"--name", "*.pdf", "--not-name", "*draft*"}) ==
+          "from/ from/permit-0120.pdf from/permit-0121.pdf ");
     CHECK(arriving({"--larger", "2K"}) == "from/ from/permit-0120.pdf ");
     CHECK(arriving({"--changed-before", "2024-01-01"}) == "from/ from/permit-0121.pdf ");
     CHECK(arriving({"--kind", "pictures"}) == "from/ from/sub/ from/sub/photo-0121.JPG ");
@@ -207,7 +216,8 @@ TEST_CASE("files are chosen by name, size, date, kind, number, expression and li
     CHECK(arriving({"--list", temp.path("list.txt")}, 1) ==
           "from/ from/permit-0120.pdf from/permit-0121.pdf from/sub/ from/sub/notes.txt ");
     // and the run, which says what nothing fitted
-    const Answer moved = script.run({"move", temp.path("from"), "--into", temp.path("to"), "--list", temp.path("list.txt")});
+    const Answer moved =
+        script.run({"move", temp.path("from"), "--into", temp.path("to"), "--list", temp.path("list.txt")});
     CHECK(moved.status == 1);
     CHECK(moved.err.find("line 4: nothing fits 'missing.pdf'") != std::string::npos);
     CHECK(temp.read("to/from/sub/notes.txt") == "d");
@@ -230,7 +240,8 @@ TEST_CASE("files are chosen by name, size, date, kind, number, expression and li
     CHECK_FALSE(temp.has("other"));
 }
 
-TEST_CASE("what else is in the destination leaves it when asked, is told of, and comes back", "[ctl][leaving]") {
+TEST_CASE("what else is in the destination leaves it when asked, is told of, and comes back",
+          "[ctl][leaving]") {
     TempFolder temp;
     Script tavloctl(temp);
     temp.write("from/box/kept", "1");
@@ -238,7 +249,8 @@ TEST_CASE("what else is in the destination leaves it when asked, is told of, and
     temp.write("to/box/extra", "22");
     temp.write("to/more/deep", "333");
     const Tree to = tree_of(temp.path("to"), {.folder_times = false});
-    const std::vector<std::string> job{"copy",  temp.path("from/box"), "--into", temp.path("to"), "--when", "same=skip", "--clear", "extra",
+    const std::vector<std::string> job{"copy",   temp.path("from/box"), "--into",  temp.path("to"),
+                                       "--when", "same=skip",           "--clear", "extra",
                                        "--json"};
     auto planned = job;
     planned.emplace_back("--plan");
@@ -269,26 +281,29 @@ TEST_CASE("folders on the way are kept, and a copy that begins while it is count
     temp.write("office/2031/May/a", "a");
     temp.write("office/2030/b", "b");
     CHECK(tavloctl
-              .run({"copy", temp.path("office/2031/May/a"), temp.path("office/2030/b"), "--into", temp.path("to"), "--keep-from",
-                    temp.path("office")})
+              .run({"copy", temp.path("office/2031/May/a"), temp.path("office/2030/b"), "--into",
+                    temp.path("to"), "--keep-from", temp.path("office")})
               .status == 0);
     CHECK(temp.read("to/2031/May/a") == "a");
     CHECK(temp.read("to/2030/b") == "b");
     temp.write("[a,b]", "odd");
-    CHECK(tavloctl.run({"copy", temp.path("[a,b]"), "--into", temp.path("odd"), temp.path("office/2030")}).status == 0);
+    CHECK(tavloctl.run({"copy", temp.path("[a,b]"), "--into", temp.path("odd"), temp.path("office/2030")})
+              .status == 0);
     CHECK(temp.read("odd/[a,b]") == "odd");
     CHECK(temp.read("odd/2030/b") == "b");
-    for (int i = 0; i < 1500; ++i) temp.write("many/" + std::to_string(i % 7) + "/" + std::to_string(i), std::to_string(i));
+    for (int i = 0; i < 1500; ++i)
+        temp.write("many/" + std::to_string(i % 7) + "/" + std::to_string(i), std::to_string(i));
     temp.write("there/many/3/3", "held");
-    const Answer counted = tavloctl.run(
-        {"copy", temp.path("many"), "--into", temp.path("there"), "--while-counting", "--on-collision", "overwrite", "--json"});
+    const Answer counted = tavloctl.run({"copy", temp.path("many"), "--into", temp.path("there"),
+                                         "--while-counting", "--on-collision", "overwrite", "--json"});
     CHECK(counted.status == 0);
     const Json receipt = counted.json();
     CHECK(receipt["totals"]["items"] == 1508);
     CHECK(receipt["totals"]["overwritten"] == 1);
     CHECK(receipt["state"] == "done");
     CHECK(tavloctl.run({"check", receipt["id"].get<std::string>()}).status == 0);
-    CHECK(tree_of(temp.path("there/many"), {.folder_times = false}) == tree_of(temp.path("many"), {.folder_times = false}));
+    CHECK(tree_of(temp.path("there/many"), {.folder_times = false}) ==
+          tree_of(temp.path("many"), {.folder_times = false}));
 }
 
 TEST_CASE("recovery answers with the worst status, whatever the order of the runs", "[ctl]") {
@@ -303,7 +318,8 @@ TEST_CASE("recovery answers with the worst status, whatever the order of the run
         const pid_t child = ::fork();
         if (child == 0) {
             ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
-            ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path(from).c_str(), "--into", temp.path(to).c_str(), static_cast<char*>(nullptr));
+            ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path(from).c_str(), "--into", temp.path(to).c_str(),
+                    static_cast<char*>(nullptr));
             ::_exit(127);
         }
         while (!temp.has(to + "/" + from)) ::usleep(1000);
@@ -324,7 +340,8 @@ TEST_CASE("recovery answers with the worst status, whatever the order of the run
     CHECK_FALSE(temp.has("disk/to"));
 }
 
-TEST_CASE("an undo says what lies in the Safe by it, and that can go once the source is seen to hold it", "[ctl]") {
+TEST_CASE("an undo says what lies in the Safe by it, and that can go once the source is seen to hold it",
+          "[ctl]") {
     TempFolder temp;
     Script script(temp);
     temp.write("from/a", "12345");
@@ -334,7 +351,8 @@ TEST_CASE("an undo says what lies in the Safe by it, and that can go once the so
     CHECK(undo.out.find("1 of them lie in the Safe now, 5 bytes") != std::string::npos);
     const std::string id = script.run({"receipts", "--json"}).json()["receipts"][0]["id"];
     CHECK(script.run({"safe", "empty", "--of", ran["id"]}).status == 2);  // that is no undo
-    CHECK(script.run({"safe", "empty", "--older-than", "150000"}).out.find("0 versions") != std::string::npos);
+    CHECK(script.run({"safe", "empty", "--older-than", "150000"}).out.find("0 versions") !=
+          std::string::npos);
     CHECK(script.run({"safe", "empty", "--of", id}).out.find("1 versions removed") != std::string::npos);
     CHECK(script.run({"safe", "--json"}).json()["entries"].empty());
 }

@@ -35,7 +35,8 @@ struct Office {
         CHECK(saved.status == 0);
         return file;
     }
-    static std::string document(const std::string& name, const std::string& steps, const std::string& more = {}) {
+    static std::string document(const std::string& name, const std::string& steps,
+                                const std::string& more = {}) {
         return R"({"tavlo":1,"document":"job","name":")" + name + R"(","steps":[)" + steps + "]" + more + "}";
     }
     TempFolder temp;
@@ -60,13 +61,15 @@ TEST_CASE("a job is kept, shown, run with a receipt a step, listed and forgotten
     office.temp.write("in/a.pdf", "a");
     office.temp.write("in/old.txt", "old");
     office.temp.date("in/old.txt", 1'000'000'000);
-    office.save("Permits of the month", std::string(copy_step) +
-                                            R"(,{"operation":"remove","sources":["../in"],"contents":true,"changed_before":"90d"},)" +
-                                            R"({"operation":"note","file":"../log/{now:%Y}.txt","line":"{job}: {totals}"})");
+    office.save("Permits of the month",
+                std::string(copy_step) +
+                    R"(,{"operation":"remove","sources":["../in"],"contents":true,"changed_before":"90d"},)" +
+                    R"({"operation":"note","file":"../log/{now:%Y}.txt","line":"{job}: {totals}"})");
     const auto shown = office.script.run({"job", "show", "Permits of the month"});
     CHECK(shown.status == 0);
     CHECK(shown.json()["name"] == "Permits of the month");
-    CHECK(shown.json()["steps"][0]["sources"][0] == office.temp.path("in"));  // what it meant beside the document
+    CHECK(shown.json()["steps"][0]["sources"][0] ==
+          office.temp.path("in"));  // what it meant beside the document
     const auto planned = office.script.run({"run", "Permits of the month", "--plan", "--json"});
     CHECK(planned.status == 0);
     CHECK(planned.json()["document"] == "job-run");
@@ -98,15 +101,19 @@ TEST_CASE("a job is kept, shown, run with a receipt a step, listed and forgotten
     CHECK(office.temp.read("in/old.txt") == "old");
     CHECK(office.script.run({"job", "forget", "Permits of the month"}).status == 0);
     CHECK(office.script.run({"jobs", "--json"}).json()["jobs"].empty());
-    for (const char* command : {"show", "forget"}) CHECK(office.script.run({"job", command, "Permits of the month"}).status == 2);
+    for (const char* command : {"show", "forget"})
+        CHECK(office.script.run({"job", command, "Permits of the month"}).status == 2);
     CHECK(office.script.run({"run", "Permits of the month"}).status == 2);
 }
 
-TEST_CASE("a name that is taken is replaced only where that is said, a broken document is listed, not lost", "[job]") {
+TEST_CASE("a name that is taken is replaced only where that is said, a broken document is listed, not lost",
+          "[job]") {
     const Office office;
     const std::string file = office.save("scans", copy_step);
     CHECK(office.script.run({"job", "save", file}).status == 2);
-    office.temp.write("documents/scans.json", Office::document("scans", R"({"operation":"note","file":"/tmp/x","line":"{{{totals}}}"})"));
+    office.temp.write(
+        "documents/scans.json",
+        Office::document("scans", R"({"operation":"note","file":"/tmp/x","line":"{{{totals}}}"})"));
     CHECK(office.script.run({"job", "save", file, "--replace"}).status == 0);
     CHECK(office.script.run({"job", "show", "scans"}).json()["steps"][0]["operation"] == "note");
     office.temp.write("config/tavlo/jobs/broken.json", "{ \"tavlo\": 1,");
@@ -145,8 +152,10 @@ TEST_CASE("what means nothing is refused when the job is read, naming file, step
     refused(step(""), "steps");
     refused(Office::document("x", good, R"(,"colour":1)"), "colour");
     refused(Office::document("x", good, R"(,"schedule":{})"), "schedule");
-    refused(Office::document("x", good, R"(,"schedule":{"calendar":"monday","when_changed":true})"), "schedule");
-    refused(step(good + R"(,{"operation":"copy","sources":["in"],"into":"to","colour":1})"), "step 2: colour");
+    refused(Office::document("x", good, R"(,"schedule":{"calendar":"monday","when_changed":true})"),
+            "schedule");
+    refused(step(good + R"(,{"operation":"copy","sources":["in"],"into":"to","colour":1})"),
+            "step 2: colour");
     refused(step(good + R"(,{"operation":"copy","sources":["in"],"into":"to","into":"tu"})"), "into");
     refused(step(R"({"sources":["in"],"into":"to"})"), "step 1: operation");
     refused(step(R"({"operation":"dance"})"), "step 1: operation");
@@ -156,21 +165,27 @@ TEST_CASE("what means nothing is refused when the job is read, naming file, step
     refused(step(R"({"operation":"copy","sources":["in"],"into":7})"), "step 1: into");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"{size}"})"), "step 1: into");
     refused(step(R"({"operation":"copy","sources":["{now"],"into":"to"})"), "step 1: sources");
-    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","when":{"nearer":"skip"}})"), "step 1: when.nearer");
-    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","on_collision":"maybe"})"), "step 1: on_collision");
+    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","when":{"nearer":"skip"}})"),
+            "step 1: when.nearer");
+    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","on_collision":"maybe"})"),
+            "step 1: on_collision");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"to","regex":"("})"), "step 1: regex");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"to","larger":"big"})"), "step 1: larger");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"to","kind":["shoes"]})"), "step 1: kind");
-    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","flatten":true,"subfolders":"filled"})"), "step 1: flatten");
-    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","sort_into":"{nothing}"})"), "step 1: sort_into");
+    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","flatten":true,"subfolders":"filled"})"),
+            "step 1: flatten");
+    refused(step(R"({"operation":"copy","sources":["in"],"into":"to","sort_into":"{nothing}"})"),
+            "step 1: sort_into");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"to","list":"-"})"), "step 1: list");
     refused(step(R"({"operation":"copy","sources":["in"],"into":"to","go_on":1})"), "step 1: go_on");
     refused(step(R"({"operation":"remove","sources":["in"],"into":"to"})"), "step 1: into");
     refused(step(R"({"operation":"remove","sources":["in"],"to":"moon"})"), "step 1: to");
     refused(step(R"({"operation":"rename","sources":["in"]})"), "step 1: names");
-    refused(step(R"({"operation":"rename","sources":["in"],"names":[{"replace":["","x"]}]})"), "step 1: names");
+    refused(step(R"({"operation":"rename","sources":["in"],"names":[{"replace":["","x"]}]})"),
+            "step 1: names");
     refused(step(R"({"operation":"pack","sources":["in"],"into":"x.rar"})"), "step 1: into");
-    refused(step(R"({"operation":"pack","sources":["in"],"into":"x.zip","compression":"hard"})"), "step 1: compression");
+    refused(step(R"({"operation":"pack","sources":["in"],"into":"x.zip","compression":"hard"})"),
+            "step 1: compression");
     refused(step(R"({"operation":"note","file":"x"})"), "step 1: line");
     refused(step(R"({"operation":"note","file":"x","line":"{size}"})"), "step 1: line");
     refused(step(R"({"operation":"note","file":"x","line":"y","sources":["in"]})"), "step 1: sources");
@@ -184,9 +199,11 @@ TEST_CASE("the first step that does not end well ends the job, unless it says to
     office.temp.write("to/a.pdf", "older and longer");
     const auto run = [&](const std::string& go_on) {
         const std::string file = office.temp.write(
-            "go.json", Office::document("go", R"({"operation":"copy","sources":["in"],"contents":true,"into":"to")" + go_on + "}," +
-                                                  R"({"operation":"copy","sources":["missing"],"into":"to")" + go_on + "}," +
-                                                  R"({"operation":"note","file":"log","line":"{totals}"})"));
+            "go.json",
+            Office::document("go", R"({"operation":"copy","sources":["in"],"contents":true,"into":"to")" +
+                                       go_on + "}," +
+                                       R"({"operation":"copy","sources":["missing"],"into":"to")" + go_on +
+                                       "}," + R"({"operation":"note","file":"log","line":"{totals}"})"));
         return office.script.run({"run", file, "--json"});
     };
     const auto ended = run("");
@@ -212,7 +229,8 @@ TEST_CASE("a job is not run twice at once", "[job]") {
     // whoever holds its lock runs it: the name of the file says of which job
     std::string lock;
     {
-        office.temp.write("slow.json", Office::document("scans", R"({"operation":"note","file":"pipe","line":"x"})"));
+        office.temp.write("slow.json",
+                          Office::document("scans", R"({"operation":"note","file":"pipe","line":"x"})"));
         const std::string state = office.temp.path("xdg/tavlo");
         const auto held = tavlo::RunLock::take(state, tavlo::lock_of_job("scans"));
         REQUIRE(held);
@@ -224,7 +242,8 @@ TEST_CASE("a job is not run twice at once", "[job]") {
     CHECK(office.script.run({"run", "scans"}).status == 0);
 }
 
-TEST_CASE("the units of a job are what systemd takes, and their command runs in a bare environment", "[job]") {
+TEST_CASE("the units of a job are what systemd takes, and their command runs in a bare environment",
+          "[job]") {
     const Office office;
     const std::string name = "100% \\\"$HOME\\\" ü";
     office.temp.write("in/a.pdf", "a");
@@ -233,8 +252,10 @@ TEST_CASE("the units of a job are what systemd takes, and their command runs in 
     const auto units = office.temp.path("config/systemd/user");
     const auto verified = [&] {
         std::string files;
-        for (const auto& entry : std::filesystem::directory_iterator(units)) files += " '" + entry.path().string() + "'";
-        const std::string command = "XDG_RUNTIME_DIR='" + office.temp.path() + "' systemd-analyze --user --man=no verify" + files + " > '" +
+        for (const auto& entry : std::filesystem::directory_iterator(units))
+            files += " '" + entry.path().string() + "'";
+        const std::string command = "XDG_RUNTIME_DIR='" + office.temp.path() +
+                                    "' systemd-analyze --user --man=no verify" + files + " > '" +
                                     office.temp.path("said") + "' 2>&1";
         const int status = std::system(command.c_str());
         CAPTURE(office.temp.read("said"));
@@ -247,9 +268,11 @@ TEST_CASE("the units of a job are what systemd takes, and their command runs in 
     for (const auto& entry : std::filesystem::directory_iterator(units)) {
         ++files;
         CHECK(entry.path().filename().string().starts_with("tavlo-job-100\\x25\\x20"));
-        if (entry.path().extension() == ".service") service = office.temp.read(std::filesystem::relative(entry.path(), office.temp.path()));
+        if (entry.path().extension() == ".service")
+            service = office.temp.read(std::filesystem::relative(entry.path(), office.temp.path()));
         if (entry.path().extension() == ".timer") {
-            const std::string text = office.temp.read(std::filesystem::relative(entry.path(), office.temp.path()));
+            const std::string text =
+                office.temp.read(std::filesystem::relative(entry.path(), office.temp.path()));
             CHECK(text.find("OnCalendar=Mon..Fri 18:00\nPersistent=true\n") != std::string::npos);
         }
     }
@@ -271,7 +294,8 @@ TEST_CASE("the units of a job are what systemd takes, and their command runs in 
     CHECK(WEXITSTATUS(std::system(command.c_str())) == 0);
     CHECK(office.temp.read("to/" + this_year() + "/a.pdf") == "a");
     CHECK(office.script.run({"schedule", saved, "--when-changed"}).status <= 1);
-    for (const auto& entry : std::filesystem::directory_iterator(units)) CHECK(entry.path().extension() != ".timer");
+    for (const auto& entry : std::filesystem::directory_iterator(units))
+        CHECK(entry.path().extension() != ".timer");
     verified();
     CHECK(office.script.run({"schedule", saved, "--never"}).status == 0);
     CHECK(std::filesystem::is_empty(units));
@@ -285,14 +309,15 @@ TEST_CASE("the units of a job are what systemd takes, and their command runs in 
     office.temp.write("long.json", Office::document(std::string(190, '%'), copy_step));
     CHECK(office.script.run({"job", "save", office.temp.path("long.json")}).status == 0);
     CHECK(office.script.run({"schedule", std::string(190, '%'), "--calendar", "daily"}).status == 2);
-    office.temp.write("bad.json", Office::document("bad", copy_step, R"(,"schedule":{"calendar":"no such day"})"));
+    office.temp.write("bad.json",
+                      Office::document("bad", copy_step, R"(,"schedule":{"calendar":"no such day"})"));
     CHECK(office.script.run({"job", "save", office.temp.path("bad.json")}).status == 2);
 }
 
 TEST_CASE("documents of jobs in which anything may be wrong are read or refused, never more", "[job][fuzz]") {
-    const std::string whole =
-        Office::document("x", std::string(copy_step) + R"(,{"operation":"note","file":"l","line":"{now:%F} {totals}"})",
-                         R"(,"schedule":{"calendar":"daily"})");
+    const std::string whole = Office::document(
+        "x", std::string(copy_step) + R"(,{"operation":"note","file":"l","line":"{now:%F} {totals}"})",
+        R"(,"schedule":{"calendar":"daily"})");
     std::mt19937 random(31);
     int read = 0;
     for (int round = 0; round < rounds(3000); ++round) {
@@ -325,7 +350,8 @@ TEST_CASE("a saved job waits for whoever has its drives, and goes on once they a
     const Office office;
     office.temp.write("in/a.pdf", "a");
     const std::string file = office.save("waits", copy_step);
-    const tavlo::Job step = std::get<tavlo::Job>(tavlo::read_saved_job(file, tavlo::now_ns())->steps.front().what);
+    const tavlo::Job step =
+        std::get<tavlo::Job>(tavlo::read_saved_job(file, tavlo::now_ns())->steps.front().what);
     const auto drives = tavlo::drives_of(tavlo::at_time(step, "waits", tavlo::now_ns()));
     REQUIRE_FALSE(drives.empty());
     const std::string state = office.temp.path("xdg/tavlo");  // the script's
@@ -336,7 +362,8 @@ TEST_CASE("a saved job waits for whoever has its drives, and goes on once they a
     std::jthread frees([&] {
         // while it waits it holds the job's own lock
         const auto latest = std::chrono::steady_clock::now() + std::chrono::seconds(20);
-        while (!waited && std::chrono::steady_clock::now() < latest) waited = tavlo::RunLock::is_held(state, tavlo::lock_of_job("waits"));
+        while (!waited && std::chrono::steady_clock::now() < latest)
+            waited = tavlo::RunLock::is_held(state, tavlo::lock_of_job("waits"));
         waited = waited && !office.temp.has("to");
         turn.reset();
     });
@@ -348,19 +375,21 @@ TEST_CASE("a saved job waits for whoever has its drives, and goes on once they a
     CHECK(office.temp.has("to/" + this_year() + "/a.pdf"));
 }
 
-TEST_CASE("what a filter line lets through is chosen, and months and weeks are meant as they begin", "[job]") {
+TEST_CASE("what a filter line lets through is chosen, and months and weeks are meant as they begin",
+          "[job]") {
     const Office office;
-    for (const char* name : {"in/Permit one.pdf", "in/permit draft.pdf", "in/other.pdf"}) office.temp.write(name, name);
-    const auto copied =
-        office.script.run({"copy", office.temp.path("in"), "--contents", "--into", office.temp.path("to"), "--filter", "permit -draft"});
+    for (const char* name : {"in/Permit one.pdf", "in/permit draft.pdf", "in/other.pdf"})
+        office.temp.write(name, name);
+    const auto copied = office.script.run({"copy", office.temp.path("in"), "--contents", "--into",
+                                           office.temp.path("to"), "--filter", "permit -draft"});
     CAPTURE(copied.err);
     CHECK(copied.status == 0);
     CHECK(office.temp.has("to/Permit one.pdf"));
     CHECK_FALSE(office.temp.has("to/permit draft.pdf"));
     CHECK_FALSE(office.temp.has("to/other.pdf"));
     office.temp.date("in/other.pdf", 1'000'000'000);
-    const auto recent = office.script.run(
-        {"copy", office.temp.path("in"), "--contents", "--into", office.temp.path("recent"), "--changed-after", "this-year"});
+    const auto recent = office.script.run({"copy", office.temp.path("in"), "--contents", "--into",
+                                           office.temp.path("recent"), "--changed-after", "this-year"});
     CHECK(recent.status == 0);
     CHECK_FALSE(office.temp.has("recent/other.pdf"));
     CHECK(office.temp.has("recent/permit draft.pdf"));
@@ -375,10 +404,12 @@ TEST_CASE("what a filter line lets through is chosen, and months and weeks are m
 
 TEST_CASE("the desktop is told of what needs a person, and of nothing else", "[job]") {
     const Office office;
-    office.temp.write("bin/notify-send", "#!/bin/sh\nprintf '%s\\n' \"$@\" >> \"" + office.temp.path("said") + "\"\n");
+    office.temp.write("bin/notify-send",
+                      "#!/bin/sh\nprintf '%s\\n' \"$@\" >> \"" + office.temp.path("said") + "\"\n");
     std::filesystem::permissions(office.temp.path("bin/notify-send"), std::filesystem::perms::owner_all);
     const char* usual = std::getenv("PATH");
-    const Environment path("PATH", office.temp.path("bin") + ":" + (usual != nullptr ? usual : "/usr/bin:/bin"));
+    const Environment path("PATH",
+                           office.temp.path("bin") + ":" + (usual != nullptr ? usual : "/usr/bin:/bin"));
     office.temp.write("in/a.pdf", "a");
     office.save("asks", R"({"operation":"copy","sources":["../in"],"contents":true,"into":"../to"})");
     CHECK(office.script.run({"run", "--notify", "asks"}).status == 0);

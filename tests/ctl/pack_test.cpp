@@ -34,7 +34,8 @@ void make_office(const TempFolder& temp) {
 
 }  // namespace
 
-TEST_CASE("what is packed comes out as it went in, by others too, the archive stands beside the items", "[pack]") {
+TEST_CASE("what is packed comes out as it went in, by others too, the archive stands beside the items",
+          "[pack]") {
     for (const std::string extension : every_extension) {
         CAPTURE(extension);
         const TempFolder temp;
@@ -69,8 +70,11 @@ TEST_CASE("what is packed comes out as it went in, by others too, the archive st
         CHECK(script.run({"check", receipt["id"]}).status == 0);
         CHECK(script.run({"unpack", file, "--into", temp.path("out")}).status == 0);
         const bool is_zip = extension == "zip";
-        const Tree before = tree_of(temp.path("in"), {.folder_times = false, .hard_links = !is_zip, .times = !is_zip});
-        CHECK(differences(tree_of(temp.path("out/in"), {.folder_times = false, .hard_links = !is_zip, .times = !is_zip}), before) == "");
+        const Tree before =
+            tree_of(temp.path("in"), {.folder_times = false, .hard_links = !is_zip, .times = !is_zip});
+        CHECK(differences(tree_of(temp.path("out/in"),
+                                  {.folder_times = false, .hard_links = !is_zip, .times = !is_zip}),
+                          before) == "");
         CHECK(script.run({"undo", receipt["id"]}).status == 0);
         CHECK_FALSE(temp.has("mail"));
         CHECK(temp.has("in/permit-001.pdf"));
@@ -82,7 +86,10 @@ TEST_CASE("Python and Info-ZIP read what was packed", "[pack]") {
     const Script script(temp);
     make_office(temp);
     for (const char* extension : {"zip", "tar", "tar.gz", "tar.xz"})
-        REQUIRE(script.run({"pack", temp.path("in"), "--contents", "--into", temp.path(std::string("x.") + extension)}).status == 0);
+        REQUIRE(script
+                    .run({"pack", temp.path("in"), "--contents", "--into",
+                          temp.path(std::string("x.") + extension)})
+                    .status == 0);
     const std::string said = by_python(temp.path(), R"(
 z = zipfile.ZipFile('x.zip')
 assert z.testzip() is None
@@ -103,7 +110,8 @@ print('read')
     CHECK(said == "read\n");
 }
 
-TEST_CASE("a name that is taken is a collision of the archive's, and nothing of it is made unless it is", "[pack]") {
+TEST_CASE("a name that is taken is a collision of the archive's, and nothing of it is made unless it is",
+          "[pack]") {
     const TempFolder temp;
     const Script script(temp);
     temp.write("in/a", "a");
@@ -142,12 +150,14 @@ TEST_CASE("a name that is taken is a collision of the archive's, and nothing of 
     CHECK(type.json()["archive"]["collision"]["finding"] == "type");
 }
 
-TEST_CASE("sources go to the Safe once they are proved to be in the archive, and come back with its undo", "[pack]") {
+TEST_CASE("sources go to the Safe once they are proved to be in the archive, and come back with its undo",
+          "[pack]") {
     const TempFolder temp;
     const Script script(temp);
     make_office(temp);
     const Tree before = tree_of(temp.path("in"), {.folder_times = false});
-    const auto ran = script.run({"pack", temp.path("in"), "--into", temp.path("x.tar.gz"), "--then-remove", "--json"});
+    const auto ran =
+        script.run({"pack", temp.path("in"), "--into", temp.path("x.tar.gz"), "--then-remove", "--json"});
     CAPTURE(ran.err);
     REQUIRE(ran.status == 0);
     CHECK_FALSE(temp.has("in"));
@@ -170,7 +180,8 @@ TEST_CASE("an archive that was changed since stays, its sources come back all th
     const TempFolder temp;
     const Script script(temp);
     temp.write("in/a", "a");
-    const auto ran = script.run({"pack", temp.path("in"), "--into", temp.path("x.zip"), "--then-remove", "--json"});
+    const auto ran =
+        script.run({"pack", temp.path("in"), "--into", temp.path("x.zip"), "--then-remove", "--json"});
     temp.write("x.zip", "another");
     const auto check = script.run({"check", ran.json()["id"], "--json"});
     CHECK(check.status == 1);
@@ -187,7 +198,8 @@ TEST_CASE("what cannot be packed fails by itself, with its reason, the rest is p
     temp.write("in/a", "a");
     temp.write("in/\xff\xfe", "no UTF-8");
     ::mkfifo(temp.path("in/fifo").c_str(), 0600);
-    const auto zip = script.run({"pack", temp.path("in"), "--into", temp.path("x.zip"), "--json", "--then-remove"});
+    const auto zip =
+        script.run({"pack", temp.path("in"), "--into", temp.path("x.zip"), "--json", "--then-remove"});
     CHECK(zip.status == 1);
     CHECK(zip.json()["totals"]["failed"] == 2);
     CHECK(zip.json()["totals"]["created"] == 2);
@@ -199,11 +211,13 @@ TEST_CASE("what cannot be packed fails by itself, with its reason, the rest is p
     CHECK(temp.read("out/in/\xff\xfe") == "no UTF-8");
     temp.write("one/same", "1");
     temp.write("two/same", "2");
-    const auto twins = script.run({"pack", temp.path("one"), temp.path("two"), "--contents", "--into", temp.path("t.zip"), "--json"});
+    const auto twins = script.run(
+        {"pack", temp.path("one"), temp.path("two"), "--contents", "--into", temp.path("t.zip"), "--json"});
     CHECK(twins.status == 3);
     CHECK(twins.json()["archive"]["result"] == "failed");  // nothing else was in hand
     temp.write("two/other", "3");
-    const auto left_out = script.run({"pack", temp.path("one"), temp.path("two"), "--contents", "--into", temp.path("t.zip"), "--json"});
+    const auto left_out = script.run(
+        {"pack", temp.path("one"), temp.path("two"), "--contents", "--into", temp.path("t.zip"), "--json"});
     CHECK(left_out.status == 3);
     CHECK(left_out.json()["archive"]["result"] == "created");
     CHECK(left_out.json()["totals"]["undecided"] == 2);
@@ -230,7 +244,8 @@ TEST_CASE("what makes no archive is refused beforehand, and nothing is touched",
     refused({"pack", temp.path("in")});
     refused({"pack", temp.path("in"), "--into", temp.path("in/a/x.zip")});
     temp.write("y.zip", "y");
-    refused({"pack", temp.path("y.zip"), temp.path("in"), "--into", temp.path("y.zip"), "--on-collision", "overwrite"});
+    refused({"pack", temp.path("y.zip"), temp.path("in"), "--into", temp.path("y.zip"), "--on-collision",
+             "overwrite"});
     CHECK_FALSE(temp.has("to"));
     CHECK(temp.read("y.zip") == "y");
 }
@@ -242,13 +257,17 @@ TEST_CASE("files are chosen and named for an archive as for a folder", "[pack]")
     temp.write("in/deep/b.pdf", "b");
     temp.write("in/deep/c.txt", "c");
     REQUIRE(script
-                .run({"pack", temp.path("in"), "--flatten", "--name", "*.pdf", "--prefix", "p-", "--into", temp.path("x.tgz"),
-                      "--compression", "small"})
+                .run({"pack", temp.path("in"), "--flatten", "--name", "*.pdf", "--prefix", "p-", "--into",
+                      temp.path("x.tgz"), "--compression", "small"})
                 .status == 0);
-    CHECK(by_python(temp.path(), "print(sorted(tarfile.open('x.tgz').getnames()))") == "['p-a.pdf', 'p-b.pdf']\n");
-    REQUIRE(script.run({"pack", temp.path("in"), "--name", "*.txt", "--into", temp.path("y.zip")}).status == 0);
-    CHECK(by_python(temp.path(), "print(zipfile.ZipFile('y.zip').namelist())") == "['in/', 'in/deep/', 'in/deep/c.txt']\n");
+    CHECK(by_python(temp.path(), "print(sorted(tarfile.open('x.tgz').getnames()))") ==
+          "['p-a.pdf', 'p-b.pdf']\n");
+    REQUIRE(script.run({"pack", temp.path("in"), "--name", "*.txt", "--into", temp.path("y.zip")}).status ==
+            0);
+    CHECK(by_python(temp.path(), "print(zipfile.ZipFile('y.zip').namelist())") ==
+          "['in/', 'in/deep/', 'in/deep/c.txt']\n");
     // out of one archive into another
     REQUIRE(script.run({"pack", temp.path("y.zip/in"), "--into", temp.path("z.tar")}).status == 0);
-    CHECK(by_python(temp.path(), "print(tarfile.open('z.tar').extractfile('in/deep/c.txt').read().decode())") == "c\n");
+    CHECK(by_python(temp.path(),
+                    "print(tarfile.open('z.tar').extractfile('in/deep/c.txt').read().decode())") == "c\n");
 }

@@ -25,7 +25,9 @@ namespace {
 int run_tavloctl(const std::vector<std::string>& words, const TempFolder& temp) {
     const pid_t child = ::fork();
     if (child == 0) {
-        if (::freopen(temp.path("out").c_str(), "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr) ::_exit(126);
+        if (::freopen(temp.path("out").c_str(), "w", stdout) == nullptr ||
+            ::freopen("/dev/null", "w", stderr) == nullptr)
+            ::_exit(126);
         std::vector<std::string> line{TAVLOCTL};
         line.insert(line.end(), words.begin(), words.end());
         std::vector<char*> argv;
@@ -106,7 +108,10 @@ TEST_CASE("bad requests leave everything as it was, with one clear line", "[ctl]
     }
 }
 
-TEST_CASE("empty words, links that lead nowhere and folders into themselves are refused, in one line that names them", "[ctl]") {
+TEST_CASE(
+    "empty words, links that lead nowhere and folders into themselves are refused, in one line that names "
+    "them",
+    "[ctl]") {
     TempFolder temp;
     Script script(temp);
     temp.write("from/sub/deep/a", "a");
@@ -125,30 +130,38 @@ TEST_CASE("empty words, links that lead nowhere and folders into themselves are 
     refused({"safe", "restore", "x", "--into", ""}, "--into");
     refused({"copy", "", "--into", temp.path("to")}, "SOURCE");
     refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere")}, temp.path("nowhere"));
-    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere/below")}, temp.path("nowhere"));
+    refused({"copy", temp.path("from/sub/deep/a"), "--into", temp.path("nowhere/below")},
+            temp.path("nowhere"));
     refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep")}, "is a folder into itself");
-    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep/not/there")}, "is a folder into itself");
+    refused({"copy", temp.path("from"), "--into", temp.path("from/sub/deep/not/there")},
+            "is a folder into itself");
     refused({"move", temp.path("from"), "--into", temp.path("from")}, "is a folder into itself");
-    refused({"copy", temp.path("from"), "--contents", "--into", temp.path("from/sub")}, "is a folder into itself");
+    refused({"copy", temp.path("from"), "--contents", "--into", temp.path("from/sub")},
+            "is a folder into itself");
     CHECK_FALSE(temp.has("to"));
     CHECK_FALSE(temp.has("not"));
 }
 
-TEST_CASE("a state folder that cannot be made or written is said to be that, and nothing is touched", "[ctl][refused]") {
+TEST_CASE("a state folder that cannot be made or written is said to be that, and nothing is touched",
+          "[ctl][refused]") {
     TempFolder temp;
     temp.write("from/a", "1");
     temp.write("a file", "2");
     Script script(temp);
     const std::vector<std::string> unusable{"/proc/state", temp.path("a file"), temp.path("a file/below")};
     for (const auto& state : unusable) {
-        const Answer answer = script.run({"copy", temp.path("from"), "--into", temp.path("to"), "--state", state});
+        const Answer answer =
+            script.run({"copy", temp.path("from"), "--into", temp.path("to"), "--state", state});
         CAPTURE(state, answer.err);
         CHECK(answer.status == 2);
         CHECK(answer.out.empty());
-        CHECK(answer.err.starts_with("tavloctl: the state cannot be kept there: " + state.substr(0, state.rfind("/below"))));
+        CHECK(answer.err.starts_with("tavloctl: the state cannot be kept there: " +
+                                     state.substr(0, state.rfind("/below"))));
     }
     CHECK_FALSE(temp.has("to"));
-    temp.write("damaged/tavlo.sqlite", "no database at all, but long enough to be looked at as one, line by line by line by line by line");
+    temp.write(
+        "damaged/tavlo.sqlite",
+        "no database at all, but long enough to be looked at as one, line by line by line by line by line");
     const Answer damaged = script.run({"receipts", "--state", temp.path("damaged")});
     CHECK(damaged.status == 2);
     CHECK(damaged.err.find("damaged/tavlo.sqlite") != std::string::npos);
@@ -174,7 +187,11 @@ TEST_CASE("the state is kept nowhere that nobody asked for, and --state may stan
     CHECK(temp.has("other/tavlo.sqlite"));
     CHECK(script.run({"--state=" + temp.path("third"), "safe", "empty"}).status == 0);
     CHECK(temp.has("third/tavlo.sqlite"));
-    CHECK(script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--keep-from", temp.path("not there")}).status == 2);
-    const Answer word = script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--when", "bigger=skip"});
+    CHECK(script
+              .run({"copy", temp.path("home"), "--into", temp.path("to"), "--keep-from",
+                    temp.path("not there")})
+              .status == 2);
+    const Answer word =
+        script.run({"copy", temp.path("home"), "--into", temp.path("to"), "--when", "bigger=skip"});
     CHECK(word.err.find("same-date") != std::string::npos);
 }

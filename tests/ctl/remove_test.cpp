@@ -41,10 +41,12 @@ TEST_CASE("what is removed lies in the Safe, a folder whole, and comes back with
     CHECK(tree_of(temp.path("in"), {.folder_times = false}) == before);
 }
 
-TEST_CASE("the contents of a folder go, or the files in it that are chosen, and then folders stay", "[remove]") {
+TEST_CASE("the contents of a folder go, or the files in it that are chosen, and then folders stay",
+          "[remove]") {
     TempFolder temp;
     const Script script(temp);
-    for (const char* file : {"in/a.tmp", "in/b.txt", "in/sub/c.tmp", "in/sub/deep/d.tmp"}) temp.write(file, file);
+    for (const char* file : {"in/a.tmp", "in/b.txt", "in/sub/c.tmp", "in/sub/deep/d.tmp"})
+        temp.write(file, file);
     CHECK(script.run({"remove", temp.path("in"), "--name", "*.tmp"}).status == 0);
     CHECK(temp.has("in/b.txt"));
     CHECK_FALSE(temp.has("in/a.tmp"));
@@ -58,12 +60,14 @@ TEST_CASE("the contents of a folder go, or the files in it that are chosen, and 
     CHECK(std::filesystem::is_directory(temp.path("in/sub/deep")));
 }
 
-TEST_CASE("what must stay is refused by name: the home folder, Tavlo's records, the root, what they lie in", "[remove]") {
+TEST_CASE("what must stay is refused by name: the home folder, Tavlo's records, the root, what they lie in",
+          "[remove]") {
     TempFolder temp;
     const Script script(temp);
     temp.write("xdg/tavlo/x", "x");
     temp.write("in/a", "a");
-    for (const auto& what : {temp.path("xdg/tavlo"), temp.path("xdg"), temp.path(), std::string("/"), std::string(std::getenv("HOME"))}) {
+    for (const auto& what : {temp.path("xdg/tavlo"), temp.path("xdg"), temp.path(), std::string("/"),
+                             std::string(std::getenv("HOME"))}) {
         const auto refused = script.run({"remove", what});
         CAPTURE(what, refused.err);
         CHECK(refused.status == 2);
@@ -81,7 +85,8 @@ TEST_CASE("a mount stays, and so does what holds one", "[remove]") {
     const Mount mount = Mount::memory(temp.path("in/box/mounted"));
     NEEDS(mount)
     temp.write("in/box/mounted/a", "a");
-    for (const char* what : {"in/box/mounted", "in/box", "in"}) CHECK(script.run({"remove", temp.path(what)}).status == 2);
+    for (const char* what : {"in/box/mounted", "in/box", "in"})
+        CHECK(script.run({"remove", temp.path(what)}).status == 2);
     CHECK(temp.has("in/box/mounted/a"));
     CHECK(script.run({"remove", temp.path("in/box/mounted"), "--contents"}).status == 0);
     CHECK_FALSE(temp.has("in/box/mounted/a"));
@@ -98,19 +103,26 @@ TEST_CASE("an outer folder takes what lies in it along, and that is no item of i
     CHECK(temp.read("in/box/a") == "a");
 }
 
-TEST_CASE("folders left out by name stay with all that is in them, whatever is done with the rest", "[remove][select]") {
+TEST_CASE("folders left out by name stay with all that is in them, whatever is done with the rest",
+          "[remove][select]") {
     TempFolder temp;
     const Script script(temp);
-    for (const char* file : {"in/a", "in/Drafts/b", "in/sub/Drafts/c", "in/sub/d", "in/empty/x", "Drafts/e"}) temp.write(file, file);
+    for (const char* file : {"in/a", "in/Drafts/b", "in/sub/Drafts/c", "in/sub/d", "in/empty/x", "Drafts/e"})
+        temp.write(file, file);
     std::filesystem::remove(temp.path("in/empty/x"));
-    CHECK(script.run({"copy", temp.path("in"), temp.path("Drafts"), "--into", temp.path("to"), "--not-below", "Dra*"}).status == 0);
+    CHECK(script
+              .run({"copy", temp.path("in"), temp.path("Drafts"), "--into", temp.path("to"), "--not-below",
+                    "Dra*"})
+              .status == 0);
     CHECK(temp.has("to/in/a"));
     CHECK(temp.has("to/in/sub/d"));
     CHECK(temp.has("to/in/empty"));
     CHECK(temp.has("to/Drafts/e"));  // a source itself is none inside one
     CHECK_FALSE(temp.has("to/in/Drafts"));
     CHECK_FALSE(temp.has("to/in/sub/Drafts"));
-    CHECK(script.run({"move", temp.path("in"), "--into", temp.path("moved"), "--not-below", "Drafts"}).status == 0);
+    CHECK(
+        script.run({"move", temp.path("in"), "--into", temp.path("moved"), "--not-below", "Drafts"}).status ==
+        0);
     CHECK(temp.read("in/Drafts/b") == "in/Drafts/b");
     CHECK(temp.read("moved/in/sub/d") == "in/sub/d");
     CHECK(script.run({"remove", temp.path("to"), "--not-below", "sub"}).status == 0);
@@ -122,20 +134,27 @@ TEST_CASE("folders left out by name stay with all that is in them, whatever is d
 TEST_CASE("even and odd are asked of the last number in a name, without its extension", "[remove][select]") {
     TempFolder temp;
     const Script script(temp);
-    for (const char* file : {"in/5 x.mp3", "in/page 2 of 10.mp3", "in/none.mp4", "in/99999999999999999999998.txt"}) temp.write(file, file);
-    const auto even =
-        script.run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number", "even", "--plan", "--json"}).json();
+    for (const char* file :
+         {"in/5 x.mp3", "in/page 2 of 10.mp3", "in/none.mp4", "in/99999999999999999999998.txt"})
+        temp.write(file, file);
+    const auto even = script
+                          .run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number",
+                                "even", "--plan", "--json"})
+                          .json();
     CHECK(even["totals"]["items"] == 2);
-    const auto odd =
-        script.run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number", "odd", "--plan", "--json"}).json();
+    const auto odd = script
+                         .run({"copy", temp.path("in"), "--contents", "--into", temp.path("to"), "--number",
+                               "odd", "--plan", "--json"})
+                         .json();
     REQUIRE(odd["items"].size() == 1);
     CHECK(odd["items"][0]["source"] == temp.path("in/5 x.mp3"));
-    CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "3-3", "--plan"}).out.find("mp3") ==
-          std::string::npos);
+    CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "3-3", "--plan"})
+              .out.find("mp3") == std::string::npos);
     CHECK(script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--number", "prime"}).status == 2);
 }
 
-TEST_CASE("folders are chosen by what is in them: the large ones, the empty ones, each whole, the outermost", "[remove][choose]") {
+TEST_CASE("folders are chosen by what is in them: the large ones, the empty ones, each whole, the outermost",
+          "[remove][choose]") {
     TempFolder temp;
     const Script script(temp);
     temp.write("in/large/a", std::string(3000, 'a'));
@@ -151,23 +170,27 @@ TEST_CASE("folders are chosen by what is in them: the large ones, the empty ones
         for (const auto& item : ran.items()) names.insert(item["source"].get<std::string>());
         return names;
     };
-    CHECK(sources(script.run({"remove", temp.path("in"), "--contents", "--folders-larger", "4K", "--plan", "--json"})) ==
-          std::set<std::string>{temp.path("in/large")});
+    CHECK(sources(script.run({"remove", temp.path("in"), "--contents", "--folders-larger", "4K", "--plan",
+                              "--json"})) == std::set<std::string>{temp.path("in/large")});
     CHECK(sources(script.run({"remove", temp.path("in"), "--folders-larger", "4K", "--plan", "--json"})) ==
           std::set<std::string>{temp.path("in")});  // a source can be one
     CHECK(sources(script.run({"remove", temp.path("in"), "--empty-folders", "--plan", "--json"})) ==
           std::set<std::string>{temp.path("in/empty"), temp.path("in/small/nothing")});
     // of a folder that is left out nothing is known, so what holds it is not empty
     temp.write("in/empty/Drafts/x", "x");
-    CHECK(sources(script.run({"remove", temp.path("in/empty"), "--empty-folders", "--not-below", "Drafts", "--plan", "--json"})) ==
-          std::set<std::string>{temp.path("in/empty/inner")});
-    CHECK(script.run({"copy", temp.path("in"), "--folders-larger", "4K", "--contents", "--into", temp.path("to")}).status == 0);
+    CHECK(sources(script.run({"remove", temp.path("in/empty"), "--empty-folders", "--not-below", "Drafts",
+                              "--plan", "--json"})) == std::set<std::string>{temp.path("in/empty/inner")});
+    CHECK(
+        script
+            .run({"copy", temp.path("in"), "--folders-larger", "4K", "--contents", "--into", temp.path("to")})
+            .status == 0);
     CHECK(temp.read("to/large/deep/b") == std::string(3000, 'b'));
     CHECK_FALSE(temp.has("to/exact"));
-    for (const std::vector<std::string>& wrong : {std::vector<std::string>{"--folders-larger", "4K", "--name", "*"},
-                                                  {"--empty-folders", "--list", "x"},
-                                                  {"--folders-larger", "big"},
-                                                  {"--empty-folders", "--folders-larger", "1"}}) {
+    for (const std::vector<std::string>& wrong :
+         {std::vector<std::string>{"--folders-larger", "4K", "--name", "*"},
+          {"--empty-folders", "--list", "x"},
+          {"--folders-larger", "big"},
+          {"--empty-folders", "--folders-larger", "1"}}) {
         std::vector<std::string> words{"remove", temp.path("in")};
         words.insert(words.end(), wrong.begin(), wrong.end());
         CHECK(script.run(words).status == 2);

@@ -17,7 +17,8 @@ Answer Script::run(std::vector<std::string> words, const std::optional<std::stri
     const pid_t child = ::fork();
     if (child == 0) {
         ::setenv("XDG_STATE_HOME", temp_.path("xdg").c_str(), 1);
-        if (::freopen(out.c_str(), "w", stdout) == nullptr || ::freopen(err.c_str(), "w", stderr) == nullptr) ::_exit(126);
+        if (::freopen(out.c_str(), "w", stdout) == nullptr || ::freopen(err.c_str(), "w", stderr) == nullptr)
+            ::_exit(126);
         if (input && ::freopen(in.c_str(), "r", stdin) == nullptr) ::_exit(126);
         const rlimit limit{most_handles_, most_handles_};
         if (most_handles_ != 0 && ::setrlimit(RLIMIT_NOFILE, &limit) != 0) ::_exit(126);
@@ -30,7 +31,8 @@ Answer Script::run(std::vector<std::string> words, const std::optional<std::stri
     }
     int status = 0;
     ::waitpid(child, &status, 0);
-    Answer answer{WIFEXITED(status) ? WEXITSTATUS(status) : 128 + WTERMSIG(status), temp_.read("stdout"), temp_.read("stderr")};
+    Answer answer{WIFEXITED(status) ? WEXITSTATUS(status) : 128 + WTERMSIG(status), temp_.read("stdout"),
+                  temp_.read("stderr")};
     for (const auto& path : {out, err, in}) std::filesystem::remove(path);
     return answer;
 }

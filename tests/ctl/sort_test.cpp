@@ -13,7 +13,8 @@
 TEST_CASE("facts of files, as JSON and as lines, what is not there is said", "[facts]") {
     const TempFolder temp;
     const Script script(temp);
-    temp.write("Éclair 12.jpg", photo_bytes({.taken = "2031:05:02 09:14:07", .make = "Ostrel", .model = "Q7"}));
+    temp.write("Éclair 12.jpg",
+               photo_bytes({.taken = "2031:05:02 09:14:07", .make = "Ostrel", .model = "Q7"}));
     temp.date("Éclair 12.jpg", 1'900'000'000);
     temp.write("plain", "x");
     const auto told = script.run({"facts", temp.path("Éclair 12.jpg"), temp.path("plain"), "--json"});
@@ -48,7 +49,8 @@ TEST_CASE("folders that a pattern makes stand in the documents, without a source
     const Script script(temp);
     temp.write("in/a.jpg", photo_bytes({.taken = "2031:05:02 09:14:07"}));
     temp.write("in/deep/b.txt", "b");
-    const std::vector<std::string> words{"copy",  temp.path("in"), "--into", temp.path("to"), "--sort-into", "{taken:%Y|=undated}/{kind}",
+    const std::vector<std::string> words{"copy",          temp.path("in"), "--into",
+                                         temp.path("to"), "--sort-into",   "{taken:%Y|=undated}/{kind}",
                                          "--json"};
     auto planned = words;
     planned.emplace_back("--plan");
@@ -67,8 +69,8 @@ TEST_CASE("folders that a pattern makes stand in the documents, without a source
         CHECK(items[5]["target"] == temp.path("to/undated/documents/b.txt"));
     }
     CHECK(temp.read("to/undated/documents/b.txt") == "b");
-    const auto again = script.run(
-        {"copy", temp.path("in"), "--into", temp.path("to"), "--sort-into", "{ext}", "--prefix", "p-", "--with", "taken=2031-*", "--json"});
+    const auto again = script.run({"copy", temp.path("in"), "--into", temp.path("to"), "--sort-into", "{ext}",
+                                   "--prefix", "p-", "--with", "taken=2031-*", "--json"});
     CHECK(again.items().size() == 2);
     CHECK(temp.has("to/.jpg/p-a.jpg"));
 }
@@ -91,7 +93,8 @@ TEST_CASE("what cannot be sorted by, or goes with no sorting, is refused and nam
     CHECK(refused({"--sort-into", "a//b"}).find("level") != std::string::npos);
     CHECK(refused({"--sort-into", "{ext}", "--flatten"}).find("--flatten") != std::string::npos);
     CHECK(refused({"--sort-into", "{ext}", "--subfolders", "all"}).find("--subfolders") != std::string::npos);
-    CHECK(refused({"--sort-into", "{ext}", "--keep-from", temp.path()}).find("--keep-from") != std::string::npos);
+    CHECK(refused({"--sort-into", "{ext}", "--keep-from", temp.path()}).find("--keep-from") !=
+          std::string::npos);
     CHECK(refused({"--with", "townn=x"}).find("--with") != std::string::npos);
     CHECK(refused({"--when", "elsewher=skip"}).find("elsewhere") != std::string::npos);
     CHECK(script.run({"rename", temp.path("in/a"), "--sort-into", "{ext}"}).status == 2);
@@ -102,8 +105,8 @@ TEST_CASE("what is there under another name is said in the documents, with its p
     const Script script(temp);
     temp.write("in/a", "the same bytes");
     temp.write("to/deep/b", "the same bytes");
-    const auto ran = script.run(
-        {"move", temp.path("in"), "--contents", "--into", temp.path("to"), "--look-elsewhere", "--when", "elsewhere=skip", "--json"});
+    const auto ran = script.run({"move", temp.path("in"), "--contents", "--into", temp.path("to"),
+                                 "--look-elsewhere", "--when", "elsewhere=skip", "--json"});
     CHECK(ran.status == 0);
     const auto item = ran.items()[0];
     CHECK(item["result"] == "skipped");

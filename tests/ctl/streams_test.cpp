@@ -28,7 +28,8 @@ pid_t start_copy(const TempFolder& temp, int files) {
     if (child == 0) {
         ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
         if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), static_cast<char*>(nullptr));
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(),
+                static_cast<char*>(nullptr));
         ::_exit(127);
     }
     while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
@@ -52,7 +53,8 @@ TEST_CASE("a signal stops between two items, what is done is in the receipt", "[
     const Json receipt = tavloctl.run({"receipt", heads[0]["id"], "--json"}).json();
     CHECK(receipt["items"].size() == 4001);
     for (const auto& item : receipt["items"])
-        CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) == (item["result"] == "created"));
+        CHECK(temp.has(item["target"].get<std::string>().substr(temp.path().size() + 1)) ==
+              (item["result"] == "created"));
     SECTION("and can be undone, after which nothing is left to go on with") {
         CHECK(tavloctl.run({"undo", heads[0]["id"]}).status == 0);
         CHECK_FALSE(temp.has("to"));
@@ -108,7 +110,8 @@ TEST_CASE("a run that goes on is said to, and its undo is refused by name", "[ct
     CHECK_FALSE(script.run({"receipts", "--json"}).json()["receipts"][0].contains("goes_on"));
 }
 
-TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not touch the run", "[ctl][streams]") {
+TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not touch the run",
+          "[ctl][streams]") {
     TempFolder temp;
     for (int i = 0; i < 600; ++i) temp.write("from/" + std::to_string(i), "x");
     const auto how = GENERATE(as<std::string>(), "full", "closed", "no reader");
@@ -124,8 +127,8 @@ TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not 
             if (how == "no reader") ::dup2(ends[1], stream);
             if (how == "full") ::dup2(::open("/dev/full", O_WRONLY), stream);
         }
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(), "--verbose",
-                static_cast<char*>(nullptr));
+        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(),
+                "--verbose", static_cast<char*>(nullptr));
         ::_exit(127);
     }
     ::close(ends[1]);
@@ -140,7 +143,8 @@ TEST_CASE("an output that is full, closed, or a pipe that nobody reads does not 
     for (int i = 0; i < 600; ++i) REQUIRE(temp.read("to/from/" + std::to_string(i)) == "x");
 }
 
-TEST_CASE("a line that drops ends a run as a wish to stop does, unless it was to be ignored", "[ctl][streams]") {
+TEST_CASE("a line that drops ends a run as a wish to stop does, unless it was to be ignored",
+          "[ctl][streams]") {
     TempFolder temp;
     const bool ignored = GENERATE(false, true);
     if (ignored) ::signal(SIGHUP, SIG_IGN);

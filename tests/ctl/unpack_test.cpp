@@ -32,7 +32,8 @@ TEST_CASE("an archive comes in a folder of its name, or in the one that all it h
 with zipfile.ZipFile('permits.zip', 'w') as z: z.writestr('a.txt', 'a'); z.writestr('maps/b.txt', 'b')
 with tarfile.open('year.tar.gz', 'w:gz') as t: member(t, './2030/c.txt', b'c')
 )");
-    const auto ran = script.run({"unpack", temp.path("permits.zip"), temp.path("year.tar.gz"), "--into", temp.path("to"), "--json"});
+    const auto ran = script.run(
+        {"unpack", temp.path("permits.zip"), temp.path("year.tar.gz"), "--into", temp.path("to"), "--json"});
     CAPTURE(ran.err);
     REQUIRE(ran.status == 0);
     CHECK(ran.json()["operation"] == "unpack");
@@ -50,8 +51,8 @@ with tarfile.open('year.tar.gz', 'w:gz') as t: member(t, './2030/c.txt', b'c')
     CHECK(script.run({"undo", ran.json()["id"]}).status == 0);
     CHECK_FALSE(temp.has("to/permits"));
     CHECK(temp.has("permits.zip"));
-    const auto inside = script.run({"unpack", temp.path("permits.zip"), temp.path("year.tar.gz"), "--into", temp.path("flat"), "--contents",
-                                    "--name", "*.txt", "--json"});
+    const auto inside = script.run({"unpack", temp.path("permits.zip"), temp.path("year.tar.gz"), "--into",
+                                    temp.path("flat"), "--contents", "--name", "*.txt", "--json"});
     CHECK(inside.status == 0);
     CHECK(temp.read("flat/a.txt") == "a");
     CHECK(temp.read("flat/c.txt") == "c");
@@ -75,7 +76,8 @@ with zipfile.ZipFile('x.zip', 'w') as z:
     CHECK(item_of(plan.items(), temp.path("to/x/same.txt"))["collision"]["finding"] == "same");
     CHECK(item_of(plan.items(), temp.path("to/x/other.txt"))["collision"]["finding"] == "newer");
     auto wanted = words;
-    wanted.insert(wanted.end(), {"--when", "newer=overwrite", "--when", "same=skip", "--when", "twin=rename"});
+    wanted.insert(wanted.end(),
+                  {"--when", "newer=overwrite", "--when", "same=skip", "--when", "twin=rename"});
     const auto ran = script.run(wanted);
     CHECK(ran.status == 0);
     CHECK(temp.read("to/x/other.txt") == "othr");
@@ -160,10 +162,13 @@ open('empty.zip', 'wb'); open('text.zip', 'w').write('no archive at all\n' * 40)
     CHECK_FALSE(temp.has("to/cut/b"));
     CHECK(script.run({"unpack", temp.path("t.tar.gz"), "--into", temp.path("t.tar.gz/in")}).status == 2);
     CHECK(script.run({"unpack", temp.path("t.tar.gz"), "--into", temp.path("t.tar.xz")}).status == 2);
-    CHECK(script.run({"unpack", temp.path("t.tar.gz"), "--into", temp.path("to"), "--keep-from", temp.path()}).status == 2);
+    CHECK(script.run({"unpack", temp.path("t.tar.gz"), "--into", temp.path("to"), "--keep-from", temp.path()})
+              .status == 2);
 }
 
-TEST_CASE("names are bytes: composed or not, of code page 437 where they are no UTF-8, encrypted members fail", "[unpack]") {
+TEST_CASE(
+    "names are bytes: composed or not, of code page 437 where they are no UTF-8, encrypted members fail",
+    "[unpack]") {
     const TempFolder temp;
     const Script script(temp);
     by_python(temp.path(), R"(
@@ -173,7 +178,9 @@ d = open('z.zip', 'rb').read(); open('z.zip', 'wb').write(d.replace(b'Q', b'\x81
 open('secret.txt', 'w').write('secret'); open('plain.txt', 'w').write('plain')
 os.system('zip -q -P word s.zip secret.txt && zip -q s.zip plain.txt')
 )");
-    REQUIRE(script.run({"unpack", temp.path("t.tar"), temp.path("z.zip"), "--into", temp.path("to")}).status == 0);
+    REQUIRE(
+        script.run({"unpack", temp.path("t.tar"), temp.path("z.zip"), "--into", temp.path("to")}).status ==
+        0);
     for (const char* from : {"t", "z"}) {
         CHECK(temp.read(std::string("to/") + from + "/e\u0301") == "1");
         CHECK(temp.read(std::string("to/") + from + "/\u00e9") == "2");
@@ -191,17 +198,27 @@ TEST_CASE("what is in archives tells its facts, and is sorted and chosen by them
     temp.write("a.jpg", photo_bytes({.taken = "2031:05:02 09:14:07"}));
     temp.write("b.jpg", photo_bytes({.taken = "2030:01:02 09:14:07"}));
     temp.write("c.txt", "no date");
-    by_python(temp.path(), "with tarfile.open('p.tar.gz', 'w:gz') as t:\n  for n in ('c.txt', 'b.jpg', 'a.jpg'): t.add(n)\n");
-    REQUIRE(script.run({"unpack", temp.path("p.tar.gz"), "--into", temp.path("to"), "--sort-into", "{taken:%Y|=undated}"}).status == 0);
+    by_python(
+        temp.path(),
+        "with tarfile.open('p.tar.gz', 'w:gz') as t:\n  for n in ('c.txt', 'b.jpg', 'a.jpg'): t.add(n)\n");
+    REQUIRE(script
+                .run({"unpack", temp.path("p.tar.gz"), "--into", temp.path("to"), "--sort-into",
+                      "{taken:%Y|=undated}"})
+                .status == 0);
     CHECK(temp.has("to/2031/a.jpg"));
     CHECK(temp.has("to/2030/b.jpg"));
     CHECK(temp.read("to/undated/c.txt") == "no date");
-    REQUIRE(script.run({"unpack", temp.path("p.tar.gz"), "--into", temp.path("some"), "--contents", "--with", "taken=2031-*"}).status == 0);
+    REQUIRE(script
+                .run({"unpack", temp.path("p.tar.gz"), "--into", temp.path("some"), "--contents", "--with",
+                      "taken=2031-*"})
+                .status == 0);
     CHECK(temp.has("some/a.jpg"));
     CHECK_FALSE(temp.has("some/b.jpg"));
 }
 
-TEST_CASE("files are picked out of archives as out of folders, and sorted, an archive is no folder to write to", "[unpack]") {
+TEST_CASE(
+    "files are picked out of archives as out of folders, and sorted, an archive is no folder to write to",
+    "[unpack]") {
     const TempFolder temp;
     const Script script(temp);
     by_python(temp.path(), R"(
@@ -209,14 +226,16 @@ with zipfile.ZipFile('a.zip', 'w') as z: z.writestr('d/one.txt', '1'); z.writest
 )");
     CHECK(script.run({"copy", temp.path("a.zip/d/one.txt"), "--into", temp.path("to")}).status == 0);
     CHECK(temp.read("to/one.txt") == "1");
-    CHECK(script.run({"unpack", temp.path("a.zip"), "--into", temp.path("sorted"), "--sort-into", "{ext}"}).status == 0);
+    CHECK(script.run({"unpack", temp.path("a.zip"), "--into", temp.path("sorted"), "--sort-into", "{ext}"})
+              .status == 0);
     CHECK(temp.read("sorted/.pdf/two.pdf") == "2");
     CHECK(script.run({"move", temp.path("a.zip/d/one.txt"), "--into", temp.path("to2")}).status == 1);
     CHECK_FALSE(temp.has("to2/one.txt"));
     CHECK(script.run({"copy", temp.path("to"), "--into", temp.path("a.zip")}).status == 2);
     CHECK(script.run({"copy", temp.path("a.zip"), "--into", temp.path("whole")}).status == 0);
     CHECK(temp.read("whole/a.zip") == temp.read("a.zip"));
-    const auto named = script.run({"unpack", temp.path("a.zip"), "--into", temp.path("named"), "--prefix", "p-", "--flatten"});
+    const auto named = script.run(
+        {"unpack", temp.path("a.zip"), "--into", temp.path("named"), "--prefix", "p-", "--flatten"});
     CHECK(named.status == 0);
     CHECK(temp.read("named/p-two.pdf") == "2");
 }

@@ -21,7 +21,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Receipts and journals that are damaged, or newer, and names of any bytes. TAVLO_FUZZ says how many of each (200).
+// Receipts and journals that are damaged, or newer, and names of any bytes. TAVLO_FUZZ says how many of each
+// (200).
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -45,7 +46,8 @@ void make_state(const TempFolder& temp, const std::string& state) {
         int calls_ = 0;
     };
     for (int i = 0; i < 20; ++i) temp.write("from/box/" + std::to_string(i), "incoming " + std::to_string(i));
-    for (int i = 0; i < 20; i += 2) temp.write("to/box/" + std::to_string(i), "held, longer " + std::to_string(i));
+    for (int i = 0; i < 20; i += 2)
+        temp.write("to/box/" + std::to_string(i), "held, longer " + std::to_string(i));
     const auto disk = make_disk();
     const auto store = value(Store::open(state));
     const auto job = with(copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
@@ -77,7 +79,8 @@ void read_all(const std::string& state) {
 
 }  // namespace
 
-TEST_CASE("a damaged state folder is an error that names it, never a crash, and nothing is touched by it", "[fault][damage]") {
+TEST_CASE("a damaged state folder is an error that names it, never a crash, and nothing is touched by it",
+          "[fault][damage]") {
     TempFolder temp("/dev/shm");
     make_state(temp, temp.path("state"));
     {
@@ -96,7 +99,8 @@ TEST_CASE("a damaged state folder is an error that names it, never a crash, and 
         if (round % 10 == 0) {
             bad.resize(below(bad.size()));
         } else {
-            for (std::size_t hits = 1 + below(20); hits > 0; --hits) bad[below(bad.size())] = static_cast<char>(random());
+            for (std::size_t hits = 1 + below(20); hits > 0; --hits)
+                bad[below(bad.size())] = static_cast<char>(random());
         }
         fs::remove_all(temp.path("bad"));
         temp.write("bad/tavlo.sqlite", bad);
@@ -134,7 +138,8 @@ TEST_CASE("a damaged journal is not believed, and a newer one is left alone", "[
     CHECK(describe(newer.error()).find("newer version") != std::string::npos);
 }
 
-TEST_CASE("names of any bytes are copied, said in the documents byte for byte, and undone", "[fault][names]") {
+TEST_CASE("names of any bytes are copied, said in the documents byte for byte, and undone",
+          "[fault][names]") {
     const unsigned seed = std::random_device{}();
     CAPTURE(seed);
     std::mt19937_64 random(seed);
@@ -166,8 +171,10 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
     CHECK_FALSE(temp.has("to/from"));
 }
 
-TEST_CASE("the state of an older version is taken over: receipts, the Safe, and from schema 3 on what it left interrupted",
-          "[damage][older]") {
+TEST_CASE(
+    "the state of an older version is taken over: receipts, the Safe, and from schema 3 on what it left "
+    "interrupted",
+    "[damage][older]") {
     const int schema = GENERATE(2, 3, 4, 5, 6);
     const bool interrupted = GENERATE(false, true);
     TempFolder temp;
@@ -184,7 +191,8 @@ TEST_CASE("the state of an older version is taken over: receipts, the Safe, and 
         const auto first = value(prepare(*make_disk(), asked)).plan;
         for (const ItemId id : first->colliding)
             if (first->name(first->items[id]) == "roster")
-                asked.decisions.add(first->source_path(first->items[id]), {first->pair(first->items[id]), Decision::rename, {}, {}, true});
+                asked.decisions.add(first->source_path(first->items[id]),
+                                    {first->pair(first->items[id]), Decision::rename, {}, {}, true});
         const auto plan = value(prepare(*make_disk(), asked)).plan;
         REQUIRE(carry_out(*make_disk(), *value(Store::open(state)), *plan, {}));
         REQUIRE(temp.has("to/box/roster-2/of 2031"));
@@ -223,7 +231,8 @@ TEST_CASE("the state of an older version is taken over: receipts, the Safe, and 
         const ReceiptHead undone = value(carry_out(*disk, **store, plan, {}));
         CHECK(undone.totals.of(Outcome::failed) + undone.totals.of(Outcome::undecided) == 0);
     }
-    for (int i = 0; i < 20 && interrupted; ++i) CHECK(temp.read("from/box/" + std::to_string(i)) == "incoming " + std::to_string(i));
+    for (int i = 0; i < 20 && interrupted; ++i)
+        CHECK(temp.read("from/box/" + std::to_string(i)) == "incoming " + std::to_string(i));
     CHECK(temp.read(interrupted ? "to/box/2" : "to/box/1").starts_with("held, longer"));
     if (!interrupted) CHECK(temp.read("to/box/roster/of 2031") == "a folder that makes room");
     (void)empty_safe(*disk, **store);

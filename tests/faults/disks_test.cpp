@@ -37,8 +37,10 @@ constexpr TreeOptions names_and_bytes{.folder_times = false};
 
 void write_scene(const TempFolder& temp, const std::string& from, const std::string& to) {
     for (int i = 0; i < 12; ++i) {
-        temp.write(from + "/box/" + std::to_string(i % 3) + "/file-" + std::to_string(i), "incoming " + std::to_string(i));
-        temp.date(from + "/box/" + std::to_string(i % 3) + "/file-" + std::to_string(i), 1'900'000'000 + i * 60);
+        temp.write(from + "/box/" + std::to_string(i % 3) + "/file-" + std::to_string(i),
+                   "incoming " + std::to_string(i));
+        temp.date(from + "/box/" + std::to_string(i % 3) + "/file-" + std::to_string(i),
+                  1'900'000'000 + i * 60);
     }
     temp.write(from + "/box/large", std::string(400'000, 'L'));
     temp.write(to + "/box/0/file-0", "held, and longer");
@@ -52,12 +54,14 @@ void use_as_destination(const TempFolder& temp, const std::string& disk) {
     const auto from_before = without_safe(temp.path("from"));
     Jobs jobs(temp.path("state"));
     const Ran copied = jobs.run(with(copy({temp.path("from/box")}, disk + "/to"), Decision::overwrite));
-    for (const ReceiptItem& item : copied.items) UNSCOPED_INFO(item.place() << " " << to_text(item.result) << " " << item.error);
+    for (const ReceiptItem& item : copied.items)
+        UNSCOPED_INFO(item.place() << " " << to_text(item.result) << " " << item.error);
     CHECK(copied.of(Outcome::failed) + copied.of(Outcome::undecided) == 0);
     CHECK(copied.of(Outcome::overwritten) == 1);
     check_no_litter(disk);
     int safes = 0;
-    for (const auto& entry : fs::recursive_directory_iterator(disk)) safes += entry.path().filename() == safe_folder_name();
+    for (const auto& entry : fs::recursive_directory_iterator(disk))
+        safes += entry.path().filename() == safe_folder_name();
     CHECK(safes == 1);
     Checker checker(*jobs.disk, copied.head);
     for (const ReceiptItem& item : copied.items)
@@ -74,7 +78,8 @@ void use_as_destination(const TempFolder& temp, const std::string& disk) {
     // what is the same already is known to be so
     (void)jobs.run(copy({temp.path("from/box")}, disk + "/again"));
     const Outlook again = value(prepare(*jobs.disk, copy({temp.path("from/box")}, disk + "/again")));
-    for (const ItemId id : again.plan->colliding) CHECK(again.plan->items[id].collision->finding == Finding::same);
+    for (const ItemId id : again.plan->colliding)
+        CHECK(again.plan->items[id].collision->finding == Finding::same);
     CHECK(again.plan->colliding.size() == 13);
     check_no_litter(temp.path("from"));
 }
@@ -88,9 +93,11 @@ std::vector<std::string> lines_of(const std::string& path) {
 
 }  // namespace
 
-TEST_CASE("a file system without flags, links, modes or lasting inodes is a destination like any other", "[disks][fuse]") {
+TEST_CASE("a file system without flags, links, modes or lasting inodes is a destination like any other",
+          "[disks][fuse]") {
     const auto oddities = GENERATE(std::vector<std::string>{}, std::vector<std::string>{"no-flags"},
-                                   std::vector<std::string>{"no-flags", "no-links"}, std::vector<std::string>{"no-flags", "one-mode"},
+                                   std::vector<std::string>{"no-flags", "no-links"},
+                                   std::vector<std::string>{"no-flags", "one-mode"},
                                    std::vector<std::string>{"no-flags", "no-links", "one-mode", "no-xattr"});
     CAPTURE(oddities);
     TempFolder temp("/dev/shm");
@@ -99,7 +106,8 @@ TEST_CASE("a file system without flags, links, modes or lasting inodes is a dest
     use_as_destination(temp, disk.path);
 }
 
-TEST_CASE("killed on a file system without nameless files, a run leaves nothing hidden once it is recovered", "[disks][fuse]") {
+TEST_CASE("killed on a file system without nameless files, a run leaves nothing hidden once it is recovered",
+          "[disks][fuse]") {
     TempFolder temp("/dev/shm");
     const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"no-flags", "no-links"});
     NEEDS(disk)
@@ -125,7 +133,8 @@ TEST_CASE("killed on a file system without nameless files, a run leaves nothing 
     CHECK(run_tavloctl_for(TAVLOCTL, temp.path("state"), {"safe", "empty"}, -1) == 0);
 }
 
-TEST_CASE("where syncing all reaches nobody, each file and each folder is synced, and closing is heard", "[disks][fuse]") {
+TEST_CASE("where syncing all reaches nobody, each file and each folder is synced, and closing is heard",
+          "[disks][fuse]") {
     TempFolder temp("/dev/shm");
     SECTION("synced") {
         const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"log=" + temp.path("log")});
@@ -134,15 +143,18 @@ TEST_CASE("where syncing all reaches nobody, each file and each folder is synced
         Jobs jobs(temp.path("state"));
         CHECK(jobs.run(copy({temp.path("from/box")}, disk.path + "/to")).of(Outcome::created) == 32);
         const auto lines = lines_of(temp.path("log"));
-        CHECK(std::count_if(lines.begin(), lines.end(), [](const auto& line) { return line.starts_with("file "); }) >= 30);
+        CHECK(std::count_if(lines.begin(), lines.end(),
+                            [](const auto& line) { return line.starts_with("file "); }) >= 30);
         for (const char* folder : {"folder /to/box/sub", "folder /to/box", "folder /to", "folder /"})
             CHECK(std::find(lines.begin(), lines.end(), folder) != lines.end());
     }
     SECTION("an error that only closing tells") {
         const int nth = GENERATE(1, 7, 20);
-        const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"close-fails=" + std::to_string(nth)});
+        const Mount disk =
+            Mount::odd(temp.path("backing"), temp.path("disk"), {"close-fails=" + std::to_string(nth)});
         NEEDS(disk)
-        for (int i = 0; i < 25; ++i) temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
+        for (int i = 0; i < 25; ++i)
+            temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
         const auto before = contents_of(temp.path("from"));
         Jobs jobs(temp.path("state"));
         RunOptions options;
@@ -155,7 +167,8 @@ TEST_CASE("where syncing all reaches nobody, each file and each folder is synced
     }
 }
 
-TEST_CASE("a file that says it is empty, on a server, is not copied so, nor taken for the same, nor moved", "[disks][fuse]") {
+TEST_CASE("a file that says it is empty, on a server, is not copied so, nor taken for the same, nor moved",
+          "[disks][fuse]") {
     TempFolder temp("/dev/shm");
     const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"lying-size"});
     NEEDS(disk)
@@ -177,14 +190,17 @@ TEST_CASE("a lost reply of a server costs no content", "[disks][fuse][lost]") {
     for (int nth = 1; nth < 9; ++nth) {
         CAPTURE(call, nth);
         fs::remove_all(temp.path("away"));
-        const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"lost=" + call + ":" + std::to_string(nth)});
+        const Mount disk =
+            Mount::odd(temp.path("backing"), temp.path("disk"), {"lost=" + call + ":" + std::to_string(nth)});
         NEEDS(disk)
-        for (int i = 0; i < 4; ++i) temp.write("backing/from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
+        for (int i = 0; i < 4; ++i)
+            temp.write("backing/from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
         temp.write("backing/to/box/1", "held, and longer");
         const auto before = contents_of(temp.path("backing"));
         {
             Jobs jobs(temp.path("state"));
-            (void)jobs.run(move({disk.path + "/from/box"}, temp.path("away")));  // the source is on the server
+            (void)jobs.run(
+                move({disk.path + "/from/box"}, temp.path("away")));  // the source is on the server
             (void)jobs.run(with(move({temp.path("away/box")}, disk.path + "/to"), Decision::overwrite));
             auto after = contents_of(temp.path("backing"));
             if (temp.has("away")) after.merge(contents_of(temp.path("away")));
@@ -196,7 +212,8 @@ TEST_CASE("a lost reply of a server costs no content", "[disks][fuse][lost]") {
     }
 }
 
-TEST_CASE("a move keeps a source whose attributes its target cannot hold, unless it may lose them", "[disks][fuse][attributes]") {
+TEST_CASE("a move keeps a source whose attributes its target cannot hold, unless it may lose them",
+          "[disks][fuse][attributes]") {
     TempFolder temp("/dev/shm");
     const Mount disk = Mount::odd(temp.path("backing"), temp.path("disk"), {"no-xattr"});
     NEEDS(disk)
@@ -229,11 +246,13 @@ TEST_CASE("a move keeps a source whose attributes its target cannot hold, unless
     CHECK(copied.items[0].not_kept == "user.comment");
 }
 
-TEST_CASE("exFAT and NTFS through FUSE, an overlay, and a folder bound below a destination are destinations", "[disks]") {
+TEST_CASE("exFAT and NTFS through FUSE, an overlay, and a folder bound below a destination are destinations",
+          "[disks]") {
     TempFolder temp("/dev/shm");
     SECTION("exFAT") {
         REQUIRE(std::system(("truncate -s 64M '" + temp.path("image") + "'").c_str()) == 0);
-        const bool made = std::system(("mkfs.exfat '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
+        const bool made =
+            std::system(("mkfs.exfat '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
         const Loop loop(temp.path("image"));
         NEEDS_THAT(!(!made || !loop.attached), "no exFAT can be made here")
         const Mount disk = Mount::by({"mount.exfat-fuse", loop.name, temp.path("disk")}, temp.path("disk"));
@@ -242,7 +261,8 @@ TEST_CASE("exFAT and NTFS through FUSE, an overlay, and a folder bound below a d
     }
     SECTION("NTFS") {
         REQUIRE(std::system(("truncate -s 64M '" + temp.path("image") + "'").c_str()) == 0);
-        const bool made = std::system(("mkfs.ntfs -F -q '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
+        const bool made =
+            std::system(("mkfs.ntfs -F -q '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
         const Loop loop(temp.path("image"));
         NEEDS_THAT(!(!made || !loop.attached), "no NTFS can be made here")
         const Mount disk = Mount::by({"ntfs-3g", loop.name, temp.path("disk")}, temp.path("disk"));
@@ -253,10 +273,12 @@ TEST_CASE("exFAT and NTFS through FUSE, an overlay, and a folder bound below a d
         const Mount layers = Mount::memory(temp.path("layers"));
         NEEDS(layers)
         temp.write("layers/lower/to/box/1/file-1", "held below, and longer");
-        const Mount disk = Mount::overlay(layers.path + "/lower", layers.path + "/upper", layers.path + "/work", temp.path("disk"));
+        const Mount disk = Mount::overlay(layers.path + "/lower", layers.path + "/upper",
+                                          layers.path + "/work", temp.path("disk"));
         NEEDS(disk)
         const auto disks = make_disk();
-        CHECK_FALSE(value(disks->volume(value(disks->open_folder(disk.path)))).syncs_whole);  // it hides what goes wrong below it
+        CHECK_FALSE(value(disks->volume(value(disks->open_folder(disk.path))))
+                        .syncs_whole);  // it hides what goes wrong below it
         CHECK(value(disks->volume(value(disks->open_folder(layers.path)))).syncs_whole);
         fs::remove(temp.path("disk/to/box/1/file-1"));
         use_as_destination(temp, disk.path);
@@ -269,7 +291,8 @@ TEST_CASE("exFAT and NTFS through FUSE, an overlay, and a folder bound below a d
         NEEDS(bound)
         temp.write("from/box/a", "incoming");
         Jobs jobs(temp.path("state"));
-        const Ran ran = jobs.run(with(copy({temp.path("from/box")}, volume.path + "/to"), Decision::overwrite));
+        const Ran ran =
+            jobs.run(with(copy({temp.path("from/box")}, volume.path + "/to"), Decision::overwrite));
         CHECK(ran.of(Outcome::overwritten) == 1);
         CHECK(jobs.undo(ran.head.id).of(Outcome::restored) == 1);
         CHECK(temp.read("volume/elsewhere/a") == "held, and longer");
@@ -295,28 +318,31 @@ TEST_CASE("a server is a destination, over SFTP", "[disks][sftp]") {
     if (client == 0) {
         ::dup2(ends[1], STDIN_FILENO);
         ::dup2(ends[1], STDOUT_FILENO);
-        ::execlp("sshfs", "sshfs", "-f", "-o", "passive", (":" + temp.path("served")).c_str(), temp.path("disk").c_str(),
-                 static_cast<char*>(nullptr));
+        ::execlp("sshfs", "sshfs", "-f", "-o", "passive", (":" + temp.path("served")).c_str(),
+                 temp.path("disk").c_str(), static_cast<char*>(nullptr));
         ::_exit(127);
     }
     ::close(ends[1]);
     const auto is_mounted = [&] {
         struct stat disk {};
         struct stat around {};
-        return ::stat(temp.path("disk").c_str(), &disk) == 0 && ::stat(temp.path().c_str(), &around) == 0 && disk.st_dev != around.st_dev;
+        return ::stat(temp.path("disk").c_str(), &disk) == 0 && ::stat(temp.path().c_str(), &around) == 0 &&
+               disk.st_dev != around.st_dev;
     };
     for (int tries = 0; tries < 3000 && !is_mounted(); ++tries) ::usleep(1000);
     if (is_mounted())
         use_as_destination(temp, temp.path("disk"));
     else
         WARN("skipped: sshfs is not to be had here");
-    if (std::system(("umount -l '" + temp.path("disk") + "' 2>/dev/null").c_str()) != 0) ::kill(client, SIGTERM);
+    if (std::system(("umount -l '" + temp.path("disk") + "' 2>/dev/null").c_str()) != 0)
+        ::kill(client, SIGTERM);
     ::waitpid(client, nullptr, 0);
     ::kill(server, SIGTERM);
     ::waitpid(server, nullptr, 0);
 }
 
-TEST_CASE("what a copy made of a folder without write permission is taken back by its owner too", "[disks][undo]") {
+TEST_CASE("what a copy made of a folder without write permission is taken back by its owner too",
+          "[disks][undo]") {
     NEEDS_THAT(!(::geteuid() != 0), "becoming another user needs root")
     TempFolder temp("/dev/shm");
     fs::permissions(temp.path(), fs::perms::all);
@@ -347,7 +373,8 @@ TEST_CASE("what a copy made of a folder without write permission is taken back b
     CHECK(as_nobody({"undo", id}) == 0);
     CHECK(temp.has("to/box/sub/a") == false);
     CHECK(temp.has("to/box") == something_stays);
-    if (something_stays) CHECK((fs::status(temp.path("to/box/sub")).permissions() & fs::perms::all) == fs::perms(0555));
+    if (something_stays)
+        CHECK((fs::status(temp.path("to/box/sub")).permissions() & fs::perms::all) == fs::perms(0555));
     fs::permissions(temp.path("from/box"), fs::perms(0755));
     fs::permissions(temp.path("from/box/sub"), fs::perms(0755));
     if (something_stays)
@@ -364,12 +391,14 @@ TEST_CASE("out of a folder that may be entered and not read a named file moves t
     temp.write("from/a", "the only copy");
     temp.folder("state");
     constexpr uid_t nobody = 65534;
-    for (const char* path : {"from", "from/a", "state"}) REQUIRE(::chown(temp.path(path).c_str(), nobody, nobody) == 0);
+    for (const char* path : {"from", "from/a", "state"})
+        REQUIRE(::chown(temp.path(path).c_str(), nobody, nobody) == 0);
     fs::permissions(temp.path("from"), fs::perms(0300));
     const pid_t child = ::fork();
     if (child == 0) {
         if (::setgid(nobody) != 0 || ::setuid(nobody) != 0) ::_exit(126);
-        ::_exit(run_tavloctl_for(TAVLOCTL, temp.path("state"), {"move", temp.path("from/a"), "--into", other.path + "/to"}, -1));
+        ::_exit(run_tavloctl_for(TAVLOCTL, temp.path("state"),
+                                 {"move", temp.path("from/a"), "--into", other.path + "/to"}, -1));
     }
     int status = 0;
     ::waitpid(child, &status, 0);

@@ -21,8 +21,9 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Every call that can fail on a disk is made to fail once, in turn, in several ways. Whatever happens to the run: every content
-// that existed before exists now, or in the Safe; no name shows half a file; and after recovery no litter is left.
+// Every call that can fail on a disk is made to fail once, in turn, in several ways. Whatever happens to the
+// run: every content that existed before exists now, or in the Safe; no name shows half a file; and after
+// recovery no litter is left.
 
 using namespace tavlo;
 
@@ -35,7 +36,9 @@ public:
     bool was_reached() const { return calls_ > nth_; }
 
 private:
-    std::optional<Error> before_call() override { return calls_++ == nth_ ? std::optional(error_) : std::nullopt; }
+    std::optional<Error> before_call() override {
+        return calls_++ == nth_ ? std::optional(error_) : std::nullopt;
+    }
 
     int nth_;
     std::atomic<int> calls_ = 0;  // of several threads of a run
@@ -48,7 +51,8 @@ void make_scene(const std::string& from, const std::string& to) {
         fs::create_directories(fs::path(path).parent_path());
         std::ofstream(path) << bytes;
     };
-    for (const char* name : {"new", "over", "second name", "sub/deep"}) write(from + "/box/" + name, std::string("incoming ") + name);
+    for (const char* name : {"new", "over", "second name", "sub/deep"})
+        write(from + "/box/" + name, std::string("incoming ") + name);
     fs::create_symlink("new", from + "/box/link");
     fs::create_hard_link(from + "/box/new", from + "/box/twice");
     fs::create_directories(from + "/box/empty");
@@ -82,7 +86,8 @@ struct Scene {
     /// As if nothing had been run yet.
     void begin() const {
         for (const auto& mount : {one.path, two.path})
-            for (const auto& entry : std::filesystem::directory_iterator(mount)) std::filesystem::remove_all(entry.path());
+            for (const auto& entry : std::filesystem::directory_iterator(mount))
+                std::filesystem::remove_all(entry.path());
         std::filesystem::remove_all(temp.path("state"));
         make_scene(from, to);
     }
@@ -99,12 +104,14 @@ struct Scene {
 
 TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litter stays", "[fault]") {
     const auto kind =
-        GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false}, Work{"copy across", Operation::copy, true},
-                 Work{"move across", Operation::move, true}, Work{"copy, emptied first", Operation::copy, false, Clearing::all},
+        GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false},
+                 Work{"copy across", Operation::copy, true}, Work{"move across", Operation::move, true},
+                 Work{"copy, emptied first", Operation::copy, false, Clearing::all},
                  Work{"move, leaving nothing extra", Operation::move, false, Clearing::extra},
                  Work{"copy, making room", Operation::copy, false, Clearing::none, true});
     const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::no_space, ENOSPC, "test", ""},
-                                Error{Fault::name_taken, EEXIST, "test", ""}, Error{Fault::other_file_system, EXDEV, "test", ""},
+                                Error{Fault::name_taken, EEXIST, "test", ""},
+                                Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
     const bool undoing = GENERATE(false, true);
     Scene scene(kind);
@@ -156,9 +163,10 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
     }
 }
 
-TEST_CASE("what any one call made fail is tried again, undone in part over another failure, and undone whole", "[fault][retry]") {
-    const auto kind =
-        GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false}, Work{"move across", Operation::move, true});
+TEST_CASE("what any one call made fail is tried again, undone in part over another failure, and undone whole",
+          "[fault][retry]") {
+    const auto kind = GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false},
+                               Work{"move across", Operation::move, true});
     const Error error{Fault::io, EIO, "test", ""};
     Scene scene(kind);
     NEEDS(scene.one)
@@ -186,15 +194,18 @@ TEST_CASE("what any one call made fail is tried again, undone in part over anoth
         CHECK(head.totals.of(Outcome::failed) + head.totals.of(Outcome::undecided) == 0);
         CHECK(head.totals.items == plan->items.size());
         if (kind.operation == Operation::move)  // an empty folder may stay where it could not be looked at
-            for (const auto& [path, what] : tree_of(from, but_for_times)) CHECK(std::filesystem::is_directory(from + "/" + path));
+            for (const auto& [path, what] : tree_of(from, but_for_times))
+                CHECK(std::filesystem::is_directory(from + "/" + path));
         const Plan some = value(prepare_undo(*disk, *store, head.id, {1, 2, 3}));
         FaultAt again_faulty(nth, error);
         (void)value(carry_out(again_faulty, *store, some, {}));
         reached = reached || again_faulty.was_reached();
         if (value(store->receipt(head.id)).undone_by.empty()) {
-            const auto rest = value(carry_out(*disk, *store, value(prepare_undo(*disk, *store, head.id)), {}));
+            const auto rest =
+                value(carry_out(*disk, *store, value(prepare_undo(*disk, *store, head.id)), {}));
             REQUIRE(store->each_item(rest.id, [](ReceiptItem&& item) {
-                if (item.result == Outcome::failed || item.result == Outcome::undecided) UNSCOPED_INFO(item.source << ": " << item.error);
+                if (item.result == Outcome::failed || item.result == Outcome::undecided)
+                    UNSCOPED_INFO(item.source << ": " << item.error);
             }));
             CHECK(rest.totals.of(Outcome::failed) + rest.totals.of(Outcome::undecided) == 0);
         }

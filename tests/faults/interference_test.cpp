@@ -15,8 +15,9 @@
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 
-// Another program that does what it likes in the middle of a run. Whatever that is: no content is lost but what the other one
-// itself removed, nothing of its own is replaced, and the receipt has as many items as the plan.
+// Another program that does what it likes in the middle of a run. Whatever that is: no content is lost but
+// what the other one itself removed, nothing of its own is replaced, and the receipt has as many items as the
+// plan.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -79,7 +80,8 @@ std::set<std::string> act(const TempFolder& temp, const Interference& what) {
         case Deed::rename_away: fs::rename(path, path.string() + " away", ignored); return {};
         case Deed::swap_folder_for_link:
             fs::create_directories(temp.path("elsewhere"), ignored);
-            if (path.parent_path().filename() == "box" || !fs::is_directory(path.parent_path(), ignored)) return {};
+            if (path.parent_path().filename() == "box" || !fs::is_directory(path.parent_path(), ignored))
+                return {};
             fs::rename(path.parent_path(), path.parent_path().string() + " hidden", ignored);
             fs::create_symlink(temp.path("elsewhere"), path.parent_path(), ignored);
             return {};
@@ -107,7 +109,8 @@ private:
 };
 
 /// volume   a file system of its own, so that its Safe lies on it
-void check(const std::string& volume, const Interference& what, bool moves, Decision decision, unsigned threads) {
+void check(const std::string& volume, const Interference& what, bool moves, Decision decision,
+           unsigned threads) {
     TempFolder temp(volume);
     TempFolder state("/dev/shm");
     for (const char* name : {"new", "held", "same", "sub/new", "sub/held", "sub/deep/new"})
@@ -117,8 +120,9 @@ void check(const std::string& volume, const Interference& what, bool moves, Deci
     temp.write("to/box/held", "held, and longer than the other");
     temp.write("to/box/sub/held", "held in sub, and longer");
     Jobs jobs(state.path());
-    const auto job =
-        with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")), decision);
+    const auto job = with(moves ? move({temp.path("from/box")}, temp.path("to"))
+                                : copy({temp.path("from/box")}, temp.path("to")),
+                          decision);
     const Outlook outlook = value(prepare(*jobs.disk, job));
     std::set<std::string> before = contents_of(volume);
     Meddled meddled(what.before_call, [&] {
@@ -150,16 +154,19 @@ TEST_CASE("another program may do what it likes in the middle of a run", "[fault
     NEEDS(volume)
     const bool holds = rc::check("interferences", [&] {
         Interference what;
-        what.deed = *rc::gen::element(Deed::write_new, Deed::replace, Deed::append, Deed::remove, Deed::rename_away,
-                                      Deed::swap_folder_for_link, Deed::folder_for_file);
+        what.deed = *rc::gen::element(Deed::write_new, Deed::replace, Deed::append, Deed::remove,
+                                      Deed::rename_away, Deed::swap_folder_for_link, Deed::folder_for_file);
         what.at_source = *rc::gen::arbitrary<bool>();
-        what.path = *rc::gen::element<std::string>("new", "held", "same", "sub/new", "sub/held", "sub/deep/new", "sub/fresh");
+        what.path = *rc::gen::element<std::string>("new", "held", "same", "sub/new", "sub/held",
+                                                   "sub/deep/new", "sub/fresh");
         what.before_call = *rc::gen::inRange(0, 110);
         const bool moves = *rc::gen::arbitrary<bool>();
-        const auto decision = *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
+        const auto decision =
+            *rc::gen::element(Decision::undecided, Decision::skip, Decision::overwrite, Decision::rename);
         const auto threads = *rc::gen::element(1U, 2U);
-        RC_LOG() << (moves ? "move, " : "copy, ") << to_text(decision) << ": somebody " << words(what.deed) << ' '
-                 << (what.at_source ? "from/box/" : "to/box/") << what.path << " before call " << what.before_call << '\n';
+        RC_LOG() << (moves ? "move, " : "copy, ") << to_text(decision) << ": somebody " << words(what.deed)
+                 << ' ' << (what.at_source ? "from/box/" : "to/box/") << what.path << " before call "
+                 << what.before_call << '\n';
         check(volume.path, what, moves, decision, threads);
     });
     CHECK(holds);

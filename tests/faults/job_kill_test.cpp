@@ -13,8 +13,8 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// A saved job, killed in any of its steps: the step that was begun is finished by recovery, later ones are not begun, and the job can be
-// run again at once.
+// A saved job, killed in any of its steps: the step that was begun is finished by recovery, later ones are
+// not begun, and the job can be run again at once.
 
 using namespace tavlo;
 
@@ -36,24 +36,30 @@ struct JobScene {
             {"operation":"note","file":"log.txt","line":"{totals}"}]})");
     }
     void begin() const {
-        for (const char* name : {"in", "copied", "moved", "state", "log.txt"}) std::filesystem::remove_all(temp.path(name));
-        for (int at = 0; at < files; ++at) temp.write("in/" + std::to_string(at), std::string(2000, static_cast<char>('a' + at % 26)));
+        for (const char* name : {"in", "copied", "moved", "state", "log.txt"})
+            std::filesystem::remove_all(temp.path(name));
+        for (int at = 0; at < files; ++at)
+            temp.write("in/" + std::to_string(at), std::string(2000, static_cast<char>('a' + at % 26)));
     }
     int run(long microseconds) const {
-        return run_tavloctl_for(TAVLOCTL, temp.path("state"), {"run", "--quiet", temp.path("job.json")}, microseconds);
+        return run_tavloctl_for(TAVLOCTL, temp.path("state"), {"run", "--quiet", temp.path("job.json")},
+                                microseconds);
     }
     TempFolder temp{"/dev/shm"};
 };
 
 }  // namespace
 
-TEST_CASE("a saved job that is killed in any of its steps loses nothing, and goes from there", "[kill][job]") {
+TEST_CASE("a saved job that is killed in any of its steps loses nothing, and goes from there",
+          "[kill][job]") {
     const JobScene scene;
     scene.begin();
     const Tree in = tree_of(scene.temp.path("in"), without_times);
     const auto begun = std::chrono::steady_clock::now();
     REQUIRE(scene.run(-1) == 0);
-    const auto whole = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - begun).count();
+    const auto whole =
+        std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - begun)
+            .count();
     const Tree copied = tree_of(scene.temp.path("copied"), without_times);
     const Tree moved = tree_of(scene.temp.path("moved"), without_times);
     REQUIRE(moved.size() == in.size());

@@ -15,16 +15,19 @@
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
-// Packing, where any call fails, and where the program ends before any call: no half archive under its name, no source gone unproved.
+// Packing, where any call fails, and where the program ends before any call: no half archive under its name,
+// no source gone unproved.
 
 using namespace tavlo;
 
 namespace {
 
 struct Scene {
-    explicit Scene(bool removes, const std::string& extension = "tar.gz", bool over = false, const std::string& more = {})
+    explicit Scene(bool removes, const std::string& extension = "tar.gz", bool over = false,
+                   const std::string& more = {})
         : file("mail/x." + extension) {
-        for (const char* name : {"in/a", "in/b", "in/deep/c", "in/deep/d"}) temp.write(name, std::string(name) + std::string(2000, 'x'));
+        for (const char* name : {"in/a", "in/b", "in/deep/c", "in/deep/d"})
+            temp.write(name, std::string(name) + std::string(2000, 'x'));
         temp.write("in/large", std::string(1'200'000, 'l'));
         std::filesystem::create_symlink("a", temp.path("in/link"));
         if (!more.empty()) temp.write(more, more);
@@ -44,7 +47,8 @@ struct Scene {
     std::shared_ptr<const Plan> plan;
 };
 
-/// What has the archive's name is whole, and holds what has gone, or is what was there before; the undo brings everything back.
+/// What has the archive's name is whole, and holds what has gone, or is what was there before; the undo
+/// brings everything back.
 void check_whole(Scene& scene, Jobs& jobs, const std::string& receipt, bool over) {
     const bool made = scene.temp.has(scene.file) && scene.temp.read(scene.file) != "what was there";
     if (over) CHECK(scene.temp.has(scene.file));
@@ -70,7 +74,8 @@ void check_whole(Scene& scene, Jobs& jobs, const std::string& receipt, bool over
     (void)jobs.undo(receipt);
     for (const SafeEntry& left : value(jobs.store->safe_entries()))
         if (is_within(left.original, scene.temp.path("in")))
-            (void)carry_out(*jobs.disk, *jobs.store, value(prepare_restore(*jobs.disk, *jobs.store, left.id, "", std::nullopt)), {});
+            (void)carry_out(*jobs.disk, *jobs.store,
+                            value(prepare_restore(*jobs.disk, *jobs.store, left.id, "", std::nullopt)), {});
     CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
 }
 
@@ -98,7 +103,8 @@ TEST_CASE("a packing that ends before any call is recovered to its end, and undo
     }
 }
 
-TEST_CASE("where any call of a packing fails, no half archive has its name, and no source has gone unproved", "[fault][pack]") {
+TEST_CASE("where any call of a packing fails, no half archive has its name, and no source has gone unproved",
+          "[fault][pack]") {
     const bool removes = GENERATE(false, true);
     const std::string extension = GENERATE("zip", "tar.zst");
     bool reached = true;
@@ -114,7 +120,9 @@ TEST_CASE("where any call of a packing fails, no half archive has its name, and 
     }
 }
 
-TEST_CASE("a source that changes while it is packed is packed as it is in the end, or left out, never a mixture", "[fault][pack]") {
+TEST_CASE(
+    "a source that changes while it is packed is packed as it is in the end, or left out, never a mixture",
+    "[fault][pack]") {
     for (const std::uint64_t size : {3000ULL, 3'000'000ULL}) {
         for (const int changes : {1, 5}) {
             CAPTURE(size, changes);
@@ -126,7 +134,8 @@ TEST_CASE("a source that changes while it is packed is packed as it is in the en
             job.into = scene.temp.path(scene.file);
             const auto plan = value(prepare(*make_disk(), job)).plan;
             struct Changes : ForwardingFileSystem {
-                Result<std::size_t> read_at(const Handle& f, std::uint64_t o, std::span<std::byte> into) override {
+                Result<std::size_t> read_at(const Handle& f, std::uint64_t o,
+                                            std::span<std::byte> into) override {
                     auto read = ForwardingFileSystem::read_at(f, o, into);
                     if (f.path().ends_with("/moving") && o == 0 && left-- > 0) {
                         std::fstream file(path, std::ios::in | std::ios::out);
@@ -154,7 +163,9 @@ TEST_CASE("a source that changes while it is packed is packed as it is in the en
     }
 }
 
-TEST_CASE("where a source cannot be reached and somebody waits for it, no archive is made without it, and it stays", "[fault][pack]") {
+TEST_CASE(
+    "where a source cannot be reached and somebody waits for it, no archive is made without it, and it stays",
+    "[fault][pack]") {
     struct Gone : ForwardingFileSystem {
         Result<OpenedFile> open_file(const Handle& f, const std::string& n) override {
             if (n == last) return failure(Fault::unreachable, "the disk is away", n);
@@ -180,13 +191,15 @@ TEST_CASE("where a source cannot be reached and somebody waits for it, no archiv
     }
 }
 
-TEST_CASE("an archive for which there is no room is not there, and can be gone on with once there is", "[fault][pack][mount]") {
+TEST_CASE("an archive for which there is no room is not there, and can be gone on with once there is",
+          "[fault][pack][mount]") {
     const TempFolder temp;
     const Mount small = Mount::memory(temp.path("small"), "size=1m");
     NEEDS(small);
     temp.write("in/a", "a");
     std::string noise;
-    for (unsigned at = 0, state = 1; at < 3'000'000; ++at) noise += static_cast<char>((state = state * 1103515245 + 12345) >> 16);
+    for (unsigned at = 0, state = 1; at < 3'000'000; ++at)
+        noise += static_cast<char>((state = state * 1103515245 + 12345) >> 16);
     temp.write("in/noise", noise);
     Job job;
     job.operation = Operation::pack;

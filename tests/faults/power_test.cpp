@@ -21,9 +21,9 @@
 #include "support/mounts.h"
 #include "support/trash.h"
 
-// A power cut, as far as a program can make one: a file system is shut down without writing out anything more (ioctl "goingdown", flag
-// NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again. It holds sources, destination and journal, or the one or the other of them;
-// and recovery is cut off too.
+// A power cut, as far as a program can make one: a file system is shut down without writing out anything more
+// (ioctl "goingdown", flag NOLOGFLUSH; xfs and ext4 have it), unmounted, mounted again. It holds sources,
+// destination and journal, or the one or the other of them; and recovery is cut off too.
 
 using namespace tavlo;
 
@@ -45,8 +45,8 @@ bool cut_power(const std::string& mount) {
     return cut;
 }
 
-/// Waits for a group of processes that was killed, the program in it too: while one of them is still going, its disk is not let go of, and
-/// would be mounted again as it was when it was cut off.
+/// Waits for a group of processes that was killed, the program in it too: while one of them is still going,
+/// its disk is not let go of, and would be mounted again as it was when it was cut off.
 int end_of(pid_t group) {
     int first = 0;
     int status = 0;
@@ -59,7 +59,8 @@ int end_of(pid_t group) {
 
 TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run", "[power]") {
     const auto kind = GENERATE(as<std::string>(), "ext4", "xfs");
-    const auto operation = GENERATE(as<std::string>(), "copy", "move", "rename", "remove to safe", "remove to trash", "pack");
+    const auto operation =
+        GENERATE(as<std::string>(), "copy", "move", "rename", "remove to safe", "remove to trash", "pack");
     enum class OnDisk { all, files, journal };
     const auto on_disk = GENERATE(OnDisk::all, OnDisk::files, OnDisk::journal);
     CAPTURE(kind, operation, static_cast<int>(on_disk));
@@ -76,12 +77,17 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
     NEEDS(*mount)
     const auto clear = [&] {
         for (const auto& place : {disk, temp.path("memory")})
-            for (const auto& entry : std::filesystem::directory_iterator(place)) std::filesystem::remove_all(entry.path());
+            for (const auto& entry : std::filesystem::directory_iterator(place))
+                std::filesystem::remove_all(entry.path());
     };
     const std::string box = temp.path(files + "/from/box");
-    std::vector<std::string> job{operation, box, "--into", temp.path(files + "/to"), "--when", "newer=overwrite", "--when", "older=rename"};
-    if (operation == "rename") job = {"rename", box, "--contents", "--folders", "--suffix", "-x", "--add-to-numbers", "1"};
-    if (operation.starts_with("remove")) job = {"remove", box, "--contents", "--to", operation.substr(operation.rfind(' ') + 1)};
+    std::vector<std::string> job{
+        operation,         box,      "--into",      temp.path(files + "/to"), "--when",
+        "newer=overwrite", "--when", "older=rename"};
+    if (operation == "rename")
+        job = {"rename", box, "--contents", "--folders", "--suffix", "-x", "--add-to-numbers", "1"};
+    if (operation.starts_with("remove"))
+        job = {"remove", box, "--contents", "--to", operation.substr(operation.rfind(' ') + 1)};
     const std::string archive = temp.path(files + "/to/box.tar");
     if (operation == "pack") job = {"pack", box, "--into", archive, "--then-remove"};
     /// With an archive, whose dates are those of its making, what matters is that all of it can be taken out.
@@ -89,8 +95,10 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         Tree tree = tree_of(temp.path(files + "/to"), without_folder_times);
         if (tree.erase("box.tar") == 0) return tree;
         const std::string out = temp.path(files + "/out");
-        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("memory/other state"), {"unpack", archive, "--into", out}, -1) == 0);
-        for (auto& [path, what] : tree_of(out, {.folder_times = false, .hard_links = false})) tree.emplace("box.tar/" + path, what);
+        CHECK(run_tavloctl_for(TAVLOCTL, temp.path("memory/other state"), {"unpack", archive, "--into", out},
+                               -1) == 0);
+        for (auto& [path, what] : tree_of(out, {.folder_times = false, .hard_links = false}))
+            tree.emplace("box.tar/" + path, what);
         std::filesystem::remove_all(out);
         return tree;
     };
@@ -109,7 +117,9 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         to_before = destination_tree();
         const auto began = std::chrono::steady_clock::now();
         REQUIRE(run_tavloctl_for(TAVLOCTL, state, job, -1) == 0);
-        takes = std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began).count();
+        takes =
+            std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began)
+                .count();
     }
     const Tree from_after = tree_of(temp.path(files + "/from"), without_folder_times);
     const Tree to_after = destination_tree();
@@ -159,7 +169,8 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         check_no_litter(temp.path(files));
         check_trash_is_whole(trash);
         const bool begun = !value(value(Store::open(state))->receipts()).empty();
-        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), begun ? from_after : from_before) == "");
+        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times),
+                          begun ? from_after : from_before) == "");
         CHECK(differences(destination_tree(), begun ? to_after : to_before) == "");
         if (!begun) continue;
         const auto heads = value(value(Store::open(state))->receipts());

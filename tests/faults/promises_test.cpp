@@ -38,23 +38,38 @@ public:
     LostReply(int nth, Error error) : nth_(nth), error_(std::move(error)) {}
     bool was_reached() const { return calls_ > nth_; }
 
-    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override { return reply(disk->take_free_name(s, f, n)); }
-    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
+        return reply(disk->take_free_name(s, f, n));
+    }
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b,
+                           const std::string& m) override {
         return reply(disk->link_file(a, n, b, m));
     }
-    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override { return reply(disk->make_link(f, n, p)); }
-    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override { return reply(disk->make_folder(f, n, m)); }
-    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override {
+        return reply(disk->make_link(f, n, p));
+    }
+    Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
+        return reply(disk->make_folder(f, n, m));
+    }
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                   const std::string& m) override {
         return reply(disk->move_to_free_name(a, n, b, m));
     }
-    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                          const std::string& m) override {
         return reply(disk->exchange(a, n, b, m));
     }
-    Result<void> remove_file(const Handle& f, const std::string& n) override { return reply(disk->remove_file(f, n)); }
-    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override { return reply(disk->remove_empty_folder(f, n)); }
+    Result<void> remove_file(const Handle& f, const std::string& n) override {
+        return reply(disk->remove_file(f, n));
+    }
+    Result<void> remove_empty_folder(const Handle& f, const std::string& n) override {
+        return reply(disk->remove_empty_folder(f, n));
+    }
 
 private:
-    Result<void> reply(Result<void> done) { return done && calls_++ == nth_ ? Result<void>(failure(error_)) : done; }
+    Result<void> reply(Result<void> done) {
+        return done && calls_++ == nth_ ? Result<void>(failure(error_)) : done;
+    }
     int nth_;
     Error error_;
     std::atomic<int> calls_ = 0;
@@ -62,12 +77,14 @@ private:
 
 }  // namespace
 
-TEST_CASE("a call that is carried out and answers an error loses nothing, and the receipt says what is there", "[fault][lost]") {
+TEST_CASE("a call that is carried out and answers an error loses nothing, and the receipt says what is there",
+          "[fault][lost]") {
     const bool moves = GENERATE(false, true);
     const bool across = GENERATE(false, true);
     const bool undoing = GENERATE(false, true);
-    const auto error = GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::name_taken, EEXIST, "test", ""},
-                                Error{Fault::not_found, ENOENT, "test", ""});
+    const auto error =
+        GENERATE(Error{Fault::io, EIO, "test", ""}, Error{Fault::name_taken, EEXIST, "test", ""},
+                 Error{Fault::not_found, ENOENT, "test", ""});
     TempFolder temp("/dev/shm");
     const Mount one = Mount::memory(temp.path("one"));
     const Mount two = Mount::memory(temp.path("two"));
@@ -92,7 +109,9 @@ TEST_CASE("a call that is carried out and answers an error loses nothing, and th
         Job job = with(copy({one.path + "/from/box"}, to), Decision::overwrite);
         if (moves) job.operation = Operation::move;
         auto plan = value(prepare(*disk, job)).plan;
-        if (undoing) plan = std::make_shared<const Plan>(value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
+        if (undoing)
+            plan = std::make_shared<const Plan>(
+                value(prepare_undo(*disk, *store, value(carry_out(*disk, *store, *plan, {})).id)));
         LostReply losing(nth, error);
         const ReceiptHead head = value(carry_out(losing, *store, *plan, {}));
         reached = losing.was_reached();
@@ -102,27 +121,34 @@ TEST_CASE("a call that is carried out and answers an error loses nothing, and th
         for (const auto& content : before) CHECK(after.contains(content));
         check_no_litter(temp.path());
         REQUIRE(store->each_item(head.id, [&](ReceiptItem&& item) {
-            UNSCOPED_INFO(item.source << " -> " << item.place() << ": " << to_text(item.result) << " " << item.error);
+            UNSCOPED_INFO(item.source << " -> " << item.place() << ": " << to_text(item.result) << " "
+                                      << item.error);
             const bool there = fs::exists(fs::symlink_status(item.place()));
             const bool source = fs::exists(fs::symlink_status(item.source));
             if (arrives(item.result)) CHECK(there);
             if (item.result == Outcome::removed) CHECK_FALSE(there);
-            if (!undoing && item.action == Action::move && item.type != FileType::folder && arrives(item.result)) CHECK_FALSE(source);
-            if (item.action == Action::move && item.result == Outcome::failed) CHECK((source || there || !item.set_aside.empty()));
+            if (!undoing && item.action == Action::move && item.type != FileType::folder &&
+                arrives(item.result))
+                CHECK_FALSE(source);
+            if (item.action == Action::move && item.result == Outcome::failed)
+                CHECK((source || there || !item.set_aside.empty()));
         }));
         // every version that is in the Safe is in its index
         std::set<std::string> indexed;
         for (const SafeEntry& entry : value(store->safe_entries())) indexed.insert(entry.stored);
         for (const auto& mount : {one.path, two.path})
             for (const auto& entry : fs::recursive_directory_iterator(mount))
-                if (entry.is_regular_file() && entry.path().string().find(safe_folder_name()) != std::string::npos)
+                if (entry.is_regular_file() &&
+                    entry.path().string().find(safe_folder_name()) != std::string::npos)
                     CHECK(indexed.contains(entry.path().string()));
     }
 }
 
-TEST_CASE("recovery makes copies durable before their sources go, on every disk that they lie on", "[fault][durable]") {
+TEST_CASE("recovery makes copies durable before their sources go, on every disk that they lie on",
+          "[fault][durable]") {
     class DiesBeforeSourcesGo final : public ForwardingFileSystem {
-        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                       const std::string& m) override {
             if (hidden_name(m) == HiddenName::leaving) throw std::runtime_error("the process ends here");
             return disk->move_to_free_name(a, n, b, m);
         }
@@ -145,13 +171,15 @@ TEST_CASE("recovery makes copies durable before their sources go, on every disk 
     TempFolder temp("/dev/shm");
     const Mount other = Mount::memory(temp.path("other"));
     NEEDS(other)
-    for (int i = 0; i < 20; ++i) temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
+    for (int i = 0; i < 20; ++i)
+        temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
     Jobs jobs(temp.path("state"));
     const Outlook outlook = value(prepare(*jobs.disk, move({temp.path("from/box")}, other.path)));
     DiesBeforeSourcesGo dies;
     CHECK_THROWS(carry_out(dies, *jobs.store, *outlook.plan, {}));
     Watching watching;
-    watching.copies_on = value(watching.disk->status(value(watching.disk->open_folder(other.path)))).id.device;
+    watching.copies_on =
+        value(watching.disk->status(value(watching.disk->open_folder(other.path)))).id.device;
     const Recovered recovered = value(recover(watching, *jobs.store));
     REQUIRE(recovered.completed.size() == 1);
     CHECK(recovered.completed[0].totals.of(Outcome::created) == 21);
@@ -160,7 +188,8 @@ TEST_CASE("recovery makes copies durable before their sources go, on every disk 
     CHECK_FALSE(temp.has("from/box"));
 }
 
-TEST_CASE("the journal says done only of what was durable before, and every disk of a run is synced", "[fault][durable]") {
+TEST_CASE("the journal says done only of what was durable before, and every disk of a run is synced",
+          "[fault][durable]") {
     /// Knows which places were there when the last sync that has ended began.
     class Watching final : public ForwardingFileSystem {
     public:
@@ -171,7 +200,8 @@ TEST_CASE("the journal says done only of what was durable before, and every disk
         std::string untrue;
         Result<void> sync_volume(const Handle& f) override {
             std::set<std::string> there;
-            for (const auto& entry : fs::recursive_directory_iterator(top)) there.insert(entry.path().string());
+            for (const auto& entry : fs::recursive_directory_iterator(top))
+                there.insert(entry.path().string());
             look();
             auto done = disk->sync_volume(f);
             look();
@@ -224,8 +254,12 @@ TEST_CASE("a last sync that fails is the result of the run", "[fault][durable]")
             failing = true;
             return disk->take_free_name(s, f, n);
         }
-        Result<void> sync_volume(const Handle& f) override { return failing ? Result<void>(failure(error)) : disk->sync_volume(f); }
-        Result<void> sync(const Handle& o) override { return failing ? Result<void>(failure(error)) : disk->sync(o); }
+        Result<void> sync_volume(const Handle& f) override {
+            return failing ? Result<void>(failure(error)) : disk->sync_volume(f);
+        }
+        Result<void> sync(const Handle& o) override {
+            return failing ? Result<void>(failure(error)) : disk->sync(o);
+        }
         Error error{Fault::io, EIO, "make durable", "disk"};
     };
     TempFolder temp("/dev/shm");
@@ -248,7 +282,10 @@ TEST_CASE("a source that says it holds nothing, and holds something, does not ar
     CHECK_FALSE(temp.has("to/version"));
 }
 
-TEST_CASE("a file that somebody has open for writing does not leave, and one mapped so is copied whole or not at all", "[fault][writer]") {
+TEST_CASE(
+    "a file that somebody has open for writing does not leave, and one mapped so is copied whole or not at "
+    "all",
+    "[fault][writer]") {
     TempFolder temp;  // on a real disk: memory does not date what is written through a mapping
     const Mount other = Mount::memory(temp.path("other"));
     NEEDS(other)
@@ -290,7 +327,8 @@ TEST_CASE("a file that somebody has open for writing does not leave, and one map
     CHECK(jobs.run(move({temp.path("from/log")}, other.path)).items[0].result == Outcome::created);
 }
 
-TEST_CASE("two writes within one tick of a coarse clock: what arrives is what the source holds", "[fault][writer]") {
+TEST_CASE("two writes within one tick of a coarse clock: what arrives is what the source holds",
+          "[fault][writer]") {
     /// Dates by whole 20 ms, as clocks of some do, and is written in once more just after it was read.
     class Coarse final : public ForwardingFileSystem {
     public:
@@ -345,7 +383,8 @@ TEST_CASE("a state that another program keeps locked makes a run wait, not end",
     TempFolder temp("/dev/shm");
     temp.write("from/box/a", "a");
     const auto disk = make_disk();
-    const auto store = value(Store::open(temp.path("state"), Timekeeper::system(), std::chrono::milliseconds(1)));
+    const auto store =
+        value(Store::open(temp.path("state"), Timekeeper::system(), std::chrono::milliseconds(1)));
     const auto plan = value(prepare(*disk, copy({temp.path("from/box")}, temp.path("to")))).plan;
     SQLite::Database other(temp.path("state/tavlo.sqlite"), SQLite::OPEN_READWRITE);
     RunEvents events;
@@ -363,7 +402,8 @@ TEST_CASE("a state that another program keeps locked makes a run wait, not end",
 
 TEST_CASE("what only looks like Tavlo's own is somebody's, and comes along", "[fault][own]") {
     TempFolder temp("/dev/shm");
-    const std::vector<std::string> theirs{safe_folder_name() + "/letter", ".tavlo-safe-notes/a", ".tavlo-part-notes", ".tavlo-part-1-1"};
+    const std::vector<std::string> theirs{safe_folder_name() + "/letter", ".tavlo-safe-notes/a",
+                                          ".tavlo-part-notes", ".tavlo-part-1-1"};
     for (const auto& name : theirs) temp.write("from/box/" + name, "theirs");
     temp.write("from/box/.tavlo-safe-7/20310502-091407-k3f9/slot/version", "ours");
     temp.write("from/box/" + part_name("20310502-091407-k3f9", 7), "ours");

@@ -13,7 +13,8 @@
 #include "support/trash.h"
 #include "support/tree.h"
 
-// Removing, where any call fails, and where the program ends before any call: what was in hand is in its place, or in the Safe's index.
+// Removing, where any call fails, and where the program ends before any call: what was in hand is in its
+// place, or in the Safe's index.
 
 using namespace tavlo;
 
@@ -22,14 +23,16 @@ namespace {
 /// To the Safe, or to the trash.
 struct Scene {
     explicit Scene(Shelf shelf, const std::string& by = "in") : trash("XDG_DATA_HOME", temp.path("data")) {
-        for (const char* file : {"in/a", "in/b", "in/box/c", "in/box/deep/d", "in/stays"}) temp.write(file, file);
+        for (const char* file : {"in/a", "in/b", "in/box/c", "in/box/deep/d", "in/stays"})
+            temp.write(file, file);
         std::filesystem::create_symlink("nowhere", temp.path("in/link"));
         std::filesystem::create_directory_symlink(temp.path("in"), temp.path("linked"));
         before = tree_of(temp.path("in"), {.folder_times = false});
         Job job;
         job.operation = Operation::remove;
         job.shelf = shelf;
-        for (const char* source : {"/a", "/b", "/box", "/link"}) job.what.sources.push_back(temp.path(by + source));
+        for (const char* source : {"/a", "/b", "/box", "/link"})
+            job.what.sources.push_back(temp.path(by + source));
         plan = value(prepare(*make_disk(), job)).plan;
     }
     TempFolder temp{"/dev/shm"};
@@ -44,7 +47,8 @@ void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt)
     REQUIRE(jobs.store->each_item(receipt, [&](ReceiptItem&& item) {
         CAPTURE(item.source, to_text(item.result), item.error);
         const bool is_there = std::filesystem::exists(std::filesystem::symlink_status(item.source));
-        const bool is_kept = !item.set_aside.empty() || std::filesystem::exists(std::filesystem::symlink_status(item.final_path));
+        const bool is_kept = !item.set_aside.empty() ||
+                             std::filesystem::exists(std::filesystem::symlink_status(item.final_path));
         CHECK(is_there != is_kept);
         if (item.result == Outcome::removed) CHECK_FALSE(is_there);
         if (!is_there) ++gone;
@@ -53,15 +57,18 @@ void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt)
     if (gone == 0) return;
     (void)jobs.undo(receipt);
     for (const SafeEntry& left : value(jobs.store->safe_entries()))
-        (void)carry_out(*jobs.disk, *jobs.store, value(prepare_restore(*jobs.disk, *jobs.store, left.id, "", std::nullopt)), {});
+        (void)carry_out(*jobs.disk, *jobs.store,
+                        value(prepare_restore(*jobs.disk, *jobs.store, left.id, "", std::nullopt)), {});
     CHECK(differences(tree_of(scene.temp.path("in"), {.folder_times = false}), scene.before) == "");
 }
 
 }  // namespace
 
-TEST_CASE("a removal that ends before any call is recovered to its end, and undone, and so is that", "[fault][remove]") {
+TEST_CASE("a removal that ends before any call is recovered to its end, and undone, and so is that",
+          "[fault][remove]") {
     const Shelf shelf = GENERATE(Shelf::safe, Shelf::trash);
-    const auto by = GENERATE(as<std::string>(), "in", "linked");  // through a link: the trash notes where that leads
+    const auto by =
+        GENERATE(as<std::string>(), "in", "linked");  // through a link: the trash notes where that leads
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
         Scene scene(shelf, by);
@@ -80,7 +87,8 @@ TEST_CASE("a removal that ends before any call is recovered to its end, and undo
     }
 }
 
-TEST_CASE("an undo of what went to the trash ends before any call, and recovery brings it to its end", "[fault][remove]") {
+TEST_CASE("an undo of what went to the trash ends before any call, and recovery brings it to its end",
+          "[fault][remove]") {
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
         Scene scene(Shelf::trash);
@@ -99,7 +107,8 @@ TEST_CASE("an undo of what went to the trash ends before any call, and recovery 
     }
 }
 
-TEST_CASE("where any call of a removal fails, nothing is lost, and the receipt says where it is", "[fault][remove]") {
+TEST_CASE("where any call of a removal fails, nothing is lost, and the receipt says where it is",
+          "[fault][remove]") {
     const Shelf shelf = GENERATE(Shelf::safe, Shelf::trash);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {

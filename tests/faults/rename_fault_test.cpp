@@ -66,7 +66,8 @@ Tree tree_when_done(const Case& what) {
     CHECK(jobs.carry_out(*scene.plan).of(Outcome::created) == scene.plan->items.size());
     Tree names;
     for (const auto& [path, attributes] : tree_of(scene.temp.path("in"), {.folder_times = false}))
-        names[path] = std::filesystem::is_directory(scene.temp.path("in/" + path)) ? "" : scene.temp.read("in/" + path);
+        names[path] =
+            std::filesystem::is_directory(scene.temp.path("in/" + path)) ? "" : scene.temp.read("in/" + path);
     return names;
 }
 
@@ -79,7 +80,8 @@ Tree names_of(const TempFolder& temp) {
 
 }  // namespace
 
-TEST_CASE("renames that end before any call are recovered to their end, and so is a recovery that ends so", "[fault][rename]") {
+TEST_CASE("renames that end before any call are recovered to their end, and so is a recovery that ends so",
+          "[fault][rename]") {
     const Case& what = cases()[GENERATE(range(std::size_t{0}, std::size_t{5}))];
     const Tree meant = tree_when_done(what);
     bool reached = true;
@@ -105,12 +107,15 @@ TEST_CASE("renames that end before any call are recovered to their end, and so i
         CHECK(heads[0].totals.of(Outcome::created) == scene.plan->items.size());
         check_no_hidden(scene.temp);
         CHECK(names_of(scene.temp) == meant);
-        REQUIRE(jobs.store->each_item(heads[0].id, [&](ReceiptItem&& item) { CHECK(std::filesystem::exists(item.place())); }));
+        REQUIRE(jobs.store->each_item(
+            heads[0].id, [&](ReceiptItem&& item) { CHECK(std::filesystem::exists(item.place())); }));
     }
 }
 
-TEST_CASE("where any call of a rename fails, each thing has its old name or its new one, or one that its receipt tells",
-          "[fault][rename]") {
+TEST_CASE(
+    "where any call of a rename fails, each thing has its old name or its new one, or one that its receipt "
+    "tells",
+    "[fault][rename]") {
     const Case& what = cases()[GENERATE(range(std::size_t{0}, std::size_t{5}))];
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
@@ -132,8 +137,10 @@ TEST_CASE("where any call of a rename fails, each thing has its old name or its 
     }
 }
 
-TEST_CASE("names that differ in case alone change on a file system that folds case, also where the program ends before any call",
-          "[fault][rename][disks]") {
+TEST_CASE(
+    "names that differ in case alone change on a file system that folds case, also where the program ends "
+    "before any call",
+    "[fault][rename][disks]") {
     TempFolder temp("/dev/shm");
     REQUIRE(std::system(("truncate -s 64M '" + temp.path("image") + "'").c_str()) == 0);
     const bool made = std::system(("mkfs.exfat '" + temp.path("image") + "' >/dev/null 2>&1").c_str()) == 0;
@@ -145,7 +152,8 @@ TEST_CASE("names that differ in case alone change on a file system that folds ca
     const std::vector<std::string> meant{"scan a.pdf", "scan b.pdf", "box"};
     const auto names = [&] {
         std::set<std::string> all;
-        for (const auto& one : std::filesystem::directory_iterator(temp.path("disk/in"))) all.insert(one.path().filename());
+        for (const auto& one : std::filesystem::directory_iterator(temp.path("disk/in")))
+            all.insert(one.path().filename());
         return all;
     };
     const std::set<std::string> before(old.begin(), old.end());
@@ -155,7 +163,8 @@ TEST_CASE("names that differ in case alone change on a file system that folds ca
         CAPTURE(nth);
         std::filesystem::remove_all(temp.path("disk/in"));
         std::filesystem::remove_all(temp.path("state"));
-        for (const char* file : {"disk/in/Scan A.PDF", "disk/in/Scan B.PDF", "disk/in/Box/c"}) temp.write(file, file);
+        for (const char* file : {"disk/in/Scan A.PDF", "disk/in/Scan B.PDF", "disk/in/Box/c"})
+            temp.write(file, file);
         Job job;
         job.operation = Operation::rename;
         for (const auto& name : old) job.what.sources.push_back(temp.path("disk/in/" + name));

@@ -31,7 +31,8 @@ void fill(const std::string& mount, std::uint64_t but_for) {
 }
 
 void write_files(const TempFolder& temp, int count, std::size_t bytes) {
-    for (int i = 0; i < count; ++i) temp.write("from/box/" + std::to_string(i), std::string(bytes, static_cast<char>('a' + i % 26)));
+    for (int i = 0; i < count; ++i)
+        temp.write("from/box/" + std::to_string(i), std::string(bytes, static_cast<char>('a' + i % 26)));
 }
 
 }  // namespace
@@ -72,14 +73,16 @@ TEST_CASE("a disk that fills up pauses the run, which goes on when there is room
     CHECK(tree_of(temp.path("from")) == from);
 }
 
-TEST_CASE("without anybody to wait for, what finds no room fails by itself and the rest arrives", "[fault][room]") {
+TEST_CASE("without anybody to wait for, what finds no room fails by itself and the rest arrives",
+          "[fault][room]") {
     TempFolder temp("/dev/shm");
     const Mount small = Mount::memory(temp.path("small"), "size=2m");
     NEEDS(small)
     temp.write("from/box/a-large", std::string(600'000, 'l'));
     temp.write("from/box/b-small", std::string(5'000, 's'));
     Jobs jobs(temp.path("state"));
-    const Ran ran = jobs.run_after(move({temp.path("from/box")}, small.path + "/to"), [&] { fill(small.path, 100'000); });
+    const Ran ran =
+        jobs.run_after(move({temp.path("from/box")}, small.path + "/to"), [&] { fill(small.path, 100'000); });
     CHECK(ran.head.state == RunState::done);
     CHECK(ran.item(small.path + "/to/box/a-large").result == Outcome::failed);
     CHECK(ran.item(small.path + "/to/box/a-large").error.find("full") != std::string::npos);
@@ -87,7 +90,8 @@ TEST_CASE("without anybody to wait for, what finds no room fails by itself and t
     CHECK(temp.read("from/box/a-large").size() == 600'000);
 }
 
-TEST_CASE("a state folder that fills up stops the run at once, and what it did is finished or taken back", "[fault][room]") {
+TEST_CASE("a state folder that fills up stops the run at once, and what it did is finished or taken back",
+          "[fault][room]") {
     TempFolder temp("/dev/shm");
     const Mount state = Mount::memory(temp.path("state"), "size=12m");
     NEEDS(state)
@@ -97,8 +101,9 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
     const auto before = tree_of(temp.path("from")).size();
     const auto disk = make_disk();
     auto store = value(Store::open(state.path));
-    const Job job =
-        with(moves ? move({temp.path("from/box")}, temp.path("to")) : copy({temp.path("from/box")}, temp.path("to")), Decision::overwrite);
+    const Job job = with(moves ? move({temp.path("from/box")}, temp.path("to"))
+                               : copy({temp.path("from/box")}, temp.path("to")),
+                         Decision::overwrite);
     const Outlook outlook = value(prepare(*disk, job));
     RunEvents events;
     int settled = 0;
@@ -116,7 +121,9 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
     const Recovered recovered = value(recover(*disk, *store));
     REQUIRE(recovered.completed.size() == 1);
     CHECK(recovered.completed[0].state == RunState::done);
-    CHECK(recovered.completed[0].totals.of(Outcome::failed) + recovered.completed[0].totals.of(Outcome::undecided) == 0);
+    CHECK(recovered.completed[0].totals.of(Outcome::failed) +
+              recovered.completed[0].totals.of(Outcome::undecided) ==
+          0);
     check_no_litter(temp.path());
     const Plan undo = value(prepare_undo(*disk, *store, recovered.completed[0].id));
     CHECK(value(carry_out(*disk, *store, undo, {})).totals.of(Outcome::failed) == 0);
@@ -153,7 +160,10 @@ TEST_CASE("a disk that has gone away, or a quota that is used up, pauses the run
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
 }
 
-TEST_CASE("a disk that hangs holds up its own run only, a stop is heard when it answers, and the rest is gone on with", "[fault][room]") {
+TEST_CASE(
+    "a disk that hangs holds up its own run only, a stop is heard when it answers, and the rest is gone on "
+    "with",
+    "[fault][room]") {
     class Hangs final : public EveryCall {
     public:
         std::latch hanging{1};
@@ -201,7 +211,8 @@ TEST_CASE("a disk that hangs holds up its own run only, a stop is heard when it 
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
 }
 
-TEST_CASE("a copy that somebody wrote into before recovery is not taken for ours, and its source stays", "[fault]") {
+TEST_CASE("a copy that somebody wrote into before recovery is not taken for ours, and its source stays",
+          "[fault]") {
     class DiesOncePlaced final : public ForwardingFileSystem {
         Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override {
             auto taken = disk->take_free_name(staged, folder, name);
@@ -228,7 +239,8 @@ TEST_CASE("a copy that somebody wrote into before recovery is not taken for ours
 
 TEST_CASE("what a made folder cannot keep is said in its receipt, with the number of such items", "[fault]") {
     class Forgetful final : public ForwardingFileSystem {
-        Result<std::vector<std::string>> set_attributes(const Handle& open, const tavlo::Attributes& attributes) override {
+        Result<std::vector<std::string>> set_attributes(const Handle& open,
+                                                        const tavlo::Attributes& attributes) override {
             auto lost = disk->set_attributes(open, attributes);
             if (lost) lost->emplace_back("owner");
             return lost;
@@ -257,8 +269,10 @@ TEST_CASE("calls that are interrupted or do a part of what was asked make no dif
     temp.write("from/box/large", std::string(3'000'000, 'L'));
     const Tree from = tree_of(temp.path("from"));
     ::setenv("LD_PRELOAD", SHORT_CALLS, 1);
-    const int copied = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"copy", temp.path("from/box"), "--into", temp.path("to")}, -1);
-    const int moved = run_tavloctl_for(TAVLOCTL, temp.path("state"), {"move", temp.path("to/box"), "--into", other.path + "/to"}, -1);
+    const int copied = run_tavloctl_for(TAVLOCTL, temp.path("state"),
+                                        {"copy", temp.path("from/box"), "--into", temp.path("to")}, -1);
+    const int moved = run_tavloctl_for(TAVLOCTL, temp.path("state"),
+                                       {"move", temp.path("to/box"), "--into", other.path + "/to"}, -1);
     ::unsetenv("LD_PRELOAD");
     CHECK(copied == 0);
     CHECK(moved == 0);

@@ -48,7 +48,8 @@ struct Replaced {
 
 }  // namespace
 
-TEST_CASE("what is mounted inside something that leaves stays, and emptying the Safe does not cross a mount", "[fault][mount]") {
+TEST_CASE("what is mounted inside something that leaves stays, and emptying the Safe does not cross a mount",
+          "[fault][mount]") {
     TempFolder temp("/dev/shm");
     const Mount volume = Mount::memory(temp.path("volume"));
     NEEDS(volume)
@@ -95,7 +96,9 @@ TEST_CASE("what is mounted inside something that leaves stays, and emptying the 
     }
 }
 
-TEST_CASE("a Safe that somebody put a link in the place of is neither emptied, nor restored from, nor undone with", "[fault][safe]") {
+TEST_CASE(
+    "a Safe that somebody put a link in the place of is neither emptied, nor restored from, nor undone with",
+    "[fault][safe]") {
     const Replaced replaced;
     NEEDS(replaced.volume)
     const TempFolder& temp = replaced.temp;
@@ -154,10 +157,12 @@ TEST_CASE("what lies in a slot is found again, whatever became of its item", "[f
         Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
             return count([&] { return disk->take_free_name(s, f, n); });
         }
-        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                       const std::string& m) override {
             return count([&] { return disk->move_to_free_name(a, n, b, m); });
         }
-        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                              const std::string& m) override {
             if (in_two_steps) return failure(Fault::unsupported, "exchange", "");
             return count([&] { return disk->exchange(a, n, b, m); });
         }
@@ -180,7 +185,8 @@ TEST_CASE("what lies in a slot is found again, whatever became of its item", "[f
         temp.write("volume/to/a", "held a, and longer");
         temp.write("volume/to/b", "held b, and longer");
         Jobs jobs(temp.path("state"));
-        Job job = with(move({source.path + "/a", source.path + "/b"}, volume.path + "/to"), Decision::overwrite);
+        Job job =
+            with(move({source.path + "/a", source.path + "/b"}, volume.path + "/to"), Decision::overwrite);
         const Outlook outlook = value(prepare(*jobs.disk, job));
         Dies dies(after);
         dies.in_two_steps = in_two_steps;
@@ -190,7 +196,8 @@ TEST_CASE("what lies in a slot is found again, whatever became of its item", "[f
         } catch (const std::runtime_error&) {
             died = true;
         }
-        if (edited && temp.read("volume/to/a") == "incoming a") std::ofstream(temp.path("volume/to/a"), std::ios::app) << ", edited";
+        if (edited && temp.read("volume/to/a") == "incoming a")
+            std::ofstream(temp.path("volume/to/a"), std::ios::app) << ", edited";
         const Recovered recovered = value(recover(*jobs.disk, *jobs.store));
         CHECK(recovered.problems.empty());
         const auto all = [&] {
@@ -203,7 +210,8 @@ TEST_CASE("what lies in a slot is found again, whatever became of its item", "[f
         std::set<std::string> indexed;
         for (const SafeEntry& entry : value(jobs.store->safe_entries())) indexed.insert(entry.stored);
         for (const auto& entry : fs::recursive_directory_iterator(volume.path))
-            if (entry.is_regular_file() && entry.path().string().find(safe_folder_name()) != std::string::npos)
+            if (entry.is_regular_file() &&
+                entry.path().string().find(safe_folder_name()) != std::string::npos)
                 CHECK(indexed.contains(entry.path().string()));
         check_no_litter(volume.path);
         check_no_litter(source.path);

@@ -26,11 +26,13 @@
 using namespace tavlo;
 namespace fs = std::filesystem;
 
-TEST_CASE("the undo of a run that was interrupted settles it first, of one that goes on it is refused", "[fault][undo]") {
+TEST_CASE("the undo of a run that was interrupted settles it first, of one that goes on it is refused",
+          "[fault][undo]") {
     class Dies final : public ForwardingFileSystem {
     public:
         int left = 0;
-        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                              const std::string& m) override {
             auto done = disk->exchange(a, n, b, m);
             if (--left == 0) throw std::runtime_error("the process ends here");
             return done;
@@ -48,7 +50,9 @@ TEST_CASE("the undo of a run that was interrupted settles it first, of one that 
     Jobs jobs(temp.path("state"));
     Dies dies;
     dies.left = overwritten;
-    const auto plan = value(prepare(*jobs.disk, with(move({volume.path + "/from/box"}, volume.path + "/to"), Decision::overwrite))).plan;
+    const auto plan = value(prepare(*jobs.disk, with(move({volume.path + "/from/box"}, volume.path + "/to"),
+                                                     Decision::overwrite)))
+                          .plan;
     CHECK_THROWS(carry_out(dies, *jobs.store, *plan, {}));
     const std::string id = value(jobs.store->receipts()).at(0).id;
     {
@@ -75,7 +79,8 @@ TEST_CASE("an undo that could not do all of it leaves the rest to another", "[fa
     class Full final : public ForwardingFileSystem {
     public:
         int left = 5;
-        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                       const std::string& m) override {
             if (left-- <= 0) return failure(Error{Fault::no_space, ENOSPC, "test", ""});
             return disk->move_to_free_name(a, n, b, m);
         }
@@ -87,14 +92,17 @@ TEST_CASE("an undo that could not do all of it leaves the rest to another", "[fa
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
     Full full;
-    const auto first = value(carry_out(full, *jobs.store, value(prepare_undo(*jobs.disk, *jobs.store, ran.head.id)), {}));
+    const auto first =
+        value(carry_out(full, *jobs.store, value(prepare_undo(*jobs.disk, *jobs.store, ran.head.id)), {}));
     CHECK(first.totals.of(Outcome::failed) == 4);
     CHECK(jobs.undo(ran.head.id).of(Outcome::removed) == 4);
     CHECK(differences(tree_of(temp.path("to"), {.folder_times = false}), before) == "");
     CHECK_FALSE(prepare_undo(*jobs.disk, *jobs.store, ran.head.id));  // now it is undone
 }
 
-TEST_CASE("a file edited with its date put back is not taken for unchanged, and folders tidied away are made anew", "[fault][undo]") {
+TEST_CASE(
+    "a file edited with its date put back is not taken for unchanged, and folders tidied away are made anew",
+    "[fault][undo]") {
     TempFolder temp("/dev/shm");
     temp.write("from/box/a", "incoming");
     temp.write("from/box/large", std::string(300'000, 'x'));
@@ -123,17 +131,21 @@ TEST_CASE("a file edited with its date put back is not taken for unchanged, and 
         const Ran ran = jobs.run(move({temp.path("from/other/deep/b")}, temp.path("to")));
         fs::remove_all(temp.path("from/other"));
         const Ran undone = jobs.undo(ran.head.id);
-        for (const ReceiptItem& item : undone.items) UNSCOPED_INFO(item.source << " " << to_text(item.result) << " " << item.error);
+        for (const ReceiptItem& item : undone.items)
+            UNSCOPED_INFO(item.source << " " << to_text(item.result) << " " << item.error);
         CHECK(undone.of(Outcome::failed) + undone.of(Outcome::undecided) == 0);
         CHECK(temp.read("from/other/deep/b") == "b");
     }
 }
 
-TEST_CASE("the undo of a move gives source folders that stayed their dates back, but not those changed since", "[fault][undo]") {
+TEST_CASE("the undo of a move gives source folders that stayed their dates back, but not those changed since",
+          "[fault][undo]") {
     TempFolder temp("/dev/shm");
-    for (const char* name : {"from/box/a", "from/box/keeps/b", "from/box/keeps/c", "from/box/other/d", "from/box/other/e"})
+    for (const char* name :
+         {"from/box/a", "from/box/keeps/b", "from/box/keeps/c", "from/box/other/d", "from/box/other/e"})
         temp.write(name, name);
-    for (const char* folder : {"from/box/keeps", "from/box/other", "from/box"}) temp.date(folder, 1'900'000'000 - 500'000'000);
+    for (const char* folder : {"from/box/keeps", "from/box/other", "from/box"})
+        temp.date(folder, 1'900'000'000 - 500'000'000);
     temp.write("to/box/keeps/c", "held");
     temp.write("to/box/other/e", "held");
     Jobs jobs(temp.path("state"));

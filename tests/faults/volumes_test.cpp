@@ -30,8 +30,10 @@
 using namespace tavlo;
 namespace fs = std::filesystem;
 
-TEST_CASE("a disk that comes back under another number is known again, another one under its number is not taken for it",
-          "[disks][volume]") {
+TEST_CASE(
+    "a disk that comes back under another number is known again, another one under its number is not taken "
+    "for it",
+    "[disks][volume]") {
     const auto kind = GENERATE(as<std::string>(), "ext4", "xfs", "btrfs");
     CAPTURE(kind);
     const unsigned megabytes = kind == "xfs" ? 320 : kind == "btrfs" ? 128 : 64;
@@ -39,17 +41,21 @@ TEST_CASE("a disk that comes back under another number is known again, another o
     temp.folder("disk");
     temp.folder("other");
     const auto make = [&](const std::string& image) {
-        return std::system(("truncate -s " + std::to_string(megabytes) + "M '" + image + "' && mkfs." + kind + " -q '" + image +
-                            "' >/dev/null 2>&1")
+        return std::system(("truncate -s " + std::to_string(megabytes) + "M '" + image + "' && mkfs." + kind +
+                            " -q '" + image + "' >/dev/null 2>&1")
                                .c_str()) == 0;
     };
-    NEEDS_THAT(!(!make(temp.path("image")) || !make(temp.path("other image"))), kind << " cannot be made here")
+    NEEDS_THAT(!(!make(temp.path("image")) || !make(temp.path("other image"))),
+               kind << " cannot be made here")
     std::optional<Loop> loop(std::in_place, temp.path("image"));
     NEEDS_THAT(!(!loop->attached), "there are no loop devices here")
     const auto mount = [&](const Loop& device, const char* at) {
-        return std::system(("mount " + device.name + " '" + temp.path(at) + "' >/dev/null 2>&1").c_str()) == 0;
+        return std::system(("mount " + device.name + " '" + temp.path(at) + "' >/dev/null 2>&1").c_str()) ==
+               0;
     };
-    const auto unmount = [&](const char* at) { return std::system(("umount '" + temp.path(at) + "'").c_str()) == 0; };
+    const auto unmount = [&](const char* at) {
+        return std::system(("umount '" + temp.path(at) + "'").c_str()) == 0;
+    };
     NEEDS_THAT(!(!mount(*loop, "disk")), kind << " cannot be mounted here")
     struct stat before {};
     REQUIRE(::stat(temp.path("disk").c_str(), &before) == 0);
@@ -71,11 +77,13 @@ TEST_CASE("a disk that comes back under another number is known again, another o
         REQUIRE(mount(again, "disk"));
         struct stat after {};
         REQUIRE(::stat(temp.path("disk").c_str(), &after) == 0);
-        if (after.st_dev == before.st_dev) WARN("another program took the loop device: the number is the same this time");
+        if (after.st_dev == before.st_dev)
+            WARN("another program took the loop device: the number is the same this time");
         const Ran undone = jobs.undo(ran.head.id);
         CHECK(undone.of(Outcome::restored) == 5);
         CHECK(without_safe(temp.path("disk/to")) == to_before);
-        for (const SafeEntry& entry : value(jobs.store->safe_entries())) CHECK(entry.receipt == undone.head.id);
+        for (const SafeEntry& entry : value(jobs.store->safe_entries()))
+            CHECK(entry.receipt == undone.head.id);
         if (other_there) CHECK(unmount("other"));
     }
     SECTION("another one in its place") {
@@ -89,7 +97,8 @@ TEST_CASE("a disk that comes back under another number is known again, another o
     CHECK(unmount("disk"));
 }
 
-TEST_CASE("a run whose disk is not there waits for it, and touches nothing of what is in its place", "[disks][volume]") {
+TEST_CASE("a run whose disk is not there waits for it, and touches nothing of what is in its place",
+          "[disks][volume]") {
     class Dies final : public ForwardingFileSystem {
     public:
         int left = 7;
@@ -102,7 +111,8 @@ TEST_CASE("a run whose disk is not there waits for it, and touches nothing of wh
     const std::string image = temp.path("image");
     std::optional<Mount> disk = Mount::image("ext4", image, temp.path("disk"), 64);
     NEEDS(*disk)
-    for (int i = 0; i < 20; ++i) temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
+    for (int i = 0; i < 20; ++i)
+        temp.write("from/box/" + std::to_string(i), "the only copy " + std::to_string(i));
     Jobs jobs(temp.path("state"));
     const auto plan = value(prepare(*jobs.disk, move({temp.path("from/box")}, temp.path("disk/to")))).plan;
     {
@@ -127,7 +137,8 @@ TEST_CASE("a run whose disk is not there waits for it, and touches nothing of wh
     check_no_litter(temp.path("disk"));
 }
 
-TEST_CASE("versions of one run on two disks have ids of their own, also when it is gone on with", "[disks][volume]") {
+TEST_CASE("versions of one run on two disks have ids of their own, also when it is gone on with",
+          "[disks][volume]") {
     TempFolder temp("/dev/shm");
     const Mount one = Mount::memory(temp.path("to"));
     NEEDS(one)
@@ -140,7 +151,8 @@ TEST_CASE("versions of one run on two disks have ids of their own, also when it 
     class Dies final : public ForwardingFileSystem {
     public:
         int left = 0;
-        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+        Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                              const std::string& m) override {
             auto done = disk->exchange(a, n, b, m);
             if (left-- == 0) throw std::runtime_error("the process ends here");
             return done;
@@ -148,7 +160,9 @@ TEST_CASE("versions of one run on two disks have ids of their own, also when it 
     };
     for (int after = 0; after < 4; ++after) {
         Jobs jobs(temp.path("state " + std::to_string(after)));
-        const auto plan = value(prepare(*jobs.disk, with(copy({temp.path("from/box")}, one.path), Decision::overwrite))).plan;
+        const auto plan =
+            value(prepare(*jobs.disk, with(copy({temp.path("from/box")}, one.path), Decision::overwrite)))
+                .plan;
         Dies dies;
         dies.left = after;
         CHECK_THROWS(carry_out(dies, *jobs.store, *plan, {}));

@@ -25,7 +25,8 @@ Said run(const std::string& line) {
     FILE* pipe = ::popen((line + " 2>&1").c_str(), "r");
     REQUIRE(pipe != nullptr);
     std::array<char, 4096> piece{};
-    for (std::size_t got = 0; (got = std::fread(piece.data(), 1, piece.size(), pipe)) > 0;) said.text.append(piece.data(), got);
+    for (std::size_t got = 0; (got = std::fread(piece.data(), 1, piece.size(), pipe)) > 0;)
+        said.text.append(piece.data(), got);
     const int ended = ::pclose(pipe);
     said.status = WIFEXITED(ended) ? WEXITSTATUS(ended) : -1;
     return said;
@@ -36,7 +37,8 @@ bool is_here(const std::string& program) { return run("command -v " + program).s
 /// As it is installed below a folder of the test's own, once for all of them.
 const std::string& installed() {
     static const TempFolder root;
-    static const Said made = run("DESTDIR='" + root.path() + "' '" CMAKE_PROGRAM "' --install '" BUILD_FOLDER "'");
+    static const Said made =
+        run("DESTDIR='" + root.path() + "' '" CMAKE_PROGRAM "' --install '" BUILD_FOLDER "'");
     INFO(made.text);
     REQUIRE(made.status == 0);
     static const std::string prefix = root.path() + PREFIX;
@@ -56,10 +58,11 @@ void proves(const std::string& program, const std::string& line) {
 
 /// What bash would offer for a line that is being typed.
 std::vector<std::string> offered(const std::vector<std::string>& words, const std::string& folder = "/") {
-    std::string line =
-        "cd '" + folder + "'; . '" + installed() + "/share/bash-completion/completions/tavloctl'; compopt() { :; }; COMP_WORDS=(";
+    std::string line = "cd '" + folder + "'; . '" + installed() +
+                       "/share/bash-completion/completions/tavloctl'; compopt() { :; }; COMP_WORDS=(";
     for (const auto& word : words) line += "'" + word + "' ";
-    line += "); COMP_CWORD=" + std::to_string(words.size() - 1) + "; _tavloctl; printf '%s\\n' \"${COMPREPLY[@]}\"";
+    line += "); COMP_CWORD=" + std::to_string(words.size() - 1) +
+            "; _tavloctl; printf '%s\\n' \"${COMPREPLY[@]}\"";
     std::istringstream lines(run("bash -c \"" +
                                  [&] {
                                      std::string escaped;
@@ -79,7 +82,9 @@ std::vector<std::string> offered(const std::vector<std::string>& words, const st
 
 }  // namespace
 
-TEST_CASE("what is installed is where desktops and shells look for it, and each is what its standard asks for", "[installed]") {
+TEST_CASE(
+    "what is installed is where desktops and shells look for it, and each is what its standard asks for",
+    "[installed]") {
     const std::string& prefix = installed();
     const TempFolder temp;
     const auto has = [&](const std::string& path) {
@@ -100,18 +105,23 @@ TEST_CASE("what is installed is where desktops and shells look for it, and each 
     has("/share/icons/hicolor/scalable/apps/io.github.tavlo.Tavlo.svg");
     has("/share/dbus-1/services/io.github.tavlo.Tavlo.service");
     proves("mandoc", "mandoc -Tlint -W warning '" + prefix + "/share/man/man1/tavlo.1'");
-    proves("desktop-file-validate", "desktop-file-validate '" + prefix + "/share/applications/io.github.tavlo.Tavlo.desktop'");
-    proves("appstreamcli", "appstreamcli validate --no-net --pedantic '" + prefix + "/share/metainfo/io.github.tavlo.Tavlo.metainfo.xml'");
-    CHECK(run("grep -c '^Exec=tavlo %U$' '" + prefix + "/share/applications/io.github.tavlo.Tavlo.desktop'").text == "1\n");
-    CHECK(run("grep -c '^Exec=/.*/bin/tavlo --service$' '" + prefix + "/share/dbus-1/services/io.github.tavlo.Tavlo.service'").text ==
-          "1\n");
+    proves("desktop-file-validate",
+           "desktop-file-validate '" + prefix + "/share/applications/io.github.tavlo.Tavlo.desktop'");
+    proves("appstreamcli", "appstreamcli validate --no-net --pedantic '" + prefix +
+                               "/share/metainfo/io.github.tavlo.Tavlo.metainfo.xml'");
+    CHECK(run("grep -c '^Exec=tavlo %U$' '" + prefix + "/share/applications/io.github.tavlo.Tavlo.desktop'")
+              .text == "1\n");
+    CHECK(run("grep -c '^Exec=/.*/bin/tavlo --service$' '" + prefix +
+              "/share/dbus-1/services/io.github.tavlo.Tavlo.service'")
+              .text == "1\n");
 }
 
 TEST_CASE("the manual page of tavloctl names every option that a command has", "[installed]") {
-    const std::string page = run("mandoc -Tutf8 '" + installed() + "/share/man/man1/tavloctl.1' | col -bx").text;
+    const std::string page =
+        run("mandoc -Tutf8 '" + installed() + "/share/man/man1/tavloctl.1' | col -bx").text;
     REQUIRE(page.size() > 5000);
-    for (const char* command :
-         {"copy", "move", "rename", "remove", "pack", "unpack", "undo", "run", "schedule", "safe empty", "safe restore"}) {
+    for (const char* command : {"copy", "move", "rename", "remove", "pack", "unpack", "undo", "run",
+                                "schedule", "safe empty", "safe restore"}) {
         std::istringstream lines(run("'" + installed() + "/bin/tavloctl' " + command + " --help").text);
         for (std::string line; std::getline(lines, line);) {
             const auto at = line.find("  --");
@@ -125,7 +135,9 @@ TEST_CASE("the manual page of tavloctl names every option that a command has", "
 
 TEST_CASE("bash offers commands, a command's own options, and the values that an option has", "[installed]") {
     using Words = std::vector<std::string>;
-    const auto has = [](const Words& all, const std::string& one) { return std::find(all.begin(), all.end(), one) != all.end(); };
+    const auto has = [](const Words& all, const std::string& one) {
+        return std::find(all.begin(), all.end(), one) != all.end();
+    };
     CHECK(offered({"tavloctl", "un"}) == Words{"unpack", "undo"});
     CHECK(offered({"tavloctl", "safe", ""}) == Words{"restore", "empty"});
     CHECK(offered({"tavloctl", "safe", "empty", "--o"}) == Words{"--older-than", "--of"});
@@ -143,5 +155,7 @@ TEST_CASE("bash offers commands, a command's own options, and the values that an
 
 TEST_CASE("the programs run from where they are installed", "[installed]") {
     CHECK(run("'" + installed() + "/bin/tavloctl' --version").text == "tavloctl " VERSION "\n");
-    if (WITH_APP) CHECK(run("env -u DISPLAY -u WAYLAND_DISPLAY '" + installed() + "/bin/tavlo' --version").text == "tavlo " VERSION "\n");
+    if (WITH_APP)
+        CHECK(run("env -u DISPLAY -u WAYLAND_DISPLAY '" + installed() + "/bin/tavlo' --version").text ==
+              "tavlo " VERSION "\n");
 }

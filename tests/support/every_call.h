@@ -11,7 +11,8 @@
 
 #include "support/jobs.h"
 
-/// A FileSystem that asks before each call that can fail on a disk: nothing, and the call is made; an error, and it fails so.
+/// A FileSystem that asks before each call that can fail on a disk: nothing, and the call is made; an error,
+/// and it fails so.
 class EveryCall : public ForwardingFileSystem {
 public:
     Result<Handle> open_folder_in(const Handle& f, const std::string& n) override {
@@ -51,7 +52,8 @@ public:
     Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
         return made([&] { return disk->take_free_name(s, f, n); });
     }
-    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> link_file(const Handle& a, const std::string& n, const Handle& b,
+                           const std::string& m) override {
         return made([&] { return disk->link_file(a, n, b, m); });
     }
     Result<void> make_link(const Handle& f, const std::string& n, const std::string& p) override {
@@ -60,10 +62,12 @@ public:
     Result<void> make_folder(const Handle& f, const std::string& n, std::uint32_t m) override {
         return made([&] { return disk->make_folder(f, n, m); });
     }
-    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> move_to_free_name(const Handle& a, const std::string& n, const Handle& b,
+                                   const std::string& m) override {
         return made([&] { return disk->move_to_free_name(a, n, b, m); });
     }
-    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b, const std::string& m) override {
+    Result<void> exchange(const Handle& a, const std::string& n, const Handle& b,
+                          const std::string& m) override {
         return made([&] { return disk->exchange(a, n, b, m); });
     }
     Result<void> remove_file(const Handle& f, const std::string& n) override {

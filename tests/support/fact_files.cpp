@@ -31,7 +31,8 @@ public:
     void degrees(std::uint16_t tag, double value) {
         const auto hundredths = static_cast<std::uint32_t>(std::lround(std::abs(value) * 360000));
         std::string bytes;
-        for (const std::uint32_t part : {hundredths / 360000, 1U, hundredths / 6000 % 60, 1U, hundredths % 6000, 100U})
+        for (const std::uint32_t part :
+             {hundredths / 360000, 1U, hundredths / 6000 % 60, 1U, hundredths % 6000, 100U})
             bytes += big(part, 4);
         add(tag, 5, 3, bytes);
     }
@@ -101,23 +102,27 @@ std::string photo_bytes(const Photo& photo) {
 
 std::string sound_bytes(const std::vector<std::pair<std::string, std::string>>& frames) {
     std::string body;
-    for (const auto& [id, text] : frames) body += id + big(static_cast<std::uint32_t>(text.size()) + 1, 4) + std::string(3, '\0') + text;
+    for (const auto& [id, text] : frames)
+        body += id + big(static_cast<std::uint32_t>(text.size()) + 1, 4) + std::string(3, '\0') + text;
     const auto size = static_cast<std::uint32_t>(body.size());
     std::string out = std::string("ID3\x03\0\0", 6);
     for (int shift = 21; shift >= 0; shift -= 7) out += static_cast<char>(size >> shift & 0x7f);
     out += body;
-    for (int frame = 0; frame < 4; ++frame) out += "\xff\xfb\x90\x64" + std::string(413, '\0');  // 417 bytes: MPEG 1 layer III, 128 kbit/s
+    for (int frame = 0; frame < 4; ++frame)
+        out += "\xff\xfb\x90\x64" + std::string(413, '\0');  // 417 bytes: MPEG 1 layer III, 128 kbit/s
     return out;
 }
 
 std::string zip_bytes(const std::vector<std::pair<std::string, std::string>>& parts) {
     std::string out(1 << 20, '\0');
     std::size_t used = 0;
-    const std::unique_ptr<archive, decltype(&archive_write_free)> zip(archive_write_new(), &archive_write_free);
+    const std::unique_ptr<archive, decltype(&archive_write_free)> zip(archive_write_new(),
+                                                                      &archive_write_free);
     archive_write_set_format_zip(zip.get());
     archive_write_open_memory(zip.get(), out.data(), out.size(), &used);
     for (const auto& [name, bytes] : parts) {
-        const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(), &archive_entry_free);
+        const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(),
+                                                                                  &archive_entry_free);
         archive_entry_set_pathname(entry.get(), name.c_str());
         archive_entry_set_size(entry.get(), static_cast<la_int64_t>(bytes.size()));
         archive_entry_set_filetype(entry.get(), AE_IFREG);
@@ -131,17 +136,20 @@ std::string zip_bytes(const std::vector<std::pair<std::string, std::string>>& pa
 }
 
 std::string open_document_bytes(const std::string& meta) {
-    return zip_bytes({{"mimetype", "application/vnd.oasis.opendocument.text"},
-                      {"content.xml", "<office:document-content xmlns:office=\"o\"/>"},
-                      {"meta.xml", "<office:document-meta xmlns:office=\"o\" xmlns:dc=\"d\" xmlns:meta=\"m\"><office:meta>" + meta +
-                                       "</office:meta></office:document-meta>"}});
+    return zip_bytes(
+        {{"mimetype", "application/vnd.oasis.opendocument.text"},
+         {"content.xml", "<office:document-content xmlns:office=\"o\"/>"},
+         {"meta.xml",
+          "<office:document-meta xmlns:office=\"o\" xmlns:dc=\"d\" xmlns:meta=\"m\"><office:meta>" + meta +
+              "</office:meta></office:document-meta>"}});
 }
 
 std::string office_bytes(const std::string& core, const std::string& app) {
     return zip_bytes(
         {{"[Content_Types].xml", "<Types/>"},
          {"docProps/app.xml", "<Properties>" + app + "</Properties>"},
-         {"docProps/core.xml", "<cp:coreProperties xmlns:cp=\"c\" xmlns:dc=\"d\" xmlns:dcterms=\"t\">" + core + "</cp:coreProperties>"}});
+         {"docProps/core.xml", "<cp:coreProperties xmlns:cp=\"c\" xmlns:dc=\"d\" xmlns:dcterms=\"t\">" +
+                                   core + "</cp:coreProperties>"}});
 }
 
 std::string pdf_bytes(const std::vector<std::pair<std::string, std::string>>& info) {

@@ -15,7 +15,8 @@ const ReceiptItem& Ran::item(const std::string& target) const {
 Ran Jobs::carry_out(const Plan& plan, const RunOptions& options) {
     Ran ran;
     ran.head = value(tavlo::carry_out(*disk, *store, plan, options));
-    const auto read = store->each_item(ran.head.id, [&](ReceiptItem&& item) { ran.items.push_back(std::move(item)); });
+    const auto read =
+        store->each_item(ran.head.id, [&](ReceiptItem&& item) { ran.items.push_back(std::move(item)); });
     REQUIRE(read);
     // as many items come out as went in, each with one result
     REQUIRE(ran.items.size() == plan.items.size());

@@ -11,10 +11,12 @@
 #include <cstdio>
 #include <filesystem>
 
-int run_tavloctl_for(const std::string& tavloctl, const std::string& state, const std::vector<std::string>& words, long microseconds) {
+int run_tavloctl_for(const std::string& tavloctl, const std::string& state,
+                     const std::vector<std::string>& words, long microseconds) {
     const pid_t child = ::fork();
     if (child == 0) {
-        if (::freopen("/dev/null", "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr) ::_exit(126);
+        if (::freopen("/dev/null", "w", stdout) == nullptr || ::freopen("/dev/null", "w", stderr) == nullptr)
+            ::_exit(126);
         std::vector<std::string> line(words);
         line.emplace_back("--state");
         line.push_back(state);
@@ -37,7 +39,8 @@ int run_tavloctl_for(const std::string& tavloctl, const std::string& state, cons
 int make_kill_scene(const TempFolder& temp, const std::string& from, const std::string& to) {
     for (int i = 0; i < 60; ++i) {
         const std::string name = "box/" + std::to_string(i % 6) + "/file-" + std::to_string(i);
-        temp.write(from + "/" + name, "incoming " + std::to_string(i) + std::string(static_cast<std::size_t>(i * 700), 'x'));
+        temp.write(from + "/" + name,
+                   "incoming " + std::to_string(i) + std::string(static_cast<std::size_t>(i * 700), 'x'));
         temp.date(from + "/" + name, 1'900'000'000 + i);
         if (i % 3 == 0) {
             temp.write(to + "/" + name, "held " + std::to_string(i));

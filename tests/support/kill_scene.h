@@ -11,10 +11,11 @@
 
 /// Runs tavloctl with a state folder, and kills it (SIGKILL) after so many microseconds; below 0: never.
 /// returns  its status, or -1 where it was killed
-int run_tavloctl_for(const std::string& program, const std::string& state, const std::vector<std::string>& words, long microseconds);
+int run_tavloctl_for(const std::string& program, const std::string& state,
+                     const std::vector<std::string>& words, long microseconds);
 
-/// Folders, collisions to overwrite, to rename, links and hard links: something of everything that takes a name.
-/// returns  the number of items that the batch FROM/box has
+/// Folders, collisions to overwrite, to rename, links and hard links: something of everything that takes a
+/// name. returns  the number of items that the batch FROM/box has
 int make_kill_scene(const TempFolder& temp, const std::string& from, const std::string& to);
 
 /// What differs between two trees, a line each; "" where nothing does.

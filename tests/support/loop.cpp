@@ -39,10 +39,12 @@ void Loop::attach(const std::string& image) {
 }
 
 DiskThatComesBack::DiskThatComesBack(const std::string& folder, std::string at)
-    : image_(folder + "/disk that comes back"), other_image_(folder + "/takes its number"), at_(std::move(at)) {
+    : image_(folder + "/disk that comes back"),
+      other_image_(folder + "/takes its number"),
+      at_(std::move(at)) {
     std::filesystem::create_directories(at_);
-    const auto command =
-        "truncate -s 16M '" + image_ + "' && truncate -s 1M '" + other_image_ + "' && mkfs.ext4 -q -m 0 '" + image_ + "' >/dev/null 2>&1";
+    const auto command = "truncate -s 16M '" + image_ + "' && truncate -s 1M '" + other_image_ +
+                         "' && mkfs.ext4 -q -m 0 '" + image_ + "' >/dev/null 2>&1";
     if (std::system(command.c_str()) != 0) return;
     loop_ = std::make_unique<Loop>(image_);
     mounted = mount();
@@ -51,7 +53,9 @@ DiskThatComesBack::DiskThatComesBack(const std::string& folder, std::string at)
 
 DiskThatComesBack::~DiskThatComesBack() { go_away(); }
 
-bool DiskThatComesBack::mount() { return loop_->attached && ::mount(loop_->name.c_str(), at_.c_str(), "ext4", 0, nullptr) == 0; }
+bool DiskThatComesBack::mount() {
+    return loop_->attached && ::mount(loop_->name.c_str(), at_.c_str(), "ext4", 0, nullptr) == 0;
+}
 
 unsigned long DiskThatComesBack::number() const {
     struct stat status {};

@@ -21,7 +21,8 @@ private:
     void attach(const std::string& image);
 };
 
-/// An ext4 of a few megabytes that goes and comes back under another device number, as a disk does that is plugged in again.
+/// An ext4 of a few megabytes that goes and comes back under another device number, as a disk does that is
+/// plugged in again.
 class DiskThatComesBack {
 public:
     /// folder  where the images may lie

@@ -1,7 +1,8 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-// A file system for tests, through FUSE: hands everything on to a folder, and is odd in the ways that it is told to be.
+// A file system for tests, through FUSE: hands everything on to a folder, and is odd in the ways that it is
+// told to be.
 //
 //   odd_disk BACKING MOUNTPOINT [ODDITY...]
 //
@@ -76,10 +77,12 @@ int odd_readlink(const char* path, char* into, size_t size) {
     return 0;
 }
 
-int odd_readdir(const char* path, void* buffer, fuse_fill_dir_t fill, off_t, fuse_file_info*, fuse_readdir_flags) {
+int odd_readdir(const char* path, void* buffer, fuse_fill_dir_t fill, off_t, fuse_file_info*,
+                fuse_readdir_flags) {
     DIR* folder = ::opendir(real(path).c_str());
     if (folder == nullptr) return -errno;
-    while (const dirent* entry = ::readdir(folder)) fill(buffer, entry->d_name, nullptr, 0, fuse_fill_dir_flags{});
+    while (const dirent* entry = ::readdir(folder))
+        fill(buffer, entry->d_name, nullptr, 0, fuse_fill_dir_flags{});
     ::closedir(folder);
     return 0;
 }
@@ -91,7 +94,8 @@ int odd_rmdir(const char* path) { return answer(::rmdir(real(path).c_str())); }
 
 int odd_rename(const char* from, const char* to, unsigned flags) {
     if (flags != 0 && is("no-flags")) return -EINVAL;
-    return reply("rename", answer(::renameat2(AT_FDCWD, real(from).c_str(), AT_FDCWD, real(to).c_str(), flags)));
+    return reply("rename",
+                 answer(::renameat2(AT_FDCWD, real(from).c_str(), AT_FDCWD, real(to).c_str(), flags)));
 }
 
 int odd_link(const char* from, const char* to) {
@@ -99,9 +103,15 @@ int odd_link(const char* from, const char* to) {
     return reply("link", answer(::link(real(from).c_str(), real(to).c_str())));
 }
 
-int odd_chmod(const char* path, mode_t mode, fuse_file_info*) { return is("one-mode") ? 0 : answer(::chmod(real(path).c_str(), mode)); }
-int odd_chown(const char* path, uid_t user, gid_t group, fuse_file_info*) { return answer(::lchown(real(path).c_str(), user, group)); }
-int odd_truncate(const char* path, off_t size, fuse_file_info*) { return answer(::truncate(real(path).c_str(), size)); }
+int odd_chmod(const char* path, mode_t mode, fuse_file_info*) {
+    return is("one-mode") ? 0 : answer(::chmod(real(path).c_str(), mode));
+}
+int odd_chown(const char* path, uid_t user, gid_t group, fuse_file_info*) {
+    return answer(::lchown(real(path).c_str(), user, group));
+}
+int odd_truncate(const char* path, off_t size, fuse_file_info*) {
+    return answer(::truncate(real(path).c_str(), size));
+}
 int odd_utimens(const char* path, const timespec times[2], fuse_file_info*) {
     return answer(::utimensat(AT_FDCWD, real(path).c_str(), times, AT_SYMLINK_NOFOLLOW));
 }
@@ -134,7 +144,8 @@ int odd_write(const char*, const char* from, size_t size, off_t offset, fuse_fil
 int odd_flush(const char* path, fuse_file_info* info) {
     if (path == nullptr) return 0;
     const bool written = (::fcntl(static_cast<int>(info->fh), F_GETFL) & O_ACCMODE) != O_RDONLY;
-    if (!written || close_fails_at == 0 || !flushed.insert(info->fh).second || ++closes != close_fails_at) return 0;
+    if (!written || close_fails_at == 0 || !flushed.insert(info->fh).second || ++closes != close_fails_at)
+        return 0;
     if (::truncate(real(path).c_str(), 0) != 0) return -EIO;
     return -EDQUOT;
 }

@@ -39,9 +39,11 @@ void serialize(Archive& archive, Attributes& one) {
 
 template <class Archive>
 void serialize(Archive& archive, PendingItem& item) {
-    archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type, item.identity, item.mode, item.links,
-            item.points_at, item.action, item.outcome, item.whole, item.along, item.collides, item.finding, item.decision, item.held_type,
-            item.held, item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes, item.takes_back);
+    archive(item.number, item.parent, item.source, item.real, item.target, item.final_path, item.type,
+            item.identity, item.mode, item.links, item.points_at, item.action, item.outcome, item.whole,
+            item.along, item.collides, item.finding, item.decision, item.held_type, item.held,
+            item.held_by_batch, item.shared, item.entry_of_safe, item.problem, item.attributes,
+            item.takes_back);
 }
 
 template <class Archive>
@@ -51,14 +53,16 @@ void serialize(Archive& archive, ReceiptCollision& one) {
 
 template <class Archive>
 void serialize(Archive& archive, ReceiptItem& item) {
-    archive(item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns, item.collision, item.result,
-            item.set_aside, item.brought_back, item.hash, item.error, item.fault, item.action, item.moved_whole, item.not_kept,
-            item.linked_source, item.after, item.after_status_changed_ns, item.after_mode);
+    archive(item.source, item.target, item.final_path, item.type, item.size_bytes, item.modified_ns,
+            item.collision, item.result, item.set_aside, item.brought_back, item.hash, item.error, item.fault,
+            item.action, item.moved_whole, item.not_kept, item.linked_source, item.after,
+            item.after_status_changed_ns, item.after_mode);
 }
 
 template <class Archive>
 void serialize(Archive& archive, Intent& intent) {
-    archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry, intent.removes_source, intent.hash);
+    archive(intent.number, intent.kind, intent.fresh, intent.expected, intent.slot, intent.entry,
+            intent.removes_source, intent.hash);
 }
 
 template <class Archive>
@@ -156,7 +160,9 @@ class Row {
 public:
     Row(SQLite::Database& database, const std::string& insert) : statement_(database, insert) {}
     Row& text(const std::string& value) { return statement_.bind(++at_, value), *this; }
-    Row& blob(const std::string& value) { return statement_.bind(++at_, value.data(), static_cast<int>(value.size())), *this; }
+    Row& blob(const std::string& value) {
+        return statement_.bind(++at_, value.data(), static_cast<int>(value.size())), *this;
+    }
     template <class Number>
     Row& number(Number value) {
         return statement_.bind(++at_, static_cast<std::int64_t>(value)), *this;
@@ -169,19 +175,29 @@ private:
     int at_ = 0;
 };
 
-void put_item(SQLite::Database& database, const std::string& receipt, std::uint64_t number, const ReceiptItem& item) {
+void put_item(SQLite::Database& database, const std::string& receipt, std::uint64_t number,
+              const ReceiptItem& item) {
     Row row(database, "insert into items values(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
     row.text(receipt).number(number).blob(item.source).blob(item.target).blob(item.final_path);
     row.number(item.type).number(item.size_bytes).number(item.modified_ns);
     const bool has_finding = item.collision && item.collision->finding;
     has_finding ? row.text(std::string(to_text(*item.collision->finding))) : row.null();
     if (item.collision)
-        row.number(item.collision->size_bytes).number(item.collision->modified_ns).text(std::string(to_text(item.collision->decision)));
+        row.number(item.collision->size_bytes)
+            .number(item.collision->modified_ns)
+            .text(std::string(to_text(item.collision->decision)));
     else
         row.null().null().null();
-    row.text(std::string(to_text(item.result))).text(item.set_aside).text(item.brought_back).text(item.hash).blob(item.error);
+    row.text(std::string(to_text(item.result)))
+        .text(item.set_aside)
+        .text(item.brought_back)
+        .text(item.hash)
+        .blob(item.error);
     row.number(item.action).number(item.moved_whole).text(item.not_kept);
-    row.number(item.after.device).number(item.after.inode).number(item.after.size_bytes).number(item.after.modified_ns);
+    row.number(item.after.device)
+        .number(item.after.inode)
+        .number(item.after.size_bytes)
+        .number(item.after.modified_ns);
     row.number(item.after_status_changed_ns).number(item.after_mode);
     row.number(item.linked_source.device).number(item.linked_source.inode);
     item.fault ? row.number(*item.fault) : row.null();
@@ -205,7 +221,10 @@ void put_journal(SQLite::Database& database, const Kept& kept, std::uint8_t vers
             .blob(packed_as(kept.pending, version))
             .insert();
     if (!kept.intents.empty())
-        Row(database, "insert into intents values(?,?)").text(kept.receipt).blob(packed_as(kept.intents, version)).insert();
+        Row(database, "insert into intents values(?,?)")
+            .text(kept.receipt)
+            .blob(packed_as(kept.intents, version))
+            .insert();
 }
 
 /// The rows stay as they are; what is in their blobs was written otherwise.
@@ -235,7 +254,9 @@ void make_older(const std::string& state_folder, int schema) {
         for (const ReceiptHead& head : value(store->receipts())) {
             Kept& kept = all.emplace_back();
             kept.receipt = head.id;
-            const auto take = [&](std::uint64_t number, ReceiptItem&& item) { kept.items.emplace_back(number, std::move(item)); };
+            const auto take = [&](std::uint64_t number, ReceiptItem&& item) {
+                kept.items.emplace_back(number, std::move(item));
+            };
             REQUIRE(store->each_settled(head.id, Store::Order::forwards, take));
             kept.pending = value(store->pending(head.id));
             kept.intents = value(store->intents(head.id));

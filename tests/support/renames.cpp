@@ -5,7 +5,8 @@
 
 using namespace tavlo;
 
-std::shared_ptr<const Plan> plan_renames(const std::vector<std::string>& sources, const NewNamesByPath& names, Policy policy) {
+std::shared_ptr<const Plan> plan_renames(const std::vector<std::string>& sources, const NewNamesByPath& names,
+                                         Policy policy) {
     const auto disk = make_disk();
     const auto batch = std::make_shared<const Batch>(value(gather(*disk, sources)));
     const auto wanted = [&](EntryId id) -> std::optional<Wanted> {

@@ -14,5 +14,5 @@
 using NewNamesByPath = std::map<std::string, std::string>;
 
 /// The plan of renames, with pairs that have to be read compared.
-std::shared_ptr<const tavlo::Plan> plan_renames(const std::vector<std::string>& sources, const NewNamesByPath& names,
-                                                tavlo::Policy policy = {});
+std::shared_ptr<const tavlo::Plan> plan_renames(const std::vector<std::string>& sources,
+                                                const NewNamesByPath& names, tavlo::Policy policy = {});

@@ -18,8 +18,8 @@ namespace fs = std::filesystem;
 
 namespace {
 
-/// A date later than any this program gave before. The kernel's own dates of two files that are written in one tick
-/// of its clock (some ms) are the same, so that "older" is "of the same date" now and then.
+/// A date later than any this program gave before. The kernel's own dates of two files that are written in
+/// one tick of its clock (some ms) are the same, so that "older" is "of the same date" now and then.
 timespec next_date() {
     static std::mutex one_at_a_time;
     static timespec last{};
@@ -28,7 +28,8 @@ timespec next_date() {
     ::clock_gettime(CLOCK_REALTIME_COARSE, &now);
     timespec next{last.tv_sec, last.tv_nsec + 1000};
     if (next.tv_nsec >= 1'000'000'000) next = {next.tv_sec + 1, 0};
-    const bool caught_up = now.tv_sec > next.tv_sec || (now.tv_sec == next.tv_sec && now.tv_nsec > next.tv_nsec);
+    const bool caught_up =
+        now.tv_sec > next.tv_sec || (now.tv_sec == next.tv_sec && now.tv_nsec > next.tv_nsec);
     return last = caught_up ? now : next;
 }
 
@@ -42,14 +43,18 @@ TempFolder::TempFolder(const std::string& where) {
 
 TempFolder::~TempFolder() {
     std::error_code ignored;
-    for (fs::recursive_directory_iterator entry(path_, fs::directory_options::skip_permission_denied, ignored), end; entry != end;
-         entry.increment(ignored))
+    for (fs::recursive_directory_iterator
+             entry(path_, fs::directory_options::skip_permission_denied, ignored),
+         end;
+         entry != end; entry.increment(ignored))
         if (entry->is_directory(ignored) && !entry->is_symlink(ignored))
             fs::permissions(entry->path(), fs::perms::owner_all, fs::perm_options::add, ignored);
     fs::remove_all(path_, ignored);
 }
 
-std::string TempFolder::path(const std::string& below) const { return below.empty() ? path_ : path_ + "/" + below; }
+std::string TempFolder::path(const std::string& below) const {
+    return below.empty() ? path_ : path_ + "/" + below;
+}
 
 std::string TempFolder::write(const std::string& below, const std::string& bytes) const {
     fs::create_directories(fs::path(path(below)).parent_path());

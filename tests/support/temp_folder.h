@@ -17,7 +17,8 @@ public:
     TempFolder& operator=(const TempFolder&) = delete;
 
     std::string path(const std::string& below = {}) const;
-    /// Writes a file, making the folders above it; its date is later than that of any written before it. returns its path
+    /// Writes a file, making the folders above it; its date is later than that of any written before it.
+    /// returns its path
     std::string write(const std::string& below, const std::string& bytes) const;
     std::string folder(const std::string& below) const;
     std::string link(const std::string& below, const std::string& points_at) const;

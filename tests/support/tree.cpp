@@ -57,7 +57,8 @@ std::string describe(const std::string& path, const std::string& below, const Tr
 Tree tree_of(const std::string& top, const TreeOptions& options) {
     Tree tree;
     std::map<std::pair<dev_t, ino_t>, std::string> first;
-    std::map<std::string, std::string> paths;  // in one order, so that "first of its hard links" means the same everywhere
+    std::map<std::string, std::string>
+        paths;  // in one order, so that "first of its hard links" means the same everywhere
     for (const auto& entry : fs::recursive_directory_iterator(top)) {
         const std::string path = entry.path().string();
         if (path.find("/.tavlo-safe-") == std::string::npos) paths[path.substr(top.size() + 1)] = path;
@@ -68,7 +69,8 @@ Tree tree_of(const std::string& top, const TreeOptions& options) {
 
 std::set<std::string> without_safe(const std::string& top) {
     std::set<std::string> lines;
-    for (auto at = std::filesystem::recursive_directory_iterator(top); at != std::filesystem::recursive_directory_iterator(); ++at) {
+    for (auto at = std::filesystem::recursive_directory_iterator(top);
+         at != std::filesystem::recursive_directory_iterator(); ++at) {
         if (at->path().filename().string().starts_with(".tavlo-safe-")) {
             at.disable_recursion_pending();
             continue;

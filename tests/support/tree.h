@@ -7,8 +7,8 @@
 #include <set>
 #include <string>
 
-/// What a tree looked like: each thing's path below the top, with its type, mode, size, time of change in ns, link text,
-/// extended attributes, a sum of its bytes, and the first of its hard links within the tree.
+/// What a tree looked like: each thing's path below the top, with its type, mode, size, time of change in ns,
+/// link text, extended attributes, a sum of its bytes, and the first of its hard links within the tree.
 using Tree = std::map<std::string, std::string>;
 
 struct TreeOptions {
