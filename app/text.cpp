@@ -9,7 +9,9 @@
 #include <QLocale>
 #include <QPainter>
 #include <QStringList>
+#include <QStyle>
 #include <cstdlib>
+#include <vector>
 
 #include "files/path.h"
 
@@ -21,7 +23,9 @@ struct Text {
 
 }  // namespace
 
-QString shown(std::string_view bytes) { return QString::fromStdString(tavlo::to_utf8(tavlo::printable(bytes))); }
+QString shown(std::string_view bytes) {
+    return QString::fromStdString(tavlo::to_utf8(tavlo::printable(bytes)));
+}
 
 std::string to_bytes(const QString& text) { return text.toStdString(); }
 
@@ -32,7 +36,9 @@ QString short_path(const std::string& path, int parts) {
 }
 
 QString size_text(std::uint64_t bytes) {
-    static constexpr const char* units[] = {"KB", "MB", "GB", "TB", "PB"};
+    static constexpr const char* units[] = {QT_TRANSLATE_NOOP("Text", "KB"), QT_TRANSLATE_NOOP("Text", "MB"),
+                                            QT_TRANSLATE_NOOP("Text", "GB"), QT_TRANSLATE_NOOP("Text", "TB"),
+                                            QT_TRANSLATE_NOOP("Text", "PB")};
     if (bytes < 1024) return Text::tr("%Ln B", nullptr, static_cast<int>(bytes));
     double value = static_cast<double>(bytes);
     int unit = -1;
@@ -40,17 +46,19 @@ QString size_text(std::uint64_t bytes) {
         value /= 1024;
         ++unit;
     }
-    return QLocale().toString(value, 'f', value < 10 ? 1 : 0) + QChar(0xa0) + QLatin1String(units[unit]);
+    return QLocale().toString(value, 'f', value < 10 ? 1 : 0) + QChar(0xa0) + Text::tr(units[unit]);
 }
 
 QString date_text(std::int64_t ns) {
     const QDateTime date = QDateTime::fromMSecsSinceEpoch(ns / 1'000'000);
     const bool this_year = date.date().year() == QDate::currentDate().year();
-    return QLocale().toString(date, this_year ? QStringLiteral("d MMM hh:mm") : QStringLiteral("d MMM yyyy hh:mm"));
+    //: a date in the order of the language, and a clock; see QDateTime::toString()
+    return QLocale().toString(date, this_year ? Text::tr("d MMM hh:mm") : Text::tr("d MMM yyyy hh:mm"));
 }
 
 QString date_text_full(std::int64_t ns) {
-    return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000), QStringLiteral("d MMMM yyyy, hh:mm:ss"));
+    return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000),
+                              Text::tr("d MMMM yyyy, hh:mm:ss"));
 }
 
 QString duration_text(std::int64_t ns) {
@@ -81,16 +89,39 @@ QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held
 QString count_text(std::uint64_t count) { return QLocale().toString(static_cast<qulonglong>(count)); }
 
 void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment, const QString& text) {
+    if (text.isRightToLeft()) {  // its letters join, and its figures stand among them in their own order
+        painter.drawText(rect, static_cast<int>(alignment | Qt::AlignVCenter), text);
+        return;
+    }
     const QFontMetrics metrics = painter.fontMetrics();
     int digit = 0;
     for (char c = '0'; c <= '9'; ++c) digit = std::max(digit, metrics.horizontalAdvance(QLatin1Char(c)));
-    const auto advance = [&](QChar c) { return c.isDigit() ? digit : metrics.horizontalAdvance(c); };
-    int width = 0;
-    for (const QChar c : text) width += advance(c);
-    int x = alignment & Qt::AlignRight ? rect.right() + 1 - width : rect.left();
-    const int baseline = rect.top() + (rect.height() + metrics.ascent() - metrics.descent()) / 2;
-    for (const QChar c : text) {
-        painter.drawText(x + (advance(c) - metrics.horizontalAdvance(c)) / 2, baseline, QString(c));
-        x += advance(c);
+    // digits one by one, what stands between them as it is shaped
+    struct Piece {
+        QString text;
+        int own_width;
+        int width;
+    };
+    std::vector<Piece> pieces;
+    for (qsizetype at = 0; at < text.size();) {
+        qsizetype end = at + 1;
+        while (!text[at].isDigit() && end < text.size() && !text[end].isDigit()) ++end;
+        const QString piece = text.mid(at, end - at);
+        const int own = metrics.horizontalAdvance(piece);
+        pieces.push_back({piece, own, text[at].isDigit() ? digit : own});
+        at = end;
     }
+    int width = 0;
+    for (const Piece& piece : pieces) width += piece.width;
+    const bool at_right =
+        QStyle::visualAlignment(painter.layoutDirection(), alignment).testFlag(Qt::AlignRight);
+    int x = at_right ? rect.right() + 1 - width : rect.left();
+    const int baseline = rect.top() + (rect.height() + metrics.ascent() - metrics.descent()) / 2;
+    const auto direction = painter.layoutDirection();
+    painter.setLayoutDirection(Qt::LeftToRight);  // the blank ahead of a unit stays there
+    for (const Piece& piece : pieces) {
+        painter.drawText(x + (piece.width - piece.own_width) / 2, baseline, piece.text);
+        x += piece.width;
+    }
+    painter.setLayoutDirection(direction);
 }

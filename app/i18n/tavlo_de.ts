@@ -21,6 +21,28 @@
         </message>
     </context>
     <context>
+        <name>ArrivalsLine</name>
+        <message>
+            <source>Only these</source>
+            <translation>Nur diese</translation>
+        </message>
+        <message>
+            <source>Leaves out what was there before</source>
+            <translation>Lässt weg, was vorher da war</translation>
+        </message>
+        <message>
+            <source>Close</source>
+            <translation>Schließen</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln came in here: %1</source>
+            <translation>
+                <numerusform>%Ln kam hier an: %1</numerusform>
+                <numerusform>%Ln kamen hier an: %1</numerusform>
+            </translation>
+        </message>
+    </context>
+    <context>
         <name>BalanceBar</name>
         <message numerus="yes">
             <source>%Ln get new names</source>
@@ -576,6 +598,13 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         </message>
     </context>
     <context>
+        <name>ContactSheet</name>
+        <message>
+            <source>Files in this folder, as small pictures</source>
+            <translation>Dateien in diesem Ordner, als kleine Bilder</translation>
+        </message>
+    </context>
+    <context>
         <name>DesktopNotes</name>
         <message>
             <source>Tavlo</source>
@@ -684,6 +713,753 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         <message>
             <source>Line %1: %2</source>
             <translation>Zeile %1: %2</translation>
+        </message>
+    </context>
+    <context>
+        <name>ErrorWords</name>
+        <message>
+            <source>is not there</source>
+            <translation>ist nicht da</translation>
+        </message>
+        <message>
+            <source>permission denied</source>
+            <translation>keine Berechtigung</translation>
+        </message>
+        <message>
+            <source>is not a folder</source>
+            <translation>ist kein Ordner</translation>
+        </message>
+        <message>
+            <source>is no folder</source>
+            <translation>ist kein Ordner</translation>
+        </message>
+        <message>
+            <source>the disk is full</source>
+            <translation>der Datenträger ist voll</translation>
+        </message>
+        <message>
+            <source>the quota is used up</source>
+            <translation>das Kontingent ist aufgebraucht</translation>
+        </message>
+        <message>
+            <source>the file system is read-only</source>
+            <translation>das Dateisystem ist schreibgeschützt</translation>
+        </message>
+        <message>
+            <source>is larger than a file can be there</source>
+            <translation>ist größer, als eine Datei dort sein kann</translation>
+        </message>
+        <message>
+            <source>the name is too long</source>
+            <translation>der Name ist zu lang</translation>
+        </message>
+        <message>
+            <source>a number in its name would fall below 0</source>
+            <translation>eine Zahl im Namen würde unter 0 fallen</translation>
+        </message>
+        <message>
+            <source>a whole file system cannot be taken</source>
+            <translation>ein ganzes Dateisystem kann nicht genommen werden</translation>
+        </message>
+        <message>
+            <source>another folder stands here now</source>
+            <translation>hier steht jetzt ein anderer Ordner</translation>
+        </message>
+        <message>
+            <source>are no facts</source>
+            <translation>sind keine Angaben</translation>
+        </message>
+        <message>
+            <source>brings down what reads it, or needs too much memory</source>
+            <translation>bringt zum Absturz, was es liest, oder braucht zu viel Speicher</translation>
+        </message>
+        <message>
+            <source>brought down what reads it, several times</source>
+            <translation>hat mehrmals zum Absturz gebracht, was es liest</translation>
+        </message>
+        <message>
+            <source>cannot be checked: systemd-analyze is not there</source>
+            <translation>kann nicht geprüft werden: systemd-analyze fehlt</translation>
+        </message>
+        <message>
+            <source>cannot be done: %1</source>
+            <translation>kann nicht ausgeführt werden: %1</translation>
+        </message>
+        <message>
+            <source>cannot be read: %1</source>
+            <translation>kann nicht gelesen werden: %1</translation>
+        </message>
+        <message>
+            <source>cannot be loaded: a library of it is missing</source>
+            <translation>kann nicht geladen werden: eine seiner Bibliotheken fehlt</translation>
+        </message>
+        <message>
+            <source>cannot be started</source>
+            <translation>kann nicht gestartet werden</translation>
+        </message>
+        <message>
+            <source>cannot hold two names of a file</source>
+            <translation>kann nicht zwei Namen einer Datei halten</translation>
+        </message>
+        <message>
+            <source>changed after it was read</source>
+            <translation>wurde geändert, nachdem es gelesen war</translation>
+        </message>
+        <message>
+            <source>changed after the decision was taken</source>
+            <translation>wurde geändert, nachdem entschieden war</translation>
+        </message>
+        <message>
+            <source>changed while it was moved</source>
+            <translation>wurde beim Verschieben geändert</translation>
+        </message>
+        <message>
+            <source>changed while it was read</source>
+            <translation>wurde beim Lesen geändert</translation>
+        </message>
+        <message>
+            <source>ended before its time</source>
+            <translation>endete vorzeitig</translation>
+        </message>
+        <message>
+            <source>folds case, so everything is counted first</source>
+            <translation>unterscheidet Groß und Klein nicht, deshalb wird erst alles gezählt</translation>
+        </message>
+        <message>
+            <source>has a name that is no UTF-8, as names in a zip archive are</source>
+            <translation>hat einen Namen, der kein UTF-8 ist, wie es Namen in einem Zip-Archiv sind</translation>
+        </message>
+        <message>
+            <source>has no sticky bit</source>
+            <translation>hat kein Sticky-Bit</translation>
+        </message>
+        <message>
+            <source>has no trash, and none can be made</source>
+            <translation>hat keinen Papierkorb, und keiner kann angelegt werden</translation>
+        </message>
+        <message>
+            <source>has no trash, and none can be made (%1)</source>
+            <translation>hat keinen Papierkorb, und keiner kann angelegt werden (%1)</translation>
+        </message>
+        <message>
+            <source>has not come to its end, so it is undone whole or gone on with first</source>
+            <translation>ist nicht zu Ende, also wird es ganz rückgängig gemacht oder erst fortgesetzt</translation>
+        </message>
+        <message>
+            <source>has not ended</source>
+            <translation>ist nicht zu Ende</translation>
+        </message>
+        <message>
+            <source>has nothing in it: nothing could be packed</source>
+            <translation>hat nichts in sich: nichts konnte gepackt werden</translation>
+        </message>
+        <message>
+            <source>holds a job that cannot be read: %1</source>
+            <translation>enthält einen Auftrag, der nicht gelesen werden kann: %1</translation>
+        </message>
+        <message>
+            <source>holds Tavlo's own records, and stays</source>
+            <translation>enthält Tavlos eigene Aufzeichnungen, und bleibt</translation>
+        </message>
+        <message>
+            <source>holds versions that were set aside, and stays</source>
+            <translation>enthält beiseite gelegte Fassungen, und bleibt</translation>
+        </message>
+        <message>
+            <source>holds a mount of another file system, and stays</source>
+            <translation>enthält ein eingehängtes anderes Dateisystem, und bleibt</translation>
+        </message>
+        <message>
+            <source>is a fifo, socket or device, which is left alone</source>
+            <translation>ist eine Pipe, ein Socket oder ein Gerät und bleibt unberührt</translation>
+        </message>
+        <message>
+            <source>is a folder into itself: %1 lies in it</source>
+            <translation>ist ein Ordner in sich selbst: %1 liegt darin</translation>
+        </message>
+        <message>
+            <source>is a folder, and no archive</source>
+            <translation>ist ein Ordner und kein Archiv</translation>
+        </message>
+        <message>
+            <source>is a link that leads back to a folder it lies in</source>
+            <translation>ist ein Verweis zurück auf einen Ordner, in dem er liegt</translation>
+        </message>
+        <message>
+            <source>is a link that leads nowhere</source>
+            <translation>ist ein Verweis, der ins Leere führt</translation>
+        </message>
+        <message>
+            <source>is a link, which the destination cannot hold</source>
+            <translation>ist ein Verweis, den das Ziel nicht halten kann</translation>
+        </message>
+        <message>
+            <source>is a mount of another file system, and stays</source>
+            <translation>ist ein eingehängtes anderes Dateisystem, und bleibt</translation>
+        </message>
+        <message>
+            <source>is a mount of another file system, which is not crossed</source>
+            <translation>ist ein eingehängtes anderes Dateisystem, das nicht betreten wird</translation>
+        </message>
+        <message>
+            <source>is a name too long for a unit of systemd</source>
+            <translation>ist als Name für eine systemd-Unit zu lang</translation>
+        </message>
+        <message>
+            <source>is another folder than the one that was looked at</source>
+            <translation>ist ein anderer Ordner als der, der angesehen wurde</translation>
+        </message>
+        <message>
+            <source>is another one than was looked at</source>
+            <translation>ist ein anderes als das, das angesehen wurde</translation>
+        </message>
+        <message>
+            <source>is another one than was made</source>
+            <translation>ist ein anderes als das, das angelegt wurde</translation>
+        </message>
+        <message>
+            <source>is empty</source>
+            <translation>ist leer</translation>
+        </message>
+        <message>
+            <source>is larger than a file can be in the destination</source>
+            <translation>ist größer, als eine Datei im Ziel sein kann</translation>
+        </message>
+        <message>
+            <source>is larger than it should be</source>
+            <translation>ist größer, als es sein sollte</translation>
+        </message>
+        <message>
+            <source>is longer than it says</source>
+            <translation>ist länger, als es angibt</translation>
+        </message>
+        <message>
+            <source>is shorter than it says</source>
+            <translation>ist kürzer, als es angibt</translation>
+        </message>
+        <message>
+            <source>is missing</source>
+            <translation>fehlt</translation>
+        </message>
+        <message>
+            <source>is no archive: it is empty</source>
+            <translation>ist kein Archiv: es ist leer</translation>
+        </message>
+        <message>
+            <source>is no calendar expression that systemd knows (systemd.time(7))</source>
+            <translation>ist kein Kalenderausdruck, den systemd kennt (systemd.time(7))</translation>
+        </message>
+        <message>
+            <source>is no expression that can be used: %1</source>
+            <translation>ist kein brauchbarer Ausdruck: %1</translation>
+        </message>
+        <message>
+            <source>is no file</source>
+            <translation>ist keine Datei</translation>
+        </message>
+        <message>
+            <source>is no kind; there are %1</source>
+            <translation>ist keine Art; es gibt %1</translation>
+        </message>
+        <message>
+            <source>is no longer a regular file</source>
+            <translation>ist keine gewöhnliche Datei mehr</translation>
+        </message>
+        <message>
+            <source>is no longer in the trash</source>
+            <translation>ist nicht mehr im Papierkorb</translation>
+        </message>
+        <message>
+            <source>is no longer the Safe's own folder</source>
+            <translation>ist nicht mehr der eigene Ordner des Tresors</translation>
+        </message>
+        <message>
+            <source>is no longer the folder that was looked at</source>
+            <translation>ist nicht mehr der Ordner, der angesehen wurde</translation>
+        </message>
+        <message>
+            <source>is no longer there</source>
+            <translation>ist nicht mehr da</translation>
+        </message>
+        <message>
+            <source>is no regular file</source>
+            <translation>ist keine gewöhnliche Datei</translation>
+        </message>
+        <message>
+            <source>is no saved job; tavloctl jobs lists them</source>
+            <translation>ist kein gespeicherter Auftrag</translation>
+        </message>
+        <message>
+            <source>is no text file</source>
+            <translation>ist keine Textdatei</translation>
+        </message>
+        <message>
+            <source>is no trash of this user</source>
+            <translation>ist kein Papierkorb dieses Benutzers</translation>
+        </message>
+        <message>
+            <source>is not a private folder of this user</source>
+            <translation>ist kein privater Ordner dieses Benutzers</translation>
+        </message>
+        <message>
+            <source>is not in the archive</source>
+            <translation>ist nicht im Archiv</translation>
+        </message>
+        <message>
+            <source>is not known</source>
+            <translation>ist nicht bekannt</translation>
+        </message>
+        <message>
+            <source>is not the one that the decision was made about</source>
+            <translation>ist nicht das, worüber entschieden wurde</translation>
+        </message>
+        <message>
+            <source>is not the receipt of an undo</source>
+            <translation>ist nicht der Beleg einer Rücknahme</translation>
+        </message>
+        <message>
+            <source>is not the version that was set aside</source>
+            <translation>ist nicht die Fassung, die beiseite gelegt wurde</translation>
+        </message>
+        <message>
+            <source>is open for writing elsewhere, and stays</source>
+            <translation>ist anderswo zum Schreiben geöffnet, und bleibt</translation>
+        </message>
+        <message>
+            <source>is somebody's own folder</source>
+            <translation>ist jemandes eigener Ordner</translation>
+        </message>
+        <message>
+            <source>is still going on</source>
+            <translation>läuft noch</translation>
+        </message>
+        <message>
+            <source>is the name of a saved job; --replace replaces it</source>
+            <translation>ist der Name eines gespeicherten Auftrags</translation>
+        </message>
+        <message>
+            <source>is the root of the whole system, which is not emptied</source>
+            <translation>ist die Wurzel des ganzen Systems, die nicht geleert wird</translation>
+        </message>
+        <message>
+            <source>is to be counted first: %1</source>
+            <translation>ist erst zu zählen: %1</translation>
+        </message>
+        <message>
+            <source>is told of in words that cannot be read</source>
+            <translation>wird in Worten beschrieben, die nicht gelesen werden können</translation>
+        </message>
+        <message>
+            <source>is too large to be read at once</source>
+            <translation>ist zu groß, um auf einmal gelesen zu werden</translation>
+        </message>
+        <message>
+            <source>its names are taken in the trash</source>
+            <translation>seine Namen sind im Papierkorb vergeben</translation>
+        </message>
+        <message>
+            <source>its old name is taken</source>
+            <translation>sein alter Name ist vergeben</translation>
+        </message>
+        <message>
+            <source>its old place is taken</source>
+            <translation>sein alter Platz ist vergeben</translation>
+        </message>
+        <message>
+            <source>its other name did not arrive</source>
+            <translation>sein anderer Name kam nicht an</translation>
+        </message>
+        <message>
+            <source>its other name is gone</source>
+            <translation>sein anderer Name ist weg</translation>
+        </message>
+        <message>
+            <source>its version %1 is no longer in the Safe</source>
+            <translation>seine Fassung %1 ist nicht mehr im Tresor</translation>
+        </message>
+        <message>
+            <source>lies in an archive that was changed meanwhile</source>
+            <translation>liegt in einem Archiv, das inzwischen geändert wurde</translation>
+        </message>
+        <message>
+            <source>lies in an archive, which is only read</source>
+            <translation>liegt in einem Archiv, das nur gelesen wird</translation>
+        </message>
+        <message>
+            <source>lies on a file system that is read-only</source>
+            <translation>liegt auf einem schreibgeschützten Dateisystem</translation>
+        </message>
+        <message>
+            <source>lies on a volume that is not there now</source>
+            <translation>liegt auf einem Datenträger, der jetzt nicht da ist</translation>
+        </message>
+        <message>
+            <source>line %1 is not NAME: EXTENSION EXTENSION …</source>
+            <translation>Zeile %1 ist nicht NAME: ENDUNG ENDUNG …</translation>
+        </message>
+        <message>
+            <source>may not have reached the disk: %1</source>
+            <translation>ist vielleicht nicht auf dem Datenträger angekommen: %1</translation>
+        </message>
+        <message>
+            <source>name %1</source>
+            <translation>Name: %1</translation>
+        </message>
+        <message>
+            <source>no random number could be had</source>
+            <translation>keine Zufallszahl war zu bekommen</translation>
+        </message>
+        <message>
+            <source>nothing was asked for</source>
+            <translation>nichts wurde verlangt</translation>
+        </message>
+        <message>
+            <source>reads back otherwise than it was packed: %1</source>
+            <translation>liest sich anders zurück, als es gepackt wurde: %1</translation>
+        </message>
+        <message>
+            <source>something else is there now</source>
+            <translation>dort ist jetzt etwas anderes</translation>
+        </message>
+        <message>
+            <source>something else stands where its folder was</source>
+            <translation>wo sein Ordner war, steht etwas anderes</translation>
+        </message>
+        <message>
+            <source>something else than a folder stands here now</source>
+            <translation>hier steht jetzt etwas anderes als ein Ordner</translation>
+        </message>
+        <message>
+            <source>speaks in words that cannot be read</source>
+            <translation>spricht in Worten, die nicht gelesen werden können</translation>
+        </message>
+        <message>
+            <source>stays in the Safe, as its source does not hold the same bytes now</source>
+            <translation>bleibt im Tresor, denn seine Quelle enthält jetzt nicht dieselben Bytes</translation>
+        </message>
+        <message>
+            <source>stays, as its age cannot be told: the clock has been put on or back since</source>
+            <translation>bleibt, denn sein Alter ist nicht festzustellen: die Uhr wurde seither verstellt</translation>
+        </message>
+        <message>
+            <source>stays, as the folder that it was could not be made again</source>
+            <translation>bleibt, denn sein Ordner konnte nicht wieder angelegt werden</translation>
+        </message>
+        <message>
+            <source>still holds something, and stays</source>
+            <translation>enthält noch etwas, und bleibt</translation>
+        </message>
+        <message>
+            <source>stopped</source>
+            <translation>angehalten</translation>
+        </message>
+        <message>
+            <source>takes far more work than its bytes can need</source>
+            <translation>macht weit mehr Arbeit, als seine Bytes brauchen können</translation>
+        </message>
+        <message>
+            <source>takes from a folder that no unit can name</source>
+            <translation>nimmt aus einem Ordner, den keine Unit nennen kann</translation>
+        </message>
+        <message>
+            <source>takes from no folder that could be watched</source>
+            <translation>nimmt aus keinem Ordner, der beobachtet werden könnte</translation>
+        </message>
+        <message>
+            <source>takes something back, which is tried again by undoing it again</source>
+            <translation>nimmt etwas zurück; versucht wird es erneut, indem man es erneut zurücknimmt</translation>
+        </message>
+        <message>
+            <source>the archive that it goes into could not be made</source>
+            <translation>das Archiv, in das es soll, konnte nicht angelegt werden</translation>
+        </message>
+        <message>
+            <source>the archive that it goes into is %1</source>
+            <translation>das Archiv, in das es soll, ist %1</translation>
+        </message>
+        <message>
+            <source>the folder it comes in could not be made</source>
+            <translation>der Ordner, in dem es kommt, konnte nicht angelegt werden</translation>
+        </message>
+        <message>
+            <source>the folder it comes in could not be packed</source>
+            <translation>der Ordner, in dem es kommt, konnte nicht gepackt werden</translation>
+        </message>
+        <message>
+            <source>the folder it comes in is undecided</source>
+            <translation>über den Ordner, in dem es kommt, ist nicht entschieden</translation>
+        </message>
+        <message>
+            <source>the list names nothing</source>
+            <translation>die Liste nennt nichts</translation>
+        </message>
+        <message>
+            <source>the name is held</source>
+            <translation>der Name ist vergeben</translation>
+        </message>
+        <message>
+            <source>the name that it was to have did not come free</source>
+            <translation>der Name, den es haben sollte, wurde nicht frei</translation>
+        </message>
+        <message>
+            <source>the name was taken meanwhile</source>
+            <translation>der Name wurde inzwischen vergeben</translation>
+        </message>
+        <message>
+            <source>there is no folder here that could hold the Safe</source>
+            <translation>hier ist kein Ordner, der den Tresor aufnehmen könnte</translation>
+        </message>
+        <message>
+            <source>there is no such receipt</source>
+            <translation>es gibt keinen solchen Beleg</translation>
+        </message>
+        <message>
+            <source>there is no such version in the Safe</source>
+            <translation>es gibt keine solche Fassung im Tresor</translation>
+        </message>
+        <message>
+            <source>took a part of the line only</source>
+            <translation>nahm nur einen Teil der Zeile</translation>
+        </message>
+        <message>
+            <source>waits for its volume, which is not there now (%1)</source>
+            <translation>wartet auf seinen Datenträger, der jetzt nicht da ist (%1)</translation>
+        </message>
+        <message>
+            <source>wants an expression</source>
+            <translation>verlangt einen Ausdruck</translation>
+        </message>
+        <message>
+            <source>wants something to be replaced</source>
+            <translation>verlangt etwas, das ersetzt wird</translation>
+        </message>
+        <message>
+            <source>wants the extension without its dot</source>
+            <translation>verlangt die Endung ohne ihren Punkt</translation>
+        </message>
+        <message>
+            <source>wants a size such as 500, 20K, 1.5M or 2G, not '%1'</source>
+            <translation>verlangt eine Größe wie 500, 20K, 1.5M oder 2G, nicht „%1“</translation>
+        </message>
+        <message>
+            <source>wants a number, not '%1'</source>
+            <translation>verlangt eine Zahl, nicht „%1“</translation>
+        </message>
+        <message>
+            <source>wants a date as 2031-05-02, or 2031, not '%1'</source>
+            <translation>verlangt ein Datum wie 2031-05-02 oder 2031, nicht „%1“</translation>
+        </message>
+        <message>
+            <source>wants FACT=GLOB, not '%1'</source>
+            <translation>verlangt ANGABE=MUSTER, nicht „%1“</translation>
+        </message>
+        <message>
+            <source>was changed in the trash</source>
+            <translation>wurde im Papierkorb geändert</translation>
+        </message>
+        <message>
+            <source>was changed since</source>
+            <translation>wurde seither geändert</translation>
+        </message>
+        <message>
+            <source>was moved while it was emptied</source>
+            <translation>wurde beim Leeren verschoben</translation>
+        </message>
+        <message>
+            <source>was taken away while its folder moved</source>
+            <translation>wurde weggenommen, während sein Ordner verschoben wurde</translation>
+        </message>
+        <message>
+            <source>was undone</source>
+            <translation>wurde rückgängig gemacht</translation>
+        </message>
+        <message>
+            <source>was undone already, by %1</source>
+            <translation>wurde schon rückgängig gemacht, durch %1</translation>
+        </message>
+        <message>
+            <source>was undone by %1</source>
+            <translation>wurde rückgängig gemacht durch %1</translation>
+        </message>
+        <message>
+            <source>was written, and has another size</source>
+            <translation>wurde geschrieben und hat eine andere Größe</translation>
+        </message>
+        <message>
+            <source>what was written reads back otherwise</source>
+            <translation>was geschrieben wurde, liest sich anders zurück</translation>
+        </message>
+        <message>
+            <source>would go into itself</source>
+            <translation>ginge in sich selbst</translation>
+        </message>
+        <message>
+            <source>would go onto itself</source>
+            <translation>ginge auf sich selbst</translation>
+        </message>
+        <message>
+            <source>would leave the destination, and is of the batch itself</source>
+            <translation>ginge aus dem Ziel und gehört selbst zum Stapel</translation>
+        </message>
+        <message>
+            <source>would leave the destination, and the batch comes out of it</source>
+            <translation>ginge aus dem Ziel, und der Stapel kommt daraus</translation>
+        </message>
+        <message>
+            <source>would lose %1, which the destination cannot keep, and stays</source>
+            <translation>verlöre %1, was das Ziel nicht bewahren kann, und bleibt</translation>
+        </message>
+        <message>
+            <source>would only be emptied: nothing of the batch goes there</source>
+            <translation>würde nur geleert: nichts vom Stapel geht dorthin</translation>
+        </message>
+        <message>
+            <source>would overwrite a mount of another file system, or what holds one</source>
+            <translation>überschriebe ein eingehängtes anderes Dateisystem oder was eines enthält</translation>
+        </message>
+        <message>
+            <source>would overwrite what holds a mount of another file system</source>
+            <translation>überschriebe, was ein eingehängtes anderes Dateisystem enthält</translation>
+        </message>
+        <message>
+            <source>would have no name</source>
+            <translation>hätte keinen Namen</translation>
+        </message>
+        <message>
+            <source>would have a name that every folder has</source>
+            <translation>hätte einen Namen, den jeder Ordner hat</translation>
+        </message>
+        <message>
+            <source>would have a name with '/', which parts folders</source>
+            <translation>hätte einen Namen mit „/“, das Ordner trennt</translation>
+        </message>
+        <message>
+            <source>would have a name with a NUL, which ends it</source>
+            <translation>hätte einen Namen mit einem NUL, das ihn beendet</translation>
+        </message>
+        <message>
+            <source>the name is longer than the %1 bytes that the destination can hold</source>
+            <translation>der Name ist länger als die %1 Bytes, die das Ziel fassen kann</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name with %1</source>
+            <translation>das Ziel kann keinen Namen mit %1 halten</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name with a control character</source>
+            <translation>das Ziel kann keinen Namen mit einem Steuerzeichen halten</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name that ends in a dot or a space</source>
+            <translation>das Ziel kann keinen Namen halten, der mit Punkt oder Leerzeichen endet</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name that is not valid UTF-8</source>
+            <translation>das Ziel kann keinen Namen halten, der kein gültiges UTF-8 ist</translation>
+        </message>
+        <message>
+            <source>has too little room: %1 bytes are needed, %2 are free</source>
+            <translation>hat zu wenig Platz: %1 Bytes werden gebraucht, %2 sind frei</translation>
+        </message>
+        <message>
+            <source>has too little room: %1 new entries are needed, %2 are free</source>
+            <translation>hat zu wenig Platz: %1 neue Einträge werden gebraucht, %2 sind frei</translation>
+        </message>
+        <message>
+            <source>knows no fact '%1'; there are %2</source>
+            <translation>kennt keine Angabe „%1“; es gibt %2</translation>
+        </message>
+        <message>
+            <source>has no tab in line %1</source>
+            <translation>hat in Zeile %1 keinen Tabulator</translation>
+        </message>
+        <message>
+            <source>gives '%1' two new names, in lines %2</source>
+            <translation>gibt „%1“ zwei neue Namen, in den Zeilen %2</translation>
+        </message>
+        <message>
+            <source>line %1: nothing is named '%2'</source>
+            <translation>Zeile %1: nichts heißt „%2“</translation>
+        </message>
+        <message>
+            <source>line %1: nothing fits '%2'</source>
+            <translation>Zeile %1: nichts passt auf „%2“</translation>
+        </message>
+        <message>
+            <source>names no archive that can be made: a name and .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst</source>
+            <translation>nennt kein Archiv, das angelegt werden kann: ein Name und .zip, .tar, .tar.gz, .tgz, .tar.xz oder .tar.zst</translation>
+        </message>
+        <message>
+            <source>a move is planned whole</source>
+            <translation>Verschieben wird im Ganzen geplant</translation>
+        </message>
+        <message>
+            <source>folders are chosen by what is in them</source>
+            <translation>Ordner werden nach ihrem Inhalt gewählt</translation>
+        </message>
+        <message>
+            <source>links are followed</source>
+            <translation>Verweisen wird gefolgt</translation>
+        </message>
+        <message>
+            <source>a link is followed</source>
+            <translation>einem Verweis wird gefolgt</translation>
+        </message>
+        <message>
+            <source>something is to leave the destination</source>
+            <translation>etwas soll aus dem Ziel gehen</translation>
+        </message>
+        <message>
+            <source>new names are given</source>
+            <translation>neue Namen werden vergeben</translation>
+        </message>
+        <message>
+            <source>what is there under other names is looked for</source>
+            <translation>gesucht wird, was unter anderen Namen da ist</translation>
+        </message>
+        <message>
+            <source>files are sorted by what they tell</source>
+            <translation>Dateien werden nach ihren Angaben sortiert</translation>
+        </message>
+        <message>
+            <source>several could want one name</source>
+            <translation>mehrere könnten einen Namen wollen</translation>
+        </message>
+        <message>
+            <source>subfolders are left out by what is in them</source>
+            <translation>Unterordner werden nach ihrem Inhalt ausgelassen</translation>
+        </message>
+        <message>
+            <source>folders on the way are kept</source>
+            <translation>Ordner auf dem Weg werden behalten</translation>
+        </message>
+        <message>
+            <source>many things were picked one by one</source>
+            <translation>vieles wurde einzeln gewählt</translation>
+        </message>
+        <message>
+            <source>'%1' is no fact of a file</source>
+            <translation>„%1“ ist keine Angabe einer Datei</translation>
+        </message>
+        <message>
+            <source>has a '}' that closes nothing, at character %1</source>
+            <translation>hat bei Zeichen %1 eine „}“, die nichts schließt</translation>
+        </message>
+        <message>
+            <source>has an empty level, at character %1</source>
+            <translation>hat bei Zeichen %1 eine leere Ebene</translation>
+        </message>
+        <message>
+            <source>has an open brace, at character %1</source>
+            <translation>hat bei Zeichen %1 eine offene Klammer</translation>
+        </message>
+        <message>
+            <source>knows no format '%1' of %2</source>
+            <translation>kennt keine Schreibweise „%1“ von %2</translation>
+        </message>
+        <message>
+            <source>%1 (at character %2)</source>
+            <translation>%1 (bei Zeichen %2)</translation>
         </message>
     </context>
     <context>
@@ -1353,6 +2129,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <source>Kept as %1.</source>
             <translation>Als %1 behalten.</translation>
         </message>
+        <message>
+            <source>Levels of folders</source>
+            <translation>Ebenen der Ordner</translation>
+        </message>
     </context>
     <context>
         <name>FolderModel</name>
@@ -1370,6 +2150,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         <message>
             <source>here</source>
             <translation>hier</translation>
+        </message>
+        <message>
+            <source>%1, came in</source>
+            <translation>%1, neu angekommen</translation>
         </message>
         <message>
             <source>%1, in the batch</source>
@@ -1406,6 +2190,18 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
     </context>
     <context>
         <name>GatheringSide</name>
+        <message>
+            <source>List</source>
+            <translation>Liste</translation>
+        </message>
+        <message>
+            <source>Pictures</source>
+            <translation>Bilder</translation>
+        </message>
+        <message>
+            <source>The folder as small pictures, to pick by eye (F9)</source>
+            <translation>Der Ordner als kleine Bilder, zum Wählen nach Augenschein (F9)</translation>
+        </message>
         <message>
             <source>Pick what a list names</source>
             <translation>Greifen, was eine Liste nennt</translation>
@@ -1497,20 +2293,6 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
                 <numerusform>%Ln gewählt</numerusform>
             </translation>
         </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln von hier im Stapel&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln von hier im Stapel&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln im Stapel&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln im Stapel&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
         <message>
             <source>This folder cannot be read: %1</source>
             <translation>Dieser Ordner ist nicht lesbar: %1</translation>
@@ -1578,6 +2360,24 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         <message>
             <source>What stands out below this folder</source>
             <translation>Was unter diesem Ordner auffällt</translation>
+        </message>
+        <message>
+            <source>In the order of</source>
+            <translation>Sortiert nach</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln in the batch from here</source>
+            <translation>
+                <numerusform>%Ln von hier im Stapel</numerusform>
+                <numerusform>%Ln von hier im Stapel</numerusform>
+            </translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln in the batch</source>
+            <translation>
+                <numerusform>%Ln im Stapel</numerusform>
+                <numerusform>%Ln im Stapel</numerusform>
+            </translation>
         </message>
     </context>
     <context>
@@ -3443,6 +4243,28 @@ Was immer wieder getan wird, wird wie sonst auf der Werkbank zusammengestellt; d
             <source>%1 is not there.</source>
             <translation>%1 ist nicht da.</translation>
         </message>
+        <message numerus="yes">
+            <source>%Ln are in hand in the other window now.</source>
+            <translation>
+                <numerusform>%Ln ist jetzt im anderen Fenster zur Hand.</numerusform>
+                <numerusform>%Ln sind jetzt im anderen Fenster zur Hand.</numerusform>
+            </translation>
+        </message>
+        <message>
+            <source>Take over</source>
+            <translation>Übernehmen</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln came from the other window.</source>
+            <translation>
+                <numerusform>%Ln kam aus dem anderen Fenster.</numerusform>
+                <numerusform>%Ln kamen aus dem anderen Fenster.</numerusform>
+            </translation>
+        </message>
+        <message>
+            <source>There is no other window (Ctrl+N opens one)</source>
+            <translation>Es gibt kein anderes Fenster (Strg+N öffnet eines)</translation>
+        </message>
         <message>
             <source>Runs are not through</source>
             <translation>Läufe sind nicht durch</translation>
@@ -3632,6 +4454,10 @@ GPL-3.0-or-later</translation>
             <translation>&amp;Entfernen</translation>
         </message>
         <message>
+            <source>&amp;Hand over to another window</source>
+            <translation>An ein anderes Fenster ü&amp;bergeben</translation>
+        </message>
+        <message>
             <source>&amp;Keep as a job…</source>
             <translation>Als Auftrag &amp;behalten …</translation>
         </message>
@@ -3720,6 +4546,10 @@ GPL-3.0-or-later</translation>
             <translation>Ein &amp;Blick auf die aktuelle Datei</translation>
         </message>
         <message>
+            <source>The folder as small &amp;pictures</source>
+            <translation>Der Ordner als kleine B&amp;ilder</translation>
+        </message>
+        <message>
             <source>&amp;Hidden files</source>
             <translation>&amp;Verborgene Dateien</translation>
         </message>
@@ -3747,8 +4577,16 @@ GPL-3.0-or-later</translation>
             </translation>
         </message>
         <message>
+            <source>What is in hand is not kept when the window closes: nothing can be written in %1.</source>
+            <translation>Was zur Hand ist, wird beim Schließen des Fensters nicht behalten: in %1 kann nichts geschrieben werden.</translation>
+        </message>
+        <message>
             <source>%1 – Tavlo</source>
             <translation>%1 – Tavlo</translation>
+        </message>
+        <message>
+            <source>Nothing came in with this run.</source>
+            <translation>Mit diesem Lauf kam nichts an.</translation>
         </message>
         <message>
             <source>Pick</source>
@@ -4062,6 +4900,10 @@ GPL-3.0-or-later</translation>
             <source>Written to %1.</source>
             <translation>In %1 geschrieben.</translation>
         </message>
+        <message>
+            <source>Steps of the new names</source>
+            <translation>Schritte der neuen Namen</translation>
+        </message>
     </context>
     <context>
         <name>Opening</name>
@@ -4219,6 +5061,10 @@ nach %2</translation>
         <message>
             <source>What happens</source>
             <translation>Was geschieht</translation>
+        </message>
+        <message>
+            <source>%1, undecided: %2 %3</source>
+            <translation>%1, unentschieden: %2 %3</translation>
         </message>
     </context>
     <context>
@@ -4460,13 +5306,6 @@ nach %2</translation>
             <source>Nothing is on its way here.</source>
             <translation>Nichts ist hierher unterwegs.</translation>
         </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln zu klären&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln zu klären&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
         <message>
             <source>No name in the destination as it will be fits “%1”.</source>
             <translation>Kein Name im Ziel, wie es wird, passt zu „%1“.</translation>
@@ -4490,6 +5329,13 @@ nach %2</translation>
         <message>
             <source>This folder is not there yet; the run will make it.</source>
             <translation>Diesen Ordner gibt es noch nicht; der Lauf legt ihn an.</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln to settle</source>
+            <translation>
+                <numerusform>%Ln zu klären</numerusform>
+                <numerusform>%Ln zu klären</numerusform>
+            </translation>
         </message>
     </context>
     <context>
@@ -4821,6 +5667,10 @@ nach %2</translation>
         <message>
             <source>Sizes</source>
             <translation>Größen</translation>
+        </message>
+        <message>
+            <source>%1, %2</source>
+            <translation>%1, %2</translation>
         </message>
     </context>
     <context>
@@ -5202,8 +6052,8 @@ nach %2</translation>
             <translation>90 Tage behalten, vom nächsten Start an</translation>
         </message>
         <message>
-            <source>Open where it went</source>
-            <translation>Öffnen, wohin es ging</translation>
+            <source>Show it there: what came in, where it is</source>
+            <translation>Dort zeigen: was ankam, wo es ist</translation>
         </message>
         <message>
             <source>The same on the bench again</source>
@@ -5353,6 +6203,14 @@ nach %2</translation>
         <message>
             <source>Receipt</source>
             <translation>Quittung</translation>
+        </message>
+        <message>
+            <source>Show it there</source>
+            <translation>Dort zeigen</translation>
+        </message>
+        <message>
+            <source>Opens the place where it went, with what came in marked</source>
+            <translation>Öffnet den Ort, an den es ging, mit Marken an dem, was ankam</translation>
         </message>
         <message>
             <source>Go on</source>
@@ -6287,10 +7145,6 @@ nach %2</translation>
             <translation> Tage</translation>
         </message>
         <message>
-            <source>until you empty it</source>
-            <translation>bis Sie ihn leeren</translation>
-        </message>
-        <message>
             <source>&amp;Say so where the Safe takes more than</source>
             <translation>&amp;Sagen, wenn der Tresor mehr braucht als</translation>
         </message>
@@ -6572,12 +7426,45 @@ nach %2</translation>
     </context>
     <context>
         <name>Text</name>
+        <message>
+            <source>KB</source>
+            <translation>KB</translation>
+        </message>
+        <message>
+            <source>MB</source>
+            <translation>MB</translation>
+        </message>
+        <message>
+            <source>GB</source>
+            <translation>GB</translation>
+        </message>
+        <message>
+            <source>TB</source>
+            <translation>TB</translation>
+        </message>
+        <message>
+            <source>PB</source>
+            <translation>PB</translation>
+        </message>
         <message numerus="yes">
             <source>%Ln B</source>
             <translation>
                 <numerusform>%Ln B</numerusform>
                 <numerusform>%Ln B</numerusform>
             </translation>
+        </message>
+        <message>
+            <source>d MMM hh:mm</source>
+            <extracomment>a date in the order of the language, and a clock; see QDateTime::toString()</extracomment>
+            <translation>d. MMM hh:mm</translation>
+        </message>
+        <message>
+            <source>d MMM yyyy hh:mm</source>
+            <translation>d. MMM yyyy hh:mm</translation>
+        </message>
+        <message>
+            <source>d MMMM yyyy, hh:mm:ss</source>
+            <translation>d. MMMM yyyy, hh:mm:ss</translation>
         </message>
         <message>
             <source>less than a second</source>
@@ -6712,6 +7599,10 @@ nach %2</translation>
         <message>
             <source>Next:</source>
             <translation>Als nächstes:</translation>
+        </message>
+        <message>
+            <source>dddd, d MMMM yyyy, HH:mm</source>
+            <translation>dddd, d. MMMM yyyy, HH:mm</translation>
         </message>
         <message>
             <source>A minute or so after a file was added, removed or changed there, while you are logged in.</source>

@@ -2,9 +2,20 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="en_GB" sourcelanguage="en">
 <context>
+    <name>ArrivalsLine</name>
+    <message numerus="yes">
+        <location filename="../views/gathering/arrivals_line.cpp" line="34" />
+        <source>%Ln came in here: %1</source>
+        <translation>
+            <numerusform>%Ln came in here: %1</numerusform>
+            <numerusform>%Ln came in here: %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>BalanceBar</name>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="27" />
+        <location filename="../views/bench/balance_bar.cpp" line="29" />
         <source>%Ln new</source>
         <translation>
             <numerusform>%Ln new</numerusform>
@@ -12,7 +23,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="27" />
+        <location filename="../views/bench/balance_bar.cpp" line="28" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -20,7 +31,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="28" />
+        <location filename="../views/bench/balance_bar.cpp" line="30" />
         <source>%Ln overwrite, old ones to the Safe</source>
         <translation>
             <numerusform>%Ln overwrite, old one to the Safe</numerusform>
@@ -28,7 +39,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="30" />
+        <location filename="../views/bench/balance_bar.cpp" line="32" />
         <source>%Ln get the nearest free name</source>
         <translation>
             <numerusform>%Ln get the nearest free name</numerusform>
@@ -36,7 +47,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="31" />
+        <location filename="../views/bench/balance_bar.cpp" line="33" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -44,7 +55,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="32" />
+        <location filename="../views/bench/balance_bar.cpp" line="34" />
         <source>%Ln same, skipped</source>
         <translation>
             <numerusform>%Ln same, skipped</numerusform>
@@ -52,7 +63,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="34" />
+        <location filename="../views/bench/balance_bar.cpp" line="37" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -60,7 +71,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="34" />
+        <location filename="../views/bench/balance_bar.cpp" line="36" />
         <source>%Ln keep their names</source>
         <translation>
             <numerusform>%Ln keep their names</numerusform>
@@ -68,7 +79,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="35" />
+        <location filename="../views/bench/balance_bar.cpp" line="38" />
         <source>%Ln folders merge</source>
         <translation>
             <numerusform>%Ln folder merges</numerusform>
@@ -76,7 +87,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="36" />
+        <location filename="../views/bench/balance_bar.cpp" line="39" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -84,7 +95,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="37" />
+        <location filename="../views/bench/balance_bar.cpp" line="40" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -92,7 +103,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="40" />
+        <location filename="../views/bench/balance_bar.cpp" line="43" />
         <source>%Ln leave, to the trash</source>
         <translation>
             <numerusform>%Ln leaves, to the trash</numerusform>
@@ -100,7 +111,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="41" />
+        <location filename="../views/bench/balance_bar.cpp" line="44" />
         <source>%Ln leave, to the Safe</source>
         <translation>
             <numerusform>%Ln leaves, to the Safe</numerusform>
@@ -108,7 +119,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="122" />
+        <location filename="../views/bench/balance_bar.cpp" line="139" />
         <source>Not possible: %1 (and %Ln more)</source>
         <translation>
             <numerusform>Not possible: %1 (and %Ln more)</numerusform>
@@ -116,7 +127,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/balance_bar.cpp" line="143" />
+        <location filename="../views/bench/balance_bar.cpp" line="166" />
         <source>&lt;b&gt;%1&lt;/b&gt; in %Ln files leave; the undo brings them back</source>
         <translation>
             <numerusform>&lt;b&gt;%1&lt;/b&gt; in %Ln file leaves; the undo brings them back</numerusform>
@@ -127,7 +138,7 @@
 <context>
     <name>BatchModel</name>
     <message numerus="yes">
-        <location filename="../models/batch_model.cpp" line="69" />
+        <location filename="../models/batch_model.cpp" line="74" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -138,7 +149,7 @@
 <context>
     <name>BatchView</name>
     <message numerus="yes">
-        <location filename="../views/outcome/batch_view.cpp" line="125" />
+        <location filename="../views/outcome/batch_view.cpp" line="124" />
         <source>%Ln files</source>
         <translation>
             <numerusform>%Ln file</numerusform>
@@ -154,7 +165,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/batch_view.cpp" line="180" />
+        <location filename="../views/outcome/batch_view.cpp" line="191" />
         <source>%Ln of the paths in the file are not there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
@@ -165,7 +176,7 @@
 <context>
     <name>ClipboardLine</name>
     <message numerus="yes">
-        <location filename="../views/bench/clipboard_line.cpp" line="71" />
+        <location filename="../views/bench/clipboard_line.cpp" line="72" />
         <source>Clipboard: %Ln cut</source>
         <translation>
             <numerusform>Clipboard: %Ln cut</numerusform>
@@ -173,7 +184,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/clipboard_line.cpp" line="71" />
+        <location filename="../views/bench/clipboard_line.cpp" line="72" />
         <source>Clipboard: %Ln copied</source>
         <translation>
             <numerusform>Clipboard: %Ln copied</numerusform>
@@ -181,7 +192,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/clipboard_line.cpp" line="73" />
+        <location filename="../views/bench/clipboard_line.cpp" line="74" />
         <source> from %Ln folders</source>
         <translation>
             <numerusform> from %Ln folder</numerusform>
@@ -189,7 +200,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/clipboard_line.cpp" line="75" />
+        <location filename="../views/bench/clipboard_line.cpp" line="76" />
         <source> · %Ln gone</source>
         <translation>
             <numerusform> · %Ln gone</numerusform>
@@ -200,7 +211,7 @@
 <context>
     <name>CollisionsPage</name>
     <message numerus="yes">
-        <location filename="../views/collisions/collisions_page.cpp" line="203" />
+        <location filename="../views/collisions/collisions_page.cpp" line="202" />
         <source>%Ln meet what is there</source>
         <translation>
             <numerusform>%Ln meet what is there</numerusform>
@@ -208,7 +219,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions/collisions_page.cpp" line="204" />
+        <location filename="../views/collisions/collisions_page.cpp" line="205" />
         <source>%Ln settled</source>
         <translation>
             <numerusform>%Ln settled</numerusform>
@@ -216,7 +227,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions/collisions_page.cpp" line="207" />
+        <location filename="../views/collisions/collisions_page.cpp" line="208" />
         <source>What collides with nothing, %Ln items, can start now.</source>
         <translation>
             <numerusform>What collides with nothing, %Ln item, can start now.</numerusform>
@@ -224,7 +235,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions/collisions_page.cpp" line="290" />
+        <location filename="../views/collisions/collisions_names.cpp" line="29" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -235,7 +246,7 @@
 <context>
     <name>DesktopNotes</name>
     <message numerus="yes">
-        <location filename="../tasks/desktop_notes.cpp" line="68" />
+        <location filename="../tasks/desktop_notes.cpp" line="74" />
         <source>A run has ended, and %Ln items need you</source>
         <translation>
             <numerusform>A run has ended, and %Ln item needs you</numerusform>
@@ -246,7 +257,7 @@
 <context>
     <name>DestinationPanel</name>
     <message numerus="yes">
-        <location filename="../views/bench/destination_panel.cpp" line="177" />
+        <location filename="../views/bench/destination_panel.cpp" line="182" />
         <source>%1: the run will make the last %Ln folders of it.</source>
         <translation>
             <numerusform>%1: the run will make the last %Ln folder of it.</numerusform>
@@ -257,7 +268,7 @@
 <context>
     <name>FaceToFace</name>
     <message numerus="yes">
-        <location filename="../views/collisions/face_to_face.cpp" line="188" />
+        <location filename="../views/collisions/face_to_face.cpp" line="206" />
         <source>%Ln cells differ</source>
         <translation>
             <numerusform>%Ln cell differs</numerusform>
@@ -265,7 +276,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/collisions/face_to_face.cpp" line="189" />
+        <location filename="../views/collisions/face_to_face.cpp" line="207" />
         <source>%Ln lines differ; F7 goes to the next</source>
         <translation>
             <numerusform>%Ln line differs; F7 goes to the next</numerusform>
@@ -276,7 +287,7 @@
 <context>
     <name>FolderModel</name>
     <message numerus="yes">
-        <location filename="../models/folder_model.cpp" line="265" />
+        <location filename="../models/folder_model.cpp" line="292" />
         <source>%Ln files, %1</source>
         <translation>
             <numerusform>%Ln file, %1</numerusform>
@@ -287,7 +298,7 @@
 <context>
     <name>GatheringSide</name>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="372" />
+        <location filename="../views/gathering/gathering_words.cpp" line="26" />
         <source>%Ln fit, here and below</source>
         <translation>
             <numerusform>%Ln fit, here and below</numerusform>
@@ -295,7 +306,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="373" />
+        <location filename="../views/gathering/gathering_words.cpp" line="27" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
             <numerusform>%Ln fit so far, looking on…</numerusform>
@@ -303,7 +314,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="375" />
+        <location filename="../views/gathering/gathering_words.cpp" line="30" />
         <source>%Ln here</source>
         <translation>
             <numerusform>%Ln here</numerusform>
@@ -311,7 +322,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="379" />
+        <location filename="../views/gathering/gathering_words.cpp" line="35" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -319,7 +330,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="382" />
+        <location filename="../views/gathering/gathering_words.cpp" line="38" />
         <source>%Ln selected</source>
         <translation>
             <numerusform>%Ln selected</numerusform>
@@ -327,26 +338,26 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="388" />
-        <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
+        <location filename="../views/gathering/gathering_words.cpp" line="43" />
+        <source>%Ln in the batch from here</source>
         <translation>
-            <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
-            <numerusform>&lt;b&gt;%Ln in the batch&lt;/b&gt;</numerusform>
+            <numerusform>%Ln in the batch from here</numerusform>
+            <numerusform>%Ln in the batch from here</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/gathering_side.cpp" line="387" />
-        <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
+        <location filename="../views/gathering/gathering_words.cpp" line="44" />
+        <source>%Ln in the batch</source>
         <translation>
-            <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
-            <numerusform>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</numerusform>
+            <numerusform>%Ln in the batch</numerusform>
+            <numerusform>%Ln in the batch</numerusform>
         </translation>
     </message>
 </context>
 <context>
     <name>GroupModel</name>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="89" />
+        <location filename="../models/collision_models.cpp" line="99" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -354,7 +365,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="89" />
+        <location filename="../models/collision_models.cpp" line="99" />
         <source>%Ln pairs</source>
         <translation>
             <numerusform>%Ln pair</numerusform>
@@ -362,8 +373,8 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="99" />
-        <location filename="../models/collision_models.cpp" line="103" />
+        <location filename="../models/collision_models.cpp" line="110" />
+        <location filename="../models/collision_models.cpp" line="115" />
         <source>%Ln open</source>
         <translation>
             <numerusform>%Ln open</numerusform>
@@ -371,7 +382,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/collision_models.cpp" line="102" />
+        <location filename="../models/collision_models.cpp" line="114" />
         <source>%Ln other</source>
         <translation>
             <numerusform>%Ln other</numerusform>
@@ -382,7 +393,7 @@
 <context>
     <name>InstructionLine</name>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_menus.cpp" line="94" />
+        <location filename="../views/bench/instruction_menus.cpp" line="107" />
         <source>%1 (%Ln picked)</source>
         <translation>
             <numerusform>%1 (%Ln picked)</numerusform>
@@ -390,7 +401,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="198" />
+        <location filename="../views/bench/instruction_line.cpp" line="208" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -398,7 +409,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="199" />
+        <location filename="../views/bench/instruction_line.cpp" line="210" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -406,7 +417,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="206" />
+        <location filename="../views/bench/instruction_line.cpp" line="217" />
         <source>%Ln undecided stay in hand.</source>
         <translation>
             <numerusform>%Ln undecided stays in hand.</numerusform>
@@ -414,7 +425,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="249" />
+        <location filename="../views/bench/instruction_line.cpp" line="267" />
         <source>%1 (%Ln go)</source>
         <translation>
             <numerusform>%1 (%Ln goes)</numerusform>
@@ -422,7 +433,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="339" />
+        <location filename="../views/bench/instruction_line.cpp" line="367" />
         <source>Rename %Ln items</source>
         <translation>
             <numerusform>Rename %Ln item</numerusform>
@@ -430,7 +441,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="342" />
+        <location filename="../views/bench/instruction_line.cpp" line="371" />
         <source>Remove %Ln items</source>
         <translation>
             <numerusform>Remove %Ln item</numerusform>
@@ -438,7 +449,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="345" />
+        <location filename="../views/bench/instruction_line.cpp" line="374" />
         <source>Pack %Ln items</source>
         <translation>
             <numerusform>Pack %Ln item</numerusform>
@@ -446,7 +457,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="348" />
+        <location filename="../views/bench/instruction_line.cpp" line="378" />
         <source>Unpack %Ln items</source>
         <translation>
             <numerusform>Unpack %Ln item</numerusform>
@@ -454,7 +465,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="355" />
+        <location filename="../views/bench/instruction_line.cpp" line="385" />
         <source>Copy %Ln items</source>
         <translation>
             <numerusform>Copy %Ln item</numerusform>
@@ -462,7 +473,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/bench/instruction_line.cpp" line="336" />
+        <location filename="../views/bench/instruction_line.cpp" line="363" />
         <source>Move %Ln items</source>
         <translation>
             <numerusform>Move %Ln item</numerusform>
@@ -473,7 +484,7 @@
 <context>
     <name>JobWords</name>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="80" />
+        <location filename="../job_words.cpp" line="84" />
         <source>changed in the last %Ln days</source>
         <translation>
             <numerusform>changed in the last %Ln day</numerusform>
@@ -481,7 +492,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="86" />
+        <location filename="../job_words.cpp" line="90" />
         <source>not changed for %Ln days</source>
         <translation>
             <numerusform>not changed for %Ln day</numerusform>
@@ -489,7 +500,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="104" />
+        <location filename="../job_words.cpp" line="111" />
         <source>%Ln places</source>
         <translation>
             <numerusform>%Ln place</numerusform>
@@ -497,7 +508,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="111" />
+        <location filename="../job_words.cpp" line="119" />
         <source>%Ln things</source>
         <translation>
             <numerusform>%Ln thing</numerusform>
@@ -505,7 +516,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../job_words.cpp" line="179" />
+        <location filename="../job_words.cpp" line="193" />
         <source>%1: %Ln kinds of collision (%2) will stay as they are until you look.</source>
         <translation>
             <numerusform>%1: %Ln kind of collision (%2) will stay as it is until you look.</numerusform>
@@ -516,7 +527,7 @@
 <context>
     <name>JobsModel</name>
     <message numerus="yes">
-        <location filename="../models/jobs_model.cpp" line="56" />
+        <location filename="../models/jobs_model.cpp" line="59" />
         <source>%1 (and %Ln more steps)</source>
         <translation>
             <numerusform>%1 (and %Ln more step)</numerusform>
@@ -527,7 +538,7 @@
 <context>
     <name>KeepJobDialog</name>
     <message numerus="yes">
-        <location filename="../views/jobs/keep_job_dialog.cpp" line="42" />
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="76" />
         <source>the same %Ln things, by their names</source>
         <translation>
             <numerusform>the same %Ln thing, by their names</numerusform>
@@ -535,7 +546,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/jobs/keep_job_dialog.cpp" line="103" />
+        <location filename="../views/jobs/keep_job_dialog.cpp" line="105" />
         <source>%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.</source>
         <translation>
             <numerusform>%Ln kind of collision will stay as it is until you look: nobody is asked while it is running.</numerusform>
@@ -546,7 +557,7 @@
 <context>
     <name>Keeping</name>
     <message numerus="yes">
-        <location filename="../tasks/keeping.cpp" line="47" />
+        <location filename="../tasks/keeping.cpp" line="48" />
         <source>%Ln versions have left the Safe, past the age that you have set.</source>
         <translation>
             <numerusform>%Ln version has left the Safe, past the age that you have set.</numerusform>
@@ -557,7 +568,7 @@
 <context>
     <name>Lane</name>
     <message numerus="yes">
-        <location filename="../views/runs/lane_words.cpp" line="34" />
+        <location filename="../views/runs/lane_words.cpp" line="38" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -565,7 +576,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/lane_words.cpp" line="50" />
+        <location filename="../views/runs/lane_words.cpp" line="58" />
         <source>%Ln s left</source>
         <translation>
             <numerusform>%Ln s left</numerusform>
@@ -573,7 +584,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/lane_words.cpp" line="51" />
+        <location filename="../views/runs/lane_words.cpp" line="60" />
         <source>about %Ln min left</source>
         <translation>
             <numerusform>about %Ln min left</numerusform>
@@ -584,7 +595,7 @@
 <context>
     <name>LaneView</name>
     <message numerus="yes">
-        <location filename="../views/runs/lane_view.cpp" line="121" />
+        <location filename="../views/runs/lane_view.cpp" line="132" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -592,7 +603,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/lane_view.cpp" line="122" />
+        <location filename="../views/runs/lane_view.cpp" line="133" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -603,7 +614,7 @@
 <context>
     <name>ListPanel</name>
     <message numerus="yes">
-        <location filename="../views/gathering/list_panel.cpp" line="163" />
+        <location filename="../views/gathering/list_panel.cpp" line="174" />
         <source>%Ln fit</source>
         <translation>
             <numerusform>%Ln fit</numerusform>
@@ -611,7 +622,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/list_panel.cpp" line="211" />
+        <location filename="../views/gathering/list_panel.cpp" line="226" />
         <source>%Ln found</source>
         <translation>
             <numerusform>%Ln found</numerusform>
@@ -619,7 +630,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/list_panel.cpp" line="212" />
+        <location filename="../views/gathering/list_panel.cpp" line="227" />
         <source>%Ln fit several, %1 still to choose</source>
         <translation>
             <numerusform>%Ln fit several, %1 still to choose</numerusform>
@@ -627,7 +638,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/list_panel.cpp" line="213" />
+        <location filename="../views/gathering/list_panel.cpp" line="228" />
         <source>%Ln not found</source>
         <translation>
             <numerusform>%Ln not found</numerusform>
@@ -635,7 +646,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/list_panel.cpp" line="217" />
+        <location filename="../views/gathering/list_panel.cpp" line="233" />
         <source>Add %Ln files to the batch</source>
         <translation>
             <numerusform>Add %Ln file to the batch</numerusform>
@@ -646,7 +657,7 @@
 <context>
     <name>Listing</name>
     <message numerus="yes">
-        <location filename="../models/listing.cpp" line="132" />
+        <location filename="../models/listing.cpp" line="141" />
         <source>%Ln folders could not be read</source>
         <translation>
             <numerusform>%Ln folder could not be read</numerusform>
@@ -657,7 +668,7 @@
 <context>
     <name>MainWindow</name>
     <message numerus="yes">
-        <location filename="../views/main_window_wiring.cpp" line="60" />
+        <location filename="../views/main_window_wiring.cpp" line="61" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
@@ -665,7 +676,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/main_window_wiring.cpp" line="146" />
+        <location filename="../views/main_window_wiring.cpp" line="159" />
         <source>%Ln picked; they are in hand on the bench.</source>
         <translation>
             <numerusform>%Ln picked; they are in hand on the bench.</numerusform>
@@ -673,18 +684,34 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/main_window.cpp" line="199" />
+        <location filename="../views/main_window.cpp" line="205" />
         <source>%Ln were left out: they lie on no disk of this machine.</source>
         <translation>
             <numerusform>%Ln was left out: it lies on no disk of this machine.</numerusform>
             <numerusform>%Ln were left out: they lie on no disk of this machine.</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <location filename="../views/main_window.cpp" line="253" />
+        <source>%Ln are in hand in the other window now.</source>
+        <translation>
+            <numerusform>%Ln are in hand in the other window now.</numerusform>
+            <numerusform>%Ln are in hand in the other window now.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/main_window.cpp" line="255" />
+        <source>%Ln came from the other window.</source>
+        <translation>
+            <numerusform>%Ln came from the other window.</numerusform>
+            <numerusform>%Ln came from the other window.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>NameStepsPanel</name>
     <message numerus="yes">
-        <location filename="../views/bench/name_steps_panel.cpp" line="194" />
+        <location filename="../views/bench/name_steps_panel.cpp" line="199" />
         <source>%1 (and %Ln more)</source>
         <translation>
             <numerusform>%1 (and %Ln more)</numerusform>
@@ -695,7 +722,7 @@
 <context>
     <name>OutcomeModel</name>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="444" />
+        <location filename="../models/outcome_model_words.cpp" line="76" />
         <source>%Ln files arrive</source>
         <translation>
             <numerusform>%Ln file arrives</numerusform>
@@ -703,7 +730,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../models/outcome_model.cpp" line="451" />
+        <location filename="../models/outcome_model_words.cpp" line="84" />
         <source>with %Ln files, %1</source>
         <translation>
             <numerusform>with %Ln file, %1</numerusform>
@@ -714,7 +741,7 @@
 <context>
     <name>OutcomeSide</name>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="395" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="24" />
         <source>%Ln in hand</source>
         <translation>
             <numerusform>%Ln in hand</numerusform>
@@ -722,7 +749,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="407" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="42" />
         <source>Use other names for %Ln</source>
         <translation>
             <numerusform>Use other names for %Ln</numerusform>
@@ -730,7 +757,15 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="423" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="44" />
+        <source>%Ln to settle</source>
+        <translation>
+            <numerusform>%Ln to settle</numerusform>
+            <numerusform>%Ln to settle</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <location filename="../views/outcome/outcome_side_words.cpp" line="65" />
         <source>%Ln get new names</source>
         <translation>
             <numerusform>%Ln get new names</numerusform>
@@ -738,7 +773,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="425" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="67" />
         <source>%Ln arrive</source>
         <translation>
             <numerusform>%Ln arrives</numerusform>
@@ -746,7 +781,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="426" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="70" />
         <source>%Ln replace</source>
         <translation>
             <numerusform>%Ln replaces</numerusform>
@@ -754,7 +789,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="427" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="71" />
         <source>%Ln stay as they are</source>
         <translation>
             <numerusform>%Ln stays as it is</numerusform>
@@ -762,7 +797,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="428" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="73" />
         <source>%Ln leave</source>
         <translation>
             <numerusform>%Ln leaves</numerusform>
@@ -770,7 +805,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="432" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="77" />
         <source>%Ln files stay beside them, %1 of them newer than a week</source>
         <translation>
             <numerusform>%Ln file stay beside them, %1 of them newer than a week</numerusform>
@@ -778,7 +813,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="434" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="79" />
         <source>%Ln files stay beside them</source>
         <translation>
             <numerusform>%Ln file stay beside them</numerusform>
@@ -786,7 +821,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="436" />
+        <location filename="../views/outcome/outcome_side_words.cpp" line="82" />
         <source>%Ln cannot be done</source>
         <translation>
             <numerusform>%Ln cannot be done</numerusform>
@@ -794,15 +829,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/outcome/outcome_side.cpp" line="440" />
-        <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
-        <translation>
-            <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
-            <numerusform>&lt;b&gt;%Ln to settle&lt;/b&gt;</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <location filename="../views/outcome/outcome_menu.cpp" line="58" />
+        <location filename="../views/outcome/outcome_menu.cpp" line="62" />
         <source>Say a fact of %Ln items, for this batch</source>
         <translation>
             <numerusform>Say a fact of %Ln item, for this batch</numerusform>
@@ -813,7 +840,7 @@
 <context>
     <name>PickBox</name>
     <message numerus="yes">
-        <location filename="../views/gathering/pick_box.cpp" line="83" />
+        <location filename="../views/gathering/pick_box.cpp" line="88" />
         <source>%Ln left: type on, or arrows</source>
         <translation>
             <numerusform>%Ln left: type on, or arrows</numerusform>
@@ -821,7 +848,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/gathering/pick_box.cpp" line="96" />
+        <location filename="../views/gathering/pick_box.cpp" line="101" />
         <source>%Ln left, nothing added: type on</source>
         <translation>
             <numerusform>%Ln left, nothing added: type on</numerusform>
@@ -832,7 +859,7 @@
 <context>
     <name>ReceiptsPage</name>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="197" />
+        <location filename="../views/receipts/receipts_page.cpp" line="276" />
         <source>Read again: %Ln items are no longer as the run left them.</source>
         <translation>
             <numerusform>Read again: %Ln item are no longer as the run left them.</numerusform>
@@ -840,7 +867,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="295" />
+        <location filename="../views/receipts/receipts_page.cpp" line="334" />
         <source>%1 · %2 · %Ln items</source>
         <translation>
             <numerusform>%1 · %2 · %Ln item</numerusform>
@@ -848,7 +875,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="217" />
+        <location filename="../views/receipts/receipts_page.cpp" line="268" />
         <source> · %Ln could not keep everything</source>
         <translation>
             <numerusform> · %Ln could not keep everything</numerusform>
@@ -856,7 +883,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="268" />
+        <location filename="../views/receipts/receipts_page.cpp" line="313" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -864,7 +891,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="271" />
+        <location filename="../views/receipts/receipts_page.cpp" line="316" />
         <source>%Ln stay in the Safe, as their source does not hold the same bytes now.</source>
         <translation>
             <numerusform>%Ln stays in the Safe, as its source does not hold the same bytes now.</numerusform>
@@ -872,7 +899,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="301" />
+        <location filename="../views/receipts/receipts_page.cpp" line="340" />
         <source> · %Ln taken back since</source>
         <translation>
             <numerusform> · %Ln taken back since</numerusform>
@@ -880,7 +907,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="304" />
+        <location filename="../views/receipts/receipts_page.cpp" line="343" />
         <source> · left %Ln versions in the Safe, %1</source>
         <translation>
             <numerusform> · left %Ln version in the Safe, %1</numerusform>
@@ -888,7 +915,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="355" />
+        <location filename="../views/receipts/receipts_page.cpp" line="398" />
         <source>Undo %Ln chosen…</source>
         <translation>
             <numerusform>Undo %Ln chosen…</numerusform>
@@ -896,7 +923,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="363" />
+        <location filename="../views/receipts/receipts_menus.cpp" line="28" />
         <source>Receipts are kept %Ln days…</source>
         <translation>
             <numerusform>Receipts are kept %Ln day…</numerusform>
@@ -904,7 +931,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="416" />
+        <location filename="../views/receipts/receipts_page.cpp" line="411" />
         <source>%Ln taken away (files to the Safe)</source>
         <translation>
             <numerusform>%Ln taken away (file to the Safe)</numerusform>
@@ -912,7 +939,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="417" />
+        <location filename="../views/receipts/receipts_page.cpp" line="414" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -920,7 +947,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="419" />
+        <location filename="../views/receipts/receipts_page.cpp" line="416" />
         <source>%Ln left alone, changed since</source>
         <translation>
             <numerusform>%Ln left alone, changed since</numerusform>
@@ -928,7 +955,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="421" />
+        <location filename="../views/receipts/receipts_page.cpp" line="419" />
         <source>%Ln folders stay, as they hold something</source>
         <translation>
             <numerusform>%Ln folder stays, as it holds something</numerusform>
@@ -952,7 +979,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/receipts/receipts_page.cpp" line="441" />
+        <location filename="../views/receipts/receipts_page.cpp" line="442" />
         <source>%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. The others stay.</source>
         <translation>
             <numerusform>%Ln version, %1, would be gone for good, once its bytes are seen in the source that it was copied from. Else it stays.</numerusform>
@@ -963,7 +990,7 @@
 <context>
     <name>RunLine</name>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="101" />
+        <location filename="../views/runs/run_line.cpp" line="106" />
         <source>%Ln more going on</source>
         <translation>
             <numerusform>%Ln more going on</numerusform>
@@ -971,7 +998,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="102" />
+        <location filename="../views/runs/run_line.cpp" line="107" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -979,7 +1006,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="122" />
+        <location filename="../views/runs/run_line.cpp" line="139" />
         <source>%Ln moved</source>
         <translation>
             <numerusform>%Ln moved</numerusform>
@@ -987,7 +1014,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="123" />
+        <location filename="../views/runs/run_line.cpp" line="140" />
         <source>%Ln packed</source>
         <translation>
             <numerusform>%Ln packed</numerusform>
@@ -995,7 +1022,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="124" />
+        <location filename="../views/runs/run_line.cpp" line="141" />
         <source>%Ln copied</source>
         <translation>
             <numerusform>%Ln copied</numerusform>
@@ -1003,7 +1030,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="125" />
+        <location filename="../views/runs/run_line.cpp" line="143" />
         <source>%Ln overwritten, old ones in the Safe</source>
         <translation>
             <numerusform>%Ln overwritten, old one in the Safe</numerusform>
@@ -1011,7 +1038,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="126" />
+        <location filename="../views/runs/run_line.cpp" line="144" />
         <source>%Ln renamed</source>
         <translation>
             <numerusform>%Ln renamed</numerusform>
@@ -1019,7 +1046,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="127" />
+        <location filename="../views/runs/run_line.cpp" line="145" />
         <source>%Ln folders merged</source>
         <translation>
             <numerusform>%Ln folder merged</numerusform>
@@ -1027,7 +1054,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="128" />
+        <location filename="../views/runs/run_line.cpp" line="146" />
         <source>%Ln put back</source>
         <translation>
             <numerusform>%Ln put back</numerusform>
@@ -1035,7 +1062,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="129" />
+        <location filename="../views/runs/run_line.cpp" line="147" />
         <source>%Ln taken away</source>
         <translation>
             <numerusform>%Ln taken away</numerusform>
@@ -1043,7 +1070,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="130" />
+        <location filename="../views/runs/run_line.cpp" line="148" />
         <source>%Ln skipped</source>
         <translation>
             <numerusform>%Ln skipped</numerusform>
@@ -1051,7 +1078,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="131" />
+        <location filename="../views/runs/run_line.cpp" line="149" />
         <source>%Ln undecided</source>
         <translation>
             <numerusform>%Ln undecided</numerusform>
@@ -1059,7 +1086,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="132" />
+        <location filename="../views/runs/run_line.cpp" line="150" />
         <source>%Ln failed</source>
         <translation>
             <numerusform>%Ln failed</numerusform>
@@ -1067,7 +1094,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="160" />
+        <location filename="../views/runs/run_line.cpp" line="179" />
         <source>%Ln runs are paused since the last time.</source>
         <translation>
             <numerusform>%Ln run is paused since the last time.</numerusform>
@@ -1075,7 +1102,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/run_line.cpp" line="165" />
+        <location filename="../views/runs/run_line.cpp" line="185" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
@@ -1086,7 +1113,7 @@
 <context>
     <name>RunsPage</name>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="327" />
+        <location filename="../views/runs/runs_page.cpp" line="323" />
         <source>%Ln going on</source>
         <translation>
             <numerusform>%Ln going on</numerusform>
@@ -1094,7 +1121,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="328" />
+        <location filename="../views/runs/runs_page.cpp" line="324" />
         <source>%Ln waiting</source>
         <translation>
             <numerusform>%Ln waiting</numerusform>
@@ -1102,7 +1129,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="329" />
+        <location filename="../views/runs/runs_page.cpp" line="325" />
         <source>%Ln paused</source>
         <translation>
             <numerusform>%Ln paused</numerusform>
@@ -1110,7 +1137,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="330" />
+        <location filename="../views/runs/runs_page.cpp" line="326" />
         <source>%Ln interrupted</source>
         <translation>
             <numerusform>%Ln interrupted</numerusform>
@@ -1118,7 +1145,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="364" />
+        <location filename="../views/runs/runs_page.cpp" line="362" />
         <source>Needs you: %Ln failed</source>
         <translation>
             <numerusform>Needs you: %Ln failed</numerusform>
@@ -1126,7 +1153,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="366" />
+        <location filename="../views/runs/runs_page.cpp" line="364" />
         <source>Try %Ln again</source>
         <translation>
             <numerusform>Try %Ln again</numerusform>
@@ -1134,7 +1161,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/runs/runs_page.cpp" line="367" />
+        <location filename="../views/runs/runs_page.cpp" line="365" />
         <source>Leave %Ln</source>
         <translation>
             <numerusform>Leave %Ln</numerusform>
@@ -1145,7 +1172,7 @@
 <context>
     <name>SafePage</name>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="161" />
+        <location filename="../views/safe/safe_page.cpp" line="150" />
         <source>%Ln versions are gone for good.</source>
         <translation>
             <numerusform>%Ln version is gone for good.</numerusform>
@@ -1153,7 +1180,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="198" />
+        <location filename="../views/safe/safe_page.cpp" line="194" />
         <source>%1 in %2 (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2 (%Ln version)</numerusform>
@@ -1161,7 +1188,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="199" />
+        <location filename="../views/safe/safe_page.cpp" line="196" />
         <source>%1 in %2, not mounted now (%Ln versions)</source>
         <translation>
             <numerusform>%1 in %2, not mounted now (%Ln version)</numerusform>
@@ -1169,7 +1196,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="204" />
+        <location filename="../views/safe/safe_page.cpp" line="202" />
         <source>%Ln versions in the Safe, %1</source>
         <translation>
             <numerusform>%Ln version in the Safe, %1</numerusform>
@@ -1178,6 +1205,7 @@
     </message>
     <message numerus="yes">
         <location filename="../views/safe/safe_page.cpp" line="211" />
+        <location filename="../views/settings/settings_dialog.cpp" line="112" />
         <source>Kept %Ln days</source>
         <translation>
             <numerusform>Kept %Ln day</numerusform>
@@ -1185,7 +1213,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="240" />
+        <location filename="../views/safe/safe_page.cpp" line="242" />
         <source>Remove %Ln for good…</source>
         <translation>
             <numerusform>Remove %Ln for good…</numerusform>
@@ -1193,7 +1221,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="242" />
+        <location filename="../views/safe/safe_page.cpp" line="247" />
         <source>%Ln versions are selected.</source>
         <translation>
             <numerusform>%Ln version are selected.</numerusform>
@@ -1201,7 +1229,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="304" />
+        <location filename="../views/safe/safe_page.cpp" line="312" />
         <source>Now that would be %Ln versions.</source>
         <translation>
             <numerusform>Now that would be %Ln version.</numerusform>
@@ -1209,7 +1237,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="305" />
+        <location filename="../views/safe/safe_page.cpp" line="313" />
         <source>Keep them %Ln days</source>
         <translation>
             <numerusform>Keep them %Ln day</numerusform>
@@ -1217,7 +1245,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="313" />
+        <location filename="../views/safe/safe_page.cpp" line="321" />
         <source>%1: %Ln versions, %2</source>
         <translation>
             <numerusform>%1: %Ln version, %2</numerusform>
@@ -1225,7 +1253,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="331" />
+        <location filename="../views/safe/safe_page.cpp" line="341" />
         <source>%Ln versions would be gone for good; that is not undone.</source>
         <translation>
             <numerusform>%Ln version would be gone for good; that is not undone.</numerusform>
@@ -1233,7 +1261,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="332" />
+        <location filename="../views/safe/safe_page.cpp" line="342" />
         <source>%Ln runs can then no longer be undone in full.</source>
         <translation>
             <numerusform>%Ln run can then no longer be undone in full.</numerusform>
@@ -1241,7 +1269,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/safe/safe_page.cpp" line="333" />
+        <location filename="../views/safe/safe_page.cpp" line="343" />
         <source>Remove %Ln versions for good</source>
         <translation>
             <numerusform>Remove %Ln version for good</numerusform>
@@ -1252,7 +1280,7 @@
 <context>
     <name>Sentence</name>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="133" />
+        <location filename="../sentence.cpp" line="150" />
         <source>%Ln items</source>
         <translation>
             <numerusform>%Ln item</numerusform>
@@ -1260,7 +1288,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../sentence.cpp" line="136" />
+        <location filename="../sentence.cpp" line="154" />
         <source>%Ln folders</source>
         <translation>
             <numerusform>%Ln folder</numerusform>
@@ -1271,7 +1299,7 @@
 <context>
     <name>SizesPage</name>
     <message numerus="yes">
-        <location filename="../views/sizes/sizes_page.cpp" line="249" />
+        <location filename="../views/sizes/sizes_page.cpp" line="256" />
         <source>%1 in %Ln files</source>
         <translation>
             <numerusform>%1 in %Ln file</numerusform>
@@ -1279,7 +1307,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes/sizes_page.cpp" line="251" />
+        <location filename="../views/sizes/sizes_page.cpp" line="259" />
         <source> · %Ln folders could not be read</source>
         <translation>
             <numerusform> · %Ln folder could not be read</numerusform>
@@ -1287,7 +1315,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../views/sizes/sizes_page.cpp" line="267" />
+        <location filename="../views/sizes/sizes_page.cpp" line="278" />
         <source>%Ln selected, %1</source>
         <translation>
             <numerusform>%Ln selected, %1</numerusform>
@@ -1298,7 +1326,7 @@
 <context>
     <name>SmallJobs</name>
     <message numerus="yes">
-        <location filename="../tasks/small_jobs.cpp" line="123" />
+        <location filename="../tasks/small_jobs.cpp" line="130" />
         <source>%Ln of it; the receipt says why</source>
         <translation>
             <numerusform>%Ln of it; the receipt says why</numerusform>
@@ -1309,7 +1337,7 @@
 <context>
     <name>Text</name>
     <message numerus="yes">
-        <location filename="../text.cpp" line="59" />
+        <location filename="../text.cpp" line="67" />
         <source>%Ln s</source>
         <translation>
             <numerusform>%Ln s</numerusform>
@@ -1317,7 +1345,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="60" />
+        <location filename="../text.cpp" line="68" />
         <source>%Ln min</source>
         <translation>
             <numerusform>%Ln min</numerusform>
@@ -1325,7 +1353,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="61" />
+        <location filename="../text.cpp" line="69" />
         <source>%Ln h</source>
         <translation>
             <numerusform>%Ln h</numerusform>
@@ -1333,7 +1361,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="62" />
+        <location filename="../text.cpp" line="70" />
         <source>%Ln days</source>
         <translation>
             <numerusform>%Ln day</numerusform>
@@ -1341,7 +1369,7 @@
         </translation>
     </message>
     <message numerus="yes">
-        <location filename="../text.cpp" line="36" />
+        <location filename="../text.cpp" line="42" />
         <source>%Ln B</source>
         <translation>
             <numerusform>%Ln B</numerusform>

@@ -21,6 +21,28 @@
         </message>
     </context>
     <context>
+        <name>ArrivalsLine</name>
+        <message>
+            <source>Only these</source>
+            <translation>Seulement ceux-ci</translation>
+        </message>
+        <message>
+            <source>Leaves out what was there before</source>
+            <translation>Laisse de côté ce qui était là avant</translation>
+        </message>
+        <message>
+            <source>Close</source>
+            <translation>Fermer</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln came in here: %1</source>
+            <translation>
+                <numerusform>%Ln est arrivé ici : %1</numerusform>
+                <numerusform>%Ln sont arrivés ici : %1</numerusform>
+            </translation>
+        </message>
+    </context>
+    <context>
         <name>BalanceBar</name>
         <message numerus="yes">
             <source>%Ln get new names</source>
@@ -576,6 +598,13 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
         </message>
     </context>
     <context>
+        <name>ContactSheet</name>
+        <message>
+            <source>Files in this folder, as small pictures</source>
+            <translation>Fichiers de ce dossier, en petites images</translation>
+        </message>
+    </context>
+    <context>
         <name>DesktopNotes</name>
         <message>
             <source>Tavlo</source>
@@ -684,6 +713,753 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
         <message>
             <source>Line %1: %2</source>
             <translation>Ligne %1 : %2</translation>
+        </message>
+    </context>
+    <context>
+        <name>ErrorWords</name>
+        <message>
+            <source>is not there</source>
+            <translation>n’est pas là</translation>
+        </message>
+        <message>
+            <source>permission denied</source>
+            <translation>permission refusée</translation>
+        </message>
+        <message>
+            <source>is not a folder</source>
+            <translation>n’est pas un dossier</translation>
+        </message>
+        <message>
+            <source>is no folder</source>
+            <translation>n’est pas un dossier</translation>
+        </message>
+        <message>
+            <source>the disk is full</source>
+            <translation>le disque est plein</translation>
+        </message>
+        <message>
+            <source>the quota is used up</source>
+            <translation>le quota est épuisé</translation>
+        </message>
+        <message>
+            <source>the file system is read-only</source>
+            <translation>le système de fichiers est en lecture seule</translation>
+        </message>
+        <message>
+            <source>is larger than a file can be there</source>
+            <translation>est plus grand qu’un fichier ne peut l’être là</translation>
+        </message>
+        <message>
+            <source>the name is too long</source>
+            <translation>le nom est trop long</translation>
+        </message>
+        <message>
+            <source>a number in its name would fall below 0</source>
+            <translation>un nombre du nom passerait sous 0</translation>
+        </message>
+        <message>
+            <source>a whole file system cannot be taken</source>
+            <translation>un système de fichiers entier ne peut pas être pris</translation>
+        </message>
+        <message>
+            <source>another folder stands here now</source>
+            <translation>un autre dossier se trouve ici maintenant</translation>
+        </message>
+        <message>
+            <source>are no facts</source>
+            <translation>ne sont pas des informations</translation>
+        </message>
+        <message>
+            <source>brings down what reads it, or needs too much memory</source>
+            <translation>fait échouer ce qui le lit, ou demande trop de mémoire</translation>
+        </message>
+        <message>
+            <source>brought down what reads it, several times</source>
+            <translation>a fait échouer plusieurs fois ce qui le lit</translation>
+        </message>
+        <message>
+            <source>cannot be checked: systemd-analyze is not there</source>
+            <translation>ne peut pas être vérifié : systemd-analyze manque</translation>
+        </message>
+        <message>
+            <source>cannot be done: %1</source>
+            <translation>ne peut pas être fait : %1</translation>
+        </message>
+        <message>
+            <source>cannot be read: %1</source>
+            <translation>ne peut pas être lu : %1</translation>
+        </message>
+        <message>
+            <source>cannot be loaded: a library of it is missing</source>
+            <translation>ne peut pas être chargé : une de ses bibliothèques manque</translation>
+        </message>
+        <message>
+            <source>cannot be started</source>
+            <translation>ne peut pas être démarré</translation>
+        </message>
+        <message>
+            <source>cannot hold two names of a file</source>
+            <translation>ne peut pas contenir deux noms d’un fichier</translation>
+        </message>
+        <message>
+            <source>changed after it was read</source>
+            <translation>a changé après avoir été lu</translation>
+        </message>
+        <message>
+            <source>changed after the decision was taken</source>
+            <translation>a changé après la décision</translation>
+        </message>
+        <message>
+            <source>changed while it was moved</source>
+            <translation>a changé pendant le déplacement</translation>
+        </message>
+        <message>
+            <source>changed while it was read</source>
+            <translation>a changé pendant la lecture</translation>
+        </message>
+        <message>
+            <source>ended before its time</source>
+            <translation>s’est terminé trop tôt</translation>
+        </message>
+        <message>
+            <source>folds case, so everything is counted first</source>
+            <translation>ne distingue pas la casse, donc tout est compté d’abord</translation>
+        </message>
+        <message>
+            <source>has a name that is no UTF-8, as names in a zip archive are</source>
+            <translation>a un nom qui n’est pas en UTF-8, comme le sont les noms d’une archive zip</translation>
+        </message>
+        <message>
+            <source>has no sticky bit</source>
+            <translation>n’a pas de bit « sticky »</translation>
+        </message>
+        <message>
+            <source>has no trash, and none can be made</source>
+            <translation>n’a pas de corbeille, et aucune ne peut être créée</translation>
+        </message>
+        <message>
+            <source>has no trash, and none can be made (%1)</source>
+            <translation>n’a pas de corbeille, et aucune ne peut être créée (%1)</translation>
+        </message>
+        <message>
+            <source>has not come to its end, so it is undone whole or gone on with first</source>
+            <translation>n’est pas arrivé à sa fin, donc on l’annule en entier ou on le poursuit d’abord</translation>
+        </message>
+        <message>
+            <source>has not ended</source>
+            <translation>n’est pas terminé</translation>
+        </message>
+        <message>
+            <source>has nothing in it: nothing could be packed</source>
+            <translation>ne contient rien : rien n’a pu être archivé</translation>
+        </message>
+        <message>
+            <source>holds a job that cannot be read: %1</source>
+            <translation>contient une tâche qui ne peut pas être lue : %1</translation>
+        </message>
+        <message>
+            <source>holds Tavlo's own records, and stays</source>
+            <translation>contient les propres registres de Tavlo, et reste</translation>
+        </message>
+        <message>
+            <source>holds versions that were set aside, and stays</source>
+            <translation>contient des versions mises de côté, et reste</translation>
+        </message>
+        <message>
+            <source>holds a mount of another file system, and stays</source>
+            <translation>contient un autre système de fichiers monté, et reste</translation>
+        </message>
+        <message>
+            <source>is a fifo, socket or device, which is left alone</source>
+            <translation>est un tube, une socket ou un périphérique, qui est laissé tel quel</translation>
+        </message>
+        <message>
+            <source>is a folder into itself: %1 lies in it</source>
+            <translation>est un dossier vers lui-même : %1 s’y trouve</translation>
+        </message>
+        <message>
+            <source>is a folder, and no archive</source>
+            <translation>est un dossier, et non une archive</translation>
+        </message>
+        <message>
+            <source>is a link that leads back to a folder it lies in</source>
+            <translation>est un lien qui ramène à un dossier où il se trouve</translation>
+        </message>
+        <message>
+            <source>is a link that leads nowhere</source>
+            <translation>est un lien qui ne mène nulle part</translation>
+        </message>
+        <message>
+            <source>is a link, which the destination cannot hold</source>
+            <translation>est un lien, que la destination ne peut pas contenir</translation>
+        </message>
+        <message>
+            <source>is a mount of another file system, and stays</source>
+            <translation>est un autre système de fichiers monté, et reste</translation>
+        </message>
+        <message>
+            <source>is a mount of another file system, which is not crossed</source>
+            <translation>est un autre système de fichiers monté, où l’on n’entre pas</translation>
+        </message>
+        <message>
+            <source>is a name too long for a unit of systemd</source>
+            <translation>est un nom trop long pour une unité de systemd</translation>
+        </message>
+        <message>
+            <source>is another folder than the one that was looked at</source>
+            <translation>est un autre dossier que celui qui a été examiné</translation>
+        </message>
+        <message>
+            <source>is another one than was looked at</source>
+            <translation>est un autre que celui qui a été examiné</translation>
+        </message>
+        <message>
+            <source>is another one than was made</source>
+            <translation>est un autre que celui qui a été créé</translation>
+        </message>
+        <message>
+            <source>is empty</source>
+            <translation>est vide</translation>
+        </message>
+        <message>
+            <source>is larger than a file can be in the destination</source>
+            <translation>est plus grand qu’un fichier ne peut l’être dans la destination</translation>
+        </message>
+        <message>
+            <source>is larger than it should be</source>
+            <translation>est plus grand qu’il ne devrait</translation>
+        </message>
+        <message>
+            <source>is longer than it says</source>
+            <translation>est plus long qu’il ne le dit</translation>
+        </message>
+        <message>
+            <source>is shorter than it says</source>
+            <translation>est plus court qu’il ne le dit</translation>
+        </message>
+        <message>
+            <source>is missing</source>
+            <translation>manque</translation>
+        </message>
+        <message>
+            <source>is no archive: it is empty</source>
+            <translation>n’est pas une archive : il est vide</translation>
+        </message>
+        <message>
+            <source>is no calendar expression that systemd knows (systemd.time(7))</source>
+            <translation>n’est pas une expression de calendrier que systemd connaît (systemd.time(7))</translation>
+        </message>
+        <message>
+            <source>is no expression that can be used: %1</source>
+            <translation>n’est pas une expression utilisable : %1</translation>
+        </message>
+        <message>
+            <source>is no file</source>
+            <translation>n’est pas un fichier</translation>
+        </message>
+        <message>
+            <source>is no kind; there are %1</source>
+            <translation>n’est pas un genre ; il y a %1</translation>
+        </message>
+        <message>
+            <source>is no longer a regular file</source>
+            <translation>n’est plus un fichier ordinaire</translation>
+        </message>
+        <message>
+            <source>is no longer in the trash</source>
+            <translation>n’est plus dans la corbeille</translation>
+        </message>
+        <message>
+            <source>is no longer the Safe's own folder</source>
+            <translation>n’est plus le propre dossier du coffre</translation>
+        </message>
+        <message>
+            <source>is no longer the folder that was looked at</source>
+            <translation>n’est plus le dossier qui a été examiné</translation>
+        </message>
+        <message>
+            <source>is no longer there</source>
+            <translation>n’est plus là</translation>
+        </message>
+        <message>
+            <source>is no regular file</source>
+            <translation>n’est pas un fichier ordinaire</translation>
+        </message>
+        <message>
+            <source>is no saved job; tavloctl jobs lists them</source>
+            <translation>n’est pas une tâche enregistrée</translation>
+        </message>
+        <message>
+            <source>is no text file</source>
+            <translation>n’est pas un fichier texte</translation>
+        </message>
+        <message>
+            <source>is no trash of this user</source>
+            <translation>n’est pas une corbeille de cet utilisateur</translation>
+        </message>
+        <message>
+            <source>is not a private folder of this user</source>
+            <translation>n’est pas un dossier privé de cet utilisateur</translation>
+        </message>
+        <message>
+            <source>is not in the archive</source>
+            <translation>n’est pas dans l’archive</translation>
+        </message>
+        <message>
+            <source>is not known</source>
+            <translation>n’est pas connu</translation>
+        </message>
+        <message>
+            <source>is not the one that the decision was made about</source>
+            <translation>n’est pas celui sur lequel on a décidé</translation>
+        </message>
+        <message>
+            <source>is not the receipt of an undo</source>
+            <translation>n’est pas le reçu d’une annulation</translation>
+        </message>
+        <message>
+            <source>is not the version that was set aside</source>
+            <translation>n’est pas la version mise de côté</translation>
+        </message>
+        <message>
+            <source>is open for writing elsewhere, and stays</source>
+            <translation>est ouvert en écriture ailleurs, et reste</translation>
+        </message>
+        <message>
+            <source>is somebody's own folder</source>
+            <translation>est le dossier personnel de quelqu’un</translation>
+        </message>
+        <message>
+            <source>is still going on</source>
+            <translation>est encore en cours</translation>
+        </message>
+        <message>
+            <source>is the name of a saved job; --replace replaces it</source>
+            <translation>est le nom d’une tâche enregistrée</translation>
+        </message>
+        <message>
+            <source>is the root of the whole system, which is not emptied</source>
+            <translation>est la racine de tout le système, que l’on ne vide pas</translation>
+        </message>
+        <message>
+            <source>is to be counted first: %1</source>
+            <translation>doit d’abord être compté : %1</translation>
+        </message>
+        <message>
+            <source>is told of in words that cannot be read</source>
+            <translation>est décrit en des termes illisibles</translation>
+        </message>
+        <message>
+            <source>is too large to be read at once</source>
+            <translation>est trop grand pour être lu d’un coup</translation>
+        </message>
+        <message>
+            <source>its names are taken in the trash</source>
+            <translation>ses noms sont pris dans la corbeille</translation>
+        </message>
+        <message>
+            <source>its old name is taken</source>
+            <translation>son ancien nom est pris</translation>
+        </message>
+        <message>
+            <source>its old place is taken</source>
+            <translation>son ancienne place est prise</translation>
+        </message>
+        <message>
+            <source>its other name did not arrive</source>
+            <translation>son autre nom n’est pas arrivé</translation>
+        </message>
+        <message>
+            <source>its other name is gone</source>
+            <translation>son autre nom a disparu</translation>
+        </message>
+        <message>
+            <source>its version %1 is no longer in the Safe</source>
+            <translation>sa version %1 n’est plus dans le coffre</translation>
+        </message>
+        <message>
+            <source>lies in an archive that was changed meanwhile</source>
+            <translation>se trouve dans une archive modifiée entre-temps</translation>
+        </message>
+        <message>
+            <source>lies in an archive, which is only read</source>
+            <translation>se trouve dans une archive, qui n’est que lue</translation>
+        </message>
+        <message>
+            <source>lies on a file system that is read-only</source>
+            <translation>se trouve sur un système de fichiers en lecture seule</translation>
+        </message>
+        <message>
+            <source>lies on a volume that is not there now</source>
+            <translation>se trouve sur un volume qui n’est pas là maintenant</translation>
+        </message>
+        <message>
+            <source>line %1 is not NAME: EXTENSION EXTENSION …</source>
+            <translation>la ligne %1 n’est pas NOM : EXTENSION EXTENSION …</translation>
+        </message>
+        <message>
+            <source>may not have reached the disk: %1</source>
+            <translation>n’a peut-être pas atteint le disque : %1</translation>
+        </message>
+        <message>
+            <source>name %1</source>
+            <translation>nom : %1</translation>
+        </message>
+        <message>
+            <source>no random number could be had</source>
+            <translation>aucun nombre aléatoire n’a pu être obtenu</translation>
+        </message>
+        <message>
+            <source>nothing was asked for</source>
+            <translation>rien n’a été demandé</translation>
+        </message>
+        <message>
+            <source>reads back otherwise than it was packed: %1</source>
+            <translation>se relit autrement qu’il n’a été archivé : %1</translation>
+        </message>
+        <message>
+            <source>something else is there now</source>
+            <translation>il y a autre chose maintenant</translation>
+        </message>
+        <message>
+            <source>something else stands where its folder was</source>
+            <translation>autre chose se trouve là où était son dossier</translation>
+        </message>
+        <message>
+            <source>something else than a folder stands here now</source>
+            <translation>il y a ici maintenant autre chose qu’un dossier</translation>
+        </message>
+        <message>
+            <source>speaks in words that cannot be read</source>
+            <translation>parle en des termes illisibles</translation>
+        </message>
+        <message>
+            <source>stays in the Safe, as its source does not hold the same bytes now</source>
+            <translation>reste dans le coffre, car sa source n’a plus les mêmes octets</translation>
+        </message>
+        <message>
+            <source>stays, as its age cannot be told: the clock has been put on or back since</source>
+            <translation>reste, car son âge est incertain : l’horloge a été réglée depuis</translation>
+        </message>
+        <message>
+            <source>stays, as the folder that it was could not be made again</source>
+            <translation>reste, car son dossier n’a pas pu être recréé</translation>
+        </message>
+        <message>
+            <source>still holds something, and stays</source>
+            <translation>contient encore quelque chose, et reste</translation>
+        </message>
+        <message>
+            <source>stopped</source>
+            <translation>arrêté</translation>
+        </message>
+        <message>
+            <source>takes far more work than its bytes can need</source>
+            <translation>demande bien plus de travail que ses octets n’en exigent</translation>
+        </message>
+        <message>
+            <source>takes from a folder that no unit can name</source>
+            <translation>prend dans un dossier qu’aucune unité ne peut nommer</translation>
+        </message>
+        <message>
+            <source>takes from no folder that could be watched</source>
+            <translation>ne prend dans aucun dossier qui puisse être surveillé</translation>
+        </message>
+        <message>
+            <source>takes something back, which is tried again by undoing it again</source>
+            <translation>annule quelque chose ; on réessaie en annulant de nouveau</translation>
+        </message>
+        <message>
+            <source>the archive that it goes into could not be made</source>
+            <translation>l’archive où il doit aller n’a pas pu être créée</translation>
+        </message>
+        <message>
+            <source>the archive that it goes into is %1</source>
+            <translation>l’archive où il doit aller est %1</translation>
+        </message>
+        <message>
+            <source>the folder it comes in could not be made</source>
+            <translation>le dossier où il arrive n’a pas pu être créé</translation>
+        </message>
+        <message>
+            <source>the folder it comes in could not be packed</source>
+            <translation>le dossier où il arrive n’a pas pu être archivé</translation>
+        </message>
+        <message>
+            <source>the folder it comes in is undecided</source>
+            <translation>le dossier où il arrive est indécis</translation>
+        </message>
+        <message>
+            <source>the list names nothing</source>
+            <translation>la liste ne nomme rien</translation>
+        </message>
+        <message>
+            <source>the name is held</source>
+            <translation>le nom est pris</translation>
+        </message>
+        <message>
+            <source>the name that it was to have did not come free</source>
+            <translation>le nom qu’il devait avoir ne s’est pas libéré</translation>
+        </message>
+        <message>
+            <source>the name was taken meanwhile</source>
+            <translation>le nom a été pris entre-temps</translation>
+        </message>
+        <message>
+            <source>there is no folder here that could hold the Safe</source>
+            <translation>il n’y a ici aucun dossier qui puisse contenir le coffre</translation>
+        </message>
+        <message>
+            <source>there is no such receipt</source>
+            <translation>il n’y a pas de tel reçu</translation>
+        </message>
+        <message>
+            <source>there is no such version in the Safe</source>
+            <translation>il n’y a pas de telle version dans le coffre</translation>
+        </message>
+        <message>
+            <source>took a part of the line only</source>
+            <translation>n’a pris qu’une partie de la ligne</translation>
+        </message>
+        <message>
+            <source>waits for its volume, which is not there now (%1)</source>
+            <translation>attend son volume, qui n’est pas là maintenant (%1)</translation>
+        </message>
+        <message>
+            <source>wants an expression</source>
+            <translation>demande une expression</translation>
+        </message>
+        <message>
+            <source>wants something to be replaced</source>
+            <translation>demande quelque chose à remplacer</translation>
+        </message>
+        <message>
+            <source>wants the extension without its dot</source>
+            <translation>demande l’extension sans son point</translation>
+        </message>
+        <message>
+            <source>wants a size such as 500, 20K, 1.5M or 2G, not '%1'</source>
+            <translation>demande une taille comme 500, 20K, 1.5M ou 2G, pas « %1 »</translation>
+        </message>
+        <message>
+            <source>wants a number, not '%1'</source>
+            <translation>demande un nombre, pas « %1 »</translation>
+        </message>
+        <message>
+            <source>wants a date as 2031-05-02, or 2031, not '%1'</source>
+            <translation>demande une date comme 2031-05-02 ou 2031, pas « %1 »</translation>
+        </message>
+        <message>
+            <source>wants FACT=GLOB, not '%1'</source>
+            <translation>demande INFORMATION=MOTIF, pas « %1 »</translation>
+        </message>
+        <message>
+            <source>was changed in the trash</source>
+            <translation>a été modifié dans la corbeille</translation>
+        </message>
+        <message>
+            <source>was changed since</source>
+            <translation>a été modifié depuis</translation>
+        </message>
+        <message>
+            <source>was moved while it was emptied</source>
+            <translation>a été déplacé pendant qu’on le vidait</translation>
+        </message>
+        <message>
+            <source>was taken away while its folder moved</source>
+            <translation>a été enlevé pendant le déplacement de son dossier</translation>
+        </message>
+        <message>
+            <source>was undone</source>
+            <translation>a été annulé</translation>
+        </message>
+        <message>
+            <source>was undone already, by %1</source>
+            <translation>a déjà été annulé, par %1</translation>
+        </message>
+        <message>
+            <source>was undone by %1</source>
+            <translation>a été annulé par %1</translation>
+        </message>
+        <message>
+            <source>was written, and has another size</source>
+            <translation>a été écrit, et a une autre taille</translation>
+        </message>
+        <message>
+            <source>what was written reads back otherwise</source>
+            <translation>ce qui a été écrit se relit autrement</translation>
+        </message>
+        <message>
+            <source>would go into itself</source>
+            <translation>irait dans lui-même</translation>
+        </message>
+        <message>
+            <source>would go onto itself</source>
+            <translation>irait sur lui-même</translation>
+        </message>
+        <message>
+            <source>would leave the destination, and is of the batch itself</source>
+            <translation>quitterait la destination, et fait partie du lot lui-même</translation>
+        </message>
+        <message>
+            <source>would leave the destination, and the batch comes out of it</source>
+            <translation>quitterait la destination, et le lot en provient</translation>
+        </message>
+        <message>
+            <source>would lose %1, which the destination cannot keep, and stays</source>
+            <translation>perdrait %1, que la destination ne peut pas garder, et reste</translation>
+        </message>
+        <message>
+            <source>would only be emptied: nothing of the batch goes there</source>
+            <translation>serait seulement vidé : rien du lot n’y va</translation>
+        </message>
+        <message>
+            <source>would overwrite a mount of another file system, or what holds one</source>
+            <translation>écraserait un autre système de fichiers monté, ou ce qui en contient un</translation>
+        </message>
+        <message>
+            <source>would overwrite what holds a mount of another file system</source>
+            <translation>écraserait ce qui contient un autre système de fichiers monté</translation>
+        </message>
+        <message>
+            <source>would have no name</source>
+            <translation>n’aurait pas de nom</translation>
+        </message>
+        <message>
+            <source>would have a name that every folder has</source>
+            <translation>aurait un nom que tout dossier a</translation>
+        </message>
+        <message>
+            <source>would have a name with '/', which parts folders</source>
+            <translation>aurait un nom avec « / », qui sépare les dossiers</translation>
+        </message>
+        <message>
+            <source>would have a name with a NUL, which ends it</source>
+            <translation>aurait un nom avec un NUL, qui le termine</translation>
+        </message>
+        <message>
+            <source>the name is longer than the %1 bytes that the destination can hold</source>
+            <translation>le nom est plus long que les %1 octets que la destination peut contenir</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name with %1</source>
+            <translation>la destination ne peut pas contenir un nom avec %1</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name with a control character</source>
+            <translation>la destination ne peut pas contenir un nom avec un caractère de contrôle</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name that ends in a dot or a space</source>
+            <translation>la destination ne peut pas contenir un nom qui finit par un point ou une espace</translation>
+        </message>
+        <message>
+            <source>the destination cannot hold a name that is not valid UTF-8</source>
+            <translation>la destination ne peut pas contenir un nom qui n’est pas en UTF-8 valide</translation>
+        </message>
+        <message>
+            <source>has too little room: %1 bytes are needed, %2 are free</source>
+            <translation>a trop peu de place : %1 octets sont nécessaires, %2 sont libres</translation>
+        </message>
+        <message>
+            <source>has too little room: %1 new entries are needed, %2 are free</source>
+            <translation>a trop peu de place : %1 nouvelles entrées sont nécessaires, %2 sont libres</translation>
+        </message>
+        <message>
+            <source>knows no fact '%1'; there are %2</source>
+            <translation>ne connaît pas l’information « %1 » ; il y a %2</translation>
+        </message>
+        <message>
+            <source>has no tab in line %1</source>
+            <translation>n’a pas de tabulation à la ligne %1</translation>
+        </message>
+        <message>
+            <source>gives '%1' two new names, in lines %2</source>
+            <translation>donne deux nouveaux noms à « %1 », aux lignes %2</translation>
+        </message>
+        <message>
+            <source>line %1: nothing is named '%2'</source>
+            <translation>ligne %1 : rien ne s’appelle « %2 »</translation>
+        </message>
+        <message>
+            <source>line %1: nothing fits '%2'</source>
+            <translation>ligne %1 : rien ne correspond à « %2 »</translation>
+        </message>
+        <message>
+            <source>names no archive that can be made: a name and .zip, .tar, .tar.gz, .tgz, .tar.xz or .tar.zst</source>
+            <translation>ne nomme aucune archive qui puisse être créée : un nom et .zip, .tar, .tar.gz, .tgz, .tar.xz ou .tar.zst</translation>
+        </message>
+        <message>
+            <source>a move is planned whole</source>
+            <translation>un déplacement est planifié en entier</translation>
+        </message>
+        <message>
+            <source>folders are chosen by what is in them</source>
+            <translation>les dossiers sont choisis d’après leur contenu</translation>
+        </message>
+        <message>
+            <source>links are followed</source>
+            <translation>les liens sont suivis</translation>
+        </message>
+        <message>
+            <source>a link is followed</source>
+            <translation>un lien est suivi</translation>
+        </message>
+        <message>
+            <source>something is to leave the destination</source>
+            <translation>quelque chose doit quitter la destination</translation>
+        </message>
+        <message>
+            <source>new names are given</source>
+            <translation>de nouveaux noms sont donnés</translation>
+        </message>
+        <message>
+            <source>what is there under other names is looked for</source>
+            <translation>on cherche ce qui est là sous d’autres noms</translation>
+        </message>
+        <message>
+            <source>files are sorted by what they tell</source>
+            <translation>les fichiers sont classés d’après ce qu’ils disent</translation>
+        </message>
+        <message>
+            <source>several could want one name</source>
+            <translation>plusieurs pourraient vouloir un même nom</translation>
+        </message>
+        <message>
+            <source>subfolders are left out by what is in them</source>
+            <translation>des sous-dossiers sont exclus d’après leur contenu</translation>
+        </message>
+        <message>
+            <source>folders on the way are kept</source>
+            <translation>les dossiers sur le chemin sont gardés</translation>
+        </message>
+        <message>
+            <source>many things were picked one by one</source>
+            <translation>beaucoup de choses ont été choisies une à une</translation>
+        </message>
+        <message>
+            <source>'%1' is no fact of a file</source>
+            <translation>« %1 » n’est pas une information d’un fichier</translation>
+        </message>
+        <message>
+            <source>has a '}' that closes nothing, at character %1</source>
+            <translation>a une « } » qui ne ferme rien, au caractère %1</translation>
+        </message>
+        <message>
+            <source>has an empty level, at character %1</source>
+            <translation>a un niveau vide, au caractère %1</translation>
+        </message>
+        <message>
+            <source>has an open brace, at character %1</source>
+            <translation>a une accolade ouverte, au caractère %1</translation>
+        </message>
+        <message>
+            <source>knows no format '%1' of %2</source>
+            <translation>ne connaît pas le format « %1 » de %2</translation>
+        </message>
+        <message>
+            <source>%1 (at character %2)</source>
+            <translation>%1 (au caractère %2)</translation>
         </message>
     </context>
     <context>
@@ -1353,6 +2129,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <source>Kept as %1.</source>
             <translation>Gardé sous %1.</translation>
         </message>
+        <message>
+            <source>Levels of folders</source>
+            <translation>Niveaux des dossiers</translation>
+        </message>
     </context>
     <context>
         <name>FolderModel</name>
@@ -1370,6 +2150,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
         <message>
             <source>here</source>
             <translation>ici</translation>
+        </message>
+        <message>
+            <source>%1, came in</source>
+            <translation>%1, arrivé</translation>
         </message>
         <message>
             <source>%1, in the batch</source>
@@ -1406,6 +2190,18 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
     </context>
     <context>
         <name>GatheringSide</name>
+        <message>
+            <source>List</source>
+            <translation>Liste</translation>
+        </message>
+        <message>
+            <source>Pictures</source>
+            <translation>Images</translation>
+        </message>
+        <message>
+            <source>The folder as small pictures, to pick by eye (F9)</source>
+            <translation>Le dossier en petites images, pour choisir à vue (F9)</translation>
+        </message>
         <message>
             <source>Pick what a list names</source>
             <translation>Prendre ce que nomme une liste</translation>
@@ -1497,20 +2293,6 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
                 <numerusform>%Ln sélectionnés</numerusform>
             </translation>
         </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln in the batch from here&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln d’ici dans le lot&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln d’ici dans le lot&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln in the batch&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln dans le lot&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln dans le lot&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
         <message>
             <source>This folder cannot be read: %1</source>
             <translation>Ce dossier n’est pas lisible : %1</translation>
@@ -1578,6 +2360,24 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
         <message>
             <source>What stands out below this folder</source>
             <translation>Ce qui ressort sous ce dossier</translation>
+        </message>
+        <message>
+            <source>In the order of</source>
+            <translation>Dans l’ordre de</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln in the batch from here</source>
+            <translation>
+                <numerusform>%Ln d’ici dans le lot</numerusform>
+                <numerusform>%Ln d’ici dans le lot</numerusform>
+            </translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln in the batch</source>
+            <translation>
+                <numerusform>%Ln dans le lot</numerusform>
+                <numerusform>%Ln dans le lot</numerusform>
+            </translation>
         </message>
     </context>
     <context>
@@ -3443,6 +4243,28 @@ Ce que l’on fait sans cesse se compose sur l’établi comme toujours ; puis L
             <source>%1 is not there.</source>
             <translation>%1 n’existe pas.</translation>
         </message>
+        <message numerus="yes">
+            <source>%Ln are in hand in the other window now.</source>
+            <translation>
+                <numerusform>%Ln est maintenant en main dans l’autre fenêtre.</numerusform>
+                <numerusform>%Ln sont maintenant en main dans l’autre fenêtre.</numerusform>
+            </translation>
+        </message>
+        <message>
+            <source>Take over</source>
+            <translation>Reprendre</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln came from the other window.</source>
+            <translation>
+                <numerusform>%Ln est venu de l’autre fenêtre.</numerusform>
+                <numerusform>%Ln sont venus de l’autre fenêtre.</numerusform>
+            </translation>
+        </message>
+        <message>
+            <source>There is no other window (Ctrl+N opens one)</source>
+            <translation>Il n’y a pas d’autre fenêtre (Ctrl+N en ouvre une)</translation>
+        </message>
         <message>
             <source>Runs are not through</source>
             <translation>Des exécutions ne sont pas finies</translation>
@@ -3632,6 +4454,10 @@ GPL-3.0-or-later</translation>
             <translation>&amp;Retirer</translation>
         </message>
         <message>
+            <source>&amp;Hand over to another window</source>
+            <translation>Re&amp;mettre à une autre fenêtre</translation>
+        </message>
+        <message>
             <source>&amp;Keep as a job…</source>
             <translation>&amp;Garder comme tâche…</translation>
         </message>
@@ -3720,6 +4546,10 @@ GPL-3.0-or-later</translation>
             <translation>Un re&amp;gard sur le fichier actuel</translation>
         </message>
         <message>
+            <source>The folder as small &amp;pictures</source>
+            <translation>Le dossier en petites i&amp;mages</translation>
+        </message>
+        <message>
             <source>&amp;Hidden files</source>
             <translation>Fic&amp;hiers cachés</translation>
         </message>
@@ -3747,8 +4577,16 @@ GPL-3.0-or-later</translation>
             </translation>
         </message>
         <message>
+            <source>What is in hand is not kept when the window closes: nothing can be written in %1.</source>
+            <translation>Ce qui est en main n’est pas gardé à la fermeture : rien ne peut être écrit dans %1.</translation>
+        </message>
+        <message>
             <source>%1 – Tavlo</source>
             <translation>%1 – Tavlo</translation>
+        </message>
+        <message>
+            <source>Nothing came in with this run.</source>
+            <translation>Rien n’est arrivé avec cette exécution.</translation>
         </message>
         <message>
             <source>Pick</source>
@@ -4062,6 +4900,10 @@ GPL-3.0-or-later</translation>
             <source>Written to %1.</source>
             <translation>Écrit dans %1.</translation>
         </message>
+        <message>
+            <source>Steps of the new names</source>
+            <translation>Étapes des nouveaux noms</translation>
+        </message>
     </context>
     <context>
         <name>Opening</name>
@@ -4219,6 +5061,10 @@ vers %2</translation>
         <message>
             <source>What happens</source>
             <translation>Ce qui arrive</translation>
+        </message>
+        <message>
+            <source>%1, undecided: %2 %3</source>
+            <translation>%1, indécis : %2 %3</translation>
         </message>
     </context>
     <context>
@@ -4460,13 +5306,6 @@ vers %2</translation>
             <source>Nothing is on its way here.</source>
             <translation>Rien n’est en route vers ici.</translation>
         </message>
-        <message numerus="yes">
-            <source>&lt;b&gt;%Ln to settle&lt;/b&gt;</source>
-            <translation>
-                <numerusform>&lt;b&gt;%Ln à régler&lt;/b&gt;</numerusform>
-                <numerusform>&lt;b&gt;%Ln à régler&lt;/b&gt;</numerusform>
-            </translation>
-        </message>
         <message>
             <source>No name in the destination as it will be fits “%1”.</source>
             <translation>Aucun nom de la destination telle qu’elle sera ne convient à « %1 ».</translation>
@@ -4490,6 +5329,13 @@ vers %2</translation>
         <message>
             <source>This folder is not there yet; the run will make it.</source>
             <translation>Ce dossier n’existe pas encore ; l’exécution le créera.</translation>
+        </message>
+        <message numerus="yes">
+            <source>%Ln to settle</source>
+            <translation>
+                <numerusform>%Ln à régler</numerusform>
+                <numerusform>%Ln à régler</numerusform>
+            </translation>
         </message>
     </context>
     <context>
@@ -4821,6 +5667,10 @@ vers %2</translation>
         <message>
             <source>Sizes</source>
             <translation>Tailles</translation>
+        </message>
+        <message>
+            <source>%1, %2</source>
+            <translation>%1, %2</translation>
         </message>
     </context>
     <context>
@@ -5202,8 +6052,8 @@ vers %2</translation>
             <translation>Les garder 90 jours, dès le prochain démarrage</translation>
         </message>
         <message>
-            <source>Open where it went</source>
-            <translation>Ouvrir où c’est allé</translation>
+            <source>Show it there: what came in, where it is</source>
+            <translation>Montrer là-bas : ce qui est arrivé, là où c’est</translation>
         </message>
         <message>
             <source>The same on the bench again</source>
@@ -5353,6 +6203,14 @@ vers %2</translation>
         <message>
             <source>Receipt</source>
             <translation>Reçu</translation>
+        </message>
+        <message>
+            <source>Show it there</source>
+            <translation>Montrer là-bas</translation>
+        </message>
+        <message>
+            <source>Opens the place where it went, with what came in marked</source>
+            <translation>Ouvre l’endroit où c’est allé, avec ce qui est arrivé marqué</translation>
         </message>
         <message>
             <source>Go on</source>
@@ -6287,10 +7145,6 @@ vers %2</translation>
             <translation> jours</translation>
         </message>
         <message>
-            <source>until you empty it</source>
-            <translation>jusqu’à ce que vous le vidiez</translation>
-        </message>
-        <message>
             <source>&amp;Say so where the Safe takes more than</source>
             <translation>&amp;Le dire quand le coffre occupe plus de</translation>
         </message>
@@ -6572,12 +7426,45 @@ vers %2</translation>
     </context>
     <context>
         <name>Text</name>
+        <message>
+            <source>KB</source>
+            <translation>Ko</translation>
+        </message>
+        <message>
+            <source>MB</source>
+            <translation>Mo</translation>
+        </message>
+        <message>
+            <source>GB</source>
+            <translation>Go</translation>
+        </message>
+        <message>
+            <source>TB</source>
+            <translation>To</translation>
+        </message>
+        <message>
+            <source>PB</source>
+            <translation>Po</translation>
+        </message>
         <message numerus="yes">
             <source>%Ln B</source>
             <translation>
                 <numerusform>%Ln B</numerusform>
                 <numerusform>%Ln B</numerusform>
             </translation>
+        </message>
+        <message>
+            <source>d MMM hh:mm</source>
+            <extracomment>a date in the order of the language, and a clock; see QDateTime::toString()</extracomment>
+            <translation>d MMM hh:mm</translation>
+        </message>
+        <message>
+            <source>d MMM yyyy hh:mm</source>
+            <translation>d MMM yyyy hh:mm</translation>
+        </message>
+        <message>
+            <source>d MMMM yyyy, hh:mm:ss</source>
+            <translation>d MMMM yyyy, hh:mm:ss</translation>
         </message>
         <message>
             <source>less than a second</source>
@@ -6712,6 +7599,10 @@ vers %2</translation>
         <message>
             <source>Next:</source>
             <translation>Prochaine :</translation>
+        </message>
+        <message>
+            <source>dddd, d MMMM yyyy, HH:mm</source>
+            <translation>dddd d MMMM yyyy, HH:mm</translation>
         </message>
         <message>
             <source>A minute or so after a file was added, removed or changed there, while you are logged in.</source>
