@@ -27,7 +27,8 @@ constexpr qsizetype longest_line = 2000;  // characters
 
 class File {
 public:
-    explicit File(const QByteArray& path) : descriptor_(::open(path.constData(), O_RDONLY | O_CLOEXEC | O_NONBLOCK)) {}
+    explicit File(const QByteArray& path)
+        : descriptor_(::open(path.constData(), O_RDONLY | O_CLOEXEC | O_NONBLOCK)) {}
     ~File() {
         if (descriptor_ >= 0) ::close(descriptor_);
     }
@@ -36,7 +37,8 @@ public:
     qsizetype read(char* into, qsizetype most, qint64 from) const {
         qsizetype got = 0;
         while (got < most) {
-            const auto now = ::pread(descriptor_, into + got, static_cast<std::size_t>(most - got), from + got);
+            const auto now =
+                ::pread(descriptor_, into + got, static_cast<std::size_t>(most - got), from + got);
             if (now <= 0) break;
             got += now;
         }
@@ -91,7 +93,8 @@ QJsonArray text_rows(const QStringList& left, const QStringList& right) {
     const auto numbers = [&](const QStringList& lines) {
         std::vector<int> out;
         for (const QString& line : lines)
-            out.push_back(known.try_emplace(line.toStdString(), static_cast<int>(known.size())).first->second);
+            out.push_back(
+                known.try_emplace(line.toStdString(), static_cast<int>(known.size())).first->second);
         return out;
     };
     dtl::Diff<int> diff(numbers(left), numbers(right));
@@ -103,7 +106,11 @@ QJsonArray text_rows(const QStringList& left, const QStringList& right) {
     const auto put = [&] {
         for (qsizetype at = 0; at < std::max(only_left.size(), only_right.size()); ++at) {
             const bool both = at < only_left.size() && at < only_right.size();
-            add_row(rows, both ? "~" : at < only_left.size() ? "<" : ">", only_left.value(at), only_right.value(at));
+            add_row(rows,
+                    both                    ? "~"
+                    : at < only_left.size() ? "<"
+                                            : ">",
+                    only_left.value(at), only_right.value(at));
         }
         only_left.clear();
         only_right.clear();
@@ -136,7 +143,9 @@ QJsonArray cell_rows(const Cells& left, const Cells& right) {
         const bool in_right = b != right.end();
         if (in_left && in_right && a->second == b->second) continue;
         if (rows.size() >= most_rows) break;
-        const auto named = [place = place](const QString& cell) { return cell_name(place) + QStringLiteral("   ") + cell; };
+        const auto named = [place = place](const QString& cell) {
+            return cell_name(place) + QStringLiteral("   ") + cell;
+        };
         add_row(rows,
                 in_left && in_right ? "~"
                 : in_left           ? "<"

@@ -20,16 +20,19 @@ constexpr int most_repeated = 1000;        // sheets end with a row repeated a m
 
 std::map<QByteArray, QByteArray> parts_of(const QByteArray& path, const std::vector<QByteArray>& wanted) {
     std::map<QByteArray, QByteArray> parts;
-    const std::unique_ptr<archive, decltype(&archive_read_free)> package(archive_read_new(), &archive_read_free);
+    const std::unique_ptr<archive, decltype(&archive_read_free)> package(archive_read_new(),
+                                                                         &archive_read_free);
     archive_read_support_format_zip(package.get());
     if (archive_read_open_filename(package.get(), path.constData(), 64 * 1024) != ARCHIVE_OK) return parts;
     archive_entry* entry = nullptr;
     while (archive_read_next_header(package.get(), &entry) == ARCHIVE_OK) {
         const QByteArray name(archive_entry_pathname(entry));
-        const bool is_wanted = std::any_of(wanted.begin(), wanted.end(), [&](const QByteArray& one) { return name.startsWith(one); });
+        const bool is_wanted = std::any_of(wanted.begin(), wanted.end(),
+                                           [&](const QByteArray& one) { return name.startsWith(one); });
         if (!is_wanted) continue;
         QByteArray bytes(most_part, Qt::Uninitialized);
-        const auto got = archive_read_data(package.get(), bytes.data(), static_cast<std::size_t>(bytes.size()));
+        const auto got =
+            archive_read_data(package.get(), bytes.data(), static_cast<std::size_t>(bytes.size()));
         if (got < 0) continue;
         bytes.resize(got);
         parts.emplace(name, std::move(bytes));
@@ -60,13 +63,14 @@ std::optional<Cells> open_document_cells(const QByteArray& content) {
             column = 0;
         } else if (xml.isEndElement() && name == QLatin1String("table:table-row")) {
             row += rows;
-        } else if (xml.isStartElement() &&
-                   (name == QLatin1String("table:table-cell") || name == QLatin1String("table:covered-table-cell"))) {
+        } else if (xml.isStartElement() && (name == QLatin1String("table:table-cell") ||
+                                            name == QLatin1String("table:covered-table-cell"))) {
             const int columns = repeated(xml, "table:number-columns-repeated");
             const QString text = xml.readElementText(QXmlStreamReader::IncludeChildElements);
             if (!text.isEmpty())
                 for (int down = 0; down < std::min(rows, most_repeated); ++down)
-                    for (int across = 0; across < std::min(columns, most_repeated) && cells.size() < most_cells; ++across)
+                    for (int across = 0;
+                         across < std::min(columns, most_repeated) && cells.size() < most_cells; ++across)
                         cells.emplace(std::tuple(sheet, row + down, column + across), text);
             column += columns;
         }
@@ -95,7 +99,8 @@ std::pair<int, int> place_of(const QString& name) {
     return {name.mid(at).toInt() - 1, column - 1};
 }
 
-bool add_office_xml_sheet(const QByteArray& part, int sheet, const std::vector<QString>& strings, Cells& cells) {
+bool add_office_xml_sheet(const QByteArray& part, int sheet, const std::vector<QString>& strings,
+                          Cells& cells) {
     QXmlStreamReader xml(part);
     while (!xml.atEnd() && cells.size() < most_cells) {
         xml.readNext();
@@ -178,13 +183,16 @@ std::optional<Cells> cells_of(const QByteArray& path, const QByteArray& bytes) {
     Cells cells;
     int sheet = 0;
     for (const auto& [part, xml] : parts)
-        if (part.startsWith("xl/worksheets/sheet") && !add_office_xml_sheet(xml, sheet++, strings, cells)) return std::nullopt;
+        if (part.startsWith("xl/worksheets/sheet") && !add_office_xml_sheet(xml, sheet++, strings, cells))
+            return std::nullopt;
     return sheet > 0 ? std::optional(cells) : std::nullopt;
 }
 
 QString cell_name(const std::tuple<int, int, int>& place) {
     const auto [sheet, row, column] = place;
     QString letters;
-    for (int left = column + 1; left > 0; left = (left - 1) / 26) letters.prepend(QChar('A' + (left - 1) % 26));
-    return (sheet > 0 ? QString::number(sheet + 1) + QLatin1Char('!') : QString()) + letters + QString::number(row + 1);
+    for (int left = column + 1; left > 0; left = (left - 1) / 26)
+        letters.prepend(QChar('A' + (left - 1) % 26));
+    return (sheet > 0 ? QString::number(sheet + 1) + QLatin1Char('!') : QString()) + letters +
+           QString::number(row + 1);
 }

@@ -19,12 +19,6 @@ namespace {
 constexpr auto longest = 6s;
 constexpr qsizetype most_output = 32 << 20;
 
-/// Beside this program, as it is built; or where it is installed.
-QString program() {
-    const QString beside = QCoreApplication::applicationDirPath() + QStringLiteral("/tavlo-look");
-    return QFileInfo::exists(beside) ? beside : QStringLiteral(TAVLO_LOOK_INSTALLED);
-}
-
 /// What patterns know of it, in words. The size of a picture is told by who has shown it.
 void add_facts(const QJsonObject& told, Look& look) {
     for (const tavlo::KnownFact& known : tavlo::known_facts()) {
@@ -74,6 +68,26 @@ Differences differences_from(const QJsonObject& seen) {
 
 }  // namespace
 
+QString look_program() {
+    const QString beside = QCoreApplication::applicationDirPath() + QStringLiteral("/tavlo-look");
+    return QFileInfo::exists(beside) ? beside : QStringLiteral(TAVLO_LOOK_INSTALLED);
+}
+
+std::unique_ptr<QProcess> look_process() {
+    auto process = std::make_unique<QProcess>();
+    process->setProcessChannelMode(QProcess::SeparateChannels);
+    process->setStandardErrorFile(QProcess::nullDevice());
+    return process;
+}
+
+void end_without_waiting(std::unique_ptr<QProcess> process, const QObject& who) {
+    QProcess* ending = process.release();
+    ending->disconnect(&who);
+    if (ending->state() == QProcess::NotRunning) return ending->deleteLater();
+    QObject::connect(ending, &QProcess::finished, ending, &QObject::deleteLater);
+    ending->kill();
+}
+
 LookProgram::LookProgram(QObject* parent) : QObject(parent) {
     limit_.setSingleShot(true);
     limit_.setInterval(longest);
@@ -85,12 +99,7 @@ LookProgram::~LookProgram() { stop(); }
 void LookProgram::stop() {
     ++wish_;
     limit_.stop();
-    if (!process_) return;
-    QProcess* ending = process_.release();  // without the window waiting for it
-    ending->disconnect(this);
-    if (ending->state() == QProcess::NotRunning) return ending->deleteLater();
-    QObject::connect(ending, &QProcess::finished, ending, &QObject::deleteLater);
-    ending->kill();
+    if (process_) end_without_waiting(std::move(process_), *this);
 }
 
 void LookProgram::run(const QStringList& options, const std::vector<std::string>& files,
@@ -103,23 +112,24 @@ void LookProgram::run(const QStringList& options, const std::vector<std::string>
 }
 
 void LookProgram::start(QStringList words, const std::vector<std::string>& files) {
-    process_ = std::make_unique<QProcess>();
-    process_->setProcessChannelMode(QProcess::SeparateChannels);
-    process_->setStandardErrorFile(QProcess::nullDevice());
-    connect(process_.get(), &QProcess::finished, this,
-            [this](int code, QProcess::ExitStatus status) { finish(code == 0 && status == QProcess::NormalExit); });
+    process_ = look_process();
+    connect(process_.get(), &QProcess::finished, this, [this](int code, QProcess::ExitStatus status) {
+        finish(code == 0 && status == QProcess::NormalExit);
+    });
     connect(process_.get(), &QProcess::errorOccurred, this, [this](QProcess::ProcessError error) {
         if (error == QProcess::FailedToStart) finish(false);
     });
-    for (const auto& argument : files) words << QString::fromLocal8Bit(argument.data(), static_cast<qsizetype>(argument.size()));
-    process_->start(program(), words, QIODevice::ReadOnly);
+    for (const auto& argument : files)
+        words << QString::fromLocal8Bit(argument.data(), static_cast<qsizetype>(argument.size()));
+    process_->start(look_program(), words, QIODevice::ReadOnly);
     limit_.start();
 }
 
 void LookProgram::finish(bool good) {
     const QByteArray output = good && process_ ? process_->readAllStandardOutput() : QByteArray();
     stop();
-    const QJsonObject seen = output.size() <= most_output ? QJsonDocument::fromJson(output).object() : QJsonObject();
+    const QJsonObject seen =
+        output.size() <= most_output ? QJsonDocument::fromJson(output).object() : QJsonObject();
     const auto done = std::exchange(done_, nullptr);
     if (done) done(good, seen);
 }
@@ -128,30 +138,39 @@ void LookerProcess::lookAt(const std::string& path) {
     program_.run({}, {path}, [this, path](bool good, const QJsonObject& seen) {
         Look look;
         if (!good || !seen[QStringLiteral("known")].toBool()) {
-            look.problem = good ? tr("There is no look at files of this kind.") : tr("This file could not be looked at.");
+            look.problem = good ? tr("There is no look at files of this kind.")
+                                : tr("This file could not be looked at.");
             emit looked(path, look);
             return;
         }
-        look.picture.loadFromData(QByteArray::fromBase64(seen[QStringLiteral("picture")].toString().toLatin1()), "PNG");
+        look.picture.loadFromData(
+            QByteArray::fromBase64(seen[QStringLiteral("picture")].toString().toLatin1()), "PNG");
         look.text = seen[QStringLiteral("text")].toString();
         const std::pair<const char*, QString> names[] = {
-            {"dimensions", tr("Dimensions")}, {"pages", tr("Pages")},         {"length", tr("Length")},
-            {"sound", tr("Sound")},           {"picture title", tr("Title")}, {"caption", tr("Caption")},
-            {"keywords", tr("Keywords")},     {"encoding", tr("Encoding")},   {"lines end", tr("Lines end with")}};
+            {"dimensions", tr("Dimensions")},   {"pages", tr("Pages")},
+            {"length", tr("Length")},           {"sound", tr("Sound")},
+            {"picture title", tr("Title")},     {"caption", tr("Caption")},
+            {"keywords", tr("Keywords")},       {"encoding", tr("Encoding")},
+            {"lines end", tr("Lines end with")}};
         for (const auto& [name, words] : names)
             if (const auto value = seen[QLatin1String(name)]; !value.isUndefined())
-                look.facts.emplace_back(words, value.isDouble() ? QString::number(value.toInt()) : value.toString());
+                look.facts.emplace_back(words,
+                                        value.isDouble() ? QString::number(value.toInt()) : value.toString());
         add_facts(seen[QStringLiteral("facts")].toObject(), look);
-        if (const QString owner = seen[QStringLiteral("owner")].toString(); !owner.isEmpty()) look.facts.emplace_back(tr("Owner"), owner);
+        if (const QString owner = seen[QStringLiteral("owner")].toString(); !owner.isEmpty())
+            look.facts.emplace_back(tr("Owner"), owner);
         add_place(seen[QStringLiteral("place")].toArray(), look);
-        if (look.picture.isNull() && look.text.isEmpty()) look.problem = tr("There is nothing to see of this file.");
+        if (look.picture.isNull() && look.text.isEmpty())
+            look.problem = tr("There is nothing to see of this file.");
         emit looked(path, look);
     });
 }
 
 PairLooker::PairLooker(QObject* parent) : QObject(parent) {
-    connect(&left_, &LookerProcess::looked, this, [this](const std::string&, const Look& look) { emit lookedLeft(look); });
-    connect(&right_, &LookerProcess::looked, this, [this](const std::string&, const Look& look) { emit lookedRight(look); });
+    connect(&left_, &LookerProcess::looked, this,
+            [this](const std::string&, const Look& look) { emit lookedLeft(look); });
+    connect(&right_, &LookerProcess::looked, this,
+            [this](const std::string&, const Look& look) { emit lookedRight(look); });
 }
 
 void PairLooker::lookAt(const std::string& left, const std::string& right) {
@@ -159,8 +178,9 @@ void PairLooker::lookAt(const std::string& left, const std::string& right) {
     if (!left.empty()) left_.lookAt(left);
     if (!right.empty()) right_.lookAt(right);
     if (left.empty() || right.empty()) return;
-    comparer_.run({QStringLiteral("--compare")}, {left, right},
-                  [this](bool good, const QJsonObject& seen) { emit compared(good ? differences_from(seen) : Differences{}); });
+    comparer_.run({QStringLiteral("--compare")}, {left, right}, [this](bool good, const QJsonObject& seen) {
+        emit compared(good ? differences_from(seen) : Differences{});
+    });
 }
 
 void PairLooker::stop() {

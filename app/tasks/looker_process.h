@@ -21,9 +21,9 @@ struct Look {
     QImage picture;
     QString text;
     std::vector<std::pair<QString, QString>> facts;  ///< name and value, in words
-    QString geo;                                     ///< where a picture was taken, as an address (RFC 5870); empty: not known
-    QString place_in_figures;                        ///< the same, to be read
-    QString problem;                                 ///< why there is nothing to see
+    QString geo;               ///< where a picture was taken, as an address (RFC 5870); empty: not known
+    QString place_in_figures;  ///< the same, to be read
+    QString problem;           ///< why there is nothing to see
 };
 
 /// Where two files differ.
@@ -41,8 +41,17 @@ struct Differences {
     bool cut = false;  ///< there is more than was looked at
 };
 
-/// Runs tavlo-look, the program that looks at files, one call at a time, the newest wish only. A file that brings that program down,
-/// or keeps it busy, costs nothing but its look. One that lies in an archive is copied out of it first.
+/// tavlo-look: beside this program, as it is built; or where it is installed.
+QString look_program();
+/// A process for it, whose complaints nobody reads.
+std::unique_ptr<QProcess> look_process();
+/// Kills it, if it still runs, and hears no more of it; nobody waits for that.
+/// who  it told of itself until now
+void end_without_waiting(std::unique_ptr<QProcess> process, const QObject& who);
+
+/// Runs tavlo-look, the program that looks at files, one call at a time, the newest wish only. A file that
+/// brings that program down, or keeps it busy, costs nothing but its look. One that lies in an archive is
+/// copied out of it first.
 class LookProgram final : public QObject {
     Q_OBJECT
 

@@ -3,13 +3,16 @@
 
 #define CATCH_CONFIG_RUNNER
 #include <QApplication>
+#include <QTemporaryDir>
 #include <catch2/catch.hpp>
 
 #include "theme/theme.h"
 #include "translations.h"
 
 int main(int count, char** words) {
-    qputenv("XDG_CONFIG_HOME", "/nonexistent/tavlo-tests");  // neither reads nor writes anybody's settings
+    const QTemporaryDir own;  // neither reads nor writes anybody's settings, nor anybody's small pictures
+    qputenv("XDG_CONFIG_HOME", own.filePath(QStringLiteral("config")).toUtf8());
+    qputenv("XDG_CACHE_HOME", own.filePath(QStringLiteral("cache")).toUtf8());
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication application(count, words);
     QApplication::setApplicationName(QStringLiteral("tavlo-tests"));
