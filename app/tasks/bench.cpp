@@ -3,8 +3,6 @@
 
 #include "tasks/bench.h"
 
-#include <QDir>
-#include <QLockFile>
 #include <algorithm>
 #include <optional>
 #include <utility>
@@ -15,10 +13,12 @@
 #include "names/names.h"
 #include "plan/traits.h"
 #include "tasks/batch_file.h"
+#include "tasks/kept_desk.h"
 
 using namespace tavlo;
 
-Bench::Bench(std::string state_folder, QObject* parent) : QObject(parent), outlooker_(std::move(state_folder)) {
+Bench::Bench(std::string state_folder, QObject* parent)
+    : QObject(parent), outlooker_(std::move(state_folder)) {
     history_.setUndoLimit(200);
     asked_.job.policy = policy_for(rule_);
     connect(&outlooker_, &Outlooker::saw, this, &Bench::show);
@@ -45,7 +45,11 @@ Instruction Bench::whole() const {
 class Bench::Taking final : public QUndoCommand {
 public:
     Taking(Bench& bench, Instruction after, CollisionRule rule)
-        : bench_(bench), before_(bench.asked_), after_(std::move(after)), rule_before_(bench.rule_), rule_after_(rule) {}
+        : bench_(bench),
+          before_(bench.asked_),
+          after_(std::move(after)),
+          rule_before_(bench.rule_),
+          rule_after_(rule) {}
     void undo() override { bench_.adopt(before_, rule_before_); }
     void redo() override { bench_.adopt(after_, rule_after_); }
 
@@ -73,7 +77,8 @@ void Bench::take(const Instruction& wanted) {
         while (path.size() > 1 && path.ends_with('/')) path.pop_back();
     history_.beginMacro(tr("Take up"));
     replacePicks(paths);
-    history_.push(new Taking(*this, std::move(asked), rule));  // after the picks: what it chooses is about those
+    history_.push(
+        new Taking(*this, std::move(asked), rule));  // after the picks: what it chooses is about those
     history_.endMacro();
 }
 
@@ -90,20 +95,20 @@ void Bench::restore() {
     struct Saved {
         SavedBatch batch;
         std::optional<Instruction> asked;
-        std::shared_ptr<QLockFile> lock;  ///< none: another program keeps these files
+        std::optional<KeptDesk> desk;
     };
-    const auto load = [folder = outlooker_.stateFolder()](const std::stop_token&) -> Saved {
-        QDir().mkpath(QFile::decodeName(folder.c_str()));
-        auto lock = std::make_shared<QLockFile>(QFile::decodeName(batch_file(folder).c_str()) + QStringLiteral(".lock"));
-        lock->setStaleLockTime(0);  // whoever lives has it, for as long as it takes
-        if (!lock->tryLock(0) && lock->error() == QLockFile::LockFailedError) return {};
-        auto batch = load_batch(folder);
-        auto asked = load_instruction(folder);
-        return Saved{batch ? std::move(*batch) : SavedBatch{}, asked ? std::optional(std::move(*asked)) : std::nullopt, lock};
+    const auto load = [state = outlooker_.stateFolder()](const std::stop_token&) -> Saved {
+        auto desk = take_desk(state);
+        if (!desk) return {};
+        auto batch = load_batch(desk->folder);
+        auto asked = load_instruction(desk->folder);
+        return {batch ? std::move(*batch) : SavedBatch{},
+                asked ? std::optional(std::move(*asked)) : std::nullopt, std::move(desk)};
     };
     restorer_.ask(this, load, [this](const Saved& saved) {
         ByFolder by_folder;
-        for (const auto& path : saved.batch.paths) by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
+        for (const auto& path : saved.batch.paths)
+            by_folder[std::string(parent_of(path))].emplace_back(name_of(path));
         for (auto& [folder, names] : by_folder) note(Change::of(folder, std::move(names), true));
         if (saved.asked && !saved.batch.paths.empty()) {  // with nothing in hand, one begins anew
             const Verify verify = asked_.job.verify;      // as it is set now
@@ -112,10 +117,10 @@ void Bench::restore() {
             rule_ = rule_of(asked_.job.policy);
         }
         restoring_ = false;
-        keeps_files_ = saved.lock;
-        if (keeps_files_) outlooker_.keepFiles();
+        if (saved.desk) outlooker_.keepFiles(*saved.desk);
         lookAgain();
         if (saved.batch.missing > 0) emit missingAtStart(static_cast<int>(saved.batch.missing));
+        if (!saved.desk) emit keepsNothing();
     });
 }
 
@@ -219,7 +224,11 @@ template <class Part>
 class Bench::Setting final : public QUndoCommand {
 public:
     Setting(const QString& words, Bench& bench, Part Instruction::*part, Part after)
-        : QUndoCommand(words), bench_(bench), part_(part), before_(bench.asked_.*part), after_(std::move(after)) {}
+        : QUndoCommand(words),
+          bench_(bench),
+          part_(part),
+          before_(bench.asked_.*part),
+          after_(std::move(after)) {}
     void undo() override { set(before_); }
     void redo() override { set(after_); }
 
@@ -262,7 +271,8 @@ void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions
         if (!item.collision || item.collision->shared) continue;
         PairDecision decided = decision;
         // a name that is free has nothing to be overwritten
-        if (item.collision->elsewhere && decided.decision == Decision::overwrite) decided.decision = Decision::rename;
+        if (item.collision->elsewhere && decided.decision == Decision::overwrite)
+            decided.decision = Decision::rename;
         decided.pair = plan()->pair(item);
         stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
     }
@@ -283,7 +293,8 @@ void Bench::typeName(ItemId id, const std::string& name) {
     if (after != asked_.typed) setPart(tr("Type a name"), &Instruction::typed, std::move(after));
 }
 
-void Bench::sayFact(const std::vector<ItemId>& items, const std::string& fact, const std::optional<Fact>& value) {
+void Bench::sayFact(const std::vector<ItemId>& items, const std::string& fact,
+                    const std::optional<Fact>& value) {
     if (!plan()) return;
     FactsSaid after = asked_.said;
     for (const ItemId id : items) {

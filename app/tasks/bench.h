@@ -16,10 +16,8 @@
 #include "tasks/outlooker.h"
 #include "tasks/picks.h"
 
-class QLockFile;
-
-/// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and, worked out
-/// on another thread after each change (Outlooker), what will come of it. Knows no widget.
+/// The state of the main window's work: what is picked, where it goes, by which rules, what was decided; and,
+/// worked out on another thread after each change (Outlooker), what will come of it. Knows no widget.
 class Bench final : public QObject {
     Q_OBJECT
 
@@ -32,7 +30,9 @@ public:
     const Picks& picks() const { return picks_; }
     // Each of these can be undone, and done again.
     void pick(const std::string& folder, Names names) { pickAll({{folder, std::move(names)}}, tr("Pick")); }
-    void unpick(const std::string& folder, Names names) { unpickAll({{folder, std::move(names)}}, tr("Take out of the batch")); }
+    void unpick(const std::string& folder, Names names) {
+        unpickAll({{folder, std::move(names)}}, tr("Take out of the batch"));
+    }
     void pickAll(ByFolder by_folder, const QString& words);
     void unpickAll(ByFolder by_folder, const QString& words);
     void unpickFolder(const std::string& folder);
@@ -40,15 +40,16 @@ public:
     void replacePicks(const Names& paths);
     /// All that is asked for, with every source, to be taken up again.
     Instruction whole() const;
-    /// Takes it up as it stands: what it takes from in hand, all else as it says. Can be undone, and done again, as one stroke.
+    /// Takes it up as it stands: what it takes from in hand, all else as it says. Can be undone, and done
+    /// again, as one stroke.
     void take(const Instruction& wanted);
     /// All that lies in what is in hand, where a job had chosen some of it.
     void takeAll();
     QUndoStack& history() { return history_; }
     /// What was settled by a run leaves the batch, and so does what is no longer there; that is not undone.
-    void forget(const ByFolder& by_folder);
-    /// Takes up the batch and the instruction as they were when the program ended, and keeps them from now on. A bench that
-    /// takes nothing up keeps nothing: of several windows the first one's work lasts.
+    void forget(const NamesByFolder& by_folder);
+    /// Takes up the batch and the instruction as they were when the program ended, and keeps them from now
+    /// on: each window its own.
     void restore();
 
     const tavlo::Job& job() const { return asked_.job; }
@@ -67,24 +68,30 @@ public:
     void setMayLose(bool may_lose);  ///< attributes with their sources, in a move
     void setClearing(tavlo::Clearing clearing);
     void setNaming(const tavlo::Naming& naming);
-    /// Where the archive is to be, how hard it is pressed, and whether its sources go: those of a job that packs.
+    /// Where the archive is to be, how hard it is pressed, and whether its sources go: those of a job that
+    /// packs.
     void setPacking(const tavlo::Job& job);
     void setShelf(tavlo::Shelf shelf);  ///< where what is removed goes
-    /// What is there under another name is found, and skipped, arrives all the same, or is asked about; nullopt: nobody looks.
+    /// What is there under another name is found, and skipped, arrives all the same, or is asked about;
+    /// nullopt: nobody looks.
     void setElsewhere(std::optional<tavlo::Decision> decision);
     std::optional<tavlo::Decision> elsewhere() const;
     void wantFacts(bool on);  ///< BenchView::facts is kept up
-    /// Decides single pairs of the plan that is shown; undecided takes a decision back. Each of these can be undone, and done again.
+    /// Decides single pairs of the plan that is shown; undecided takes a decision back. Each of these can be
+    /// undone, and done again.
     void decide(const std::vector<tavlo::ItemId>& items, tavlo::Decision decision);
     /// The same decision, with a name or a scheme for new ones, for all of these; its pair is filled in.
     void decide(const std::vector<tavlo::ItemId>& items, const tavlo::PairDecision& decision);
     /// Different decisions in one stroke.
     void decide(const std::vector<std::pair<tavlo::ItemId, tavlo::PairDecision>>& decisions);
-    /// A name for one thing of the plan that is shown, ahead of the steps; empty: the steps' own again. Can be undone, and done again.
+    /// A name for one thing of the plan that is shown, ahead of the steps; empty: the steps' own again. Can
+    /// be undone, and done again.
     void typeName(tavlo::ItemId item, const std::string& name);
     bool isTyped(tavlo::ItemId item) const;
-    /// A fact of things of the plan that is shown, ahead of what they tell; nullopt: their own again. Can be undone, and done again.
-    void sayFact(const std::vector<tavlo::ItemId>& items, const std::string& fact, const std::optional<tavlo::Fact>& value);
+    /// A fact of things of the plan that is shown, ahead of what they tell; nullopt: their own again. Can be
+    /// undone, and done again.
+    void sayFact(const std::vector<tavlo::ItemId>& items, const std::string& fact,
+                 const std::optional<tavlo::Fact>& value);
     /// Looks at everything again: after a run, or when the disk may have changed.
     void lookAgain();
     /// Only at the destination, which another program has changed.
@@ -105,6 +112,7 @@ signals:
     void jobChanged();               ///< at once
     void viewChanged();              ///< when the plan for it is there
     void missingAtStart(int count);  ///< of the batch as it was: no longer there
+    void keepsNothing();  ///< what is in hand will be gone with the window: there is no place to keep it
 
 private:
     using Change = Picks::Change;
@@ -131,6 +139,5 @@ private:
     bool restoring_ = false;
     QUndoStack history_;
     Outlooker outlooker_;
-    std::shared_ptr<QLockFile> keeps_files_;  ///< what is in hand is kept by this program
     EachWorker restorer_;
 };

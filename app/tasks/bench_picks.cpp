@@ -17,7 +17,8 @@ public:
         : QUndoCommand(words), bench_(bench), changes_(std::move(changes)) {}
 
     void undo() override {
-        for (auto change = changes_.rbegin(); change != changes_.rend(); ++change) bench_.note(change->reversed());
+        for (auto change = changes_.rbegin(); change != changes_.rend(); ++change)
+            bench_.note(change->reversed());
         bench_.lookAgain();
     }
     void redo() override {
@@ -62,9 +63,11 @@ void Bench::unpickAll(ByFolder by_folder, const QString& words) {
 
 void Bench::unpickFolder(const std::string& folder) { unpick(folder, picks_.namesIn(folder)); }
 
-void Bench::replacePicks(const Names& paths) { apply(picks_.changesTo(paths), paths.empty() ? tr("Empty the batch") : tr("Take in hand")); }
+void Bench::replacePicks(const Names& paths) {
+    apply(picks_.changesTo(paths), paths.empty() ? tr("Empty the batch") : tr("Take in hand"));
+}
 
-void Bench::forget(const ByFolder& by_folder) {
-    for (const auto& [folder, names] : by_folder) note(Change::of(folder, names, false));
+void Bench::forget(const NamesByFolder& by_folder) {
+    for (const auto& [folder, names] : by_folder) note({folder, names, false});
     lookAgain();
 }

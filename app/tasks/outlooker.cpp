@@ -11,6 +11,7 @@
 #include <utility>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "facts/learn.h"
 #include "files/path.h"
 #include "job/choosing.h"
@@ -26,22 +27,29 @@ namespace {
 
 constexpr std::chrono::milliseconds told_every{1500};
 
-std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
-    auto rows = std::make_shared<std::vector<PickedRow>>();
+std::shared_ptr<const PickedRows> picked_rows(const Batch& batch) {
+    auto rows = std::make_shared<PickedRows>();
+    std::set<FolderId> folders;
     std::vector<std::uint32_t> row_of(batch.entries.size());  // parents come before children
     for (EntryId id = 0; id < batch.entries.size(); ++id) {
         const Entry& entry = batch.entries[id];
         if (entry.parent == no_entry) {
-            row_of[id] = static_cast<std::uint32_t>(rows->size());
-            rows->push_back({batch.folders.path(entry.folder), entry.name, entry.status.type, 0, 0, entry.status.id.modified_ns});
+            row_of[id] = static_cast<std::uint32_t>(rows->rows.size());
+            rows->rows.push_back({batch.folders.path(entry.folder), entry.name, entry.status.type, 0, 0,
+                                  entry.status.id.modified_ns});
+            folders.insert(entry.folder);
         } else {
             row_of[id] = row_of[entry.parent];
         }
         if (entry.status.type == FileType::folder) continue;
-        PickedRow& row = (*rows)[row_of[id]];
+        PickedRow& row = rows->rows[row_of[id]];
         ++row.files;
-        if (entry.status.type == FileType::file) row.bytes += entry.status.id.size_bytes;
+        ++rows->files;
+        if (entry.status.type != FileType::file) continue;
+        row.bytes += entry.status.id.size_bytes;
+        rows->bytes += entry.status.id.size_bytes;
     }
+    rows->folders = folders.size();
     return rows;
 }
 
@@ -50,15 +58,16 @@ std::shared_ptr<const std::vector<PickedRow>> picked_rows(const Batch& batch) {
 /// What is kept from one wish to the next.
 struct Outlooker::Known {
     std::unique_ptr<FileSystem> disk = make_disk_with_archives();
-    std::unique_ptr<Store> store;                                       ///< opened when pairs are to be compared; null where it cannot be
-    std::vector<std::pair<std::string, std::set<std::string>>> picked;  ///< in the order that the folders were picked from
-    bool saved = true;                                                  ///< what is picked is in its file
-    std::string saved_instruction;                                      ///< as it is in its file
+    std::unique_ptr<Store> store;  ///< opened when pairs are to be compared; null where it cannot be
+    std::vector<std::pair<std::string, std::set<std::string>>>
+        picked;                     ///< in the order that the folders were picked from
+    bool saved = true;              ///< what is picked is in its file
+    std::string saved_instruction;  ///< as it is in its file
 
     std::shared_ptr<const Batch> batch;
     Selection gathered_by;  ///< what it was chosen by, without its sources
     bool unpacked = false;  ///< it is what lies in the archives that were picked
-    std::shared_ptr<const std::vector<PickedRow>> rows;
+    std::shared_ptr<const PickedRows> rows;
     KnownContents contents;
     std::optional<Outlook> outlook;  ///< the last one, planned again while its places stay the same
     std::shared_ptr<const Batch> planned_batch;
@@ -67,7 +76,8 @@ struct Outlooker::Known {
     FactsSaid planned_said;
     std::shared_ptr<const KnownFileFacts> told;  ///< what files have told so far; null: nothing
     std::shared_ptr<const KnownFileFacts> planned_told;
-    std::shared_ptr<const Batch> looked_for;  ///< the batch, and where, whose files were looked for under other names
+    std::shared_ptr<const Batch>
+        looked_for;  ///< the batch, and where, whose files were looked for under other names
     std::string looked_in;
     BenchView shown;  ///< the last one with a plan, and what it was planned by
     Wishes shown_wishes;
@@ -75,8 +85,13 @@ struct Outlooker::Known {
     std::mutex mutex;  ///< of what both threads touch
     std::vector<Picks::Change> changes;
     std::vector<BenchView> retired;
+    std::optional<KeptDesk> desk;  ///< let go once nothing more is written there
 
     Picks::Names sources();
+    std::optional<std::string> desk_folder() {
+        const std::scoped_lock lock(mutex);
+        return desk ? std::optional(desk->folder) : std::nullopt;
+    }
 };
 
 /// What is in hand by now.
@@ -89,7 +104,8 @@ Picks::Names Outlooker::Known::sources() {
         old.swap(retired);
     }
     for (const Picks::Change& change : news) {
-        auto folder = std::find_if(picked.begin(), picked.end(), [&](const auto& known) { return known.first == change.folder; });
+        auto folder = std::find_if(picked.begin(), picked.end(),
+                                   [&](const auto& known) { return known.first == change.folder; });
         if (folder == picked.end()) folder = picked.insert(picked.end(), {change.folder, {}});
         for (const std::string& name : *change.names) {
             if (change.in)
@@ -113,12 +129,17 @@ public:
         std::uint64_t wish;
         bool gather;
         bool look;
-        bool keep;
         bool facts;
     };
 
-    Looking(Outlooker& owner, Known& known, const Instruction& wanted, const Asking& asking, const std::stop_token& stop)
-        : owner_(owner), known_(known), wanted_(wanted), asking_(asking), stop_(stop), asked_(wanted.job, wanted.decisions) {
+    Looking(Outlooker& owner, Known& known, const Instruction& wanted, const Asking& asking,
+            const std::stop_token& stop)
+        : owner_(owner),
+          known_(known),
+          wanted_(wanted),
+          asking_(asking),
+          stop_(stop),
+          asked_(wanted.job, wanted.decisions) {
         asked_.typed = wanted.typed;
         asked_.facts = known.told;
         asked_.said = wanted.said;
@@ -127,13 +148,14 @@ public:
     }
 
     void run() {
-        if (asking_.keep) save();
+        save();
         if (const auto gathered = gather_all(); !gathered) return sorry(gathered.error());
         view_.batch = known_.batch;
         view_.picks = known_.rows;
         view_.job = std::make_shared<const Job>(asked_.job);
-        view_.has_folders = std::any_of(known_.batch->entries.begin(), known_.batch->entries.end(),
-                                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
+        view_.has_folders =
+            std::any_of(known_.batch->entries.begin(), known_.batch->entries.end(),
+                        [](const Entry& entry) { return entry.status.type == FileType::folder; });
         const auto files = files_of(*known_.batch);
         const bool tells = asking_.facts || needs_file_facts(asked_.job);
         if (tells) view_.being_told = untold(files);
@@ -174,13 +196,18 @@ public:
 
 private:
     void save() {
-        if (!known_.saved && !stop_.stop_requested()) known_.saved = save_batch(owner_.state_folder_, asked_.job.what.sources).has_value();
-        if (auto text = to_text(wanted_); text != known_.saved_instruction && save_instruction(owner_.state_folder_, text))
+        const auto folder = known_.desk_folder();
+        if (!folder) return;
+        if (!known_.saved && !stop_.stop_requested())
+            known_.saved = save_batch(*folder, asked_.job.what.sources).has_value();
+        if (auto text = to_text(wanted_); text != known_.saved_instruction && save_instruction(*folder, text))
             known_.saved_instruction = std::move(text);
     }
 
     Result<void> gather_all() {
-        if (!asking_.gather && known_.batch && known_.gathered_by == wanted_.job.what && known_.unpacked == unpacks()) return {};
+        if (!asking_.gather && known_.batch && known_.gathered_by == wanted_.job.what &&
+            known_.unpacked == unpacks())
+            return {};
         auto gathered = gather_wanted();
         if (!gathered) return failure(gathered.error());
         known_.batch = std::make_shared<const Batch>(std::move(*gathered));
@@ -196,8 +223,10 @@ private:
     Result<Batch> gather_wanted() {
         const Selection& what = asked_.job.what;
         const GatherOptions options{.follow_links = what.follow_links, .archives = unpacks(), .stop = stop_};
-        // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing anew
-        if (!what.chooses_files() && !what.chooses_folders()) return gather(*known_.disk, what.sources, options);
+        // all of it, whatever is to be done: what goes with a folder is said, and another wish counts nothing
+        // anew
+        if (!what.chooses_files() && !what.chooses_folders())
+            return gather(*known_.disk, what.sources, options);
         auto chosen = gather_chosen(*known_.disk, asked_.job, now_ns(), options, store());
         if (!chosen) return failure(chosen.error());
         return std::move(chosen->batch);
@@ -206,15 +235,17 @@ private:
     /// How many of these have not told their facts yet.
     std::uint64_t untold(const std::vector<EntryId>& files) const {
         if (!known_.told) return files.size();
-        return static_cast<std::uint64_t>(std::count_if(
-            files.begin(), files.end(), [&](EntryId id) { return known_.told->find(known_.batch->entries[id].status) == nullptr; }));
+        return static_cast<std::uint64_t>(std::count_if(files.begin(), files.end(), [&](EntryId id) {
+            return known_.told->find(known_.batch->entries[id].status) == nullptr;
+        }));
     }
 
     /// Has files tell what they know.
     /// now_and_then  while it goes on, with what is known so far
     /// returns  false: it was stopped, or could not be done, which is said then
     bool have_told(const std::vector<EntryId>& files, const std::function<void()>& now_and_then) {
-        auto known = known_.told ? std::make_shared<KnownFileFacts>(*known_.told) : std::make_shared<KnownFileFacts>();
+        auto known =
+            known_.told ? std::make_shared<KnownFileFacts>(*known_.told) : std::make_shared<KnownFileFacts>();
         const auto before = files.size() - view_.being_told;
         auto shown_at = std::chrono::steady_clock::now();
         const auto tell = [&](std::size_t done, std::size_t) {
@@ -244,11 +275,12 @@ private:
     void sum_up() {
         if (!asking_.facts) return;
         auto kinds = load_kinds();
-        const EntryFacts facts(*known_.batch, kinds ? std::move(*kinds) : Kinds(), now_ns(), known_.told, wanted_.said);
+        const EntryFacts facts(*known_.batch, kinds ? std::move(*kinds) : Kinds(), now_ns(), known_.told,
+                               wanted_.said);
         view_.facts = std::make_shared<const std::vector<FactSummary>>(summarise(*known_.batch, facts));
-        view_.files =
-            static_cast<std::uint64_t>(std::count_if(known_.batch->entries.begin(), known_.batch->entries.end(),
-                                                     [](const Entry& one) { return one.status.type != FileType::folder && !one.problem; }));
+        view_.files = static_cast<std::uint64_t>(std::count_if(
+            known_.batch->entries.begin(), known_.batch->entries.end(),
+            [](const Entry& one) { return one.status.type != FileType::folder && !one.problem; }));
     }
 
     /// returns  false: it was stopped
@@ -262,7 +294,9 @@ private:
             shown_at = std::chrono::steady_clock::now();
         };
         known_.looked_for.reset();  // what was found is forgotten as it begins
-        if (!find_elsewhere(*known_.disk, *known_.batch, asked_.job.into, known_.contents, store(), stop_, tell)) return false;
+        if (!find_elsewhere(*known_.disk, *known_.batch, asked_.job.into, known_.contents, store(), stop_,
+                            tell))
+            return false;
         known_.looked_for = known_.batch;
         known_.looked_in = asked_.job.into;
         view_.looked_for = view_.looked_at = 0;
@@ -281,8 +315,9 @@ private:
 
     bool is_of_planned_batch() const { return known_.outlook && known_.planned_batch == known_.batch; }
     bool is_in_same_places() const {
-        return is_of_planned_batch() && same_places(known_.planned, wanted_.job) && known_.planned_typed == wanted_.typed &&
-               known_.planned_said == wanted_.said && (known_.planned_told == asked_.facts || !needs_file_facts(asked_.job));
+        return is_of_planned_batch() && same_places(known_.planned, wanted_.job) &&
+               known_.planned_typed == wanted_.typed && known_.planned_said == wanted_.said &&
+               (known_.planned_told == asked_.facts || !needs_file_facts(asked_.job));
     }
 
     /// Where just the rules have changed, the balance is told ahead of the plan.
@@ -297,7 +332,8 @@ private:
 
     /// Looks at the disk only where it must.
     Result<Outlook> plan() {
-        auto outlook = is_in_same_places() ? Result<Outlook>(plan_again(asked_, *known_.outlook, known_.contents))
+        auto outlook = is_in_same_places()
+                           ? Result<Outlook>(plan_again(asked_, *known_.outlook, known_.contents))
                        : is_of_planned_batch() && differs_in_names_alone(known_.planned, wanted_.job)
                            ? name_again(asked_, *known_.outlook, known_.contents)
                            : look_ahead(*known_.disk, asked_, known_.batch, known_.contents, stop_);
@@ -318,18 +354,20 @@ private:
         const Plan& plan = *outlook.plan;
         if (goes_elsewhere(asked_.job)) view_.room = room_needed(plan, *outlook.destination);
         view_.refusals.clear();
-        for (const Error& refusal : outlook.refusals) view_.refusals.push_back(shown(describe(refusal)));
+        for (const Error& refusal : outlook.refusals) view_.refusals.push_back(error_words(refusal));
         view_.misses.clear();
-        for (const Error& miss : outlook.misses) view_.misses.push_back(shown(describe(miss)));
-        view_.outcome = OutcomeTree::make(outlook.plan, plan.traits().takes_away ? around_ : outlook.survey, now_ns());
+        for (const Error& miss : outlook.misses) view_.misses.push_back(error_words(miss));
+        view_.outcome =
+            OutcomeTree::make(outlook.plan, plan.traits().takes_away ? around_ : outlook.survey, now_ns());
         view_.examples = name_examples(asked_.job, plan, now_ns());
         view_.shares = view_.outcome->shares;
         view_.comparing = !plan.not_compared.empty();
-        view_.made = static_cast<std::uint64_t>(
-            std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) { return item.role == Role::made; }));
-        view_.impossible_names = static_cast<std::uint64_t>(std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) {
-            return item.problem && item.problem->fault == Fault::name_not_possible;
-        }));
+        view_.made = static_cast<std::uint64_t>(std::count_if(
+            plan.items.begin(), plan.items.end(), [](const Item& item) { return item.role == Role::made; }));
+        view_.impossible_names = static_cast<std::uint64_t>(
+            std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) {
+                return item.problem && item.problem->fault == Fault::name_not_possible;
+            }));
     }
 
     void compare(const Outlook& outlook) {
@@ -359,7 +397,7 @@ private:
     }
     void sorry(const Error& error) {
         if (error.fault == Fault::cancelled) return;
-        view_.refusals.push_back(shown(describe(error)));
+        view_.refusals.push_back(error_words(error));
         send(view_, true);
     }
     void served(bool Outlooker::*wanted) {
@@ -388,13 +426,21 @@ void Outlooker::note(const Picks::Change& change) {
     known_->changes.push_back(change);
 }
 
+void Outlooker::keepFiles(const KeptDesk& desk) {
+    const std::scoped_lock lock(known_->mutex);
+    known_->desk = desk;
+}
+
 void Outlooker::retire(BenchView view) {
     const std::scoped_lock lock(known_->mutex);
     known_->retired.push_back(std::move(view));
 }
 
 void Outlooker::ask(const Instruction& wish) {
-    // a wish that is replaced before it is served does not take what it wanted with it: that stays wanted until it was done
-    const Looking::Asking asking{++wish_, gather_wanted_, look_wanted_, keeps_, facts_wanted_};
-    worker_.post([this, known = known_, wish, asking](const std::stop_token& stop) { Looking(*this, *known, wish, asking, stop).run(); });
+    // a wish that is replaced before it is served does not take what it wanted with it: that stays wanted
+    // until it was done
+    const Looking::Asking asking{++wish_, gather_wanted_, look_wanted_, facts_wanted_};
+    worker_.post([this, known = known_, wish, asking](const std::stop_token& stop) {
+        Looking(*this, *known, wish, asking, stop).run();
+    });
 }

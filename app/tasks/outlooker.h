@@ -10,11 +10,13 @@
 
 #include "tasks/bench_view.h"
 #include "tasks/instruction_file.h"
+#include "tasks/kept_desk.h"
 #include "tasks/picks.h"
 #include "tasks/worker.h"
 
-/// Works out on a thread of its own what will come of what is asked for. It remembers what it has read, so that another wish costs only
-/// what it must; and it puts what is in hand, and what is asked for, into their files.
+/// Works out on a thread of its own what will come of what is asked for. It remembers what it has read, so
+/// that another wish costs only what it must; and it puts what is in hand, and what is asked for, into their
+/// files.
 class Outlooker final : public QObject {
     Q_OBJECT
 
@@ -28,7 +30,8 @@ public:
     void ask(const Instruction& wish);
     void gatherAgain() { gather_wanted_ = true; }  ///< with the next wish
     void lookAgain() { look_wanted_ = true; }      ///< the same: at the places that things go to
-    void keepFiles() { keeps_ = true; }            ///< from the next wish on
+    /// What is in hand and asked for is put into files there, from the next wish on.
+    void keepFiles(const KeptDesk& desk);
     /// From the next wish on: what the files tell is summed up, whether the job asks or not.
     void wantFacts(bool on) { facts_wanted_ = on; }
     bool wantsFacts() const { return facts_wanted_; }
@@ -48,7 +51,6 @@ private:
     const std::string state_folder_;
     bool gather_wanted_ = true;
     bool look_wanted_ = false;
-    bool keeps_ = false;
     bool facts_wanted_ = false;
     std::uint64_t wish_ = 0;
     std::shared_ptr<Known> known_;  ///< the worker's alone

@@ -9,6 +9,8 @@
 
 #include "archive/archive_files.h"
 #include "csv.h"
+#include "error_words.h"
+#include "files/path.h"
 #include "files/small_file.h"
 #include "keep/documents.h"
 #include "keep/name_search.h"
@@ -16,6 +18,7 @@
 #include "text.h"
 #include "undo/check.h"
 #include "undo/take_back.h"
+#include "wording.h"
 
 using namespace tavlo;
 
@@ -24,10 +27,12 @@ namespace {
 Result<OpenedReceipt> opened_receipt(Store& store, const std::string& receipt) {
     auto head = store.receipt(receipt);
     if (!head) return failure(head.error());
-    const auto so_far = head->totals.items > 0 ? Result<std::pair<std::uint64_t, std::uint64_t>>() : store.so_far(receipt);
+    const auto so_far =
+        head->totals.items > 0 ? Result<std::pair<std::uint64_t, std::uint64_t>>() : store.so_far(receipt);
     const auto rest = store.some_items(receipt, rest_number, 1);
     const auto taken_back = store.taken_back(receipt);
-    if (!so_far || !rest || !taken_back) return failure(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
+    if (!so_far || !rest || !taken_back)
+        return failure(!so_far ? so_far.error() : !rest ? rest.error() : taken_back.error());
     const auto count = std::max({head->totals.items, so_far->first, so_far->second});
     OpenedReceipt opened{std::move(*head), count, store.is_alive(receipt), !rest->empty(), *taken_back, {}};
     if (opened.has_rest && opened.count > 0) --opened.count;
@@ -37,12 +42,14 @@ Result<OpenedReceipt> opened_receipt(Store& store, const std::string& receipt) {
 
 }  // namespace
 
-void PastRuns::sorry(const Error& error) { emit failed(shown(describe(error))); }
+void PastRuns::sorry(const Error& error) { emit failed(error_words(error)); }
 
 void PastRuns::list() {
     ask(
         lists_, [](Store& store, const std::stop_token&) { return store.receipts(); },
-        [this](std::vector<ReceiptHead> heads) { emit listed(std::make_shared<const std::vector<ReceiptHead>>(std::move(heads))); });
+        [this](std::vector<ReceiptHead> heads) {
+            emit listed(std::make_shared<const std::vector<ReceiptHead>>(std::move(heads)));
+        });
 }
 
 void PastRuns::open(const std::string& receipt) {
@@ -53,7 +60,8 @@ void PastRuns::open(const std::string& receipt) {
         std::uint64_t items = 0;
         if (stop.stop_requested()) return items;
         const auto lost = store.not_kept(receipt);  // which takes longer
-        for (const auto& [names, count] : lost.value_or(std::vector<std::pair<std::string, std::uint64_t>>())) items += count;
+        for (const auto& [names, count] : lost.value_or(std::vector<std::pair<std::string, std::uint64_t>>()))
+            items += count;
         return items;
     };
     ask(details_, read, [this, receipt](std::uint64_t items) {
@@ -65,14 +73,41 @@ void PastRuns::fetch(const std::string& receipt, std::uint64_t first, std::uint6
     using Items = std::map<std::uint64_t, ReceiptItem>;
     ask(
         pages_, [=](Store& store, const std::stop_token&) { return store.some_items(receipt, first, count); },
-        [this, receipt, first](Items items) { emit fetched(receipt, first, std::make_shared<const Items>(std::move(items))); });
+        [this, receipt, first](Items items) {
+            emit fetched(receipt, first, std::make_shared<const Items>(std::move(items)));
+        });
 }
 
 void PastRuns::findNumbers(const std::string& receipt, Outcome result) {
     using Numbers = std::vector<std::uint64_t>;
     ask(
         numbers_, [=](Store& store, const std::stop_token&) { return store.numbers_with(receipt, result); },
-        [this, receipt, result](Numbers found) { emit numbersFound(receipt, result, std::make_shared<const Numbers>(std::move(found))); });
+        [this, receipt, result](Numbers found) {
+            emit numbersFound(receipt, result, std::make_shared<const Numbers>(std::move(found)));
+        });
+}
+
+void PastRuns::findArrivals(const std::string& receipt) {
+    using Found = std::shared_ptr<const Arrivals>;
+    const auto find = [receipt](Store& store, const std::stop_token&) -> Result<Found> {
+        const auto head = store.receipt(receipt);
+        if (!head) return failure(head.error());
+        auto arrivals = std::make_shared<Arrivals>();
+        arrivals->sentence = receipt_title(*head);
+        arrivals->folder = head->destination;
+        auto read = store.each_item(receipt, [&](ReceiptItem&& item) {
+            std::string place = item.place();
+            if (!arrives(item.result) || item.action == Action::pack) return;
+            if (arrivals->folder.empty()) arrivals->folder = std::string(parent_of(place));
+            ++arrivals->count;
+            for (; !arrivals->places.contains(place) && is_within(place, arrivals->folder);
+                 place = std::string(parent_of(place)))
+                arrivals->places.insert(place);
+        });
+        if (!read) return failure(read.error());
+        return arrivals;
+    };
+    ask(arrivals_, find, [this](const Found& found) { emit arrived(found); });
 }
 
 std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::uint64_t count) const {
@@ -98,14 +133,17 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
 
 void PastRuns::freeRoom(const std::string& receipt) {
     const auto remove = [this, receipt](Store& store, const std::stop_token&) {
-        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done, std::uint64_t of) mutable {
+        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done,
+                                                                                std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + std::chrono::milliseconds(100);
             later(this, [this, receipt, done, of] { emit freeing(receipt, done, of); });
         };
         return remove_proved(*make_disk_with_archives(), store, receipt, report);
     };
-    ask(frees_, remove, [this, receipt](const auto& emptied) { emit freed(receipt, emptied.removed.size(), emptied.problems.size()); });
+    ask(frees_, remove, [this, receipt](const auto& emptied) {
+        emit freed(receipt, emptied.removed.size(), emptied.problems.size());
+    });
 }
 
 namespace {
@@ -125,13 +163,15 @@ std::string as_csv(const std::vector<ReceiptItem>& items) {
     std::string text = "source,target,final,result,bytes,set aside,hash,error\r\n";
     for (const ReceiptItem& item : items)
         text += csv_field(item.source) + ',' + csv_field(item.target) + ',' + csv_field(item.place()) + ',' +
-                std::string(to_text(item.result)) + ',' + std::to_string(item.size_bytes) + ',' + csv_field(item.set_aside) + ',' +
-                csv_field(item.hash) + ',' + csv_field(item.error) + "\r\n";
+                std::string(to_text(item.result)) + ',' + std::to_string(item.size_bytes) + ',' +
+                csv_field(item.set_aside) + ',' + csv_field(item.hash) + ',' + csv_field(item.error) + "\r\n";
     return text;
 }
 
 std::string as_html_page(const ReceiptHead& head, const std::vector<ReceiptItem>& items) {
-    return (QStringLiteral("<!DOCTYPE html><meta charset=\"utf-8\">") + receipt_as_html(head, items, SIZE_MAX)).toStdString();
+    return (QStringLiteral("<!DOCTYPE html><meta charset=\"utf-8\">") +
+            receipt_as_html(head, items, SIZE_MAX))
+        .toStdString();
 }
 
 /// A receipt as a file holds it, by its name's end.
@@ -144,7 +184,8 @@ Result<std::string> as_file(Store& store, const std::string& receipt, const std:
         return out.str();
     }
     std::vector<ReceiptItem> items;
-    if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { items.push_back(std::move(item)); }); !read)
+    if (auto read = store.each_item(receipt, [&](ReceiptItem&& item) { items.push_back(std::move(item)); });
+        !read)
         return failure(read.error());
     return file.ends_with(".csv") ? as_csv(items) : as_html_page(*head, items);
 }
@@ -153,7 +194,8 @@ Result<std::string> as_file(Store& store, const std::string& receipt, const std:
 
 void PastRuns::search(const QString& words) {
     using Found = std::shared_ptr<const FoundItems>;
-    const auto find = [folder = state_folder_, words](Store& store, const std::stop_token& stop) -> Result<Found> {
+    const auto find = [folder = state_folder_, words](Store& store,
+                                                      const std::stop_token& stop) -> Result<Found> {
         const auto search = NameSearch::open(folder);
         if (!search) return failure(search.error());
         if (auto followed = (*search)->follow(store, stop); !followed) return failure(followed.error());
@@ -185,8 +227,9 @@ void PastRuns::check(const std::string& receipt) {
         if (!read) return failure(read.error());
         return differs;
     };
-    ask(checks_, compare,
-        [this, receipt](Differences differs) { emit checked(receipt, std::make_shared<const Differences>(std::move(differs))); });
+    ask(checks_, compare, [this, receipt](Differences differs) {
+        emit checked(receipt, std::make_shared<const Differences>(std::move(differs)));
+    });
 }
 
 void PastRuns::exportTo(const std::string& receipt, const std::string& file) {

@@ -35,7 +35,8 @@ bool settled(const FolderModel& model) {
 
 std::string names(const QAbstractItemModel& model) {
     std::string text;
-    for (int row = 0; row < model.rowCount(); ++row) text += model.index(row, 0).data().toString().toStdString() + " ";
+    for (int row = 0; row < model.rowCount(); ++row)
+        text += model.index(row, 0).data().toString().toStdString() + " ";
     return text;
 }
 
@@ -68,9 +69,12 @@ TEST_CASE("the list sorts by every column, folders first, in natural order", "[m
     CHECK(sorted(FolderColumn::size, Qt::DescendingOrder).ends_with("invoice-9.pdf b.csv invoice-10.pdf "));
     CHECK(sorted(FolderColumn::changed, Qt::AscendingOrder).ends_with("invoice-9.pdf b.csv invoice-10.pdf "));
     CHECK(sorted(FolderColumn::kind, Qt::DescendingOrder).ends_with("b.csv invoice-10.pdf invoice-9.pdf "));
-    CHECK(sorted(FolderColumn::permissions, Qt::DescendingOrder).ends_with("b.csv invoice-10.pdf invoice-9.pdf "));
+    CHECK(sorted(FolderColumn::permissions, Qt::DescendingOrder)
+              .ends_with("b.csv invoice-10.pdf invoice-9.pdf "));
     sorted(FolderColumn::name, Qt::AscendingOrder);
-    const auto cell = [&](int row, FolderColumn column) { return model.index(row, static_cast<int>(column)).data().toString(); };
+    const auto cell = [&](int row, FolderColumn column) {
+        return model.index(row, static_cast<int>(column)).data().toString();
+    };
     CHECK(cell(2, FolderColumn::kind) == "sheets · csv");
     CHECK(cell(2, FolderColumn::permissions) == "rwx------");
     CHECK(cell(0, FolderColumn::kind) == "folder");
@@ -124,7 +128,8 @@ TEST_CASE("what is in hand sorts by name, size, date and folder, and sums up fol
     CHECK(model.index(2, BatchModel::FromColumn).data().toString().endsWith("/ a"));
 }
 
-TEST_CASE("what the destination cannot hold under its name is shown with the name that it could have", "[model][names]") {
+TEST_CASE("what the destination cannot hold under its name is shown with the name that it could have",
+          "[model][names]") {
     auto batch = std::make_shared<Batch>();
     batch->folders.add_root("/from");
     for (const char* name : {"berth: plan?.pdf", "fine.pdf"}) {
@@ -171,8 +176,9 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
     const auto outlook = prepare(*disk, job);
     REQUIRE(outlook);
     const auto tree = OutcomeTree::make(outlook->plan, outlook->survey);
-    for (const auto rule : {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
-                            CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date}) {
+    for (const auto rule :
+         {CollisionRule::ask, CollisionRule::keep, CollisionRule::newer_wins, CollisionRule::larger_wins,
+          CollisionRule::incoming_wins, CollisionRule::both_stay, CollisionRule::bring_up_to_date}) {
         Job other = job;
         other.policy = policy_for(rule);
         const auto shares = tree->sharesBy(wishes_of(job), wishes_of(other));
@@ -188,11 +194,13 @@ TEST_CASE("the balance by another rule is there before its plan, and is the plan
 TEST_CASE("the rule of one's own comes out as it went in, and an instruction as it was", "[rules]") {
     Policy rule;
     rule.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
-    rule.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
+    rule.when_sized[static_cast<std::size_t>(Finding::newer)]
+                   [static_cast<std::size_t>(SizeRelation::larger)] = Decision::overwrite;
     const OwnRuleDialog dialog(rule, nullptr);
     const Policy back = dialog.rule();
     CHECK(back.when[static_cast<std::size_t>(Finding::same)] == Decision::skip);
-    CHECK(back.when_sized[static_cast<std::size_t>(Finding::newer)][static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
+    CHECK(back.when_sized[static_cast<std::size_t>(Finding::newer)]
+                         [static_cast<std::size_t>(SizeRelation::larger)] == Decision::overwrite);
     CHECK(back.when_sized[static_cast<std::size_t>(Finding::older)][0] == Decision::undecided);
 
     Instruction asked;
@@ -203,7 +211,8 @@ TEST_CASE("the rule of one's own comes out as it went in, and an instruction as 
     asked.job.policy = back;
     asked.job.policy.new_names = {NewNames::Scheme::pattern, "{name} {folder}{ext}"};
     const Pair pair{{1, UINT64_MAX, 3, -4}, {5, 6, 7, 8}, 9, 10};
-    asked.decisions.add("/from/\xfe", {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
+    asked.decisions.add("/from/\xfe",
+                        {pair, Decision::rename, NewNames{NewNames::Scheme::date, {}}, "its name", true});
     asked.typed["/from/\xfe"] = {{1, 2, 3, 4}, "typed \xfd"};
     asked.job.shelf = Shelf::trash;
     asked.job.what.folders_larger = "4K";
@@ -274,7 +283,8 @@ TEST_CASE("the location: each folder is a step, and a typed path is completed an
     QObject::connect(&bar, &LocationBar::folderChosen, [&](const std::string& path) { chosen = path; });
     const auto steps = bar.findChildren<QPushButton*>("locationStep");
     REQUIRE(steps.size() >= 2);
-    const auto above = std::find_if(steps.begin(), steps.end(), [&](auto* step) { return step->toolTip().toStdString() == temp.path(); });
+    const auto above = std::find_if(steps.begin(), steps.end(),
+                                    [&](auto* step) { return step->toolTip().toStdString() == temp.path(); });
     REQUIRE(above != steps.end());
     (*above)->click();
     CHECK(chosen == temp.path());
@@ -292,11 +302,16 @@ TEST_CASE("the location: each folder is a step, and a typed path is completed an
     CHECK(typed("~").front() == '/');
 }
 
-TEST_CASE("the batch is taken up again whatever else is wished for at the start, and a second bench leaves it alone", "[batch]") {
+TEST_CASE(
+    "the batch is taken up again whatever else is wished for at the start, and a second bench leaves it "
+    "alone",
+    "[batch]") {
     TempFolder temp;
     temp.write("desk/a", "x");
     temp.write("desk/b", "x");
-    const auto settle = [](const Bench& bench) { return WindowDriver::wait([&] { return !bench.isWorking(); }); };
+    const auto settle = [](const Bench& bench) {
+        return WindowDriver::wait([&] { return !bench.isWorking(); });
+    };
     {
         Bench bench(temp.path("state"));
         bench.restore();
@@ -314,11 +329,15 @@ TEST_CASE("the batch is taken up again whatever else is wished for at the start,
     CHECK(bench.picks().contain(temp.path("desk"), "a"));
 }
 
-TEST_CASE("of two that run at once, one keeps what is in hand for the next start, and the other leaves it alone", "[models]") {
+TEST_CASE(
+    "of two that run at once each keeps what is in hand for the next start, and leaves the other's alone",
+    "[models]") {
     TempFolder temp;
     temp.write("desk/mine", "1");
     temp.write("desk/theirs", "2");
-    const auto ready = [](const Bench& bench) { return WindowDriver::wait([&] { return !bench.isWorking(); }); };
+    const auto ready = [](const Bench& bench) {
+        return WindowDriver::wait([&] { return !bench.isWorking(); });
+    };
     {
         Bench first(temp.path("state"));
         first.restore();
@@ -336,4 +355,8 @@ TEST_CASE("of two that run at once, one keeps what is in hand for the next start
     next.restore();
     REQUIRE(ready(next));
     CHECK(next.picks().paths() == std::vector<std::string>{temp.path("desk/mine")});
+    Bench second(temp.path("state"));
+    second.restore();
+    REQUIRE(ready(second));
+    CHECK(second.picks().paths() == std::vector<std::string>{temp.path("desk/theirs")});
 }

@@ -3,6 +3,7 @@
 
 #include "views/runs/run_line.h"
 
+#include <QAccessible>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QProgressBar>
@@ -43,6 +44,10 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     all_->setToolTip(tr("All runs, with what was done so far"));
     details_ = new QPushButton(tr("Receipt"));
     details_->setObjectName(QStringLiteral("runReceipt"));
+    there_ = new QPushButton(tr("Show it there"));
+    there_->setObjectName(QStringLiteral("runShow"));
+    there_->setToolTip(tr("Opens the place where it went, with what came in marked"));
+    connect(there_, &QPushButton::clicked, this, [this] { emit showRequested(receipt_); });
     go_on_ = new QPushButton(tr("Go on"));
     go_on_->setObjectName(QStringLiteral("goOn"));
     close_ = new QPushButton(tr("Close"));
@@ -51,7 +56,8 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     row->addWidget(bar_);
     row->addWidget(amounts_);
     row->addStretch(0);
-    for (QPushButton* button : {all_, pause_, stop_, go_on_, details_, close_}) row->addWidget(button);
+    for (QPushButton* button : {all_, pause_, stop_, go_on_, there_, details_, close_})
+        row->addWidget(button);
     hide();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
     connect(&runs_, &Runs::finished, this, [this](const RunEnd& end) { showEnd(*end.head); });
@@ -86,7 +92,6 @@ void RunLine::refresh() {
     }
     const LaneStatus& status = lane->status();
     words_->setText(status.sentence);
-    go_on_->hide();
     bar_->setValue(static_cast<int>(done_part(status) * 1000));
     QStringList amounts{amounts_words(status)};
     if (status.bytes_per_second > 0) amounts << rate_words(status.bytes_per_second);
@@ -103,10 +108,21 @@ void RunLine::refresh() {
     amounts_->setText(amounts.join(QStringLiteral(" · ")));
     pause_->setEnabled(status.state != LaneState::stopping);
     stop_->setEnabled(status.state != LaneState::stopping);
-    for (QWidget* part_of_it :
-         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
-        part_of_it->show();
-    for (QWidget* later : {details_, close_}) later->hide();
+    showOnly({bar_, pause_, stop_, all_});
+}
+
+/// Said to whoever does not see it, without anybody looking for it.
+void RunLine::announce() {
+    words_->setAccessibleName(words_->text());
+    QAccessibleEvent alert(words_, QAccessible::Alert);
+    QAccessible::updateAccessibility(&alert);
+}
+
+/// Of what stands beside the words, these and nothing else.
+void RunLine::showOnly(std::initializer_list<QWidget*> wanted) {
+    for (QWidget* part :
+         std::initializer_list<QWidget*>{bar_, all_, pause_, stop_, go_on_, there_, details_, close_})
+        part->setVisible(std::find(wanted.begin(), wanted.end(), part) != wanted.end());
     show();
 }
 
@@ -119,10 +135,12 @@ void RunLine::showEnd(const ReceiptHead& head) {
         if (totals.of(outcome) > 0) parts << words;
     };
     const auto number = [&](Outcome outcome) { return static_cast<int>(totals.of(outcome)); };
-    add(Outcome::created, head.operation == Operation::move   ? tr("%Ln moved", nullptr, number(Outcome::created))
-                          : head.operation == Operation::pack ? tr("%Ln packed", nullptr, number(Outcome::created))
-                                                              : tr("%Ln copied", nullptr, number(Outcome::created)));
-    add(Outcome::overwritten, tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
+    add(Outcome::created,
+        head.operation == Operation::move   ? tr("%Ln moved", nullptr, number(Outcome::created))
+        : head.operation == Operation::pack ? tr("%Ln packed", nullptr, number(Outcome::created))
+                                            : tr("%Ln copied", nullptr, number(Outcome::created)));
+    add(Outcome::overwritten,
+        tr("%Ln overwritten, old ones in the Safe", nullptr, number(Outcome::overwritten)));
     add(Outcome::renamed, tr("%Ln renamed", nullptr, number(Outcome::renamed)));
     add(Outcome::merged, tr("%Ln folders merged", nullptr, number(Outcome::merged)));
     add(Outcome::restored, tr("%Ln put back", nullptr, number(Outcome::restored)));
@@ -133,17 +151,17 @@ void RunLine::showEnd(const ReceiptHead& head) {
     const bool stopped = head.state == RunState::stopped;
     to_go_on_.clear();
     if (stopped) to_go_on_.emplace_back(head.id, shown(head.sentence));
-    go_on_->setVisible(stopped);
     QString state = stopped ? tr("Stopped") : tr("Done");
     if (!head.waits_for.empty()) state = tr("Paused, %1").arg(shown(head.waits_for));
-    words_->setText(tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
+    words_->setText(
+        tr("%1: %2").arg(state, parts.isEmpty() ? tr("nothing to do") : parts.join(QStringLiteral(" · "))));
     amounts_->clear();
-    for (QWidget* live :
-         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
-        live->hide();
-    details_->show();
-    close_->show();
-    show();
+    const bool brought_in =
+        number(Outcome::created) + number(Outcome::overwritten) + number(Outcome::renamed) > 0;
+    showOnly({details_, close_});
+    go_on_->setVisible(stopped);
+    there_->setVisible(brought_in && head.operation != Operation::pack);
+    announce();
 }
 
 /// What was under way when the program or the machine went down, and one click to finish it.
@@ -152,7 +170,8 @@ void RunLine::offer(const std::vector<ReceiptHead>& heads) {
     to_go_on_.clear();
     for (const ReceiptHead& head : heads) to_go_on_.emplace_back(head.id, shown(head.sentence));
     receipt_ = heads.front().id;
-    const bool paused = std::all_of(heads.begin(), heads.end(), [](const ReceiptHead& head) { return head.paused; });
+    const bool paused =
+        std::all_of(heads.begin(), heads.end(), [](const ReceiptHead& head) { return head.paused; });
     const int count = static_cast<int>(heads.size());
     if (paused && count == 1)
         words_->setText(tr("Paused since the last time: %1").arg(shown(heads.front().sentence)));
@@ -161,14 +180,14 @@ void RunLine::offer(const std::vector<ReceiptHead>& heads) {
     else
         words_->setText(
             heads.size() == 1
-                ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.").arg(shown(heads.front().sentence))
-                : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.", nullptr, count));
+                ? tr("Interrupted: %1 Nothing is lost; going on finishes or takes back what was open.")
+                      .arg(shown(heads.front().sentence))
+                : tr("%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was "
+                     "open.",
+                     nullptr, count));
     amounts_->clear();
-    for (QWidget* live :
-         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
-        live->hide();
-    for (QWidget* offered : {go_on_, details_, close_}) offered->show();
-    show();
+    showOnly({go_on_, details_, close_});
+    announce();
 }
 
 void RunLine::goOn() {
@@ -179,13 +198,8 @@ void RunLine::showProblem(const QString& why) { say(tr("The run could not go on:
 
 void RunLine::say(const QString& words) {
     if (!runs_.isIdle() || !to_go_on_.empty()) return;  // what is on offer there matters more
-    go_on_->hide();
     words_->setText(words);
     amounts_->clear();
-    for (QWidget* live :
-         {static_cast<QWidget*>(bar_), static_cast<QWidget*>(pause_), static_cast<QWidget*>(stop_), static_cast<QWidget*>(all_)})
-        live->hide();
-    details_->hide();
-    close_->show();
-    show();
+    showOnly({close_});
+    announce();
 }

@@ -4,6 +4,7 @@
 #pragma once
 
 #include <QWidget>
+#include <initializer_list>
 
 #include "keep/receipt.h"
 
@@ -13,8 +14,8 @@ class QPushButton;
 class RunLane;
 class Runs;
 
-/// The bottom line: the run that goes on, with progress, pause and stop, and how many others there are; after it what came of it; nothing
-/// when idle.
+/// The bottom line: the run that goes on, with progress, pause and stop, and how many others there are; after
+/// it what came of it; nothing when idle.
 class RunLine final : public QWidget {
     Q_OBJECT
 
@@ -26,9 +27,12 @@ public:
 signals:
     void receiptRequested(const std::string& receipt);
     void runsRequested();
+    void showRequested(const std::string& receipt);  ///< what it brought in, where that is
 
 private:
     void refresh();
+    void announce();
+    void showOnly(std::initializer_list<QWidget*> wanted);
     RunLane* laneAtHand() const;
     void showEnd(const tavlo::ReceiptHead& head);
     void offer(const std::vector<tavlo::ReceiptHead>& heads);
@@ -43,6 +47,7 @@ private:
     QPushButton* stop_;
     QPushButton* all_;
     QPushButton* details_;
+    QPushButton* there_;
     QPushButton* go_on_;
     QPushButton* close_;
     std::string receipt_;
