@@ -10,6 +10,7 @@
 #include "ending.h"
 #include "instance.h"
 #include "keep/store.h"
+#include "tasks/desktop_looks.h"
 #include "tasks/desktop_notes.h"
 #include "tasks/settings.h"
 #include "theme/theme.h"
@@ -30,25 +31,30 @@ void end_all_windows() {
     QApplication::quit();
 }
 
-/// A window of its own for each; in the one that is there already, where it shows no more than the folder that it began with.
+/// A window of its own for each; in the one that is there already, where it shows no more than the folder
+/// that it began with.
 void open(MainWindow& window, const std::vector<std::string>& places, bool is_fresh) {
-    for (const auto& place : places) std::exchange(is_fresh, false) ? window.openPlace(place) : window.openOther(place);
+    for (const auto& place : places)
+        std::exchange(is_fresh, false) ? window.openPlace(place) : window.openOther(place);
 }
 
 MainWindow* some_window() {
     if (auto* active = qobject_cast<MainWindow*>(QApplication::activeWindow())) return active;
     for (QWidget* widget : QApplication::topLevelWidgets())
-        if (auto* window = qobject_cast<MainWindow*>(widget); window != nullptr && window->isVisible()) return window;
+        if (auto* window = qobject_cast<MainWindow*>(widget); window != nullptr && window->isVisible())
+            return window;
     return nullptr;
 }
 
 }  // namespace
 
 int main(int count, char** words) {
-    std::signal(SIGXFSZ, SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
+    std::signal(SIGXFSZ,
+                SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     const QByteArray here = qgetenv("PWD");
     // before anything needs a display
-    const CommandLine wanted = read_command_line({words + 1, words + count}, here.startsWith('/') ? here.toStdString() : "/");
+    const CommandLine wanted =
+        read_command_line({words + 1, words + count}, here.startsWith('/') ? here.toStdString() : "/");
     if (wanted.help || wanted.version) {
         std::fputs(wanted.help ? usage().c_str() : "tavlo " TAVLO_VERSION "\n", stdout);
         return 0;
@@ -62,12 +68,18 @@ int main(int count, char** words) {
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo"));
     QApplication::setDesktopFileName(QStringLiteral("io.github.tavlo.Tavlo"));
-    QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("io.github.tavlo.Tavlo"), QIcon(QStringLiteral(":/icon.svg"))));
+    QApplication::setWindowIcon(
+        QIcon::fromTheme(QStringLiteral("io.github.tavlo.Tavlo"), QIcon(QStringLiteral(":/icon.svg"))));
     Instance instance(DesktopNotes::sessionBus(), state_folder);
     if (instance.handOver(wanted.places)) return 0;
     instance.claim();
     install_translations(application);
     apply_theme(application, static_cast<ThemeChoice>(Settings::load().looks));
+    const DesktopLooks looks(DesktopNotes::sessionBus());
+    QObject::connect(&looks, &DesktopLooks::wished, &application, [&](std::optional<bool> dark) {
+        desktop_wants(dark);
+        apply_theme(application, static_cast<ThemeChoice>(Settings::load().looks));
+    });
     const EndSignals ending(end_all_windows);
     MainWindow window(home(), state_folder);
     window.keepPlace();
@@ -75,11 +87,12 @@ int main(int count, char** words) {
         if (MainWindow* shown = some_window()) return shown->openOther(home());
         window.show();
     });
-    QObject::connect(&instance, &Instance::placesWanted, &window, [&](const std::vector<std::string>& places) {
-        MainWindow* shown = some_window();
-        if (shown == nullptr) window.show();
-        open(shown != nullptr ? *shown : window, places, shown == nullptr);
-    });
+    QObject::connect(&instance, &Instance::placesWanted, &window,
+                     [&](const std::vector<std::string>& places) {
+                         MainWindow* shown = some_window();
+                         if (shown == nullptr) window.show();
+                         open(shown != nullptr ? *shown : window, places, shown == nullptr);
+                     });
     if (!wanted.service) window.show();
     open(window, wanted.places, true);
     return QApplication::exec();

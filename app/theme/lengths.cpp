@@ -8,7 +8,10 @@
 #include <cmath>
 
 int digits(double count) {
-    return static_cast<int>(std::ceil(QFontMetricsF(QApplication::font()).horizontalAdvance(QLatin1Char('0')) * count));
+    return static_cast<int>(
+        std::ceil(QFontMetricsF(QApplication::font()).horizontalAdvance(QLatin1Char('0')) * count));
 }
 
-int lines(double count) { return static_cast<int>(std::ceil(QFontMetricsF(QApplication::font()).height() * count)); }
+int lines(double count) {
+    return static_cast<int>(std::ceil(QFontMetricsF(QApplication::font()).height() * count));
+}

@@ -3,8 +3,8 @@
 
 #pragma once
 
-/// A length in pixels, said in digits of the application's font: as wide as so many of them. What holds text has its width by this, so that
-/// larger text has the room it needs.
+/// A length in pixels, said in digits of the application's font: as wide as so many of them. What holds text
+/// has its width by this, so that larger text has the room it needs.
 int digits(double count);
 
 /// The same in lines of text.

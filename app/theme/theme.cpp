@@ -16,10 +16,15 @@ Theme& in_use() {
     return theme;
 }
 
-/// What the desktop asks for, read once from the palette that came with it.
-bool desktop_is_dark() {
-    static const bool dark = QApplication::palette().color(QPalette::Window).lightness() < 128;
+std::optional<bool>& wish_of_desktop() {
+    static std::optional<bool> dark;
     return dark;
+}
+
+/// What the desktop asks for; where it says nothing, as the palette was that came with it.
+bool desktop_is_dark() {
+    static const bool came_dark = QApplication::palette().color(QPalette::Window).lightness() < 128;
+    return wish_of_desktop().value_or(came_dark);
 }
 
 QPalette palette_for(const Theme& theme) {
@@ -142,7 +147,8 @@ QString sheet_for(const Theme& theme) {
                                                     {"@edge", theme.edge},
                                                     {"@ink", theme.ink}};
     for (const auto& [name, colour] : names) text.replace(QLatin1String(name), colour.name());
-    text.replace(QLatin1String("@large"), QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
+    text.replace(QLatin1String("@large"),
+                 QString::number(QApplication::font().pointSizeF() * 1.3, 'f', 1) + QLatin1String("pt"));
     return text;
 }
 
@@ -211,6 +217,8 @@ void set_tone(QWidget& label, const char* tone) {
     label.style()->unpolish(&label);
     label.style()->polish(&label);
 }
+
+void desktop_wants(std::optional<bool> dark) { wish_of_desktop() = dark; }
 
 void apply_theme(QApplication& application, ThemeChoice choice) {
     const bool dark = choice == ThemeChoice::dark || (choice == ThemeChoice::system && desktop_is_dark());

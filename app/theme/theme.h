@@ -5,6 +5,7 @@
 
 #include <QColor>
 #include <QString>
+#include <optional>
 
 class QApplication;
 class QWidget;
@@ -15,8 +16,8 @@ struct Theme {
     QColor paper;   ///< the outcome side, the instruction line
     QColor strip;   ///< the frame: menu, places, run line
     QColor field;   ///< what can be typed into
-    QColor line;  ///< what parts one thing from another
-    QColor edge;  ///< of what can be worked: fields, buttons, scroll handles; at least 3:1 on every ground
+    QColor line;    ///< what parts one thing from another
+    QColor edge;    ///< of what can be worked: fields, buttons, scroll handles; at least 3:1 on every ground
     QColor ink;
     QColor muted;   ///< secondary text, and what is there already: at least 4.5:1 on every ground
     QColor accent;  ///< Tavlo's own: marks, primary button, links
@@ -43,7 +44,12 @@ struct Theme {
 
 enum class ThemeChoice { system, light, dark };
 
-/// A label's colour by meaning, which follows a change of theme: "amber", "plum", "accent", "muted", or "" for ink.
+/// What `system` comes to from the next apply_theme() on; nullopt: as the palette was that the application
+/// came with.
+void desktop_wants(std::optional<bool> dark);
+
+/// A label's colour by meaning, which follows a change of theme: "amber", "plum", "accent", "muted", or ""
+/// for ink.
 void set_tone(QWidget& label, const char* tone);
 
 /// Puts a theme on the whole application: palette, style sheet, Theme::current().

@@ -5,6 +5,8 @@
 #include <unistd.h>
 
 #include <QDBusContext>
+#include <QDBusMessage>
+#include <QDBusVariant>
 #include <QProcess>
 #include <QStandardPaths>
 #include <QVariantMap>
@@ -12,7 +14,9 @@
 #include <future>
 
 #include "instance.h"
+#include "tasks/desktop_looks.h"
 #include "tasks/desktop_notes.h"
+#include "theme/theme.h"
 #include "window_driver.h"
 
 using namespace tavlo;
@@ -29,7 +33,8 @@ public:
 
 public slots:
     void Update(const QString&, const QVariantMap& properties) { updates << properties; }
-    uint Notify(const QString&, uint, const QString&, const QString& summary, const QString&, const QStringList&, const QVariantMap&, int) {
+    uint Notify(const QString&, uint, const QString&, const QString& summary, const QString&,
+                const QStringList&, const QVariantMap&, int) {
         summaries << summary;
         return 1;
     }
@@ -43,8 +48,8 @@ public:
             WARN("skipped: there is no dbus-daemon");
             return;
         }
-        daemon_.start(QStringLiteral("dbus-daemon"),
-                      {QStringLiteral("--session"), QStringLiteral("--nofork"), QStringLiteral("--print-address=1")});
+        daemon_.start(QStringLiteral("dbus-daemon"), {QStringLiteral("--session"), QStringLiteral("--nofork"),
+                                                      QStringLiteral("--print-address=1")});
         REQUIRE(daemon_.waitForReadyRead(10'000));
         address_ = QString::fromLocal8Bit(daemon_.readLine()).trimmed();
     }
@@ -88,8 +93,71 @@ public slots:
     }
 };
 
-TEST_CASE("the desktop hears of long runs, how far they are, and of those that need somebody, and stays awake while one goes on",
-          "[desktop]") {
+/// Stands in for the portal's settings.
+class Portal final : public QObject {
+    Q_OBJECT
+    Q_CLASSINFO("D-Bus Interface", "org.freedesktop.portal.Settings")
+
+public:
+    uint scheme = 1;
+
+public slots:
+    QDBusVariant Read(const QString& space, const QString& key) {
+        const bool known =
+            space == QLatin1String("org.freedesktop.appearance") && key == QLatin1String("color-scheme");
+        return QDBusVariant(QVariant::fromValue(QDBusVariant(known ? scheme : 99U)));
+    }
+};
+
+TEST_CASE("light and dark follow the desktop's setting as it changes", "[desktop]") {
+    const Bus bus;
+    if (!bus.isThere()) return;
+    auto desk = bus.connection("desk");
+    Portal portal;
+    REQUIRE(desk.registerObject(QStringLiteral("/org/freedesktop/portal/desktop"), &portal,
+                                QDBusConnection::ExportAllSlots));
+    REQUIRE(desk.registerService(QStringLiteral("org.freedesktop.portal.Desktop")));
+    // this program answers itself: the call is carried out by the test's own event loop
+    DesktopLooks looks(bus.connection("window"));
+    std::vector<std::optional<bool>> wishes;
+    QObject::connect(&looks, &DesktopLooks::wished, [&](std::optional<bool> dark) {
+        wishes.push_back(dark);
+        desktop_wants(dark);
+        apply_theme(*qApp, ThemeChoice::system);
+    });
+    REQUIRE(WindowDriver::wait([&] { return wishes.size() == 1; }));
+    CHECK(Theme::current().dark);
+    const auto change = [&](uint now) {
+        auto changed = QDBusMessage::createSignal(QStringLiteral("/org/freedesktop/portal/desktop"),
+                                                  QStringLiteral("org.freedesktop.portal.Settings"),
+                                                  QStringLiteral("SettingChanged"));
+        changed << QStringLiteral("org.freedesktop.appearance") << QStringLiteral("color-scheme")
+                << QVariant::fromValue(QDBusVariant(now));
+        REQUIRE(desk.send(changed));
+    };
+    // said again until it is heard: who listens is known to the bus a moment after the listening began
+    const auto becomes = [&](uint now, std::optional<bool> wish) {
+        return WindowDriver::wait([&] {
+            change(now);
+            return wishes.back() == wish;
+        });
+    };
+    CHECK(becomes(2, false));
+    CHECK_FALSE(Theme::current().dark);
+    CHECK(becomes(1, true));
+    CHECK(Theme::current().dark);
+    CHECK(becomes(0, std::nullopt));
+    // what somebody has chosen holds, whatever the desktop says
+    desktop_wants(true);
+    apply_theme(*qApp, ThemeChoice::light);
+    CHECK_FALSE(Theme::current().dark);
+    desktop_wants(std::nullopt);
+}
+
+TEST_CASE(
+    "the desktop hears of long runs, how far they are, and of those that need somebody, and stays awake "
+    "while one goes on",
+    "[desktop]") {
     const Bus bus;
     if (!bus.isThere()) return;
     QDBusConnection desktop = bus.connection("desktop");
@@ -97,8 +165,10 @@ TEST_CASE("the desktop hears of long runs, how far they are, and of those that n
     REQUIRE(desktop.isConnected());
     StandIn stand_in;
     Awake awake;
-    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/Notifications"), &stand_in, QDBusConnection::ExportAllSlots));
-    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/login1"), &awake, QDBusConnection::ExportAllSlots));
+    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/Notifications"), &stand_in,
+                                   QDBusConnection::ExportAllSlots));
+    REQUIRE(desktop.registerObject(QStringLiteral("/org/freedesktop/login1"), &awake,
+                                   QDBusConnection::ExportAllSlots));
     REQUIRE(desktop.registerService(QStringLiteral("org.freedesktop.Notifications")));
     REQUIRE(desktop.registerService(QStringLiteral("org.freedesktop.login1")));
     {
@@ -120,8 +190,8 @@ TEST_CASE("the desktop hears of long runs, how far they are, and of those that n
         REQUIRE(WindowDriver::wait([&] { return stand_in.summaries.size() == 2; }));
         CHECK(stand_in.summaries[0] == "A run has ended, and 2 items need you");
         CHECK(stand_in.summaries[1] == "A run is paused");
-        REQUIRE(desktop.connect({}, {}, QStringLiteral("com.canonical.Unity.LauncherEntry"), QStringLiteral("Update"), &stand_in,
-                                SLOT(Update(QString, QVariantMap))));
+        REQUIRE(desktop.connect({}, {}, QStringLiteral("com.canonical.Unity.LauncherEntry"),
+                                QStringLiteral("Update"), &stand_in, SLOT(Update(QString, QVariantMap))));
         for (const double part : {0.25, 0.2501, 0.5}) notes.showProgress(part);  // not twice the same percent
         notes.showProgress(std::nullopt);
         REQUIRE(WindowDriver::wait([&] { return stand_in.updates.size() == 3; }));
@@ -134,7 +204,8 @@ TEST_CASE("the desktop hears of long runs, how far they are, and of those that n
     ::close(awake.read_end);
 }
 
-TEST_CASE("a later start has its places opened by the program that is there, bytes that are no text too", "[desktop]") {
+TEST_CASE("a later start has its places opened by the program that is there, bytes that are no text too",
+          "[desktop]") {
     const Bus bus;
     if (!bus.isThere()) return;
     Instance first(bus.connection("first"), "/state");
@@ -143,10 +214,14 @@ TEST_CASE("a later start has its places opened by the program that is there, byt
     int windows = 0;
     std::vector<std::string> opened;
     QObject::connect(&first, &Instance::windowWanted, [&] { ++windows; });
-    QObject::connect(&first, &Instance::placesWanted, [&](const std::vector<std::string>& places) { opened = places; });
+    QObject::connect(&first, &Instance::placesWanted,
+                     [&](const std::vector<std::string>& places) { opened = places; });
     const auto later = [&](const std::string& state, const std::vector<std::string>& places) {
-        auto asked = std::async(std::launch::async, [&, state] { return Instance(bus.connection("later"), state).handOver(places); });
-        REQUIRE(WindowDriver::wait([&] { return asked.wait_for(std::chrono::seconds(0)) == std::future_status::ready; }));
+        auto asked = std::async(std::launch::async, [&, state] {
+            return Instance(bus.connection("later"), state).handOver(places);
+        });
+        REQUIRE(WindowDriver::wait(
+            [&] { return asked.wait_for(std::chrono::seconds(0)) == std::future_status::ready; }));
         return asked.get();
     };
     CHECK(later("/state", {}));

@@ -5,10 +5,13 @@
 
 #include <QMenu>
 #include <string>
+#include <utility>
+#include <vector>
 
 #include "tasks/worker.h"
 
-/// Places to go to: home and the desktop's own folders, mounted volumes with what they have free, bookmarks, recent folders.
+/// Places to go to: home and the desktop's own folders, mounted volumes with what they have free, the
+/// bookmarks that the desktop's programs share, recent folders.
 class PlacesMenu final : public QMenu {
     Q_OBJECT
 
@@ -17,11 +20,24 @@ public:
 
 signals:
     void chosen(const std::string& path);
+    void bookmarkRequested(const std::string& path, bool kept);
 
 private:
-    void add(const QString& words, const QString& path, QAction* before = nullptr);
+    using Places = std::vector<std::pair<QString, std::string>>;
+    struct Found {
+        Places own;  ///< the desktop's own folders of this user, as far as they are there
+        Places volumes;
+        Places bookmarks;
+    };
+    static Found find_places();
+    void show_(const Found& found);
+    void add(const QString& words, const std::string& path, QAction* before = nullptr);
 
-    QAction* volumes_;
+    const std::string here_;
+    QAction* looking_;
+    QAction* below_home_;
+    QAction* below_volumes_;
+    QAction* below_bookmarks_;
     LatestWorker worker_;
 };
 

@@ -9,6 +9,7 @@
 
 #include "models/outcome_model.h"
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 
 QFont small_font(const QFont& font, bool bold) {
     QFont out = font;
@@ -17,7 +18,10 @@ QFont small_font(const QFont& font, bool bold) {
     return out;
 }
 
-QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
+namespace {
+
+/// As it is from left to right.
+QRect plain_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
     const QFontMetrics metrics(small_font(font));
     const int height = metrics.height() + 6;
     int x = cell.left() + before_cell;
@@ -25,8 +29,14 @@ QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words
     return {x, cell.center().y() - height / 2, metrics.horizontalAdvance(words[number]) + 16, height};
 }
 
+}  // namespace
+
+QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
+    return mirrored(cell, plain_rect(cell, font, words, number));
+}
+
 int buttons_width(const QFont& font, const QStringList& words) {
-    return button_rect({}, font, words, static_cast<int>(words.size()) - 1).right() + 1 + after_cell;
+    return plain_rect({}, font, words, static_cast<int>(words.size()) - 1).right() + 1 + after_cell;
 }
 
 int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at) {
@@ -35,11 +45,13 @@ int button_at(const QRect& cell, const QFont& font, const QStringList& words, co
     return -1;
 }
 
-void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen, int takes_away) {
+void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen,
+                   int takes_away) {
     const Theme& theme = Theme::current();
     painter.setRenderHint(QPainter::Antialiasing);
     const QFont font = painter.font();
-    const QRect whole = button_rect(cell, font, words, 0).united(button_rect(cell, font, words, static_cast<int>(words.size()) - 1));
+    const QRect whole = button_rect(cell, font, words, 0)
+                            .united(button_rect(cell, font, words, static_cast<int>(words.size()) - 1));
     painter.setPen(theme.edge);
     painter.setBrush(theme.field);
     painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
@@ -52,7 +64,8 @@ void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& word
             painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
         } else if (number != 0) {
             painter.setPen(theme.line);
-            painter.drawLine(rect.left(), rect.top() + 3, rect.left(), rect.bottom() - 3);
+            const int between = runs_from_right() ? rect.right() : rect.left();
+            painter.drawLine(between, rect.top() + 3, between, rect.bottom() - 3);
         }
         painter.setPen(number == chosen ? theme.paper : theme.ink);
         painter.drawText(rect, Qt::AlignCenter, words[number]);
@@ -73,7 +86,8 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
     }();
     const QFontMetrics metrics(painter.font());
     const int width = metrics.horizontalAdvance(text) + 14;
-    const QRect tag(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3);
+    const QRect tag = mirrored(
+        cell, QRect(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3));
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setPen(ink);
     painter.setBrush(wash);

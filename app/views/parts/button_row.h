@@ -21,7 +21,8 @@ int buttons_width(const QFont& font, const QStringList& words);
 int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at);
 /// chosen      -1: none
 /// takes_away  the word that is plum when it is chosen; -1: none
-void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen, int takes_away);
+void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen,
+                   int takes_away);
 
 /// The ground of a row, as selected or in a colour of its own, and the line below it.
 void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground);

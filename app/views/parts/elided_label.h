@@ -6,7 +6,8 @@
 #include <QLabel>
 #include <QPainter>
 
-/// A line of plain text that is shortened at its end where there is no room for all of it; the tooltip then has the rest.
+/// A line of plain text that is shortened at its end where there is no room for all of it; the tooltip then
+/// has the rest.
 class ElidedLabel final : public QLabel {
     Q_OBJECT
 

@@ -10,7 +10,8 @@ class Worker;
 class QPrinter;
 class QWidget;
 
-/// Asks where to print, to paper or into a PDF file, and prints a page of rich text, which is made and set on `worker`.
+/// Asks where to print, to paper or into a PDF file, and prints a page of rich text, which is made and set on
+/// `worker`.
 void print_page(QWidget& parent, Worker& worker, const QString& title, std::function<QString()> html);
 
 /// Sets rich text on the pages of a printer, each with its number.

@@ -13,6 +13,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
+#include "views/parts/mirrored.h"
 #include "views/parts/row_view.h"
 #include "wording.h"
 
@@ -26,21 +27,24 @@ constexpr int indent = 18;  // of a line below another
 
 }  // namespace
 
-void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                             const QModelIndex& index) const {
     painter->save();
     paint_row_ground(*painter, option, QColor());
-    const QRect cell = option.rect.adjusted(before, 0, -after, 0);
+    const QRect cell = mirrored(option.rect, option.rect.adjusted(before, 0, -after, 0));
     painter->setFont(option.font);
     painter->setPen(index.column() == 0 ? Theme::current().ink : Theme::current().muted);
     const QString text = index.data().toString();
     if (index.data(Qt::TextAlignmentRole).value<Qt::Alignment>() & Qt::AlignRight)
         draw_tabular(*painter, cell, Qt::AlignRight, text);
     else
-        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
+                          painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
     painter->restore();
 }
 
-void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                           const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const bool picked = index.data(FolderModel::PickedRole).toBool();
     painter->save();
@@ -49,16 +53,28 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
     painter->setFont(option.font);
     const auto column = static_cast<FolderColumn>(index.column());
     if (column == FolderColumn::name) {
-        if (picked) painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
+        if (picked)
+            painter->fillRect(mirrored(option.rect, QRect(option.rect.left(), option.rect.top(), 4,
+                                                          option.rect.height() - 1)),
+                              theme.accent);
         cell.setLeft(option.rect.left() + mark_width + 2);
-        const bool folder = index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
+        const bool folder =
+            index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
         QFont font = option.font;
         font.setWeight(folder ? QFont::DemiBold : QFont::Normal);
         painter->setFont(font);
         painter->setPen(theme.ink);
         const QString name = index.data().toString() + (folder ? QStringLiteral("/") : QString());
-        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter, painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
+        if (index.data(FolderModel::CameInRole).toBool()) {  // by its shape, which leaves the name its room
+            painter->setPen(theme.accent);
+            painter->drawText(mirrored(option.rect, cell), Qt::AlignRight | Qt::AlignVCenter, came_in_mark());
+            cell.setRight(cell.right() - painter->fontMetrics().horizontalAdvance(came_in_mark()) - 6);
+            painter->setPen(theme.ink);
+        }
+        painter->drawText(mirrored(option.rect, cell), Qt::AlignLeft | Qt::AlignVCenter,
+                          painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
     } else {
+        cell = mirrored(option.rect, cell);
         painter->setPen(picked ? theme.ink : theme.muted);
         const QString text = index.data().toString();
         if (column == FolderColumn::size || column == FolderColumn::changed)
@@ -70,10 +86,13 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
     painter->restore();
 }
 
-bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
-    if (event->type() == QEvent::MouseButtonPress && index.column() == static_cast<int>(FolderColumn::name)) {
+bool FolderDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
+                                 const QModelIndex& index) {
+    if (event->type() == QEvent::MouseButtonPress && index.column() == number(FolderColumn::name)) {
         const auto* mouse = static_cast<QMouseEvent*>(event);
-        if (mouse->button() == Qt::LeftButton && mouse->position().x() - option.rect.left() < mark_width) {
+        const QRect mark(option.rect.topLeft(), QSize(mark_width, option.rect.height()));
+        if (mouse->button() == Qt::LeftButton &&
+            mirrored(option.rect, mark).contains(mouse->position().toPoint())) {
             emit pickToggled(index);
             return true;
         }
@@ -92,9 +111,13 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
         painter.setRenderHint(QPainter::Antialiasing);
         painter.setPen(QPen(theme.accent, 1.6));
         painter.setBrush(Qt::NoBrush);
-        const QPointF points[] = {{left + 1.0, open ? y - 2.0 : y - 4.0},
-                                  {left + 5.0, open ? y + 2.0 : y},
-                                  {left + (open ? 9.0 : 1.0), open ? y - 2.0 : y + 4.0}};
+        // pointing to where text goes on, or down
+        const QRect arrow = mirrored(cell, QRect(left, cell.top(), 10, cell.height()));
+        const auto at = [&](double x, double down) {
+            return QPointF(runs_from_right() ? arrow.right() + 1 - x : arrow.left() + x, y + down);
+        };
+        const QPointF points[] = {at(1, open ? -2 : -4), at(5, open ? 2 : 0),
+                                  at(open ? 9 : 1, open ? -2 : 4)};
         painter.drawPolyline(points, 3);
         left += 15;
     }
@@ -104,7 +127,8 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
     const bool is_pale = kind == OutcomeModel::Existing || kind == OutcomeModel::OldName;
     painter.setPen(is_pale ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
     const int width = cell.right() - after - left;
-    painter.drawText(QRect(left, cell.top(), width, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
+    painter.drawText(mirrored(cell, QRect(left, cell.top(), width, cell.height())),
+                     Qt::AlignLeft | Qt::AlignVCenter,
                      painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
 }
 
@@ -113,19 +137,24 @@ void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QMod
     const int kind = index.data(OutcomeModel::KindRole).toInt();
     if (kind == OutcomeModel::Existing || kind == OutcomeModel::OldName) return;
     if (kind == OutcomeModel::HeldLine)
-        return paint_buttons(painter, cell, decision_choices(), index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
-    if (index.data(OutcomeModel::TagRole).toString().isEmpty()) return;  // it goes with the folder that it lies in
+        return paint_buttons(painter, cell, decision_choices(),
+                             index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
+    if (index.data(OutcomeModel::TagRole).toString().isEmpty())
+        return;  // it goes with the folder that it lies in
     const QFont font = painter.font();
     painter.setFont(small_font(font));
     const QRect inner = cell.adjusted(before, 0, -2, 0);
-    const int used = paint_tag(painter, inner, index.data(OutcomeModel::TagRole).toString(), index.data(OutcomeModel::ToneRole).toInt());
-    const QRect words = inner.adjusted(used + 7, 0, 0, 0);
+    const int used = paint_tag(painter, mirrored(cell, inner), index.data(OutcomeModel::TagRole).toString(),
+                               index.data(OutcomeModel::ToneRole).toInt());
+    const QRect words = mirrored(cell, inner.adjusted(used + 7, 0, 0, 0));
     painter.setPen(theme.ink);
     painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter,
-                     painter.fontMetrics().elidedText(index.data(OutcomeModel::WordsRole).toString(), Qt::ElideRight, words.width()));
+                     painter.fontMetrics().elidedText(index.data(OutcomeModel::WordsRole).toString(),
+                                                      Qt::ElideRight, words.width()));
 }
 
-void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                            const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     painter->save();
     const bool waiting = index.siblingAtColumn(0).data(OutcomeModel::WaitingRole).toBool();
@@ -137,31 +166,36 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
         case OutcomeModel::WhatColumn: paintWhat(*painter, cell, index); break;
         default: {
             const int kind = index.data(OutcomeModel::KindRole).toInt();
-            const bool strong =
-                index.data(OutcomeModel::StrongerRole).toBool() && kind != OutcomeModel::Existing && kind != OutcomeModel::Leaving;
+            const bool strong = index.data(OutcomeModel::StrongerRole).toBool() &&
+                                kind != OutcomeModel::Existing && kind != OutcomeModel::Leaving;
             QFont font = option.font;
             font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
             painter->setFont(font);
             painter->setPen(strong ? theme.ink : theme.muted);
-            draw_tabular(*painter, cell.adjusted(4, 0, -after, 0), Qt::AlignRight, index.data().toString());
+            draw_tabular(*painter, mirrored(cell, cell.adjusted(4, 0, -after, 0)), Qt::AlignRight,
+                         index.data().toString());
         }
     }
     painter->restore();
 }
 
-bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
-    if (event->type() != QEvent::MouseButtonPress) return QStyledItemDelegate::editorEvent(event, model, option, index);
+bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model,
+                                  const QStyleOptionViewItem& option, const QModelIndex& index) {
+    if (event->type() != QEvent::MouseButtonPress)
+        return QStyledItemDelegate::editorEvent(event, model, option, index);
     const auto* mouse = static_cast<QMouseEvent*>(event);
     if (mouse->button() != Qt::LeftButton) return false;
     const QPoint at = mouse->position().toPoint();
     if (index.column() == OutcomeModel::NameColumn && index.data(OutcomeModel::OpenableRole).toBool()) {
         const int left = option.rect.left() + before + indent * index.data(OutcomeModel::DepthRole).toInt();
-        if (at.x() >= left - 4 && at.x() < left + 16) {
+        const QRect arrow(left - 4, option.rect.top(), 20, option.rect.height());
+        if (mirrored(option.rect, arrow).contains(at)) {
             emit folderToggled(index);
             return true;
         }
     }
-    if (index.column() == OutcomeModel::WhatColumn && index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
+    if (index.column() == OutcomeModel::WhatColumn &&
+        index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
         if (const int choice = button_at(option.rect, option.font, decision_choices(), at); choice >= 0) {
             const auto decision = static_cast<Decision>(choice + 1);
             const bool again = index.data(OutcomeModel::DecisionRole).toInt() == choice + 1;
@@ -180,7 +214,8 @@ void show_receipt_rows(RowView& list, int where_width) {
     list.setColumnWidth(ReceiptColumns::Where, where_width);
 }
 
-void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                                const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     painter->save();
     if (option.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, theme.selection);
@@ -188,7 +223,7 @@ void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& o
     painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
     painter->setFont(option.font);
     painter->setPen(index.column() == ReceiptColumns::Name ? theme.ink : theme.muted);
-    const QRect cell = option.rect.adjusted(14, 0, -10, 0);
+    const QRect cell = mirrored(option.rect, option.rect.adjusted(14, 0, -10, 0));
     const QString text = index.data().toString();
     if (index.column() == ReceiptColumns::Result) {
         QFont font = option.font;
@@ -198,7 +233,8 @@ void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& o
     } else if (index.column() == ReceiptColumns::Size) {
         draw_tabular(*painter, cell, Qt::AlignRight, text);
     } else {
-        painter->drawText(cell, Qt::AlignVCenter, painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+        painter->drawText(cell, Qt::AlignVCenter,
+                          painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
     }
     painter->restore();
 }

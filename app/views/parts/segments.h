@@ -9,6 +9,8 @@
 #include <QStyle>
 #include <vector>
 
+#include "views/parts/mirrored.h"
+
 /// Puts buttons of which one holds into a row, as one switch that is round at its ends.
 inline void add_segments(QHBoxLayout& row, QButtonGroup& group, const std::vector<QPushButton*>& buttons) {
     auto* together = new QHBoxLayout;
@@ -17,7 +19,9 @@ inline void add_segments(QHBoxLayout& row, QButtonGroup& group, const std::vecto
         QPushButton* button = buttons[at];
         button->setCheckable(true);
         button->setProperty("role", "segment");
-        button->setProperty("end", at == 0 ? "first" : at + 1 == buttons.size() ? "last" : "none");
+        const bool is_first = runs_from_right() ? at + 1 == buttons.size() : at == 0;  // at the left, that is
+        const bool is_last = runs_from_right() ? at == 0 : at + 1 == buttons.size();
+        button->setProperty("end", is_first ? "first" : is_last ? "last" : "none");
         if (group.id(button) == -1) group.addButton(button);
         together->addWidget(button);
     }

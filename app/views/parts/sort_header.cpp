@@ -31,7 +31,8 @@ void SortHeader::paintSection(QPainter* painter, const QRect& rect, int section)
     const Qt::Alignment alignment = said.isValid() ? Qt::Alignment(said.toInt()) : defaultAlignment();
     const int wide = fontMetrics().horizontalAdvance(title);
     const bool at_right = alignment.testFlag(Qt::AlignRight) != isRightToLeft();
-    const qreal x = at_right ? rect.right() - after_title - wide - gap - half : rect.left() + before_title + wide + gap + half;
+    const qreal x = at_right ? rect.right() - after_title - wide - gap - half
+                             : rect.left() + before_title + wide + gap + half;
     const qreal y = rect.center().y() + 1;
     const qreal tip = sortIndicatorOrder() == Qt::AscendingOrder ? half / 2 : -half / 2;
     painter->save();

@@ -5,8 +5,8 @@
 
 #include <QHeaderView>
 
-/// A header whose arrow of sorting stands beside the title: behind one that begins at the left, ahead of one that ends at the right. It
-/// never runs into it.
+/// A header whose arrow of sorting stands beside the title: behind one that begins at the left, ahead of one
+/// that ends at the right. It never runs into it.
 class SortHeader final : public QHeaderView {
     Q_OBJECT
 

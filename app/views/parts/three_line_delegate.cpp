@@ -6,17 +6,20 @@
 #include <QPainter>
 
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 
 QSize ThreeLineDelegate::sizeHint(const QStyleOptionViewItem& option, const QModelIndex&) const {
     return {200, QFontMetrics(option.font).height() * 3 + 24};
 }
 
-void ThreeLineDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void ThreeLineDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                              const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     painter->save();
     if (option.state.testFlag(QStyle::State_Selected)) {
         painter->fillRect(option.rect, theme.paper);
-        painter->fillRect(QRect(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1), theme.accent);
+        const QRect mark(option.rect.left(), option.rect.top(), 4, option.rect.height() - 1);
+        painter->fillRect(mirrored(option.rect, mark), theme.accent);
     }
     painter->setPen(theme.line);
     painter->drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
@@ -28,15 +31,18 @@ void ThreeLineDelegate::paint(QPainter* painter, const QStyleOptionViewItem& opt
     bold.setWeight(QFont::DemiBold);
     painter->setFont(bold);
     painter->setPen(theme.ink);
-    painter->drawText(at, Qt::AlignVCenter, QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
+    painter->drawText(at, Qt::AlignVCenter,
+                      QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
     painter->setFont(option.font);
     at.translate(0, line + 3);
-    painter->drawText(at, Qt::AlignVCenter, metrics.elidedText(index.data(roles_.about).toString(), Qt::ElideRight, at.width()));
+    painter->drawText(at, Qt::AlignVCenter,
+                      metrics.elidedText(index.data(roles_.about).toString(), Qt::ElideRight, at.width()));
     painter->setPen(theme.muted);
     at.translate(0, line + 2);
     const QString right = index.data(roles_.right).toString();
     const int room = at.width() - (right.isEmpty() ? 0 : metrics.horizontalAdvance(right) + 12);
-    painter->drawText(at, Qt::AlignVCenter, metrics.elidedText(index.data(roles_.left).toString(), Qt::ElideRight, room));
+    painter->drawText(at, Qt::AlignVCenter,
+                      metrics.elidedText(index.data(roles_.left).toString(), Qt::ElideRight, room));
     painter->drawText(at, Qt::AlignVCenter | Qt::AlignRight, right);
     painter->restore();
 }

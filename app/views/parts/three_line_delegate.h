@@ -5,7 +5,8 @@
 
 #include <QStyledItemDelegate>
 
-/// A thing of a list in three lines: its name in bold; a line about it; and, in small print, one at either end.
+/// A thing of a list in three lines: its name in bold; a line about it; and, in small print, one at either
+/// end.
 class ThreeLineDelegate final : public QStyledItemDelegate {
     Q_OBJECT
 
@@ -16,9 +17,11 @@ public:
         int left;
         int right;
     };
-    explicit ThreeLineDelegate(Roles roles, QObject* parent = nullptr) : QStyledItemDelegate(parent), roles_(roles) {}
+    explicit ThreeLineDelegate(Roles roles, QObject* parent = nullptr)
+        : QStyledItemDelegate(parent), roles_(roles) {}
     QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override;
 
 private:
     const Roles roles_;

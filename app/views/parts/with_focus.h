@@ -9,8 +9,8 @@
 
 #include "theme/theme.h"
 
-/// A list, table or tree that shows where the keyboard is: a frame around the current row while it has the focus, and a
-/// paler one around what is selected, so that neither hangs on a pale ground alone.
+/// A list, table or tree that shows where the keyboard is: a frame around the current row while it has the
+/// focus, and a paler one around what is selected, so that neither hangs on a pale ground alone.
 template <class View>
 class WithFocus : public View {
 public:
@@ -33,14 +33,16 @@ protected:
             const QRect row = row_rect(index);
             if (this->selectionModel()->isSelected(index)) {
                 const auto is_selected = [&](int at) {
-                    const QModelIndex other = this->indexAt(QPoint(this->isRightToLeft() ? width - 2 : 2, at));
+                    const QModelIndex other =
+                        this->indexAt(QPoint(this->isRightToLeft() ? width - 2 : 2, at));
                     return other.isValid() && this->selectionModel()->isSelected(other);
                 };
                 // one frame around rows that stand together
                 painter.drawLine(0, row.top(), 0, row.bottom());
                 painter.drawLine(width - 1, row.top(), width - 1, row.bottom());
                 if (!is_selected(row.top() - 2)) painter.drawLine(0, row.top(), width - 1, row.top());
-                if (!is_selected(row.bottom() + 2)) painter.drawLine(0, row.bottom(), width - 1, row.bottom());
+                if (!is_selected(row.bottom() + 2))
+                    painter.drawLine(0, row.bottom(), width - 1, row.bottom());
             }
             y = std::max(row.bottom() + 2, y + 1);
         }

@@ -1,0 +1,107 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include <QAbstractButton>
+#include <QAccessible>
+#include <QComboBox>
+#include <QLabel>
+#include <catch2/catch.hpp>
+
+#include "desk.h"
+#include "tasks/bench.h"
+#include "views/bench/folder_levels_panel.h"
+#include "views/bench/name_steps_panel.h"
+#include "views/gathering/gathering_side.h"
+#include "views/settings/settings_dialog.h"
+
+// What somebody hears who does not see the window.
+
+namespace {
+
+/// Of a box of choices the name is what labels it: its text is the choice.
+QString heard(QWidget& widget) {
+    auto* interface = QAccessible::queryAccessibleInterface(&widget);
+    if (interface == nullptr) return {};
+    if (qobject_cast<QComboBox*>(&widget) == nullptr) return interface->text(QAccessible::Name);
+    const auto labels = interface->relations(QAccessible::Label);
+    return labels.isEmpty() ? QString() : labels.front().first->text(QAccessible::Name);
+}
+
+/// What can have the keyboard and says nothing of itself.
+QStringList silent_below(QWidget& top) {
+    QStringList silent;
+    for (QWidget* widget : top.findChildren<QWidget*>()) {
+        if (!widget->isVisibleTo(&top) || (widget->focusPolicy() & Qt::TabFocus) == 0) continue;
+        if (widget->focusProxy() != nullptr || widget->objectName().startsWith(QLatin1String("qt_")))
+            continue;
+        if (heard(*widget).isEmpty())
+            silent << QString::fromLatin1(widget->metaObject()->className()) + QLatin1Char(' ') +
+                          widget->objectName();
+    }
+    return silent;
+}
+
+}  // namespace
+
+TEST_CASE("everything that can have the keyboard has a name, in every place", "[looks]") {
+    Desk desk;
+    desk.temp.write("desk/a.txt", "new a");
+    desk.temp.write("there/a.txt", "old");
+    desk.open();
+    desk.window->bench().pick(desk.temp.path("desk"), {"a.txt"});
+    desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
+    for (const char* place : {"placeBench", "placeCollisions", "placeRuns", "placeReceipts", "placeSafe",
+                              "placeJobs", "placeSizes"}) {
+        desk.driver->click(place);
+        QTest::qWait(50);
+        const QStringList silent = silent_below(*desk.window);
+        CAPTURE(place, silent.join(QStringLiteral("; ")).toStdString());
+        CHECK(silent.isEmpty());
+    }
+    desk.driver->click("placeBench");
+    desk.window->gathering().setAsPictures(true);
+    CHECK(silent_below(*desk.window).join(QStringLiteral("; ")).toStdString() == "");
+    desk.window->gathering().setAsPictures(false);
+    desk.stroke(Qt::Key_R, Qt::ControlModifier);  // steps of new names, each with its fields
+    QTest::qWait(50);
+    CHECK(silent_below(*desk.window).join(QStringLiteral("; ")).toStdString() == "");
+    SettingsDialog settings(Settings{}, &*desk.window);
+    settings.show();
+    CHECK(silent_below(settings).join(QStringLiteral("; ")).toStdString() == "");
+}
+
+TEST_CASE("rows say what they are and how they stand", "[looks]") {
+    Desk desk;
+    desk.temp.write("desk/a.txt", "new a");
+    desk.temp.write("there/a.txt", "old");
+    desk.open();
+    desk.window->bench().pick(desk.temp.path("desk"), {"a.txt"});
+    desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
+    const auto says = [&](const char* list, int row) {
+        return desk.driver->find<QAbstractItemView>(list)
+            ->model()
+            ->index(row, 0)
+            .data(Qt::AccessibleTextRole)
+            .toString();
+    };
+    CHECK(says("folderList", 0) == QStringLiteral("a.txt, in the batch"));
+    CHECK(says("outcomeList", 0).startsWith(QStringLiteral("a.txt, undecided: older")));
+    CHECK(says("outcomeList", 1).startsWith(QStringLiteral("a.txt there now, ")));
+    // how many wait is part of a place's name, as it is seen on it
+    auto* collisions = desk.driver->find<QAbstractButton>("placeCollisions");
+    REQUIRE(collisions != nullptr);
+    CHECK(heard(*collisions) == QStringLiteral("Collisions, 1"));
+}
+
+TEST_CASE("the end of a run, and what is not done, is told without anybody looking", "[looks]") {
+    Desk desk;
+    desk.temp.write("desk/a.txt", "a");
+    desk.temp.folder("there");
+    desk.open();
+    desk.window->bench().pick(desk.temp.path("desk"), {"a.txt"});
+    desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
+    desk.driver->click("start");
+    desk.finished();
+    auto* words = desk.driver->find<QLabel>("runWords");
+    CHECK(WindowDriver::wait([&] { return heard(*words).startsWith(QStringLiteral("Done: 1 copied")); }));
+}
