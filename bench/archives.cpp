@@ -138,7 +138,8 @@ int main(int count, char** words) {
         const fs::path folder = from / std::to_string(number / 500);
         if (number % 500 == 0) fs::create_directories(folder);
         std::string bytes(file_bytes, 'x');
-        for (std::size_t at = 0; at < bytes.size(); at += 3) bytes[at] = static_cast<char>(number * 31 + static_cast<int>(at * 7));
+        for (std::size_t at = 0; at < bytes.size(); at += 3)
+            bytes[at] = static_cast<char>(number * 31 + static_cast<int>(at * 7));
         std::ofstream(folder / ("scan-" + std::to_string(number) + ".pdf")) << bytes;
     }
     for (const bool zip : {false, true}) {
@@ -156,7 +157,8 @@ int main(int count, char** words) {
             fs::create_directories(place / "out");
             taking.push_back(seconds([&] { bare_unpack(packed, place / "out"); }));
             fs::remove_all(place / "out");
-            ours_out.push_back(seconds([&] { engine(place / "state", Operation::unpack, packed, place / "out"); }));
+            ours_out.push_back(
+                seconds([&] { engine(place / "state", Operation::unpack, packed, place / "out"); }));
             for (const auto& gone : {place / "out", packed, bare}) fs::remove_all(gone);
         }
         const char* kind = zip ? "zip" : "tar";

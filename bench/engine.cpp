@@ -31,9 +31,9 @@
 #include "undo/empty_safe.h"
 #include "undo/take_back.h"
 
-// engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls doing the same without a
-// promise, paired in one run, the median of several rounds. FOLDER should lie on a file system in memory,
-// SHARING_FOLDER on one that shares extents.
+// engine FOLDER [SHARING_FOLDER]: each work of the engine against a bare single-threaded loop of system calls
+// doing the same without a promise, paired in one run, the median of several rounds. FOLDER should lie on a
+// file system in memory, SHARING_FOLDER on one that shares extents.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -79,7 +79,8 @@ void bare_copy(const fs::path& from, const fs::path& to, bool sync_each) {
             const int in = ::open(entry.path().c_str(), O_RDONLY);
             struct stat s {};
             check(in >= 0 && ::fstat(in, &s) == 0, entry.path());
-            const int out = ::open((into / entry.path().filename()).c_str(), O_WRONLY | O_CREAT | O_EXCL, 0600);
+            const int out =
+                ::open((into / entry.path().filename()).c_str(), O_WRONLY | O_CREAT | O_EXCL, 0600);
             for (ssize_t got = 0; (got = ::read(in, buffer.data(), buffer.size())) > 0;)
                 check(::write(out, buffer.data(), static_cast<std::size_t>(got)) == got, "write");
             const timespec times[2] = {s.st_atim, s.st_mtim};
@@ -96,7 +97,8 @@ void bare_move(const fs::path& from, const fs::path& to) {
         const fs::path into = to / folder.path().filename();
         fs::create_directories(into);
         for (const auto& entry : fs::directory_iterator(folder.path()))
-            check(::renameat2(AT_FDCWD, entry.path().c_str(), AT_FDCWD, (into / entry.path().filename()).c_str(), RENAME_NOREPLACE) == 0,
+            check(::renameat2(AT_FDCWD, entry.path().c_str(), AT_FDCWD,
+                              (into / entry.path().filename()).c_str(), RENAME_NOREPLACE) == 0,
                   "rename");
     }
 }
@@ -112,7 +114,8 @@ std::uint64_t bare_walk(int folder) {
         struct statx s {};
         check(::statx(folder, entry->d_name, AT_SYMLINK_NOFOLLOW, STATX_BASIC_STATS, &s) == 0, "statx");
         ++entries;
-        if (S_ISDIR(s.stx_mode)) entries += bare_walk(::openat(folder, entry->d_name, O_RDONLY | O_DIRECTORY));
+        if (S_ISDIR(s.stx_mode))
+            entries += bare_walk(::openat(folder, entry->d_name, O_RDONLY | O_DIRECTORY));
     }
     ::closedir(stream);
     return entries;
@@ -127,7 +130,8 @@ void bare_read(const fs::path& from, const fs::path& to) {
             const int a = ::open(entry.path().c_str(), O_RDONLY);
             const int b = ::open((to / folder.path().filename() / entry.path().filename()).c_str(), O_RDONLY);
             for (ssize_t got = 0; (got = ::read(a, one.data(), one.size())) > 0;)
-                check(::read(b, two.data(), two.size()) == got && std::memcmp(one.data(), two.data(), static_cast<std::size_t>(got)) == 0,
+                check(::read(b, two.data(), two.size()) == got &&
+                          std::memcmp(one.data(), two.data(), static_cast<std::size_t>(got)) == 0,
                       "read");
             ::close(a);
             ::close(b);
@@ -156,8 +160,8 @@ public:
     }
     ~Bench() { fs::remove_all(place_); }
 
-    void engine(Operation operation, const fs::path& from, const fs::path& to, const RunOptions& options = {}, const RunEvents& events = {},
-                Subfolders subfolders = Subfolders::all) {
+    void engine(Operation operation, const fs::path& from, const fs::path& to, const RunOptions& options = {},
+                const RunEvents& events = {}, Subfolders subfolders = Subfolders::all) {
         const auto disk = make_disk();
         const auto store = Store::open(place_ / "state");
         check(store.has_value(), "state");
@@ -191,7 +195,8 @@ public:
         fs::remove_all(place_ / "from");
     }
 
-    /// What it costs to be told of every item, as the window is: each taken over, the last ten thousand kept; and to be asked for the pace.
+    /// What it costs to be told of every item, as the window is: each taken over, the last ten thousand kept;
+    /// and to be asked for the pace.
     void told(int files) {
         make_files(place_ / "from", files, 4096);
         std::vector<double> shares;
@@ -225,7 +230,8 @@ public:
             Pace pace;
             RunOptions options;
             options.pace = &pace;
-            const double all = seconds([&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
+            const double all =
+                seconds([&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
             shares.push_back(100 * told / all);
             fs::remove_all(place_ / "to");
         }
@@ -249,12 +255,14 @@ public:
             };
             RunOptions options;
             options.pace = &pace;
-            std::jthread run([&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
+            std::jthread run(
+                [&] { engine(Operation::copy, place_ / "from", place_ / "to", options, events); });
             while (done < bytes / 4) std::this_thread::sleep_for(std::chrono::microseconds(200));
             const auto asked = std::chrono::steady_clock::now();
             pace.hold();
             std::this_thread::sleep_for(std::chrono::milliseconds(500));
-            if (done < bytes) waits.push_back(std::chrono::duration<double, std::milli>(last.load() - asked).count());
+            if (done < bytes)
+                waits.push_back(std::chrono::duration<double, std::milli>(last.load() - asked).count());
             pace.release();
             run.join();
             fs::remove_all(place_ / "to");
@@ -274,7 +282,8 @@ public:
             fs::remove_all(place_ / "from");
             fs::remove_all(place_ / "to");
             make_files(place_ / "from", files, 10);
-            for (const auto& folder : fs::directory_iterator(place_ / "from")) {  // to merge with, so that each file is renamed
+            for (const auto& folder :
+                 fs::directory_iterator(place_ / "from")) {  // to merge with, so that each file is renamed
                 fs::create_directories(place_ / "to" / folder.path().filename());
             }
             ours.push_back(seconds([&] { engine(Operation::move, place_ / "from", place_ / "to"); }));
@@ -284,8 +293,8 @@ public:
         row("move " + std::to_string(files) + " files on one file system", median(bare), median(ours));
     }
 
-    /// Every number one up, so that each takes the name of the next; the bare loop goes from the last to the first. And a removal, to
-    /// another folder.
+    /// Every number one up, so that each takes the name of the next; the bare loop goes from the last to the
+    /// first. And a removal, to another folder.
     void names(int files) {
         const auto name = [&](int number) { return place_ / "in" / fmt::format("img-{:07}", number); };
         std::vector<double> bare;
@@ -302,7 +311,9 @@ public:
             for (int at = 0; at < files; ++at) std::ofstream(name(at)).put('x');
             bare.push_back(seconds([&] {
                 for (int at = files; at-- > 0;)
-                    check(::renameat2(AT_FDCWD, name(at).c_str(), AT_FDCWD, name(at + 1).c_str(), RENAME_NOREPLACE) == 0, "rename");
+                    check(::renameat2(AT_FDCWD, name(at).c_str(), AT_FDCWD, name(at + 1).c_str(),
+                                      RENAME_NOREPLACE) == 0,
+                          "rename");
             }));
             Job job;
             job.what.sources = {place_ / "in"};
@@ -312,8 +323,8 @@ public:
             ours.push_back(seconds([&] { carried_out(job); }));
             moved.push_back(seconds([&] {
                 for (int at = 0; at < files; ++at)
-                    check(::renameat2(AT_FDCWD, name(at + 2).c_str(), AT_FDCWD, (place_ / "out" / name(at).filename()).c_str(),
-                                      RENAME_NOREPLACE) == 0,
+                    check(::renameat2(AT_FDCWD, name(at + 2).c_str(), AT_FDCWD,
+                                      (place_ / "out" / name(at).filename()).c_str(), RENAME_NOREPLACE) == 0,
                           "rename");
             }));
             fs::rename(place_ / "out", place_ / "again");
@@ -324,7 +335,9 @@ public:
             for (const Shelf shelf : {Shelf::safe, Shelf::trash}) {
                 job.shelf = shelf;
                 std::string receipt;
-                (shelf == Shelf::safe ? removed : trashed).push_back(seconds([&] { receipt = carried_out(job); }));
+                (shelf == Shelf::safe ? removed : trashed).push_back(seconds([&] {
+                    receipt = carried_out(job);
+                }));
                 (shelf == Shelf::safe ? back : out_of_trash).push_back(seconds([&] { undone(receipt); }));
             }
             for (const char* folder : {"in", "out", "state", "data"}) fs::remove_all(place_ / folder);
@@ -391,8 +404,10 @@ public:
             const fs::path place = place_ / "from" / std::to_string(folder / 100) / std::to_string(folder);
             fs::create_directories(place);
             for (int i = 0; i < 1000; ++i)
-                ::close(::open((place / ("invoice-" + std::to_string(folder) + "-" + std::to_string(i) + ".pdf")).c_str(),
-                               O_CREAT | O_WRONLY, 0644));
+                ::close(
+                    ::open((place / ("invoice-" + std::to_string(folder) + "-" + std::to_string(i) + ".pdf"))
+                               .c_str(),
+                           O_CREAT | O_WRONLY, 0644));
         }
         Job job;
         job.what.sources = {place_ / "from"};
@@ -402,7 +417,8 @@ public:
         std::uint64_t entries = 0;
         std::uint64_t bytes = 0;
         for (int round = 0; round < rounds; ++round) {
-            bare.push_back(seconds([&] { entries = bare_walk(::open(place_.c_str(), O_RDONLY | O_DIRECTORY)); }));
+            bare.push_back(
+                seconds([&] { entries = bare_walk(::open(place_.c_str(), O_RDONLY | O_DIRECTORY)); }));
             const std::uint64_t before = memory_bytes();
             const auto disk = make_disk();
             std::optional<Outlook> outlook;
@@ -414,7 +430,8 @@ public:
             if (round == 0) bytes = (memory_bytes() - before) / outlook->plan->items.size();
         }
         row("plan " + std::to_string(entries) + " entries", median(bare), median(ours));
-        std::printf("%-48s %llu bytes of memory for each entry\n", "", static_cast<unsigned long long>(bytes));
+        std::printf("%-48s %llu bytes of memory for each entry\n", "",
+                    static_cast<unsigned long long>(bytes));
         fs::remove_all(place_ / "from");
     }
 
@@ -424,7 +441,8 @@ public:
         fs::copy(place_ / "from", place_ / "to", fs::copy_options::recursive);
         for (const auto& entry : fs::recursive_directory_iterator(place_ / "from"))
             if (entry.is_regular_file())
-                fs::last_write_time(place_ / "to" / fs::relative(entry.path(), place_ / "from"), entry.last_write_time());
+                fs::last_write_time(place_ / "to" / fs::relative(entry.path(), place_ / "from"),
+                                    entry.last_write_time());
         std::vector<double> reading;
         std::vector<double> comparing;
         std::vector<double> looking;
@@ -440,9 +458,11 @@ public:
             KnownContents known;
             const auto batch = gather(*disk, job.what.sources);
             check(batch.has_value(), "gather");
-            const auto outlook = look_ahead(*disk, job, std::make_shared<const Batch>(std::move(*batch)), known);
+            const auto outlook =
+                look_ahead(*disk, job, std::make_shared<const Batch>(std::move(*batch)), known);
             check(outlook.has_value(), "plan");
-            comparing.push_back(seconds([&] { check(compare_pairs(*disk, *outlook->plan, known, nullptr).has_value(), "compare"); }));
+            comparing.push_back(seconds(
+                [&] { check(compare_pairs(*disk, *outlook->plan, known, nullptr).has_value(), "compare"); }));
         }
         engine(Operation::copy, place_ / "from", place_ / "to");
         for (int round = 0; round < rounds; ++round) {
@@ -453,11 +473,15 @@ public:
             const auto store = Store::open(place_ / "state");
             remembering.push_back(seconds([&] {
                 const auto outlook = prepare(*disk, job, store->get());
-                check(outlook && outlook->plan->totals.of(Outcome::skipped) == static_cast<std::uint64_t>(files), "all the same");
+                check(outlook &&
+                          outlook->plan->totals.of(Outcome::skipped) == static_cast<std::uint64_t>(files),
+                      "all the same");
             }));
         }
-        row("compare " + std::to_string(files) + " pairs of " + std::to_string(bytes) + " bytes", median(reading), median(comparing));
-        row("plan " + std::to_string(files) + " that are the same already", median(looking), median(remembering));
+        row("compare " + std::to_string(files) + " pairs of " + std::to_string(bytes) + " bytes",
+            median(reading), median(comparing));
+        row("plan " + std::to_string(files) + " that are the same already", median(looking),
+            median(remembering));
         fs::remove_all(place_ / "from");
         fs::remove_all(place_ / "to");
     }
@@ -486,13 +510,15 @@ public:
             fs::remove_all(place_ / "to");
         }
         row("copy " + std::to_string(bytes >> 20) + " MiB by sharing extents", median(bare), median(ours));
-        std::printf("%-48s %llu KiB used, of them data of the file: none\n", "", static_cast<unsigned long long>(used >> 10));
+        std::printf("%-48s %llu KiB used, of them data of the file: none\n", "",
+                    static_cast<unsigned long long>(used >> 10));
         fs::remove_all(place_ / "from");
     }
 
 private:
     static void row(const std::string& work, double bare, double ours) {
-        std::printf("%-48s bare %7.3f s   ours %7.3f s   %5.2f times\n", work.c_str(), bare, ours, ours / bare);
+        std::printf("%-48s bare %7.3f s   ours %7.3f s   %5.2f times\n", work.c_str(), bare, ours,
+                    ours / bare);
         std::fflush(stdout);
     }
     fs::path place_;

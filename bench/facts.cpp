@@ -19,8 +19,9 @@
 #include "keep/store.h"
 #include "support/fact_files.h"
 
-// facts FOLDER: what it costs to have photos tell when and where they were taken, against a bare loop that reads their first 64 KiB; the
-// second time, from what is remembered; and looking for files under other names. FOLDER should lie on a file system in memory.
+// facts FOLDER: what it costs to have photos tell when and where they were taken, against a bare loop that
+// reads their first 64 KiB; the second time, from what is remembered; and looking for files under other
+// names. FOLDER should lie on a file system in memory.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -72,7 +73,9 @@ void facts(const fs::path& place, int photos) {
     const auto files = files_of(*batch);
     const auto learn = [&] {
         KnownFileFacts known;
-        check(learn_facts(*disk, *batch, files, known, store->get()).has_value() && known.size() == files.size(), "tell nothing");
+        check(learn_facts(*disk, *batch, files, known, store->get()).has_value() &&
+                  known.size() == files.size(),
+              "tell nothing");
         const FileFacts* one = known.find(batch->entries[files.front()].status);
         check(one != nullptr && one->find("town") != nullptr, "know no town");
     };
@@ -80,8 +83,10 @@ void facts(const fs::path& place, int photos) {
     const double bare = seconds([&] { read_bare(folder); });
     const double first = seconds(learn);
     const double again = seconds(learn);
-    fmt::print("facts of {} photos       {:6.2f} s, bare reading of 64 KiB each {:.2f} s: {:.2f}; again, from the store {:.2f} s\n", photos,
-               first, bare, first / bare, again);
+    fmt::print(
+        "facts of {} photos       {:6.2f} s, bare reading of 64 KiB each {:.2f} s: {:.2f}; again, from the "
+        "store {:.2f} s\n",
+        photos, first, bare, first / bare, again);
 }
 
 void elsewhere(const fs::path& place, int there, int incoming) {
@@ -96,7 +101,8 @@ void elsewhere(const fs::path& place, int there, int incoming) {
     fs::create_directories(news);
     for (int at = 0; at < incoming; ++at) {
         const int is = at % 2 == 0 ? at * 7 : there + at;  // half of them are there
-        write(news / fmt::format("new-{}.jpg", at), fmt::format("{:08}", is) + std::string(2000 + static_cast<std::size_t>(is % 997), 'x'));
+        write(news / fmt::format("new-{}.jpg", at),
+              fmt::format("{:08}", is) + std::string(2000 + static_cast<std::size_t>(is % 997), 'x'));
     }
     const auto disk = make_disk();
     const auto batch = gather(*disk, {news.string()});
@@ -105,14 +111,15 @@ void elsewhere(const fs::path& place, int there, int incoming) {
     std::size_t read = 0;
     const auto look = [&] {
         KnownContents known;
-        check(find_elsewhere(*disk, *batch, archive.string(), known, store->get(), {}, [&](std::size_t, std::size_t of) { read = of; })
+        check(find_elsewhere(*disk, *batch, archive.string(), known, store->get(), {},
+                             [&](std::size_t, std::size_t of) { read = of; })
                   .has_value(),
               "cannot be looked for");
     };
     const double first = seconds(look);
     const double again = seconds(look);
-    fmt::print("{} new among {}       {:6.2f} s, {} files of equal size; again, from the store {:.2f} s\n", incoming, there, first, read,
-               again);
+    fmt::print("{} new among {}       {:6.2f} s, {} files of equal size; again, from the store {:.2f} s\n",
+               incoming, there, first, read, again);
 }
 
 }  // namespace

@@ -9,8 +9,8 @@
 #include "keep/name_search.h"
 #include "keep/store.h"
 
-// find_names FOLDER [RECEIPTS ITEMS]: so many receipts (1,000) with so many items each (5,000), kept below FOLDER; then names are looked
-// for among them. Prints how long the index took to follow, and each search.
+// find_names FOLDER [RECEIPTS ITEMS]: so many receipts (1,000) with so many items each (5,000), kept below
+// FOLDER; then names are looked for among them. Prints how long the index took to follow, and each search.
 
 using namespace tavlo;
 namespace fs = std::filesystem;
@@ -43,8 +43,10 @@ void keep_receipt(Store& store, int number, int items) {
     const std::string folder = "/Permits " + std::to_string(number) + "/";
     for (int item = 0; item < items; ++item) {
         ReceiptItem one;
-        one.source = "/srv/office/Scanner" + folder + "permit-" + std::to_string(number * 7919 + item) + "-north-quay.pdf";
-        one.target = "/srv/office/Archive" + folder + "permit-" + std::to_string(number * 7919 + item) + "-north-quay.pdf";
+        one.source = "/srv/office/Scanner" + folder + "permit-" + std::to_string(number * 7919 + item) +
+                     "-north-quay.pdf";
+        one.target = "/srv/office/Archive" + folder + "permit-" + std::to_string(number * 7919 + item) +
+                     "-north-quay.pdf";
         one.result = Outcome::created;
         records.items.emplace_back(static_cast<std::uint64_t>(item), std::move(one));
     }
@@ -65,10 +67,10 @@ int main(int count, char** words) {
         const auto store = value(Store::open(place.string()));
         for (int number = 0; number < receipts; ++number) keep_receipt(*store, number, items);
         const auto search = value(NameSearch::open(place.string()));
-        std::printf("%d receipts of %d items: the index has followed after %.0f s\n", receipts, items, ms_of([&] {
-                                                                                                           if (!search->follow(*store))
-                                                                                                               std::exit(1);
-                                                                                                       }) / 1000);
+        std::printf("%d receipts of %d items: the index has followed after %.0f s\n", receipts, items,
+                    ms_of([&] {
+                        if (!search->follow(*store)) std::exit(1);
+                    }) / 1000);
         std::printf("  and once it has, in %.1f ms\n", ms_of([&] { (void)search->follow(*store); }));
         for (const char* wanted : {"permit-3959500", "39595", "north-quay", "Permits 512", "nowhere"}) {
             std::size_t found = 0;

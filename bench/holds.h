@@ -16,8 +16,8 @@
 #include "theme/theme.h"
 #include "translations.h"
 
-/// For how long the interface's thread was held at the most in each step: the longest time between two turns of its event loop,
-/// seen by a timer of 1 ms.
+/// For how long the interface's thread was held at the most in each step: the longest time between two turns
+/// of its event loop, seen by a timer of 1 ms.
 class Holds {
 public:
     Holds() {
@@ -55,8 +55,8 @@ private:
     int turns_ = 0;
 };
 
-/// What is measured in a window, as "PROGRAM FOLDER [FILES]" asks: the application, settings of its own, and a place below FOLDER that is
-/// gone at the end.
+/// What is measured in a window, as "PROGRAM FOLDER [FILES]" asks: the application, settings of its own, and
+/// a place below FOLDER that is gone at the end.
 class Measured {
 public:
     Measured(int& count, char** words, int usual_files) {

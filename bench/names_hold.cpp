@@ -10,8 +10,9 @@
 #include "tasks/runs.h"
 #include "window_driver.h"
 
-// names_hold FOLDER [FILES]: so many files (100,000) of one folder below FOLDER, each given the name of the next one, in the real window:
-// planned, the steps changed, carried out. Prints times, and for how long the interface's thread was held.
+// names_hold FOLDER [FILES]: so many files (100,000) of one folder below FOLDER, each given the name of the
+// next one, in the real window: planned, the steps changed, carried out. Prints times, and for how long the
+// interface's thread was held.
 
 int main(int count, char** words) {
     const Measured measured(count, words, 100'000);
@@ -34,7 +35,8 @@ int main(int count, char** words) {
         driver.settle();
         Holds holds;
         const auto planned = [&] {
-            WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); }, 600'000);
+            WindowDriver::wait(
+                [&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); }, 600'000);
         };
         tavlo::Naming naming;
         naming.steps = {tavlo::AddToNumbers{1}};

@@ -12,9 +12,9 @@
 #include "views/collisions/collisions_page.h"
 #include "window_driver.h"
 
-// plan_hold FOLDER [FILES]: a tree of so many files (1,000,000) below FOLDER, in folders of 1,000, planned in the real window into a
-// destination that holds a fifth as many, a fiftieth of them in the way; then the rule changes. Prints times, memory and for how
-// long the interface's thread was held.
+// plan_hold FOLDER [FILES]: a tree of so many files (1,000,000) below FOLDER, in folders of 1,000, planned in
+// the real window into a destination that holds a fifth as many, a fiftieth of them in the way; then the rule
+// changes. Prints times, memory and for how long the interface's thread was held.
 
 namespace {
 
@@ -24,7 +24,9 @@ long peak_mib() {
     return used.ru_maxrss / 1024;
 }
 
-std::string file_name(int folder, int file) { return std::to_string(folder) + "/file-" + std::to_string(file); }
+std::string file_name(int folder, int file) {
+    return std::to_string(folder) + "/file-" + std::to_string(file);
+}
 
 void touch(const std::filesystem::path& path, bool with_bytes) {
     std::ofstream out(path);
@@ -41,9 +43,11 @@ int main(int count, char** words) {
     for (int folder = 0; folder < files / in_a_folder; ++folder) {
         std::filesystem::create_directories(place / "from/box" / std::to_string(folder));
         std::filesystem::create_directories(place / "to/box" / std::to_string(folder));
-        for (int file = 0; file < in_a_folder; ++file) touch(place / "from/box" / file_name(folder, file), false);
+        for (int file = 0; file < in_a_folder; ++file)
+            touch(place / "from/box" / file_name(folder, file), false);
         for (int file = 0; file < in_a_folder / 5; ++file)  // the first ones hold a name that is wanted
-            touch(place / "to/box" / file_name(folder, file < in_a_folder / 50 ? file : file + in_a_folder), true);
+            touch(place / "to/box" / file_name(folder, file < in_a_folder / 50 ? file : file + in_a_folder),
+                  true);
     }
     std::filesystem::create_directories(place / "start");
     {
@@ -56,19 +60,23 @@ int main(int count, char** words) {
         holds.begin();
         window.bench().replacePicks({(place / "from/box").string()});
         window.bench().setDestination((place / "to").string());
-        WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); }, 600'000);
+        WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); },
+                           600'000);
         holds.end("gather, survey and plan");
         const auto& totals = window.bench().plan()->totals;
-        std::printf("  %lu items, %lu undecided; memory %ld MiB more at the peak\n", static_cast<unsigned long>(totals.items),
+        std::printf("  %lu items, %lu undecided; memory %ld MiB more at the peak\n",
+                    static_cast<unsigned long>(totals.items),
                     static_cast<unsigned long>(totals.of(tavlo::Outcome::undecided)), peak_mib() - before);
-        for (const auto rule : {CollisionRule::keep, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
+        for (const auto rule :
+             {CollisionRule::keep, CollisionRule::incoming_wins, CollisionRule::both_stay}) {
             holds.begin();
             QElapsedTimer clock;
             clock.start();
             const Shares was = window.bench().view().shares;
             window.bench().setCollisionRule(rule);
             WindowDriver::wait([&] { return window.bench().view().shares != was; });
-            std::printf("%-44s %9.1f ms\n", "another rule, until its balance", static_cast<double>(clock.nsecsElapsed()) / 1e6);
+            std::printf("%-44s %9.1f ms\n", "another rule, until its balance",
+                        static_cast<double>(clock.nsecsElapsed()) / 1e6);
             WindowDriver::wait([&] { return !window.bench().isWorking(); }, 600'000);
             holds.end("  and until its plan");
         }
@@ -86,7 +94,8 @@ int main(int count, char** words) {
             WindowDriver::wait([&] { return !window.bench().isWorking(); }, 600'000);
             clock.start();
             WindowDriver::wait([&] { return collisions.view()->plan == window.bench().plan(); });
-            std::printf("%-44s %9.1f ms; groups %.1f ms after the plan\n", "a group of all pairs decided in one stroke", stroke,
+            std::printf("%-44s %9.1f ms; groups %.1f ms after the plan\n",
+                        "a group of all pairs decided in one stroke", stroke,
                         static_cast<double>(clock.nsecsElapsed()) / 1e6);
             holds.end("  and until its plan");
         }

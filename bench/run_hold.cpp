@@ -14,9 +14,10 @@
 #include "views/runs/lane_words.h"
 #include "window_driver.h"
 
-// run_hold FOLDER [FILES]: so many empty files (1,000,000) below FOLDER, in folders of 1,000, copied in the real window with the page of
-// runs on view; then its receipt is opened, it is undone, and what lies in the Safe by then is narrowed, chosen and removed. Prints for
-// how long the interface's thread was held, and what memory it took as the run went.
+// run_hold FOLDER [FILES]: so many empty files (1,000,000) below FOLDER, in folders of 1,000, copied in the
+// real window with the page of runs on view; then its receipt is opened, it is undone, and what lies in the
+// Safe by then is narrowed, chosen and removed. Prints for how long the interface's thread was held, and what
+// memory it took as the run went.
 
 namespace {
 
@@ -38,18 +39,20 @@ int main(int count, char** words) {
     for (int folder = 0; folder < files / in_a_folder; ++folder) {
         const auto inside = place / "from/box" / std::to_string(folder);
         std::filesystem::create_directories(inside);
-        for (int file = 0; file < in_a_folder; ++file) std::ofstream(inside / ("file-" + std::to_string(file)));
+        for (int file = 0; file < in_a_folder; ++file)
+            std::ofstream(inside / ("file-" + std::to_string(file)));
     }
     std::filesystem::create_directories(place / "start");
     {
-        MainWindow window(place / "start", (place / "state").string(), false);
+        MainWindow window(place / "start", (place / "state").string());
         window.resize(1280, 800);
         window.show();
         const WindowDriver driver(window);
         driver.settle();
         window.bench().replacePicks({(place / "from/box").string()});
         window.bench().setDestination((place / "to").string());
-        WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); }, 600'000);
+        WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); },
+                           600'000);
         driver.click("placeRuns");
         Holds holds;
         holds.begin();
@@ -70,10 +73,13 @@ int main(int count, char** words) {
         const auto* items = driver.find<RowView>("receiptItems")->model();
         driver.click("placeReceipts");
         holds.begin();
-        WindowDriver::wait([&] { return items->rowCount() >= files && !items->index(0, 0).data().toString().isEmpty(); }, 600'000);
+        WindowDriver::wait(
+            [&] { return items->rowCount() >= files && !items->index(0, 0).data().toString().isEmpty(); },
+            600'000);
         holds.end("its receipt opened");
         holds.begin();
-        WindowDriver::wait([&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
+        WindowDriver::wait(
+            [&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
         holds.end("its last page");
         holds.begin();
         driver.click("undo");

@@ -14,8 +14,9 @@
 #include "views/outcome/outcome_side.h"
 #include "window_driver.h"
 
-// window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real window, filters it key by
-// key, picks all of it, plans and runs a copy, and prints for how long the interface's thread was held at the most in each step.
+// window_hold FOLDER [FILES]: makes a folder of so many files (100,000) below FOLDER, opens it in the real
+// window, filters it key by key, picks all of it, plans and runs a copy, and prints for how long the
+// interface's thread was held at the most in each step.
 
 namespace {
 
@@ -47,7 +48,8 @@ int main(int count, char** words) {
         const auto first_rows = first.nsecsElapsed();
         driver.settle();
         holds.end("open the folder");
-        std::printf("%-44s %9.1f ms\n", "  until its first rows are there", static_cast<double>(first_rows) / 1e6);
+        std::printf("%-44s %9.1f ms\n", "  until its first rows are there",
+                    static_cast<double>(first_rows) / 1e6);
         WindowDriver::wait([&] { return window.gathering().model().narrow({}).has_value(); });
 
         holds.begin();

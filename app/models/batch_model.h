@@ -9,7 +9,8 @@
 
 #include "tasks/bench.h"
 
-/// What is in hand, one row for each thing that was picked: where it comes from, how large it is. Sorted on another thread.
+/// What is in hand, one row for each thing that was picked: where it comes from, how large it is. Sorted on
+/// another thread.
 class BatchModel final : public QAbstractTableModel {
     Q_OBJECT
 
@@ -17,8 +18,8 @@ public:
     enum Column { NameColumn, SizeColumn, ChangedColumn, FromColumn, ColumnCount };
 
     explicit BatchModel(QObject* parent = nullptr);
-    void setPicks(std::shared_ptr<const std::vector<PickedRow>> picks);
-    const PickedRow& row(int row) const { return (*picks_)[order_[static_cast<std::size_t>(row)]]; }
+    void setPicks(std::shared_ptr<const PickedRows> picks);
+    const PickedRow& row(int row) const { return picks_->rows[order_[static_cast<std::size_t>(row)]]; }
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
@@ -29,7 +30,7 @@ public:
 private:
     void work();
 
-    std::shared_ptr<const std::vector<PickedRow>> picks_;
+    std::shared_ptr<const PickedRows> picks_;
     std::vector<std::uint32_t> order_;
     int column_ = FromColumn;
     Qt::SortOrder sort_order_ = Qt::AscendingOrder;

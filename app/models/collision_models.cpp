@@ -12,8 +12,9 @@
 using namespace tavlo;
 
 void GroupModel::setView(std::shared_ptr<const CollisionsView> view) {
-    const bool same_rows = std::equal(view->groups.begin(), view->groups.end(), view_->groups.begin(), view_->groups.end(),
-                                      [](const auto& a, const auto& b) { return a.finding == b.finding && a.part == b.part; });
+    const bool same_rows =
+        std::equal(view->groups.begin(), view->groups.end(), view_->groups.begin(), view_->groups.end(),
+                   [](const auto& a, const auto& b) { return a.finding == b.finding && a.part == b.part; });
     if (same_rows) {  // whoever looks at one of them goes on doing so
         view_ = std::move(view);
         if (rowCount() > 0) emit dataChanged(index(0), index(rowCount() - 1));
@@ -24,7 +25,9 @@ void GroupModel::setView(std::shared_ptr<const CollisionsView> view) {
     endResetModel();
 }
 
-int GroupModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(view_->groups.size()); }
+int GroupModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(view_->groups.size());
+}
 
 QString GroupModel::title(const CollisionGroup& group) const {
     const auto words = [&]() -> QString {
@@ -44,9 +47,12 @@ QString GroupModel::title(const CollisionGroup& group) const {
         case Cut::none: return words;
         case Cut::size:
             if (group.part.empty()) return words;
-            return tr("%1, %2").arg(words, group.part == "0" ? tr("smaller") : group.part == "1" ? tr("same size") : tr("larger"));
+            return tr("%1, %2").arg(words, group.part == "0"   ? tr("smaller")
+                                           : group.part == "1" ? tr("same size")
+                                                               : tr("larger"));
         case Cut::folder: return tr("%1 · from %2").arg(words, short_path(group.part, 1));
-        case Cut::kind: return tr("%1 · %2").arg(words, group.part.empty() ? tr("other kinds") : shown(group.part));
+        case Cut::kind:
+            return tr("%1 · %2").arg(words, group.part.empty() ? tr("other kinds") : shown(group.part));
     }
     return words;
 }
@@ -56,11 +62,13 @@ QString GroupModel::words(const CollisionGroup& group) const {
     switch (*group.finding) {
         case Finding::same: return tr("nothing would change");
         case Finding::newer: return tr("newer by up to %1").arg(duration_text(group.widest_gap_ns));
-        case Finding::older: return tr("there now is newer by up to %1").arg(duration_text(group.widest_gap_ns));
+        case Finding::older:
+            return tr("there now is newer by up to %1").arg(duration_text(group.widest_gap_ns));
         case Finding::same_date:
             return group.widest_bytes == 0
                        ? tr("of one size too")
-                       : tr("sizes differ by up to %1").arg(size_text(static_cast<std::uint64_t>(std::abs(group.widest_bytes))));
+                       : tr("sizes differ by up to %1")
+                             .arg(size_text(static_cast<std::uint64_t>(std::abs(group.widest_bytes))));
         case Finding::type: return tr("what comes in the folder goes with it");
         case Finding::twin: return tr("which of them gets it?");
         case Finding::elsewhere: return tr("their own names are free; the bytes are there already");
@@ -73,7 +81,8 @@ int GroupModel::chosen(const CollisionGroup& group) const {
     if (isTwins(group)) return -1;  // its choices are about who, not what
     int most = 0;
     for (int decision = 1; decision < 4; ++decision)
-        if (group.decided[static_cast<std::size_t>(decision)] > (most == 0 ? 0 : group.decided[static_cast<std::size_t>(most)]))
+        if (group.decided[static_cast<std::size_t>(decision)] >
+            (most == 0 ? 0 : group.decided[static_cast<std::size_t>(most)]))
             most = decision;
     return isElsewhere(group) ? std::min(most - 1, come_in) : most - 1;
 }
@@ -86,7 +95,8 @@ QVariant GroupModel::data(const QModelIndex& index, int role) const {
     switch (role) {
         case Qt::DisplayRole: return title(one);
         case WordsRole: return words(one);
-        case CountRole: return isTwins(one) ? tr("%Ln items", nullptr, count) : tr("%Ln pairs", nullptr, count);
+        case CountRole:
+            return isTwins(one) ? tr("%Ln items", nullptr, count) : tr("%Ln pairs", nullptr, count);
         case ChoicesRole:
             return isTwins(one)       ? QStringList{tr("First"), tr("Newest"), tr("All, new names")}
                    : isElsewhere(one) ? elsewhereChoices()
@@ -96,8 +106,10 @@ QVariant GroupModel::data(const QModelIndex& index, int role) const {
         case WaitingRole: return undecided > 0;
         case OtherwiseRole: {
             const int most = chosen(one);
-            if (most < 0) return undecided > 0 && undecided < count ? tr("%Ln open", nullptr, undecided) : QString();
-            const int otherwise = count - undecided - static_cast<int>(one.decided[static_cast<std::size_t>(most + 1)]);
+            if (most < 0)
+                return undecided > 0 && undecided < count ? tr("%Ln open", nullptr, undecided) : QString();
+            const int otherwise =
+                count - undecided - static_cast<int>(one.decided[static_cast<std::size_t>(most + 1)]);
             QStringList parts;
             if (otherwise > 0) parts << tr("%Ln other", nullptr, otherwise);
             if (undecided > 0) parts << tr("%Ln open", nullptr, undecided);
@@ -108,7 +120,8 @@ QVariant GroupModel::data(const QModelIndex& index, int role) const {
         }
         case Qt::AccessibleTextRole:
             return QStringList{title(one), index.data(CountRole).toString(), words(one),
-                               chosen(one) >= 0 ? data(index, ChoicesRole).toStringList().value(chosen(one)) : tr("undecided"),
+                               chosen(one) >= 0 ? data(index, ChoicesRole).toStringList().value(chosen(one))
+                                                : tr("undecided"),
                                index.data(OtherwiseRole).toString()}
                 .join(QStringLiteral(", "));
         default: return {};
@@ -142,7 +155,9 @@ int PairModel::nextUndecided(int row, bool backwards) const {
     return -1;
 }
 
-int PairModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(items_.size()); }
+int PairModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(items_.size());
+}
 int PairModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 QVariant PairModel::data(const QModelIndex& index, int role) const {
@@ -155,10 +170,13 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
     const Status& other = is_held ? incoming : held;
     switch (role) {
         case DecisionRole:
-            return item.collision->elsewhere ? std::min(static_cast<int>(item.collision->decision), GroupModel::come_in + 1)
-                                             : static_cast<int>(item.collision->decision);
+            return item.collision->elsewhere
+                       ? std::min(static_cast<int>(item.collision->decision), GroupModel::come_in + 1)
+                       : static_cast<int>(item.collision->decision);
         case WaitingRole: return item.outcome == Outcome::undecided;
-        case StrongSizeRole: return own.id.size_bytes > other.id.size_bytes && own.type == FileType::file && other.type == FileType::file;
+        case StrongSizeRole:
+            return own.id.size_bytes > other.id.size_bytes && own.type == FileType::file &&
+                   other.type == FileType::file;
         case StrongDateRole: return own.id.modified_ns > other.id.modified_ns;
         case SizeTextRole:
             return own.type == FileType::file     ? size_text(own.id.size_bytes)
@@ -172,7 +190,8 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
         case Qt::AccessibleTextRole:
             if (index.column() == DecisionColumn) return decision_words(item.collision->decision);
             if (index.column() == IncomingColumn || is_held)
-                return index.data(SizeTextRole).toString() + QStringLiteral(", ") + index.data(DateTextRole).toString();
+                return index.data(SizeTextRole).toString() + QStringLiteral(", ") +
+                       index.data(DateTextRole).toString();
             return {};
         case Qt::DisplayRole: break;
         default: return {};
@@ -185,13 +204,17 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
         }
         case WordsColumn:
             if (item.collision->finding == Finding::twin)
-                return tr("from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
+                return tr("from %1").arg(
+                    short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             if (item.collision->finding == Finding::same) return tr("same bytes");
-            if (item.collision->elsewhere) return tr("is there as %1").arg(short_path(*item.collision->elsewhere, 2));
+            if (item.collision->elsewhere)
+                return tr("is there as %1").arg(short_path(*item.collision->elsewhere, 2));
             if (!item.collision->finding) return tr("not compared yet");
             return difference_text(incoming, held);
         case IncomingColumn:
-        case HeldColumn: return index.data(SizeTextRole).toString() + QStringLiteral(" · ") + index.data(DateTextRole).toString();
+        case HeldColumn:
+            return index.data(SizeTextRole).toString() + QStringLiteral(" · ") +
+                   index.data(DateTextRole).toString();
         default: return {};
     }
 }
@@ -199,7 +222,8 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
 QVariant PairModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
     const bool figures = section == IncomingColumn || section == HeldColumn;
-    if (role == Qt::TextAlignmentRole) return QVariant::fromValue((figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+    if (role == Qt::TextAlignmentRole)
+        return QVariant::fromValue((figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
     switch (section) {
         case NameColumn: return tr("Name");

@@ -33,7 +33,9 @@ public:
     QVariant data(const QModelIndex& index, int role) const override;
     static bool isTwins(const tavlo::CollisionGroup& group) { return group.finding == tavlo::Finding::twin; }
     /// Names that are free, for bytes that are there already: they stay out, or come in.
-    static bool isElsewhere(const tavlo::CollisionGroup& group) { return group.finding == tavlo::Finding::elsewhere; }
+    static bool isElsewhere(const tavlo::CollisionGroup& group) {
+        return group.finding == tavlo::Finding::elsewhere;
+    }
     static QStringList elsewhereChoices() { return {tr("Skip"), tr("Come in")}; }
     static constexpr int come_in = 1;
 
@@ -63,9 +65,12 @@ public:
 
     void setPairs(std::shared_ptr<const tavlo::Plan> plan, std::vector<tavlo::ItemId> items);
     const std::shared_ptr<const tavlo::Plan>& plan() const { return plan_; }
-    tavlo::ItemId itemAt(int row) const { return row >= 0 && row < rowCount() ? items_[static_cast<std::size_t>(row)] : tavlo::no_item; }
+    tavlo::ItemId itemAt(int row) const {
+        return row >= 0 && row < rowCount() ? items_[static_cast<std::size_t>(row)] : tavlo::no_item;
+    }
     std::string sourcePath(int row) const;
-    /// The next row after `row` that is undecided, from the top again, or, backwards, the one before; -1: none.
+    /// The next row after `row` that is undecided, from the top again, or, backwards, the one before; -1:
+    /// none.
     int nextUndecided(int row, bool backwards) const;
 
     int rowCount(const QModelIndex& parent = {}) const override;

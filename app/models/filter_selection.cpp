@@ -37,7 +37,9 @@ void take_changed(const FilterState& filter, CriteriaText& files) {
     files.changed_after = given(filter.changed_from);
     files.changed_before = given(filter.changed_until);
     const QDate day = QDate::fromString(filter.changed_until.trimmed(), Qt::ISODate);
-    if (day.isValid()) files.changed_before = to_bytes(day.addDays(1).toString(Qt::ISODate));  // "until 2 May" has that day in it
+    if (day.isValid())
+        files.changed_before =
+            to_bytes(day.addDays(1).toString(Qt::ISODate));  // "until 2 May" has that day in it
 }
 
 }  // namespace

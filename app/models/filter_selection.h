@@ -8,6 +8,6 @@
 #include "job/job.h"
 #include "models/filter_state.h"
 
-/// A filter as a job says it, whenever it runs; nullopt: it asks for what a job cannot ask for (an owner, the case of letters).
-/// Without sources.
+/// A filter as a job says it, whenever it runs; nullopt: it asks for what a job cannot ask for (an owner, the
+/// case of letters). Without sources.
 std::optional<tavlo::Selection> selection_of(const FilterState& filter);

@@ -23,7 +23,9 @@ struct Words {
     Q_DECLARE_TR_FUNCTIONS(FilterState)
 };
 
-std::optional<std::uint64_t> size_of(const QString& text) { return tavlo::size_from_text(text.toStdString()); }
+std::optional<std::uint64_t> size_of(const QString& text) {
+    return tavlo::size_from_text(text.toStdString());
+}
 
 std::optional<std::uint64_t> number_of(const QString& text) {
     const auto range = tavlo::range_from_text(text.toStdString());
@@ -47,7 +49,8 @@ std::pair<QDate, QDate> days(FilterState::Changed when, const QDate& today) {
         case FilterState::Changed::last_week: return {monday.addDays(-7), monday};
         case FilterState::Changed::this_month: return {first, first.addMonths(1)};
         case FilterState::Changed::last_month: return {first.addMonths(-1), first};
-        case FilterState::Changed::this_year: return {QDate(today.year(), 1, 1), QDate(today.year() + 1, 1, 1)};
+        case FilterState::Changed::this_year:
+            return {QDate(today.year(), 1, 1), QDate(today.year() + 1, 1, 1)};
         case FilterState::Changed::any:
         case FilterState::Changed::between: break;
     }
@@ -91,7 +94,8 @@ Criteria FilterState::criteria(const QDate& today) const {
         if (!changed_until.isEmpty()) {
             wanted.changed_before_ns = time_of(changed_until);
             const QDate day = QDate::fromString(changed_until.trimmed(), Qt::ISODate);
-            if (day.isValid()) wanted.changed_before_ns = start_of(day.addDays(1));  // "until 2 May" has that day in it
+            if (day.isValid())
+                wanted.changed_before_ns = start_of(day.addDays(1));  // "until 2 May" has that day in it
         }
     } else if (changed != Changed::any) {
         const auto [from, before] = days(changed, today);
@@ -100,7 +104,8 @@ Criteria FilterState::criteria(const QDate& today) const {
     }
     if (!number_from.isEmpty() || !number_to.isEmpty()) {
         const auto from = number_from.isEmpty() ? std::optional<std::uint64_t>(0) : number_of(number_from);
-        const auto to = number_to.isEmpty() ? std::optional(std::numeric_limits<std::uint64_t>::max()) : number_of(number_to);
+        const auto to = number_to.isEmpty() ? std::optional(std::numeric_limits<std::uint64_t>::max())
+                                            : number_of(number_to);
         if (from && to) wanted.number = {*from, *to};
     }
     wanted.parity = parity;
@@ -137,7 +142,8 @@ QString FilterState::sizeText() const {
 QString FilterState::changedText() const {
     if (changed == Changed::any) return {};
     if (changed != Changed::between) return changed_words(changed);
-    if (!changed_from.isEmpty() && !changed_until.isEmpty()) return Words::tr("%1 to %2").arg(changed_from, changed_until);
+    if (!changed_from.isEmpty() && !changed_until.isEmpty())
+        return Words::tr("%1 to %2").arg(changed_from, changed_until);
     if (!changed_from.isEmpty()) return Words::tr("since %1").arg(changed_from);
     if (!changed_until.isEmpty()) return Words::tr("until %1").arg(changed_until);
     return {};
@@ -186,7 +192,8 @@ FilterState FilterState::fromText(const QString& text) {
     state.smaller = json[QStringLiteral("smaller")].toString();
     state.only_empty = json[QStringLiteral("empty")].toBool();
     const int changed = json[QStringLiteral("changed")].toInt();
-    if (changed >= 0 && changed <= static_cast<int>(Changed::between)) state.changed = static_cast<Changed>(changed);
+    if (changed >= 0 && changed <= static_cast<int>(Changed::between))
+        state.changed = static_cast<Changed>(changed);
     state.changed_from = json[QStringLiteral("from")].toString();
     state.changed_until = json[QStringLiteral("until")].toString();
     state.number_from = json[QStringLiteral("number_from")].toString();
@@ -194,6 +201,7 @@ FilterState FilterState::fromText(const QString& text) {
     const int parity = json[QStringLiteral("parity")].toInt();
     if (parity >= 0 && parity <= static_cast<int>(Parity::even)) state.parity = static_cast<Parity>(parity);
     state.not_below = json[QStringLiteral("notBelow")].toString();
-    if (json.contains(QStringLiteral("owner"))) state.owner = static_cast<std::uint32_t>(json[QStringLiteral("owner")].toInteger());
+    if (json.contains(QStringLiteral("owner")))
+        state.owner = static_cast<std::uint32_t>(json[QStringLiteral("owner")].toInteger());
     return state;
 }

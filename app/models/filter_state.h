@@ -12,7 +12,17 @@
 
 /// A filter as a person has set it: in words, so that "last month" stays last month when it is used again.
 struct FilterState {
-    enum class Changed { any, today, yesterday, this_week, last_week, this_month, last_month, this_year, between };
+    enum class Changed {
+        any,
+        today,
+        yesterday,
+        this_week,
+        last_week,
+        this_month,
+        last_month,
+        this_year,
+        between
+    };
 
     QString words;  ///< the filter line
     bool regex = false;

@@ -8,6 +8,7 @@
 #include <utility>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "select/walk.h"
 #include "tasks/bench.h"
@@ -50,7 +51,8 @@ FolderModel::FolderModel(Bench& bench, QObject* parent)
     connect(&watched_, &WatchedFolder::changed, this, &FolderModel::refresh);
     loadKinds();
     connect(&bench_, &Bench::jobChanged, this, [this] {
-        if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
+        if (rowCount() > 0)
+            emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {PickedRole});
     });
 }
 
@@ -77,7 +79,7 @@ void FolderModel::loadKinds() {
     };
     const auto read = [](const std::stop_token&) {
         auto kinds = load_kinds();
-        const QString problem = kinds ? QString() : shown(describe(kinds.error()));
+        const QString problem = kinds ? QString() : error_words(kinds.error());
         return Read{std::make_shared<const Kinds>(kinds ? std::move(*kinds) : Kinds()), problem};
     };
     kinds_reader_.ask(this, read, [this](const Read& found) {
@@ -90,7 +92,7 @@ void FolderModel::loadKinds() {
 void FolderModel::setCriteria(const Criteria& criteria) {
     if (folder_.empty()) return;
     auto made = Selector::make(criteria, *kinds_);
-    criteria_problem_ = made ? QString() : shown(describe(made.error()));
+    criteria_problem_ = made ? QString() : error_words(made.error());
     if (!made) {  // what was shown stays while an expression is being typed
         emit loaded(false);
         return;
@@ -111,6 +113,18 @@ void FolderModel::setHiddenShown(bool shown) {
     work(below_);
 }
 
+void FolderModel::setArrivals(std::shared_ptr<const Arrivals> arrivals) {
+    arrivals_ = std::move(arrivals);
+    setOnlyArrivals(false);
+    if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, columnCount() - 1), {CameInRole});
+}
+
+void FolderModel::setOnlyArrivals(bool only) {
+    const bool was = order_.only != nullptr;
+    order_.only = only ? arrivals_ : nullptr;
+    if (was || only) work(false);
+}
+
 void FolderModel::setSorting(int column, Qt::SortOrder order) {
     order_.column = column;
     order_.order = order;
@@ -122,8 +136,9 @@ void FolderModel::work(bool read_again) {
     read_wanted_ = read_wanted_ || read_again || listing_->path != folder_ || listing_->below != below_;
     const auto generation = ++generation_;
     const bool watched = watched_.isWatching();
-    worker_.post([this, generation, watched, path = folder_, below = below_, known = read_wanted_ ? nullptr : listing_, order = order_,
-                  kinds = kinds_, sizes = folder_sizes_, retired = retired_](const std::stop_token& stop) {
+    worker_.post([this, generation, watched, path = folder_, below = below_,
+                  known = read_wanted_ ? nullptr : listing_, order = order_, kinds = kinds_,
+                  sizes = folder_sizes_, retired = retired_](const std::stop_token& stop) {
         retired->clear();
         const auto here = [&](auto work) {
             later(this, [this, generation, work = std::move(work)]() mutable {
@@ -153,7 +168,9 @@ void FolderModel::work(bool read_again) {
         if (known) return send(known);
         if (!watched)  // before it is read, so that nothing is missed
             if (auto opened = FolderWatch::on(path))
-                here([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] { watched_.take(opened); });
+                here([this, opened = std::make_shared<FolderWatch>(std::move(*opened))] {
+                    watched_.take(opened);
+                });
         if (below)
             search_listing(path, order.selector, order.hidden, stop, send);
         else
@@ -161,7 +178,8 @@ void FolderModel::work(bool read_again) {
     });
 }
 
-void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible, bool last) {
+void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::uint32_t> visible,
+                       bool last) {
     const bool another = listing_->path != listing->path;
     retire(std::exchange(indexed_, nullptr));
     beginResetModel();
@@ -194,8 +212,10 @@ std::optional<std::size_t> FolderModel::narrow(const QString& typed) {
         return std::nullopt;
     }
     const std::string text = to_bytes(typed);
-    // a blank begins a new word, and a digit after a zero can make the same number: only then a longer text could find more
-    const bool continues = !typed_.isEmpty() && typed.startsWith(typed_) && !typed_.endsWith(QLatin1Char('0'));
+    // a blank begins a new word, and a digit after a zero can make the same number: only then a longer text
+    // could find more
+    const bool continues =
+        !typed_.isEmpty() && typed.startsWith(typed_) && !typed_.endsWith(QLatin1Char('0'));
     auto fits = continues ? indexed_->names.fitting(text, fitting_) : indexed_->names.fitting(text);
     const bool was_narrow = !typed_.isEmpty();
     typed_ = typed;
@@ -218,7 +238,8 @@ void FolderModel::measureFolders() {
     std::vector<std::string> paths;
     for (const auto i : arranged_) {
         const Listing::Row& row = listing_->rows[i];
-        if (row.status.type != FileType::folder || paths.size() == most_measured) break;  // folders come first
+        if (row.status.type != FileType::folder || paths.size() == most_measured)
+            break;  // folders come first
         paths.push_back(listing_->path_of(row));
     }
     if (paths.empty()) return;
@@ -238,7 +259,8 @@ void FolderModel::measureFolders() {
                 if (folder != folder_) return;
                 folder_sizes_[path] = size;
                 const int row = rowOf(std::string(name_of(path)));
-                if (row >= 0) emit dataChanged(index(row, 0), index(row, columnCount() - 1), {Qt::DisplayRole});
+                if (row >= 0)
+                    emit dataChanged(index(row, 0), index(row, columnCount() - 1), {Qt::DisplayRole});
                 emit folderFactsChanged();
             });
         }
@@ -246,12 +268,17 @@ void FolderModel::measureFolders() {
 }
 
 int FolderModel::rowOf(const std::string& name) const {
-    const auto found = std::find_if(visible_.begin(), visible_.end(), [&](auto i) { return listing_->rows[i].name == name; });
+    const auto found = std::find_if(visible_.begin(), visible_.end(),
+                                    [&](auto i) { return listing_->rows[i].name == name; });
     return found == visible_.end() ? -1 : static_cast<int>(found - visible_.begin());
 }
 
-int FolderModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(visible_.size()); }
-int FolderModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : folder_column_count; }
+int FolderModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(visible_.size());
+}
+int FolderModel::columnCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : folder_column_count;
+}
 
 QVariant FolderModel::text(const Listing::Row& row, int column) const {
     switch (static_cast<FolderColumn>(column)) {
@@ -262,7 +289,8 @@ QVariant FolderModel::text(const Listing::Row& row, int column) const {
             const auto known = folder_sizes_.find(listing_->path_of(row));
             if (row.status.type != FileType::folder || known == folder_sizes_.end()) return {};
             if (known->second.files == 0) return tr("no files");
-            return tr("%Ln files, %1", nullptr, static_cast<int>(known->second.files)).arg(size_text(known->second.bytes));
+            return tr("%Ln files, %1", nullptr, static_cast<int>(known->second.files))
+                .arg(size_text(known->second.bytes));
         }
         case FolderColumn::changed: return date_text(row.status.id.modified_ns);
         case FolderColumn::owner: {
@@ -278,22 +306,27 @@ QVariant FolderModel::text(const Listing::Row& row, int column) const {
 QVariant FolderModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Listing::Row& entry = row(index.row());
-    const bool is_name = index.column() == static_cast<int>(FolderColumn::name);
+    const bool is_name = index.column() == number(FolderColumn::name);
     switch (role) {
         case Qt::DisplayRole: return text(entry, index.column());
         case Qt::ToolTipRole: return shown(listing_->path_of(entry));
         case Qt::TextAlignmentRole:
-            return QVariant::fromValue((is_figure(index.column()) ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+            return QVariant::fromValue((is_figure(index.column()) ? Qt::AlignRight : Qt::AlignLeft) |
+                                       Qt::AlignVCenter);
         case Qt::AccessibleTextRole: {
             if (!is_name) return {};
-            const QString name = shown(entry.name);
-            return bench_.picks().contain(listing_->folder_of(entry), entry.name) ? tr("%1, in the batch").arg(name) : name;
+            QString name = shown(entry.name);
+            if (index.data(CameInRole).toBool()) name = tr("%1, came in").arg(name);
+            return bench_.picks().contain(listing_->folder_of(entry), entry.name)
+                       ? tr("%1, in the batch").arg(name)
+                       : name;
         }
         case PathRole: {
             const std::string path = listing_->path_of(entry);
             return QByteArray(path.data(), static_cast<qsizetype>(path.size()));
         }
         case TypeRole: return static_cast<int>(entry.status.type);
+        case CameInRole: return arrivals_ && arrivals_->places.contains(listing_->path_of(entry));
         case PickedRole: return bench_.picks().contain(listing_->folder_of(entry), entry.name);
         default: return {};
     }
@@ -301,7 +334,8 @@ QVariant FolderModel::data(const QModelIndex& index, int role) const {
 
 QVariant FolderModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
-    if (role == Qt::TextAlignmentRole) return QVariant::fromValue((is_figure(section) ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+    if (role == Qt::TextAlignmentRole)
+        return QVariant::fromValue((is_figure(section) ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
     switch (static_cast<FolderColumn>(section)) {
         case FolderColumn::name: return tr("Name");

@@ -15,14 +15,15 @@
 
 class Bench;
 
-/// The gathering side's list: one folder at a time, or all that fits below it, filtered, with a mark on what is in the batch.
-/// Reading, searching, sorting and filtering go on another thread; what is shown is an immutable listing and the rows of it
-/// that fit. What another program changes in the folder appears by itself.
+/// The gathering side's list: one folder at a time, or all that fits below it, filtered, with a mark on what
+/// is in the batch. Reading, searching, sorting and filtering go on another thread; what is shown is an
+/// immutable listing and the rows of it that fit. What another program changes in the folder appears by
+/// itself.
 class FolderModel final : public QAbstractTableModel {
     Q_OBJECT
 
 public:
-    enum Role { PathRole = Qt::UserRole + 1, TypeRole, PickedRole };
+    enum Role { PathRole = Qt::UserRole + 1, TypeRole, PickedRole, CameInRole };
 
     explicit FolderModel(Bench& bench, QObject* parent = nullptr);
     ~FolderModel() override;
@@ -37,10 +38,14 @@ public:
     void setBelow(bool below);
     bool isBelow() const { return below_; }
     void setHiddenShown(bool shown);
+    /// Marks what came in with a run; null: nothing any more. And shows nothing else.
+    void setArrivals(std::shared_ptr<const Arrivals> arrivals);
+    void setOnlyArrivals(bool only);
+    const std::shared_ptr<const Arrivals>& arrivals() const { return arrivals_; }
     void setSorting(int column, Qt::SortOrder order);
 
-    /// Shows only those of the files that fit what is typed into the pick box; an empty text: all again. At once.
-    /// returns  how many do; nullopt while the names are still being read
+    /// Shows only those of the files that fit what is typed into the pick box; an empty text: all again. At
+    /// once. returns  how many do; nullopt while the names are still being read
     std::optional<std::size_t> narrow(const QString& typed);
 
     const Listing& listing() const { return *listing_; }
@@ -97,6 +102,7 @@ private:
     std::vector<std::uint32_t> visible_;      ///< of them, those that fit the pick box
     std::shared_ptr<const Indexed> indexed_;  ///< null while it is being made
     std::shared_ptr<Retired> retired_;
+    std::shared_ptr<const Arrivals> arrivals_;
     QString typed_;
     std::vector<std::uint32_t> fitting_;
     std::unordered_map<std::string, FolderSize> folder_sizes_;  ///< by path

@@ -40,11 +40,14 @@ void JobsModel::setJobs(std::shared_ptr<const std::vector<KeptJob>> jobs) {
 }
 
 int JobsModel::rowOf(const std::string& name) const {
-    const auto found = std::find_if(jobs_->begin(), jobs_->end(), [&](const KeptJob& job) { return job.name == name; });
+    const auto found =
+        std::find_if(jobs_->begin(), jobs_->end(), [&](const KeptJob& job) { return job.name == name; });
     return found == jobs_->end() ? -1 : static_cast<int>(found - jobs_->begin());
 }
 
-int JobsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(jobs_->size()); }
+int JobsModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(jobs_->size());
+}
 
 QVariant JobsModel::data(const QModelIndex& index, int role) const {
     if (!index.isValid()) return {};
@@ -58,7 +61,8 @@ QVariant JobsModel::data(const QModelIndex& index, int role) const {
     switch (role) {
         case Qt::DisplayRole: return shown(job.name);
         case Qt::ToolTipRole: return about();
-        case Qt::AccessibleTextRole: return tr("%1; %2; %3").arg(shown(job.name), about(), last_run_words(job));
+        case Qt::AccessibleTextRole:
+            return tr("%1; %2; %3").arg(shown(job.name), about(), last_run_words(job));
         case AboutRole: return about();
         case LastRole: return last_run_words(job);
         case NextRole: return job.next.empty() ? QString() : tr("next %1").arg(date_text(job.next.front()));

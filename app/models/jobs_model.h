@@ -30,7 +30,8 @@ private:
 
 /// "last 2 May 18:00: done"; what never ran says so.
 QString last_run_words(const KeptJob& job);
-/// The latest run of a step that left something undecided, if that step has not run since; null: there is none.
+/// The latest run of a step that left something undecided, if that step has not run since; null: there is
+/// none.
 const tavlo::ReceiptHead* run_to_settle(const KeptJob& job);
 /// "every working day at 18:00", and whether that is switched on; empty: only when somebody runs it.
 QString when_words(const KeptJob& job);

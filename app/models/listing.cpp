@@ -12,6 +12,7 @@
 #include <chrono>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/natural.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -29,26 +30,30 @@ struct Words {
 
 constexpr std::chrono::milliseconds first_sign{100};  // of a search
 constexpr std::chrono::milliseconds first_rows{30};   // of a folder that takes long to read
-constexpr double growth = 1.5;                        // from one listing that is sent to the next, so that copying stays cheap
+constexpr double growth = 1.5;  // from one listing that is sent to the next, so that copying stays cheap
 
 QString owner_name(std::uint32_t id) {
     passwd entry{};
     passwd* found = nullptr;
     char memory[4096];
-    if (::getpwuid_r(id, &entry, memory, sizeof memory, &found) == 0 && found != nullptr) return QString::fromLocal8Bit(entry.pw_name);
+    if (::getpwuid_r(id, &entry, memory, sizeof memory, &found) == 0 && found != nullptr)
+        return QString::fromLocal8Bit(entry.pw_name);
     return QString::number(id);
 }
 
 void add(Listing& listing, std::string name, const Status& status, std::uint32_t folder) {
     if (status.type == FileType::folder) ++listing.folder_count;
     if (status.type == FileType::file) listing.bytes += status.id.size_bytes;
-    if (const auto [owner, fresh] = listing.owners.try_emplace(status.owner); fresh) owner->second = owner_name(status.owner);
+    if (const auto [owner, fresh] = listing.owners.try_emplace(status.owner); fresh)
+        owner->second = owner_name(status.owner);
     listing.rows.push_back({std::move(name), status, folder});
 }
 
 }  // namespace
 
-std::string Listing::folder_of(const Row& row) const { return row.folder == 0 ? path : join(path, folders[row.folder]); }
+std::string Listing::folder_of(const Row& row) const {
+    return row.folder == 0 ? path : join(path, folders[row.folder]);
+}
 std::string Listing::path_of(const Row& row) const { return join(folder_of(row), row.name); }
 
 QString permissions_text(std::uint32_t mode) {
@@ -74,7 +79,8 @@ QString kind_text(const Listing::Row& row, const Kinds& kinds) {
     return QStringLiteral("%1 · %2").arg(QString::fromStdString(kind->name), extension);
 }
 
-void read_listing(const std::string& path, const std::stop_token& stop, const std::function<void(std::shared_ptr<const Listing>)>& send) {
+void read_listing(const std::string& path, const std::stop_token& stop,
+                  const std::function<void(std::shared_ptr<const Listing>)>& send) {
     auto listing = std::make_shared<Listing>();
     listing->path = path;
     const auto disk = make_disk_with_archives();
@@ -82,7 +88,7 @@ void read_listing(const std::string& path, const std::stop_token& stop, const st
     const auto folder = disk->open_folder(path);
     auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
     if (!names) {
-        listing->problem = shown(reason(names.error()));
+        listing->problem = reason_words(names.error());
         return send(listing);
     }
     listing->rows.reserve(names->size());
@@ -90,10 +96,12 @@ void read_listing(const std::string& path, const std::stop_token& stop, const st
     for (Name& name : *names) {
         if (stop.stop_requested()) return;
         if (is_own(*disk, *folder, name.bytes)) continue;
-        if (name.bytes.find('\0') != std::string::npos) continue;  // the second of one name in an archive: only taken out with all
+        if (name.bytes.find('\0') != std::string::npos)
+            continue;  // the second of one name in an archive: only taken out with all
         const auto status = disk->status(*folder, name.bytes);
         if (status) add(*listing, std::move(name.bytes), *status, 0);  // else it went away meanwhile
-        if (sent || listing->rows.size() % 256 != 0 || std::chrono::steady_clock::now() - began < first_rows) continue;
+        if (sent || listing->rows.size() % 256 != 0 || std::chrono::steady_clock::now() - began < first_rows)
+            continue;
         sent = true;
         auto first = std::make_shared<Listing>(*listing);
         first->complete = false;
@@ -102,7 +110,8 @@ void read_listing(const std::string& path, const std::stop_token& stop, const st
     send(listing);
 }
 
-void search_listing(const std::string& path, const Selector& selector, bool hidden, const std::stop_token& stop,
+void search_listing(const std::string& path, const Selector& selector, bool hidden,
+                    const std::stop_token& stop,
                     const std::function<void(std::shared_ptr<const Listing>)>& send) {
     Listing found;
     found.path = path;
@@ -127,18 +136,21 @@ void search_listing(const std::string& path, const Selector& selector, bool hidd
     });
     if (!walked && walked.error().fault == Fault::cancelled) return;
     if (!walked)
-        found.problem = shown(reason(walked.error()));
+        found.problem = reason_words(walked.error());
     else if (walked->unread > 0)
         found.problem = Words::tr("%Ln folders could not be read", nullptr, static_cast<int>(walked->unread));
     found.complete = true;
     send(std::make_shared<const Listing>(std::move(found)));
 }
 
-std::vector<std::uint32_t> arrange(const Listing& listing, const ListOrder& order, const Kinds& kinds,
-                                   const std::function<std::optional<std::uint64_t>(const std::string& path)>& folder_bytes) {
+namespace {
+
+/// The numbers of the rows that fit, as they were read.
+std::vector<std::uint32_t> fitting(const Listing& listing, const ListOrder& order) {
     std::vector<std::uint32_t> rows;
     const NameFilter words(order.criteria.words, order.criteria.match_case);
-    // a folder is shown by its name alone; where something is asked that only a file can have, it is out of the question
+    // a folder is shown by its name alone; where something is asked that only a file can have, it is out of
+    // the question
     Criteria only_words;
     only_words.words = order.criteria.words;
     only_words.match_case = order.criteria.match_case;
@@ -147,11 +159,22 @@ std::vector<std::uint32_t> arrange(const Listing& listing, const ListOrder& orde
     for (std::uint32_t i = 0; i < listing.rows.size(); ++i) {
         const Listing::Row& row = listing.rows[i];
         if (!order.hidden && row.name.front() == '.') continue;
-        const bool fits = row.status.type == FileType::folder
-                              ? folders_in_question && words.fits(row.name) && order.selector.may_enter(row.name)
-                              : listing.below || order.selector.fits(row.name, row.status);
+        if (order.only && !order.only->places.contains(listing.path_of(row))) continue;
+        const bool fits =
+            row.status.type == FileType::folder
+                ? folders_in_question && words.fits(row.name) && order.selector.may_enter(row.name)
+                : listing.below || order.selector.fits(row.name, row.status);
         if (fits) rows.push_back(i);
     }
+    return rows;
+}
+
+}  // namespace
+
+std::vector<std::uint32_t> arrange(
+    const Listing& listing, const ListOrder& order, const Kinds& kinds,
+    const std::function<std::optional<std::uint64_t>(const std::string& path)>& folder_bytes) {
+    std::vector<std::uint32_t> rows = fitting(listing, order);
     std::vector<QString> kind_of;
     std::vector<std::uint64_t> size_of;
     const auto column = static_cast<FolderColumn>(order.column);
@@ -163,7 +186,8 @@ std::vector<std::uint32_t> arrange(const Listing& listing, const ListOrder& orde
         size_of.resize(listing.rows.size());
         for (const auto i : rows) {
             const Listing::Row& row = listing.rows[i];
-            size_of[i] = row.status.type == FileType::folder ? folder_bytes(listing.path_of(row)).value_or(0) : row.status.id.size_bytes;
+            size_of[i] = row.status.type == FileType::folder ? folder_bytes(listing.path_of(row)).value_or(0)
+                                                             : row.status.id.size_bytes;
         }
     }
     const auto compared = [&](std::uint32_t a, std::uint32_t b) {  // below 0: a comes first

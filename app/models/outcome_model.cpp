@@ -7,6 +7,7 @@
 #include <iterator>
 #include <utility>
 
+#include "error_words.h"
 #include "files/natural.h"
 #include "files/path.h"
 #include "names/names.h"
@@ -22,7 +23,8 @@ void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     results_.clear();
     if (tree_ && tree_->tops.size() > 1)
         for (const FolderId top : tree_->tops)
-            if (std::string path = tree_->standing().path(top); tops_.insert(path).second) open_.insert(std::move(path));
+            if (std::string path = tree_->standing().path(top); tops_.insert(path).second)
+                open_.insert(std::move(path));
     rebuild();
     endResetModel();
     std::vector<std::string> again;  // what was read of the destination besides, in case it has changed
@@ -35,6 +37,7 @@ void OutcomeModel::setPlanOnly(std::shared_ptr<const Plan> plan) {
     beginResetModel();
     tree_.reset();
     plan_ = std::move(plan);
+    item_rows_ = plan_ ? rows_of(*plan_) : std::vector<ItemRows>();
     flat_ = true;
     results_.clear();
     rebuild();
@@ -64,7 +67,8 @@ void OutcomeModel::setNameFilter(const QString& text) {
 }
 
 std::string OutcomeModel::placeOf(const Row& row) const {
-    return row.node.folder != no_folder ? tree_->standing().path(row.node.folder) : row.place;
+    if (row.node.folder != no_folder) return tree_->standing().path(row.node.folder);
+    return row.place == no_place ? std::string() : places_[row.place];
 }
 
 void OutcomeModel::toggleFolder(int row) {
@@ -73,9 +77,11 @@ void OutcomeModel::toggleFolder(int row) {
     if (place.empty()) return;
     if (open_.erase(place) > 0) {
         auto first = static_cast<std::size_t>(row) + 1;
-        while (first < rows_.size() && (rows_[first].kind == HeldLine || rows_[first].kind == OldName)) ++first;
+        while (first < rows_.size() && (rows_[first].kind == HeldLine || rows_[first].kind == OldName))
+            ++first;
         const auto at = rows_.begin() + static_cast<std::ptrdiff_t>(first);
-        const auto end = std::find_if(at, rows_.end(), [&](const Row& below) { return below.depth <= folder.depth; });
+        const auto end =
+            std::find_if(at, rows_.end(), [&](const Row& below) { return below.depth <= folder.depth; });
         if (end != at) {
             beginRemoveRows({}, static_cast<int>(first), static_cast<int>(end - rows_.begin()) - 1);
             rows_.erase(at, end);
@@ -87,7 +93,7 @@ void OutcomeModel::toggleFolder(int row) {
         if (folder.node.folder != no_folder)
             addFolder(folder.node.folder, folder.depth + 1);
         else
-            addExisting(place, folder.depth + 1, goes(folder));
+            addRowsOf(folder.place, folder.depth + 1, goes(folder));
         std::vector<Row> inside = std::exchange(rows_, std::move(all));
         insertBelow(row, std::move(inside));
         if (folder.node.folder == no_folder && !existing_.contains(place)) emit foldersWanted({place});
@@ -115,13 +121,16 @@ void OutcomeModel::setExisting(const std::string& place, std::shared_ptr<const H
         return;
     }
     existing_[place] = std::move(held);
-    const auto row = std::find_if(rows_.begin(), rows_.end(), [&](const Row& one) { return one.place == place; });
+    const auto row = std::find_if(rows_.begin(), rows_.end(), [&](const Row& one) {
+        return one.place != no_place && places_[one.place] == place;
+    });
     if (row == rows_.end() || !open_.contains(place)) return;
+    const std::uint32_t place_number = row->place;
     const int at = static_cast<int>(row - rows_.begin());
     const int depth = row->depth + 1;
     const bool with_it = goes(*row);
     std::vector<Row> all = std::exchange(rows_, {});
-    addExisting(place, depth, with_it);
+    addRowsOf(place_number, depth, with_it);
     std::vector<Row> inside = std::exchange(rows_, std::move(all));
     insertBelow(at, std::move(inside));
 }
@@ -130,8 +139,14 @@ bool OutcomeModel::goes(const Row& row) const {
     return row.goes || (row.kind == Arriving && plan_->items[row.node.item].role == tavlo::Role::leaves);
 }
 
-void OutcomeModel::addExisting(const std::string& place, int depth, bool goes) {
-    const auto known = existing_.find(place);
+std::uint32_t OutcomeModel::numberOf(std::string place) {
+    places_.push_back(std::move(place));
+    return static_cast<std::uint32_t>(places_.size() - 1);
+}
+
+/// What lies in a folder that nobody had listed, as far as it has been read since.
+void OutcomeModel::addRowsOf(std::uint32_t place, int depth, bool goes) {
+    const auto known = existing_.find(places_[place]);
     if (known == existing_.end()) return;
     std::vector<const Held*> sorted;
     for (const Held& held : known->second->things()) sorted.push_back(&held);
@@ -140,16 +155,15 @@ void OutcomeModel::addExisting(const std::string& place, int depth, bool goes) {
         if (a_folder != (b->status.type == FileType::folder)) return a_folder;
         return natural_less(a->name, b->name);
     });
-    for (const Held* held : sorted) addExisting(*held, place, depth, goes);
+    for (const Held* held : sorted) addExisting(*held, known->first, depth, goes);
 }
 
 void OutcomeModel::addExisting(const Held& held, const std::string& folder, int depth, bool goes) {
     if (held.name.front() == '.') return;
-    Row row{Existing, depth, {no_item, &held, no_folder}, {}, goes};
-    if (held.status.type == FileType::folder) row.place = join(folder, held.name);
-    const std::string place = row.place;
-    rows_.push_back(std::move(row));
-    if (!place.empty() && open_.contains(place)) addExisting(place, depth + 1, goes);
+    const std::uint32_t place =
+        held.status.type == FileType::folder ? numberOf(join(folder, held.name)) : no_place;
+    rows_.push_back({Existing, depth, {no_item, &held, no_folder}, place, goes});
+    if (isOpen(place)) addRowsOf(place, depth + 1, goes);
 }
 
 void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
@@ -162,28 +176,33 @@ ItemId OutcomeModel::itemAt(int row) const {
 }
 
 int OutcomeModel::rowOfItem(ItemId item) const {
-    const auto found =
-        std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) { return row.node.item == item && row.kind == Arriving; });
+    const auto found = std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) {
+        return row.node.item == item && row.kind == Arriving;
+    });
     return found == rows_.end() ? -1 : static_cast<int>(found - rows_.begin());
 }
 
 int OutcomeModel::nextUndecided(int row) const {
     for (int step = 1; step <= rowCount(); ++step) {
         const int at = (row + step) % rowCount();
-        if (rows_[static_cast<std::size_t>(at)].kind == Arriving && index(at, 0).data(WaitingRole).toBool()) return at;
+        if (rows_[static_cast<std::size_t>(at)].kind == Arriving && index(at, 0).data(WaitingRole).toBool())
+            return at;
     }
     return -1;
 }
 
 void OutcomeModel::rebuild() {
     rows_.clear();
+    places_.clear();
     if (!plan_) return;
     if (!names_.empty() && tree_ && !flat_ && !share_) {
         for (const auto& nodes : tree_->folders)
             for (const OutcomeNode& node : nodes) {
-                if (!names_.fits(node.item == no_item ? node.held->name : plan_->name(plan_->items[node.item]))) continue;
+                if (!names_.fits(node.item == no_item ? node.held->name
+                                                      : plan_->name(plan_->items[node.item])))
+                    continue;
                 if (node.item == no_item)
-                    rows_.push_back({Existing, 0, node, {}});
+                    rows_.push_back({Existing, 0, node});
                 else
                     addItem({node.item, nullptr, no_folder}, 0);
             }
@@ -191,13 +210,13 @@ void OutcomeModel::rebuild() {
     }
     if (flat_ || share_) {
         for (ItemId id = 0; id < plan_->items.size(); ++id)
-            if ((!share_ || share_of(plan_->items[id]) == *share_) && names_.fits(plan_->name(plan_->items[id])))
+            if ((!share_ || rowsOf(id).share == *share_) && names_.fits(plan_->name(plan_->items[id])))
                 addItem({id, nullptr, no_folder}, 0);
         return;
     }
     if (tree_->tops.size() == 1) return addFolder(tree_->tops.front(), 0);
     for (const FolderId top : tree_->tops) {
-        rows_.push_back({Existing, 0, {no_item, nullptr, top}, {}});
+        rows_.push_back({Existing, 0, {no_item, nullptr, top}});
         if (open_.contains(tree_->standing().path(top))) addFolder(top, 1);
     }
 }
@@ -210,30 +229,35 @@ void OutcomeModel::addFolder(FolderId folder, int depth) {
             addExisting(*node.held, tree_->standing().path(folder), depth, false);
             continue;
         }
-        const std::string inside = node.folder == no_folder ? std::string() : tree_->standing().path(node.folder);
-        const bool is_unread = !inside.empty() && tree_->is_unread(node.folder);
+        if (node.folder == no_folder) {
+            addItem(node, depth);
+            continue;
+        }
+        const FolderId inside = node.folder;
+        const bool is_unread = tree_->is_unread(inside);
         if (is_unread) node.folder = no_folder;
         const auto at = rows_.size();
         addItem(node, depth);
-        if (is_unread) rows_[at].place = inside;
-        if (!open_.contains(inside)) continue;
-        if (is_unread)
-            addExisting(inside, depth + 1, goes(rows_[at]));
-        else
-            addFolder(node.folder, depth + 1);
+        std::string path = tree_->standing().path(inside);
+        const bool is_open = open_.contains(path);
+        if (is_unread) {
+            rows_[at].place = numberOf(std::move(path));
+            if (is_open) addRowsOf(rows_[at].place, depth + 1, goes(rows_[at]));
+        } else if (is_open) {
+            addFolder(inside, depth + 1);
+        }
     }
 }
 
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
-    rows_.push_back({Arriving, depth, node, {}});
-    const Item& item = plan_->items[node.item];
-    if (item.role == tavlo::Role::renamed && plan_->final_name(item) != plan_->entry(item).name)
-        rows_.push_back({OldName, depth, {node.item, nullptr, no_folder}, {}});
-    if (!tree_) return;  // a plan alone is looked at, not decided
-    const bool own_pair = item.collision && !item.collision->shared && item.outcome != Outcome::failed;
-    const bool settled_same = item.collision && item.collision->finding == Finding::same && item.outcome == Outcome::skipped;
-    if (own_pair && !settled_same) rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}, {}});
+    const ItemRows& wanted = rowsOf(node.item);
+    rows_.push_back({Arriving, depth, node});
+    if (wanted.old_name) rows_.push_back({OldName, depth, {node.item, nullptr, no_folder}});
+    if (tree_ && wanted.held_line)
+        rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}});  // else it is not decided here
 }
+
+const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->rows[id] : item_rows_[id]; }
 
 /// A file's name can be typed over, and where things are renamed a folder's too.
 Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {
@@ -242,7 +266,8 @@ Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {
     const Row& row = rows_[static_cast<std::size_t>(index.row())];
     if (row.kind != Arriving) return flags;
     const Item& item = plan_->items[row.node.item];
-    const bool arrives_alone = item.role == tavlo::Role::arrives && plan_->entry(item).status.type != FileType::folder;
+    const bool arrives_alone =
+        item.role == tavlo::Role::arrives && plan_->entry(item).status.type != FileType::folder;
     return item.role == tavlo::Role::renamed || arrives_alone ? flags | Qt::ItemIsEditable : flags;
 }
 
@@ -254,12 +279,15 @@ bool OutcomeModel::setData(const QModelIndex& index, const QVariant& value, int 
     return true;
 }
 
-int OutcomeModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
+int OutcomeModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(rows_.size());
+}
 int OutcomeModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 std::optional<Outcome> OutcomeModel::result(ItemId id) const {
     const auto found = results_.find(id);
-    return found == results_.end() || found->second == Outcome::planned ? std::nullopt : std::optional(found->second);
+    return found == results_.end() || found->second == Outcome::planned ? std::nullopt
+                                                                        : std::optional(found->second);
 }
 
 QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
@@ -269,11 +297,14 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
         case KindRole: return goes(row) ? Leaving : row.kind;
         case DepthRole: return row.depth;
         case ItemRole: return row.node.item;
-        case OpenableRole: return (row.node.folder != no_folder || !row.place.empty()) && !flat_ && !share_ && !isFiltered();
+        case OpenableRole:
+            return (row.node.folder != no_folder || row.place != no_place) && !flat_ && !share_ &&
+                   !isFiltered();
         case OpenRole: return tree_ && open_.contains(placeOf(row));
         case Qt::TextAlignmentRole:
-            return QVariant::fromValue(index.column() == SizeColumn || index.column() == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter
-                                                                                                       : Qt::AlignLeft | Qt::AlignVCenter);
+            return QVariant::fromValue(index.column() == SizeColumn || index.column() == ChangedColumn
+                                           ? Qt::AlignRight | Qt::AlignVCenter
+                                           : Qt::AlignLeft | Qt::AlignVCenter);
         default: break;
     }
     switch (row.kind) {
@@ -283,7 +314,8 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
         case HeldLine: return heldData(row, index.column(), role);
         case OldName: {
             const QString name = shown(plan_->entry(plan_->items[row.node.item]).name);
-            if (role == Qt::AccessibleTextRole && index.column() == NameColumn) return tr("its name now: %1").arg(name);
+            if (role == Qt::AccessibleTextRole && index.column() == NameColumn)
+                return tr("its name now: %1").arg(name);
             return role == Qt::DisplayRole && index.column() == NameColumn ? name : QVariant();
         }
     }
@@ -293,15 +325,19 @@ QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
 QVariant OutcomeModel::existingData(const Row& row, int column, int role) const {
     if (row.node.held == nullptr) {  // one of several folders that things lie in
         const std::string path = tree_->standing().path(row.node.folder);
-        return role == Qt::DisplayRole && column == NameColumn ? short_path(path) : role == Qt::ToolTipRole ? shown(path) : QVariant();
+        return role == Qt::DisplayRole && column == NameColumn ? short_path(path)
+               : role == Qt::ToolTipRole                       ? shown(path)
+                                                               : QVariant();
     }
     const Held& held = *row.node.held;
     const bool folder = held.status.type == FileType::folder;
-    if (role == Qt::AccessibleTextRole && column == NameColumn) return tr("%1, there already").arg(shown(held.name));
+    if (role == Qt::AccessibleTextRole && column == NameColumn)
+        return tr("%1, there already").arg(shown(held.name));
     if (role != Qt::DisplayRole) return {};
     switch (column) {
         case NameColumn: return folder ? tr("%1/").arg(shown(held.name)) : shown(held.name);
-        case SizeColumn: return held.status.type == FileType::file ? size_text(held.status.id.size_bytes) : QString();
+        case SizeColumn:
+            return held.status.type == FileType::file ? size_text(held.status.id.size_bytes) : QString();
         case ChangedColumn: return date_text(held.status.id.modified_ns);
         default: return {};
     }
@@ -317,7 +353,8 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
         case WordsRole: return wordsText(item, row.node.item);
         case WaitingRole: return waiting && item.collision && !item.collision->shared;
         case Qt::EditRole:
-            return column == NameColumn ? shown(item.role == tavlo::Role::renamed ? plan_->final_name(item) : plan_->name(item))
+            return column == NameColumn ? shown(item.role == tavlo::Role::renamed ? plan_->final_name(item)
+                                                                                  : plan_->name(item))
                                         : QVariant();
         case DecisionRole: return item.collision ? static_cast<int>(item.collision->decision) : -1;
         case StrongerRole:
@@ -325,18 +362,21 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
             if (column == SizeColumn) return status.id.size_bytes >= item.collision->held.id.size_bytes;
             return status.id.modified_ns >= item.collision->held.id.modified_ns;
         case Qt::ToolTipRole:
-            if (item.problem) return shown(describe(*item.problem));
+            if (item.problem) return error_words(*item.problem);
             return tr("from %1\nto %2").arg(shown(plan_->source_path(item)), shown(plan_->final_path(item)));
         case Qt::AccessibleTextRole:
             if (column == NameColumn)
-                return tr("%1, %2 %3").arg(shown(plan_->name(item)), tagText(item, row.node.item), wordsText(item, row.node.item));
+                return (waiting ? tr("%1, undecided: %2 %3") : tr("%1, %2 %3"))
+                    .arg(shown(plan_->name(item)), tagText(item, row.node.item),
+                         wordsText(item, row.node.item));
             return {};
         case Qt::DisplayRole: break;
         default: return {};
     }
     switch (column) {
         case NameColumn: {
-            QString name = shown(item.role == tavlo::Role::renamed ? plan_->final_name(item) : plan_->name(item));
+            QString name =
+                shown(item.role == tavlo::Role::renamed ? plan_->final_name(item) : plan_->name(item));
             if (flat_ || share_ || isFiltered()) {
                 const QString below = shown(plan_->targets.path_in_root(item.folder));
                 if (!below.isEmpty()) name = below + QStringLiteral(" / ") + name;
@@ -358,11 +398,13 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
         case DecisionRole: return static_cast<int>(item.collision->decision);
         case WaitingRole: return item.outcome == Outcome::undecided && !result(row.node.item);
         case StrongerRole:
-            return column == SizeColumn ? held.id.size_bytes > incoming.id.size_bytes : held.id.modified_ns > incoming.id.modified_ns;
+            return column == SizeColumn ? held.id.size_bytes > incoming.id.size_bytes
+                                        : held.id.modified_ns > incoming.id.modified_ns;
         case Qt::AccessibleTextRole:
             if (column == NameColumn)
                 return tr("%1 there now, %2, %3")
-                    .arg(shown(plan_->name(item)), size_text(held.id.size_bytes), date_text(held.id.modified_ns));
+                    .arg(shown(plan_->name(item)), size_text(held.id.size_bytes),
+                         date_text(held.id.modified_ns));
             return {};
         case Qt::DisplayRole: break;
         default: return {};
@@ -373,7 +415,8 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
             switch (held.type) {
                 case FileType::folder: return tr("there now, a folder");
                 case FileType::link: return tr("there now, a link");
-                case FileType::file: return incoming.type == FileType::file ? tr("there now") : tr("there now, a file");
+                case FileType::file:
+                    return incoming.type == FileType::file ? tr("there now") : tr("there now, a file");
                 case FileType::other: return tr("there now, a special file");
             }
             return {};
@@ -383,84 +426,12 @@ QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
     }
 }
 
-QString OutcomeModel::tagText(const Item& item, ItemId id) const {
-    if (const auto came = result(id)) {
-        ReceiptItem seen;
-        seen.result = *came;
-        seen.action = item.action;
-        seen.role = item.role;
-        return result_words(seen);
-    }
-    return outcome_words(item);
-}
-
-Tone OutcomeModel::tone(const Item& item, ItemId id) const {
-    const Outcome outcome = result(id).value_or(item.outcome);
-    switch (outcome) {
-        case Outcome::undecided:
-        case Outcome::failed: return Tone::waiting;
-        case Outcome::overwritten:
-        case Outcome::removed: return Tone::takes_away;
-        case Outcome::created:
-        case Outcome::renamed:
-        case Outcome::restored: return Tone::fresh;
-        case Outcome::planned:
-        case Outcome::skipped:
-        case Outcome::merged: return Tone::plain;
-    }
-    return Tone::plain;
-}
-
-QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
-    if (result(id)) return {};
-    switch (item.outcome) {
-        case Outcome::failed:
-            if (!item.problem) return {};
-            if (item.problem->fault == Fault::name_not_possible && tree_ && tree_->destination)
-                return tr("could be %1")
-                    .arg(shown(possible_name(plan_->name(item), plan_->entry(item).status.type, tree_->destination->volume)));
-            return shown(reason(*item.problem));
-        case Outcome::overwritten: return tr("old one to the Safe");
-        case Outcome::renamed:
-            if (item.role == tavlo::Role::renamed) return tr("%1 is taken").arg(shown(plan_->name(item)));
-            return tr("as %1").arg(shown(plan_->final_name(item)));
-        case Outcome::merged: return tr("with the folder there");
-        case Outcome::skipped:
-            if (item.collision && item.collision->shared) return tr("with its folder");
-            return item.collision && item.collision->finding == Finding::same ? tr("skip") : tr("skip; stays as it is");
-        case Outcome::undecided:
-            if (item.problem) return shown(reason(*item.problem));
-            if (!item.collision) return {};
-            if (item.collision->shared) return tr("with its folder");
-            if (item.collision->finding == Finding::type) return tr("one is a folder");
-            if (item.collision->finding == Finding::twin)
-                return tr("this one from %1").arg(short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
-            return difference_text(plan_->entry(item).status, item.collision->held);
-        case Outcome::created:
-            if (is_typed_ && is_typed_(id)) return tr("typed by hand");
-            if (item.role == tavlo::Role::renamed) return {};
-            if (item.inside != no_folder && tree_) {
-                const auto count = tree_->arriving[item.inside];
-                return count > 0 ? tr("%Ln files arrive", nullptr, static_cast<int>(count)) : tr("an empty folder");
-            }
-            return {};
-        case Outcome::restored: return item.collision ? tr("the copy to the Safe") : QString();
-        case Outcome::removed:
-            if (item.action == Action::remove_folder) return tr("if it is empty by then");
-            if (tree_ && !tree_->weights.empty() && plan_->entry(item).status.type == FileType::folder)
-                return tr("with %Ln files, %1", nullptr, static_cast<int>(tree_->weights[id].files))
-                    .arg(size_text(tree_->weights[id].bytes));
-            return plan_->leaves(item) ? tr("undo brings it back") : QString();
-        case Outcome::planned: return {};
-    }
-    return {};
-}
-
 QVariant OutcomeModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(section == SizeColumn || section == ChangedColumn ? Qt::AlignRight | Qt::AlignVCenter
-                                                                                     : Qt::AlignLeft | Qt::AlignVCenter);
+        return QVariant::fromValue(section == SizeColumn || section == ChangedColumn
+                                       ? Qt::AlignRight | Qt::AlignVCenter
+                                       : Qt::AlignLeft | Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
     switch (section) {
         case NameColumn: return tr("Name");

@@ -19,8 +19,9 @@
 /// How a tag is coloured; what it means is said by its word.
 enum class Tone { plain, fresh, waiting, takes_away };
 
-/// The outcome side's rows: the destination as it will be, or the batch as a flat list. An item whose name is held has a
-/// second row for what holds it. A thin view of an OutcomeTree; decisions go out as wishes and come back in a new tree.
+/// The outcome side's rows: the destination as it will be, or the batch as a flat list. An item whose name is
+/// held has a second row for what holds it. A thin view of an OutcomeTree; decisions go out as wishes and
+/// come back in a new tree.
 class OutcomeModel final : public QAbstractTableModel {
     Q_OBJECT
 
@@ -39,19 +40,22 @@ public:
         ItemRole,      ///< tavlo::ItemId, no_item for what is there already
         WaitingRole    ///< needs a decision
     };
-    /// Leaving: of a row that arrives nowhere, but goes. OldName: below one that gets another name where it is.
-    enum Kind { Existing, Arriving, HeldLine, Leaving, OldName };
+    /// Leaving: of a row that arrives nowhere, but goes. OldName: below one that gets another name where it
+    /// is.
+    enum Kind : std::uint8_t { Existing, Arriving, HeldLine, Leaving, OldName };
 
     explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
 
     void setTree(std::shared_ptr<const OutcomeTree> tree);
-    void setPlanOnly(std::shared_ptr<const tavlo::Plan> plan);  ///< a flat list of a plan without a destination
+    void setPlanOnly(
+        std::shared_ptr<const tavlo::Plan> plan);  ///< a flat list of a plan without a destination
     void setFlat(bool flat);
     bool isFlat() const { return flat_; }
     /// Shows just one share of the balance, as a flat list.
     void setShare(std::optional<Share> share);
     std::optional<Share> share() const { return share_; }
-    /// Shows just what has these words in its name, of what arrives and of what is there, as a flat list; empty: all.
+    /// Shows just what has these words in its name, of what arrives and of what is there, as a flat list;
+    /// empty: all.
     void setNameFilter(const QString& text);
     bool isFiltered() const { return !names_.empty(); }
     /// Opens or closes a folder; one that the batch does not touch must be read first (foldersWanted).
@@ -71,7 +75,8 @@ public:
     /// Which items have names that somebody typed; their rows say so.
     void setTyped(std::function<bool(tavlo::ItemId)> is_typed) { is_typed_ = std::move(is_typed); }
     Qt::ItemFlags flags(const QModelIndex& index) const override;
-    bool setData(const QModelIndex& index, const QVariant& value, int role) override;  ///< a new name: nameTyped()
+    bool setData(const QModelIndex& index, const QVariant& value,
+                 int role) override;  ///< a new name: nameTyped()
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
@@ -84,21 +89,26 @@ signals:
     void foldersWanted(const std::vector<std::string>& places);
 
 private:
+    static constexpr std::uint32_t no_place = UINT32_MAX;
+    /// Small, as there may be a million: what is shown of a row is put together when it is seen.
     struct Row {
         Kind kind;
         int depth;
         OutcomeNode node;
-        std::string place{};  ///< of a folder that nobody has listed yet: its path
-        bool goes = false;    ///< it is there now, and goes with the folder that it lies in
+        std::uint32_t place = no_place;  ///< of a folder that nobody has listed yet: its path, in `places_`
+        bool goes = false;               ///< it is there now, and goes with the folder that it lies in
     };
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);
-    void addExisting(const std::string& place, int depth, bool goes);
     void addExisting(const tavlo::Held& held, const std::string& folder, int depth, bool goes);
+    void addRowsOf(std::uint32_t place, int depth, bool goes);
+    std::uint32_t numberOf(std::string place);
+    bool isOpen(std::uint32_t place) const { return place != no_place && open_.contains(places_[place]); }
     bool goes(const Row& row) const;
     void insertBelow(int row, std::vector<Row> inside);
     std::string placeOf(const Row& row) const;
     void addItem(const OutcomeNode& node, int depth);
+    const ItemRows& rowsOf(tavlo::ItemId id) const;
     QVariant itemData(const Row& row, int column, int role) const;
     QVariant heldData(const Row& row, int column, int role) const;
     QVariant existingData(const Row& row, int column, int role) const;
@@ -109,9 +119,11 @@ private:
 
     std::shared_ptr<const OutcomeTree> tree_;
     std::shared_ptr<const tavlo::Plan> plan_;
+    std::vector<ItemRows> item_rows_;  ///< of a plan without a tree
     std::vector<Row> rows_;
-    std::set<std::string> open_;                                                ///< folders that are open, by path
-    std::set<std::string> tops_;                                                ///< that were opened when they came, by path
+    std::vector<std::string> places_;
+    std::set<std::string> open_;  ///< folders that are open, by path
+    std::set<std::string> tops_;  ///< that were opened when they came, by path
     std::map<std::string, std::shared_ptr<const tavlo::HeldFolder>> existing_;  ///< read since, by path
     std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
     std::optional<Share> share_;

@@ -22,10 +22,12 @@ struct Receipts {
 
 QString counts(const ReceiptHead& head) {
     QStringList parts;
-    for (const auto outcome : {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::restored, Outcome::removed,
-                               Outcome::merged, Outcome::skipped, Outcome::undecided, Outcome::failed}) {
+    for (const auto outcome :
+         {Outcome::created, Outcome::overwritten, Outcome::renamed, Outcome::restored, Outcome::removed,
+          Outcome::merged, Outcome::skipped, Outcome::undecided, Outcome::failed}) {
         if (head.totals.of(outcome) > 0)
-            parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') + result_words(outcome, head.operation);
+            parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') +
+                         result_words(outcome, head.operation);
     }
     return parts.isEmpty() ? Receipts::tr("nothing was done") : parts.join(QStringLiteral(" · "));
 }
@@ -46,7 +48,9 @@ int ReceiptsModel::rowOf(const std::string& id) const {
     return -1;
 }
 
-int ReceiptsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() || !heads_ ? 0 : static_cast<int>(heads_->size()); }
+int ReceiptsModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() || !heads_ ? 0 : static_cast<int>(heads_->size());
+}
 
 QVariant ReceiptsModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
@@ -54,7 +58,8 @@ QVariant ReceiptsModel::data(const QModelIndex& index, int role) const {
     switch (role) {
         case Qt::DisplayRole: return receipt_title(head);
         case Qt::ToolTipRole: return receipt_title(head);
-        case Qt::AccessibleTextRole: return tr("%1, %2, %3").arg(receipt_title(head), date_text(head.started_ns), counts(head));
+        case Qt::AccessibleTextRole:
+            return tr("%1, %2, %3").arg(receipt_title(head), date_text(head.started_ns), counts(head));
         case IdRole: return QString::fromStdString(head.id);
         case WhenRole: return date_text(head.started_ns);
         case CountsRole: return counts(head);
@@ -63,7 +68,8 @@ QVariant ReceiptsModel::data(const QModelIndex& index, int role) const {
     }
 }
 
-void ReceiptItemsModel::setReceipt(const std::string& id, const std::string& destination, std::uint64_t count, bool has_rest) {
+void ReceiptItemsModel::setReceipt(const std::string& id, const std::string& destination, std::uint64_t count,
+                                   bool has_rest) {
     beginResetModel();
     id_ = id;
     destination_ = destination;
@@ -118,7 +124,8 @@ std::string ReceiptItemsModel::place(int row) const {
     const auto page = pages_.find(number - number % page_size);
     if (page == pages_.end()) return {};
     const auto item = page->second.find(number);
-    const bool arrived = item != page->second.end() && (arrives(item->second.result) || item->second.result == Outcome::merged);
+    const bool arrived = item != page->second.end() &&
+                         (arrives(item->second.result) || item->second.result == Outcome::merged);
     return arrived ? item->second.place() : std::string();
 }
 
@@ -126,7 +133,9 @@ int ReceiptItemsModel::rowCount(const QModelIndex& parent) const {
     if (parent.isValid()) return 0;
     return static_cast<int>(numbers_ ? numbers_->size() : count_ + (has_rest_ ? 1 : 0));
 }
-int ReceiptItemsModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ReceiptColumns::Count; }
+int ReceiptItemsModel::columnCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : ReceiptColumns::Count;
+}
 
 QVariant ReceiptItemsModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};

@@ -33,8 +33,8 @@ private:
     std::shared_ptr<const std::vector<tavlo::ReceiptHead>> heads_;
 };
 
-/// One past run, item by item. Holds the rows about the ones on view alone, a page at a time; asks for others as they come into view, and
-/// shows them blank until they are there.
+/// One past run, item by item. Holds the rows about the ones on view alone, a page at a time; asks for others
+/// as they come into view, and shows them blank until they are there.
 class ReceiptItemsModel final : public QAbstractTableModel {
     Q_OBJECT
 
@@ -42,7 +42,8 @@ public:
     using QAbstractTableModel::QAbstractTableModel;
     /// count     of the items that are numbered from 0 on
     /// has_rest  one more stands for what was not counted (rest_number)
-    void setReceipt(const std::string& id, const std::string& destination, std::uint64_t count, bool has_rest);
+    void setReceipt(const std::string& id, const std::string& destination, std::uint64_t count,
+                    bool has_rest);
     /// Shows these alone, by their numbers; nullopt: all.
     void setNumbers(std::optional<std::vector<std::uint64_t>> numbers);
     /// What a check has found to differ since, by number, in words.
@@ -51,7 +52,8 @@ public:
     void setTakenBack(std::vector<std::uint64_t> numbers);
     void takePage(const std::string& id, std::uint64_t first, const ReceiptPage& items);
     std::uint64_t number(int row) const;
-    std::string place(int row) const;  ///< where its thing ended up; empty: not read yet, or it did not arrive
+    std::string place(
+        int row) const;  ///< where its thing ended up; empty: not read yet, or it did not arrive
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;

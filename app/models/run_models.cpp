@@ -3,6 +3,7 @@
 
 #include "models/run_models.h"
 
+#include "error_words.h"
 #include "files/path.h"
 #include "models/receipt_cells.h"
 #include "text.h"
@@ -61,13 +62,18 @@ void RunLogModel::take(std::size_t fresh, std::size_t dropped) {
     endInsertRows();
 }
 
-int RunLogModel::rowCount(const QModelIndex& parent) const { return parent.isValid() || !lane_ ? 0 : static_cast<int>(rows_.size()); }
-int RunLogModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ReceiptColumns::Count; }
+int RunLogModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() || !lane_ ? 0 : static_cast<int>(rows_.size());
+}
+int RunLogModel::columnCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : ReceiptColumns::Count;
+}
 
 QVariant RunLogModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid) || !lane_) return {};
     if (role != Qt::DisplayRole && role != Qt::ToolTipRole && role != ReceiptColumns::ToneRole) return {};
-    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]).shown_as(), index.column(), role, lane_->status().destination);
+    return receipt_cell(item(rows_[static_cast<std::size_t>(index.row())]).shown_as(), index.column(), role,
+                        lane_->status().destination);
 }
 
 QVariant RunLogModel::headerData(int section, Qt::Orientation orientation, int role) const {
@@ -98,7 +104,9 @@ void RunFaultsModel::setLane(RunLane* lane) {
     take();
 }
 
-int RunFaultsModel::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(count_); }
+int RunFaultsModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(count_);
+}
 
 QVariant RunFaultsModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid) || !lane_) return {};
@@ -106,15 +114,18 @@ QVariant RunFaultsModel::data(const QModelIndex& index, int role) const {
     switch (role) {
         case Qt::DisplayRole: return shown(name_of(fault.item.source));
         case FolderRole: return tr("in %1").arg(short_path(std::string(parent_of(fault.item.source)), 2));
-        case WhyRole: return shown(fault.item.error);
+        case WhyRole: return told_words(fault.item.error);
         case RemedyRole:
-            if (fault.wish == RunFault::Wish::again) return tr("Will be tried again when the run is through.");
+            if (fault.wish == RunFault::Wish::again)
+                return tr("Will be tried again when the run is through.");
             if (fault.wish == RunFault::Wish::leave) return tr("Will be left as it is.");
             return remedy_words(fault.item.fault);
         case WishRole: return static_cast<int>(fault.wish);
-        case Qt::ToolTipRole: return tr("%1\n%2").arg(shown(fault.item.source), shown(fault.item.error));
+        case Qt::ToolTipRole: return tr("%1\n%2").arg(shown(fault.item.source), told_words(fault.item.error));
         case Qt::AccessibleTextRole:
-            return tr("%1: %2. %3").arg(shown(fault.item.source), shown(fault.item.error), data(index, RemedyRole).toString());
+            return tr("%1: %2. %3")
+                .arg(shown(fault.item.source), told_words(fault.item.error),
+                     data(index, RemedyRole).toString());
         default: return {};
     }
 }

@@ -28,7 +28,9 @@ private:
     void take(std::size_t fresh, std::size_t dropped);
     void arrange();
     bool fits(const RunLogItem& item) const;
-    const RunLogItem& item(std::uint64_t serial) const { return lane_->log()[static_cast<std::size_t>(newest_ - serial)]; }
+    const RunLogItem& item(std::uint64_t serial) const {
+        return lane_->log()[static_cast<std::size_t>(newest_ - serial)];
+    }
 
     QPointer<RunLane> lane_;
     QString filter_;

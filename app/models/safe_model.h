@@ -20,7 +20,9 @@ public:
     void setArrangement(std::shared_ptr<const SafeArrangement> arrangement);
     const SafeArrangement& arrangement() const { return *arrangement_; }
     /// Asks for another order: sortWanted().
-    void sort(int column, Qt::SortOrder order) override { emit sortWanted(static_cast<SafeColumn>(column), order == Qt::DescendingOrder); }
+    void sort(int column, Qt::SortOrder order) override {
+        emit sortWanted(static_cast<SafeColumn>(column), order == Qt::DescendingOrder);
+    }
     const SafeRow& row(int at) const { return arrangement_->row(at); }
 
     int rowCount(const QModelIndex& parent = {}) const override;

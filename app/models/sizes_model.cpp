@@ -14,7 +14,8 @@ using namespace tavlo;
 void SizesModel::setWeighed(std::shared_ptr<const Weighed> weighed) {
     beginResetModel();
     // a million names take their time to go: not on this thread
-    retired_.post([old = std::exchange(weighed_, std::move(weighed))](const std::stop_token&) mutable { old.reset(); });
+    retired_.post(
+        [old = std::exchange(weighed_, std::move(weighed))](const std::stop_token&) mutable { old.reset(); });
     choose();
     endResetModel();
 }
@@ -49,12 +50,14 @@ std::string SizesModel::path(const QModelIndex& index) const {
 }
 
 QModelIndex SizesModel::indexOf(const std::string& path) const {
-    if (!weighed_ || shows_ != Shows::all || path == weighed_->folder || !is_within(path, weighed_->folder)) return {};
+    if (!weighed_ || shows_ != Shows::all || path == weighed_->folder || !is_within(path, weighed_->folder))
+        return {};
     const QModelIndex above = indexOf(std::string(parent_of(path)));
     if (!above.isValid() && parent_of(path) != weighed_->folder) return {};
     const auto inside = shown(above);
-    const auto found =
-        std::find_if(inside.begin(), inside.end(), [&](std::uint32_t id) { return weighed_->things[id].name == name_of(path); });
+    const auto found = std::find_if(inside.begin(), inside.end(), [&](std::uint32_t id) {
+        return weighed_->things[id].name == name_of(path);
+    });
     return found == inside.end() ? QModelIndex() : index(static_cast<int>(found - inside.begin()), 0, above);
 }
 
@@ -67,10 +70,14 @@ QModelIndex SizesModel::index(int row, int column, const QModelIndex& parent) co
 QModelIndex SizesModel::parent(const QModelIndex& index) const {
     if (!index.isValid() || shows_ != Shows::all) return {};
     const std::uint32_t above = weighed_->things[index.internalId()].parent;
-    return above == 0 ? QModelIndex() : createIndex(static_cast<int>(weighed_->place_in_parent[above]), 0, static_cast<quintptr>(above));
+    return above == 0 ? QModelIndex()
+                      : createIndex(static_cast<int>(weighed_->place_in_parent[above]), 0,
+                                    static_cast<quintptr>(above));
 }
 
-int SizesModel::rowCount(const QModelIndex& parent) const { return parent.column() > 0 ? 0 : static_cast<int>(shown(parent).size()); }
+int SizesModel::rowCount(const QModelIndex& parent) const {
+    return parent.column() > 0 ? 0 : static_cast<int>(shown(parent).size());
+}
 
 QVariant SizesModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
@@ -83,14 +90,17 @@ QVariant SizesModel::data(const QModelIndex& index, int role) const {
         return heaviest == 0 ? 0.0 : static_cast<double>(thing.bytes) / static_cast<double>(heaviest);
     }
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue((index.column() == NameColumn ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignVCenter);
+        return QVariant::fromValue((index.column() == NameColumn ? Qt::AlignLeft : Qt::AlignRight) |
+                                   Qt::AlignVCenter);
     if (role == Qt::ToolTipRole) return ::shown(path(index));
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole) return {};
     switch (index.column()) {
         case NameColumn: {
             const std::string whole = path(index);  // where it stands by itself, with the way to it
-            const QString name = shows_ == Shows::all ? ::shown(thing.name)
-                                                      : ::shown(whole.substr(weighed_->folder == "/" ? 1 : weighed_->folder.size() + 1));
+            const QString name =
+                shows_ == Shows::all
+                    ? ::shown(thing.name)
+                    : ::shown(whole.substr(weighed_->folder == "/" ? 1 : weighed_->folder.size() + 1));
             return is_folder ? name + QLatin1Char('/') : name;
         }
         case SizeColumn: return size_text(thing.bytes);
@@ -103,7 +113,8 @@ QVariant SizesModel::data(const QModelIndex& index, int role) const {
 QVariant SizesModel::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal) return {};
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue((section == NameColumn ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignVCenter);
+        return QVariant::fromValue((section == NameColumn ? Qt::AlignLeft : Qt::AlignRight) |
+                                   Qt::AlignVCenter);
     if (role != Qt::DisplayRole) return {};
     switch (section) {
         case NameColumn: return tr("Name");

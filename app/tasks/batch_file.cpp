@@ -26,7 +26,8 @@ Result<void> save_batch(const std::string& state_folder, const std::vector<std::
 Result<SavedBatch> load_batch(const std::string& state_folder) {
     const auto bytes = read_small_file(batch_file(state_folder), most_bytes);
     if (!bytes) return failure(bytes.error());
-    if (!bytes->starts_with(head)) return failure(Fault::corrupt, "is no batch that this version knows", batch_file(state_folder));
+    if (!bytes->starts_with(head))
+        return failure(Fault::corrupt, "is no batch that this version knows", batch_file(state_folder));
     SavedBatch saved;
     for (std::size_t at = head.size(); at < bytes->size();) {
         const auto end = std::min(bytes->find('\0', at), bytes->size());

@@ -8,7 +8,8 @@
 
 #include "files/result.h"
 
-// What is in hand, from one start of the program to the next: the paths, each ended by a NUL, after a line that names the format.
+// What is in hand, from one start of the program to the next: the paths, each ended by a NUL, after a line
+// that names the format.
 
 std::string batch_file(const std::string& state_folder);
 

@@ -20,7 +20,8 @@ BegunFolders begun_folders(const std::string& path, bool inside, const std::stop
     const auto folder = disk->open_folder(inside ? path : std::string(parent_of(path)));
     const auto names = folder ? disk->list(*folder) : Result<std::vector<Name>>(failure(folder.error()));
     found.exists = inside && folder;
-    for (std::string at = path; at != "/" && !stop.stop_requested() && !disk->open_folder(at); at = std::string(parent_of(at)))
+    for (std::string at = path; at != "/" && !stop.stop_requested() && !disk->open_folder(at);
+         at = std::string(parent_of(at)))
         ++found.missing;
     if (!names) return found;
     for (const Name& name : *names) {

@@ -6,10 +6,14 @@
 using namespace tavlo;
 
 Policy policy_for(CollisionRule rule) {
-    const auto when = [](Policy& policy, Finding finding, Decision decision) { policy.when[static_cast<std::size_t>(finding)] = decision; };
+    const auto when = [](Policy& policy, Finding finding, Decision decision) {
+        policy.when[static_cast<std::size_t>(finding)] = decision;
+    };
     Policy policy;
     switch (rule) {
-        case CollisionRule::ask: when(policy, Finding::same, Decision::skip); break;  // nothing would change: not worth a question
+        case CollisionRule::ask:
+            when(policy, Finding::same, Decision::skip);
+            break;  // nothing would change: not worth a question
         case CollisionRule::keep: policy.otherwise = Decision::skip; break;
         case CollisionRule::newer_wins:
             when(policy, Finding::newer, Decision::overwrite);
@@ -47,7 +51,8 @@ CollisionRule rule_of(const Policy& policy) {
         Policy known = policy_for(rule);
         constexpr auto elsewhere = static_cast<std::size_t>(Finding::elsewhere);
         known.when[elsewhere] = policy.when[elsewhere];  // which says nothing of names that are taken
-        const bool is_it = known.otherwise == policy.otherwise && known.when == policy.when && known.when_sized == policy.when_sized;
+        const bool is_it = known.otherwise == policy.otherwise && known.when == policy.when &&
+                           known.when_sized == policy.when_sized;
         if (rule != CollisionRule::own && is_it) return rule;
     }
     return CollisionRule::own;

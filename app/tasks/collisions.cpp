@@ -29,7 +29,8 @@ void Collisions::setNameFilter(const std::string& text) {
 
 namespace {
 
-std::function<std::string(const Item&)> part_by(Cut cut, const Plan& plan, const std::shared_ptr<const Kinds>& kinds) {
+std::function<std::string(const Item&)> part_by(Cut cut, const Plan& plan,
+                                                const std::shared_ptr<const Kinds>& kinds) {
     switch (cut) {
         case Cut::none: break;
         case Cut::size:
@@ -37,7 +38,8 @@ std::function<std::string(const Item&)> part_by(Cut cut, const Plan& plan, const
                 const auto relation = size_relation(plan, item);
                 return relation ? std::to_string(static_cast<int>(*relation)) : std::string();
             };
-        case Cut::folder: return [&plan](const Item& item) { return plan.batch->folders.path(plan.entry(item).folder); };
+        case Cut::folder:
+            return [&plan](const Item& item) { return plan.batch->folders.path(plan.entry(item).folder); };
         case Cut::kind:
             return [&plan, kinds](const Item& item) {
                 const Kind* kind = kinds->of(plan.name(item));
@@ -52,12 +54,14 @@ void fill(CollisionsView& view, const std::string& filter) {
     auto loaded = view.cut == Cut::kind ? load_kinds() : Result<Kinds>(Kinds());
     const auto kinds = std::make_shared<const Kinds>(loaded ? std::move(*loaded) : Kinds());
     const NameFilter names(filter);
-    view.groups = collision_groups(plan, part_by(view.cut, plan, kinds),
-                                   [&](const Item& item) { return names.empty() || names.fits(plan.name(item)); });
+    view.groups = collision_groups(plan, part_by(view.cut, plan, kinds), [&](const Item& item) {
+        return names.empty() || names.fits(plan.name(item));
+    });
     for (CollisionGroup& group : view.groups)  // those that want one name stand together
         if (group.finding == Finding::twin)
-            std::stable_sort(group.items.begin(), group.items.end(),
-                             [&](ItemId a, ItemId b) { return plan.target_path(plan.items[a]) < plan.target_path(plan.items[b]); });
+            std::stable_sort(group.items.begin(), group.items.end(), [&](ItemId a, ItemId b) {
+                return plan.target_path(plan.items[a]) < plan.target_path(plan.items[b]);
+            });
     for (const ItemId id : plan.colliding) {
         const Item& item = plan.items[id];
         if (!is_own_collision(item)) continue;

@@ -33,14 +33,17 @@ void DesktopNotes::runsBegan() {
     if (!began_.isValid()) began_.start();
     if (wanted_ || !system_.isConnected()) return;
     wanted_ = true;
-    QDBusMessage call = QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.login1"), QStringLiteral("/org/freedesktop/login1"),
-                                                       QStringLiteral("org.freedesktop.login1.Manager"), QStringLiteral("Inhibit"));
-    call << QStringLiteral("sleep:shutdown") << tr("Tavlo") << tr("Files are being copied or moved") << QStringLiteral("block");
+    QDBusMessage call = QDBusMessage::createMethodCall(
+        QStringLiteral("org.freedesktop.login1"), QStringLiteral("/org/freedesktop/login1"),
+        QStringLiteral("org.freedesktop.login1.Manager"), QStringLiteral("Inhibit"));
+    call << QStringLiteral("sleep:shutdown") << tr("Tavlo") << tr("Files are being copied or moved")
+         << QStringLiteral("block");
     auto* watcher = new QDBusPendingCallWatcher(system_.asyncCall(call), this);
     connect(watcher, &QDBusPendingCallWatcher::finished, this, [this](QDBusPendingCallWatcher* done) {
         const QDBusPendingReply<QDBusUnixFileDescriptor> reply = *done;
         done->deleteLater();
-        if (!reply.isError() && wanted_) awake_ = reply.value();  // ended meanwhile: it is closed with the reply
+        if (!reply.isError() && wanted_)
+            awake_ = reply.value();  // ended meanwhile: it is closed with the reply
     });
 }
 
@@ -55,9 +58,11 @@ void DesktopNotes::showProgress(std::optional<double> part) {
     if (percent == shown_percent_ || !session_.isConnected()) return;
     shown_percent_ = percent;
     QDBusMessage update = QDBusMessage::createSignal(QStringLiteral("/io/github/tavlo/runs"),
-                                                     QStringLiteral("com.canonical.Unity.LauncherEntry"), QStringLiteral("Update"));
+                                                     QStringLiteral("com.canonical.Unity.LauncherEntry"),
+                                                     QStringLiteral("Update"));
     update << QStringLiteral("application://io.github.tavlo.Tavlo.desktop")
-           << QVariantMap{{QStringLiteral("progress"), part.value_or(0)}, {QStringLiteral("progress-visible"), part.has_value()}};
+           << QVariantMap{{QStringLiteral("progress"), part.value_or(0)},
+                          {QStringLiteral("progress-visible"), part.has_value()}};
     session_.send(update);
 }
 
@@ -65,16 +70,19 @@ void DesktopNotes::runEnded(const ReceiptHead& head, bool looked_at) {
     if (looked_at) return;
     const auto open = head.totals.of(Outcome::undecided) + head.totals.of(Outcome::failed);
     if (!head.waits_for.empty()) return notify(tr("A run is paused"), shown(head.waits_for));
-    if (open > 0) return notify(tr("A run has ended, and %Ln items need you", nullptr, static_cast<int>(open)), receipt_title(head));
+    if (open > 0)
+        return notify(tr("A run has ended, and %Ln items need you", nullptr, static_cast<int>(open)),
+                      receipt_title(head));
     if (began_.isValid() && began_.elapsed() >= long_ms) notify(tr("A run is done"), receipt_title(head));
 }
 
 void DesktopNotes::notify(const QString& summary, const QString& body) {
     if (!session_.isConnected()) return;
-    QDBusMessage call =
-        QDBusMessage::createMethodCall(QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
-                                       QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
+    QDBusMessage call = QDBusMessage::createMethodCall(
+        QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
+        QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
     const QVariantMap hints{{QStringLiteral("desktop-entry"), application_id}};
-    call << tr("Tavlo") << 0U << application_id << summary << body.toHtmlEscaped() << QStringList() << hints << -1;
+    call << tr("Tavlo") << 0U << application_id << summary << body.toHtmlEscaped() << QStringList() << hints
+         << -1;
     session_.asyncCall(call);
 }

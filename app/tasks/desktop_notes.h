@@ -11,9 +11,9 @@
 
 #include "keep/receipt.h"
 
-/// Tells the desktop about runs: how far they are, no sleep while one goes on (org.freedesktop.login1, Inhibit), and a word when a long one
-/// has ended, or one needs somebody, while nobody looks (Desktop Notifications Specification 1.2). Where a desktop offers neither, nothing
-/// happens; no call is waited for.
+/// Tells the desktop about runs: how far they are, no sleep while one goes on (org.freedesktop.login1,
+/// Inhibit), and a word when a long one has ended, or one needs somebody, while nobody looks (Desktop
+/// Notifications Specification 1.2). Where a desktop offers neither, nothing happens; no call is waited for.
 class DesktopNotes final : public QObject {
     Q_OBJECT
 
@@ -24,8 +24,9 @@ public:
     void runsBegan();
     /// Nothing goes on any more.
     void runsEnded();
-    /// How far what goes on is, 0 to 1, for the launcher's entry where the desktop shows that (a signal that several launchers listen to,
-    /// com.canonical.Unity.LauncherEntry.Update); nullopt: nothing to show. Tells it at most a few times a second.
+    /// How far what goes on is, 0 to 1, for the launcher's entry where the desktop shows that (a signal that
+    /// several launchers listen to, com.canonical.Unity.LauncherEntry.Update); nullopt: nothing to show.
+    /// Tells it at most a few times a second.
     void showProgress(std::optional<double> part);
     /// looked_at  the window is the active one
     void runEnded(const tavlo::ReceiptHead& head, bool looked_at);

@@ -56,6 +56,8 @@ void DriveKeeper::askAgain() {
 void DriveKeeper::giveUp(Run run) {
     const auto wish = wishes_.find(run);
     if (wish == wishes_.end()) return;
-    worker_.post([turns = turns_, number = wish->second.number](const std::stop_token&) { turns->held.erase(number); });
+    worker_.post([turns = turns_, number = wish->second.number](const std::stop_token&) {
+        turns->held.erase(number);
+    });
     wishes_.erase(wish);
 }

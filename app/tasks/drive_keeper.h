@@ -14,8 +14,8 @@
 #include "keep/drive_turn.h"
 #include "tasks/worker.h"
 
-/// Has the turn on drives for runs of this window, as far as other programs and windows leave it; off the interface's thread. Where no
-/// locks can be had, nobody waits.
+/// Has the turn on drives for runs of this window, as far as other programs and windows leave it; off the
+/// interface's thread. Where no locks can be had, nobody waits.
 class DriveKeeper final : public QObject {
     Q_OBJECT
 

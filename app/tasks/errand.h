@@ -20,7 +20,8 @@ struct CarryOut {
 struct CarryOutCounting {  ///< while the batch is still being counted
     tavlo::Asked asked;
 };
-struct DoJob {  ///< from its sources on: gathered and planned when it is its turn, carried out with nobody asked
+struct DoJob {  ///< from its sources on: gathered and planned when it is its turn, carried out with nobody
+                ///< asked
     tavlo::Job job;
 };
 struct GoOn {  ///< what was left of a run
@@ -43,8 +44,8 @@ struct LeaveFailed {  ///< what failed of a run, or these of that, is left as it
 /// What a lane is to carry out: a sentence for people, and one of these.
 struct Errand {
     QString sentence;
-    std::variant<errands::CarryOut, errands::CarryOutCounting, errands::DoJob, errands::GoOn, errands::TakeBack, errands::TryAgain,
-                 errands::LeaveFailed>
+    std::variant<errands::CarryOut, errands::CarryOutCounting, errands::DoJob, errands::GoOn,
+                 errands::TakeBack, errands::TryAgain, errands::LeaveFailed>
         what{};
     std::shared_ptr<const tavlo::Job> job{};  ///< that it came of; null where it came of none
     bool at_once = false;                     ///< it is small, and waits for no other run
@@ -54,5 +55,7 @@ struct Errand {
         return std::get_if<One>(&what);
     }
     /// It takes up a run that has ended, and has its receipt already.
-    bool is_of_ended_run() const { return as<errands::TryAgain>() != nullptr || as<errands::LeaveFailed>() != nullptr; }
+    bool is_of_ended_run() const {
+        return as<errands::TryAgain>() != nullptr || as<errands::LeaveFailed>() != nullptr;
+    }
 };

@@ -24,12 +24,15 @@ QByteArray uri_of(const std::string& path) {
 std::string path_from_uri(const QByteArray& given) {
     const QByteArray uri = given.trimmed();
     // RFC 8089: without a host, with an empty one, or on this machine by its name for itself
-    const bool names_host = uri.startsWith("file://") && !uri.startsWith("file:///") && !uri.startsWith("file://localhost/");
+    const bool names_host =
+        uri.startsWith("file://") && !uri.startsWith("file:///") && !uri.startsWith("file://localhost/");
     if (names_host) return {};
     for (const char* begin : {"file://localhost/", "file:///", "file:/"})
         if (uri.startsWith(begin)) {
-            const QByteArray path = QByteArray::fromPercentEncoding(uri.mid(static_cast<qsizetype>(qstrlen(begin)) - 1));
-            return tavlo::normalised(std::string_view(path.constData(), static_cast<std::size_t>(path.size())), "/");
+            const QByteArray path =
+                QByteArray::fromPercentEncoding(uri.mid(static_cast<qsizetype>(qstrlen(begin)) - 1));
+            return tavlo::normalised(
+                std::string_view(path.constData(), static_cast<std::size_t>(path.size())), "/");
         }
     return {};
 }

@@ -31,8 +31,9 @@ std::vector<std::string_view> lines_of(std::string_view text) {
 /// A line that says what it is, and then a document a line.
 std::string to_text(const Instruction& instruction) {
     std::string text(head);
-    for (const auto& document : {to_json(instruction.job), to_json(instruction.own), to_json(instruction.decisions),
-                                 to_json(instruction.typed), to_json(instruction.said)})
+    for (const auto& document :
+         {to_json(instruction.job), to_json(instruction.own), to_json(instruction.decisions),
+          to_json(instruction.typed), to_json(instruction.said)})
         (text += '\n') += document;
     return text += '\n';
 }
@@ -49,8 +50,10 @@ Result<Instruction> instruction_from_text(const std::string& text, const std::st
     auto decisions = decisions_from_json(lines[3]);
     auto typed = knows_typed ? typed_names_from_json(lines[4]) : Result<TypedNames>(TypedNames{});
     auto said = knows_said ? facts_said_from_json(lines[5]) : Result<FactsSaid>(FactsSaid{});
-    if (!job || !own || !decisions || !typed || !said) return failure(Fault::corrupt, "is an instruction that cannot be read", path);
-    return Instruction{std::move(*job), std::move(*decisions), std::move(*own), std::move(*typed), std::move(*said)};
+    if (!job || !own || !decisions || !typed || !said)
+        return failure(Fault::corrupt, "is an instruction that cannot be read", path);
+    return Instruction{std::move(*job), std::move(*decisions), std::move(*own), std::move(*typed),
+                       std::move(*said)};
 }
 
 Result<void> save_instruction(const std::string& state_folder, const std::string& text) {

@@ -7,8 +7,8 @@
 
 #include "job/job.h"
 
-/// What was asked for besides the batch, kept from one start of the program to the next. A decision holds only while its pair
-/// is that pair, so what changed on the disk meanwhile is undecided again.
+/// What was asked for besides the batch, kept from one start of the program to the next. A decision holds
+/// only while its pair is that pair, so what changed on the disk meanwhile is undecided again.
 struct Instruction {
     tavlo::Job job;  ///< without its sources
     tavlo::Decisions decisions{};

@@ -3,6 +3,7 @@
 
 #include "tasks/job_runs.h"
 
+#include "error_words.h"
 #include "files/path.h"
 #include "job/job_files.h"
 #include "job_words.h"
@@ -39,7 +40,8 @@ void JobRuns::run(const SavedJob& job) {
             }
             const bool is_taken = lock->error().fault == Fault::name_taken;
             running_.erase(running->name());
-            emit problem(running->name(), is_taken ? tr("another program runs it just now") : shown(describe(lock->error())));
+            emit problem(running->name(),
+                         is_taken ? tr("another program runs it just now") : error_words(lock->error()));
         });
 }
 
@@ -63,7 +65,7 @@ void JobRuns::write(const std::shared_ptr<Running>& running, const Note& note) {
             return write_note(note, name, totals, now_ns());
         },
         [this, running](const Result<void>& written) {
-            if (!written) emit problem(running->name(), shown(describe(written.error())));
+            if (!written) emit problem(running->name(), error_words(written.error()));
             running->course.take(written ? Ending::done : Ending::some_failed);
             goOn(running);
         });
@@ -71,6 +73,7 @@ void JobRuns::write(const std::shared_ptr<Running>& running, const Note& note) {
 
 void JobRuns::takeEnd(const std::shared_ptr<Running>& running, const RunEnd& end) {
     if (!end.head) emit problem(running->name(), end.why);
-    running->course.take(end.head ? ending_of(*end.head) : Ending::refused, end.head ? end.head->totals : Totals{});
+    running->course.take(end.head ? ending_of(*end.head) : Ending::refused,
+                         end.head ? end.head->totals : Totals{});
     goOn(running);
 }

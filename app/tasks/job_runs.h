@@ -17,8 +17,8 @@
 class Runs;
 struct RunEnd;
 
-/// Saved jobs that are being run: step after step, each a run of its own in a lane of its own. A job runs once at a time, also between
-/// programs.
+/// Saved jobs that are being run: step after step, each a run of its own in a lane of its own. A job runs
+/// once at a time, also between programs.
 class JobRuns final : public QObject {
     Q_OBJECT
 

@@ -6,6 +6,7 @@
 #include <QSettings>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "text.h"
 #include "undo/take_back.h"
 
@@ -42,16 +43,18 @@ void Keeping::apply(const KeepingRules& rules) {
         if (rules.safe_days > 0) {
             const auto disk = make_disk_with_archives();
             const auto emptied = empty_safe(*disk, **store, static_cast<std::uint64_t>(rules.safe_days));
-            if (!emptied) tell(shown(describe(emptied.error())));
+            if (!emptied) tell(error_words(emptied.error()));
             if (emptied && !emptied->removed.empty())
                 tell(tr("%Ln versions have left the Safe, past the age that you have set.", nullptr,
                         static_cast<int>(emptied->removed.size())));
             for (const Error& problem : emptied ? emptied->problems : std::vector<Error>())
-                if (problem.fault != Fault::unreachable) return tell(shown(describe(problem)));  // one not mounted goes when it is there
+                if (problem.fault != Fault::unreachable)
+                    return tell(error_words(problem));  // one not mounted goes when it is there
         }
         if (rules.receipt_days > 0)
-            if (const auto forgotten = (*store)->forget_receipts(now_ns() - rules.receipt_days * day_ns); !forgotten)
-                tell(shown(describe(forgotten.error())));
+            if (const auto forgotten = (*store)->forget_receipts(now_ns() - rules.receipt_days * day_ns);
+                !forgotten)
+                tell(error_words(forgotten.error()));
         warn(**store, rules);
     });
 }
@@ -66,7 +69,7 @@ void Keeping::lookAtSafe(const KeepingRules& rules) {
 void Keeping::warn(Store& store, const KeepingRules& rules) {
     if (rules.safe_limit == 0) return;
     const auto entries = store.safe_entries();
-    if (!entries) return tell(shown(describe(entries.error())));
+    if (!entries) return tell(error_words(entries.error()));
     std::uint64_t bytes = 0;
     for (const SafeEntry& entry : *entries)
         if (entry.type == FileType::file) bytes += entry.identity.size_bytes;

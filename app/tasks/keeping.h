@@ -15,7 +15,8 @@
 struct KeepingRules {
     int safe_days = 0;             ///< versions older than this leave the Safe; 0: until somebody empties it
     std::uint64_t safe_limit = 0;  ///< bytes in the Safe above which there is a warning; 0: none
-    int receipt_days = 0;          ///< receipts of runs that ended before are forgotten, but for those the Safe hangs on; 0: none
+    int receipt_days =
+        0;  ///< receipts of runs that ended before are forgotten, but for those the Safe hangs on; 0: none
 
     static KeepingRules load();
     void save() const;
@@ -26,7 +27,8 @@ class Keeping final : public QObject {
     Q_OBJECT
 
 public:
-    explicit Keeping(std::string state_folder, QObject* parent = nullptr) : QObject(parent), state_folder_(std::move(state_folder)) {}
+    explicit Keeping(std::string state_folder, QObject* parent = nullptr)
+        : QObject(parent), state_folder_(std::move(state_folder)) {}
     void apply(const KeepingRules& rules);
     /// Warns where the Safe takes more than it may, once for each time that it comes to that.
     void lookAtSafe(const KeepingRules& rules);

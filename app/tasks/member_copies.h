@@ -12,12 +12,13 @@
 
 #include "tasks/worker.h"
 
-/// Files that lie in archives, for programs that read files by their paths: each is copied to where only this user can read it, until
-/// the next ones are wanted.
+/// Files that lie in archives, for programs that read files by their paths: each is copied to where only this
+/// user can read it, until the next ones are wanted.
 class MemberCopies {
 public:
     using Paths = std::vector<std::string>;
-    /// then  the same paths, each leading to a file now; one that cannot be had, or is too large to be copied for a look, stays as it
+    /// then  the same paths, each leading to a file now; one that cannot be had, or is too large to be copied
+    /// for a look, stays as it
     ///       was. At once where none of them lies in an archive
     void want(QObject* who, const Paths& paths, std::function<void(const Paths&)> then);
 

@@ -7,6 +7,7 @@
 #include <sstream>
 
 #include "csv.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "keep/documents.h"
 #include "text.h"
@@ -26,8 +27,8 @@ void add_folder(std::string& text, const OutcomeTree& tree, FolderId folder, std
         }
         const Item& item = tree.plan->items[node.item];
         const bool is_folder = tree.plan->entry(item).status.type == FileType::folder;
-        text +=
-            indent + printable(tree.plan->final_name(item)) + (is_folder ? "/" : "") + "  [" + std::string(to_text(item.outcome)) + "]\n";
+        text += indent + printable(tree.plan->final_name(item)) + (is_folder ? "/" : "") + "  [" +
+                std::string(to_text(item.outcome)) + "]\n";
         if (node.folder != no_folder) add_folder(text, tree, node.folder, depth + 1);
     }
 }
@@ -43,8 +44,8 @@ public:
                        lines_ + QStringLiteral("</table>");
         if (count_ > most_)
             page += QStringLiteral("<p>%1</p>")
-                        .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr,
-                                                         static_cast<int>(count_ - most_)));
+                        .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here",
+                                                         nullptr, static_cast<int>(count_ - most_)));
         return page;
     }
 
@@ -56,7 +57,8 @@ private:
                 continue;
             }
             const Item& item = tree_.plan->items[node.item];
-            line(tree_.plan->final_name(item), tree_.plan->entry(item).status, depth, outcome_words(item), false);
+            line(tree_.plan->final_name(item), tree_.plan->entry(item).status, depth, outcome_words(item),
+                 false);
             if (node.folder != no_folder) add(node.folder, depth + 1);
         }
     }
@@ -65,13 +67,16 @@ private:
         if (++count_ > most_) return;
         const bool is_folder = status.type == FileType::folder;
         const QString indent = QStringLiteral("&nbsp;").repeated(depth * 4);
-        lines_ += QStringLiteral("<tr><td>%1%2%3</td><td align=\"right\">%4</td><td align=\"right\">%5</td><td>%6</td></tr>")
-                      .arg(indent,
-                           (pale ? QStringLiteral("<font color=\"#676357\">%1</font>") : QStringLiteral("<b>%1</b>"))
-                               .arg(shown(name).toHtmlEscaped()),
-                           is_folder ? QStringLiteral("/") : QString(),
-                           status.type == FileType::file ? size_text(status.id.size_bytes) : QString(),
-                           is_folder ? QString() : date_text(status.id.modified_ns), what.toHtmlEscaped());
+        lines_ +=
+            QStringLiteral(
+                "<tr><td>%1%2%3</td><td align=\"right\">%4</td><td align=\"right\">%5</td><td>%6</td></tr>")
+                .arg(
+                    indent,
+                    (pale ? QStringLiteral("<font color=\"#676357\">%1</font>") : QStringLiteral("<b>%1</b>"))
+                        .arg(shown(name).toHtmlEscaped()),
+                    is_folder ? QStringLiteral("/") : QString(),
+                    status.type == FileType::file ? size_text(status.id.size_bytes) : QString(),
+                    is_folder ? QString() : date_text(status.id.modified_ns), what.toHtmlEscaped());
     }
 
     const OutcomeTree& tree_;
@@ -85,19 +90,22 @@ private:
 QString receipt_as_html(const ReceiptHead& head, const std::vector<ReceiptItem>& items, std::size_t most) {
     QString page =
         QStringLiteral("<h2>%1</h2><p>%2 · %3</p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"2\">")
-            .arg(receipt_title(head).toHtmlEscaped(), date_text_full(head.started_ns).toHtmlEscaped(), receipt_state(head).toHtmlEscaped());
+            .arg(receipt_title(head).toHtmlEscaped(), date_text_full(head.started_ns).toHtmlEscaped(),
+                 receipt_state(head).toHtmlEscaped());
     std::size_t lines = 0;
     for (const ReceiptItem& item : items) {
         if (++lines > most) break;
         page += QStringLiteral("<tr><td>%1</td><td align=\"right\">%2</td><td>%3</td><td>%4</td></tr>")
-                    .arg(shown(item.source).toHtmlEscaped(), item.type == FileType::file ? size_text(item.size_bytes) : QString(),
-                         result_words(item).toHtmlEscaped(), shown(item.error.empty() ? item.place() : item.error).toHtmlEscaped());
+                    .arg(shown(item.source).toHtmlEscaped(),
+                         item.type == FileType::file ? size_text(item.size_bytes) : QString(),
+                         result_words(item).toHtmlEscaped(),
+                         (item.error.empty() ? shown(item.place()) : told_words(item.error)).toHtmlEscaped());
     }
     page += QStringLiteral("</table>");
     if (const auto all = std::max<std::uint64_t>(items.size(), head.totals.items); all > most)
-        page +=
-            QStringLiteral("<p>%1</p>")
-                .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr, static_cast<int>(all - most)));
+        page += QStringLiteral("<p>%1</p>")
+                    .arg(QCoreApplication::translate("Printing", "and %Ln more lines, left out here", nullptr,
+                                                     static_cast<int>(all - most)));
     return page;
 }
 
@@ -113,9 +121,12 @@ std::string outcome_as_csv(const OutcomeTree& tree) {
     std::string text = "source,target,final,outcome,finding,bytes\r\n";
     for (const Item& item : tree.plan->items) {
         const ReceiptItem planned = planned_item(*tree.plan, item);
-        const auto finding = planned.collision && planned.collision->finding ? to_text(*planned.collision->finding) : std::string_view();
-        text += csv_field(planned.source) + ',' + csv_field(planned.target) + ',' + csv_field(planned.place()) + ',' +
-                std::string(to_text(item.outcome)) + ',' + std::string(finding) + ',' + std::to_string(planned.size_bytes) + "\r\n";
+        const auto finding = planned.collision && planned.collision->finding
+                                 ? to_text(*planned.collision->finding)
+                                 : std::string_view();
+        text += csv_field(planned.source) + ',' + csv_field(planned.target) + ',' +
+                csv_field(planned.place()) + ',' + std::string(to_text(item.outcome)) + ',' +
+                std::string(finding) + ',' + std::to_string(planned.size_bytes) + "\r\n";
     }
     return text;
 }

@@ -17,7 +17,8 @@ std::string outcome_as_text(const OutcomeTree& tree);
 std::string outcome_as_csv(const OutcomeTree& tree);
 /// The plan document (docs/contract.md).
 std::string outcome_as_json(const OutcomeTree& tree);
-/// A page to be printed: the tree with sizes, dates and what happens; of more lines than `most`, how many are left out.
-/// A receipt as a page, in the same way.
-QString receipt_as_html(const tavlo::ReceiptHead& head, const std::vector<tavlo::ReceiptItem>& items, std::size_t most);
+/// A page to be printed: the tree with sizes, dates and what happens; of more lines than `most`, how many are
+/// left out. A receipt as a page, in the same way.
+QString receipt_as_html(const tavlo::ReceiptHead& head, const std::vector<tavlo::ReceiptItem>& items,
+                        std::size_t most);
 QString outcome_as_html(const OutcomeTree& tree, std::size_t most);

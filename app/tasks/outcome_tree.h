@@ -17,11 +17,21 @@ inline constexpr int share_count = 9;
 Share share_of(const tavlo::Item& item);
 using Shares = std::array<std::uint64_t, share_count>;  ///< items, by share of the balance
 
+/// What a list wants to know of every item before it shows one: a plan's own items are far apart in memory.
+struct ItemRows {
+    Share share = Share::created;
+    bool old_name = false;   ///< a row for the name that it has now, as it gets another where it is
+    bool held_line = false;  ///< a row for what holds its name
+};
+/// By item.
+std::vector<ItemRows> rows_of(const tavlo::Plan& plan);
+
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
-    tavlo::ItemId item = tavlo::no_item;        ///< what arrives, or wants to
-    const tavlo::Held* held = nullptr;          ///< what is there, where nothing of the batch wants the name
-    tavlo::FolderId folder = tavlo::no_folder;  ///< the folder of the targets that it stands for and that can be opened
+    tavlo::ItemId item = tavlo::no_item;  ///< what arrives, or wants to
+    const tavlo::Held* held = nullptr;    ///< what is there, where nothing of the batch wants the name
+    tavlo::FolderId folder =
+        tavlo::no_folder;  ///< the folder of the targets that it stands for and that can be opened
 };
 
 /// What goes with an item that leaves.
@@ -30,18 +40,20 @@ struct Weight {
     std::uint64_t bytes = 0;
 };
 
-/// The destination, or the folders that things lie in, merged with a plan, in natural order; made off the interface's thread, never
-/// changed.
+/// The destination, or the folders that things lie in, merged with a plan, in natural order; made off the
+/// interface's thread, never changed.
 struct OutcomeTree {
     std::shared_ptr<const tavlo::Plan> plan;
     std::shared_ptr<const tavlo::Survey> survey;
     std::shared_ptr<const tavlo::Destination> destination;  ///< null where nothing goes to one
-    std::vector<std::vector<OutcomeNode>> folders;          ///< by folder of the targets; 0 is the destination
-    std::vector<tavlo::FolderId> tops;                      ///< the folders that it shows: the destination, or those that things lie in
-    std::vector<Weight> weights;                            ///< by item, of a plan that removes; else empty
-    Weight leaving;                                         ///< of all that leaves
-    std::uint64_t staying = 0;                              ///< files beside what leaves, in the same folders
-    std::uint64_t staying_new = 0;                          ///< of those: changed within the last week
+    std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
+    std::vector<ItemRows> rows;                     ///< by item
+    std::vector<tavlo::FolderId>
+        tops;                     ///< the folders that it shows: the destination, or those that things lie in
+    std::vector<Weight> weights;  ///< by item, of a plan that removes; else empty
+    Weight leaving;               ///< of all that leaves
+    std::uint64_t staying = 0;    ///< files beside what leaves, in the same folders
+    std::uint64_t staying_new = 0;  ///< of those: changed within the last week
     Shares shares{};
     std::vector<std::uint64_t> arriving;  ///< by folder of the targets: items that arrive in it, however deep
 
@@ -53,7 +65,9 @@ struct OutcomeTree {
     /// A folder of the batch that nobody has listed: what is in it is read when it is opened.
     bool is_unread(tavlo::FolderId folder) const;
 
-    /// survey  as the plan was made by; of a plan that removes, the folders that things leave; null: nothing is known of them
-    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan, std::shared_ptr<const tavlo::Survey> survey,
+    /// survey  as the plan was made by; of a plan that removes, the folders that things leave; null: nothing
+    /// is known of them
+    static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
+                                                   std::shared_ptr<const tavlo::Survey> survey,
                                                    std::int64_t now_ns = 0);
 };

@@ -28,7 +28,8 @@ Picks::Names Picks::folders() const {
 
 Picks::Names Picks::namesIn(const std::string& folder) const {
     const auto found = by_folder_.find(folder);
-    return found == by_folder_.end() ? Names() : Names(found->second.names.begin(), found->second.names.end());
+    return found == by_folder_.end() ? Names()
+                                     : Names(found->second.names.begin(), found->second.names.end());
 }
 
 Picks::Names Picks::paths() const {
@@ -52,19 +53,21 @@ bool Picks::areArchivesAlone() const {
 Picks::Change Picks::note(const Change& wanted) {
     Picked& known = by_folder_[wanted.folder];
     Change change = wanted;
-    const auto is_news = [&](const std::string& name) { return known.names.contains(name) != wanted.in; };
-    if (!std::all_of(wanted.names->begin(), wanted.names->end(), is_news)) {
-        Names news;
-        std::copy_if(wanted.names->begin(), wanted.names->end(), std::back_inserter(news), is_news);
-        change.names = std::make_shared<const Names>(std::move(news));
-    }
     const auto before = known.names.size();
-    if (wanted.in) {
-        known.names.reserve(before + change.names->size());
-        known.names.insert(change.names->begin(), change.names->end());
-        known.storage.push_back(change.names);
-    } else {
-        for (const std::string& name : *change.names) known.names.erase(name);
+    if (wanted.in) known.names.reserve(before + wanted.names->size());
+    std::vector<bool> is_news(wanted.names->size());
+    std::size_t news = 0;
+    for (std::size_t at = 0; at < is_news.size(); ++at) {
+        const std::string& name = (*wanted.names)[at];
+        is_news[at] = wanted.in ? known.names.insert(name).second : known.names.erase(name) > 0;
+        if (is_news[at]) ++news;
+    }
+    if (wanted.in) known.storage.push_back(wanted.names);
+    if (news < is_news.size()) {
+        Names names;
+        for (std::size_t at = 0; at < is_news.size(); ++at)
+            if (is_news[at]) names.push_back((*wanted.names)[at]);
+        change.names = std::make_shared<const Names>(std::move(names));
     }
     count_ += known.names.size();
     count_ -= before;
@@ -74,9 +77,16 @@ Picks::Change Picks::note(const Change& wanted) {
 
 std::vector<Picks::Change> Picks::changesTo(const Names& paths) const {
     ByFolder wanted;
-    for (const auto& path : paths) wanted[std::string(parent_of(path))].emplace_back(name_of(path));
+    auto last = wanted.end();  // of so many paths most lie where the one before lies
+    for (const auto& path : paths) {
+        const std::string_view folder = parent_of(path);
+        if (last == wanted.end() || last->first != folder)
+            last = wanted.try_emplace(std::string(folder)).first;
+        last->second.emplace_back(name_of(path));
+    }
     std::vector<Change> changes;
-    for (const auto& [folder, picked] : by_folder_) changes.push_back(Change::of(folder, namesIn(folder), false));
+    for (const auto& [folder, picked] : by_folder_)
+        changes.push_back(Change::of(folder, namesIn(folder), false));
     for (auto& [folder, names] : wanted) changes.push_back(Change::of(folder, std::move(names), true));
     return changes;
 }

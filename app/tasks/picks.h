@@ -3,15 +3,19 @@
 
 #pragma once
 
+#include <tsl/robin_set.h>
+
 #include <map>
 #include <memory>
 #include <string>
 #include <string_view>
-#include <unordered_set>
 #include <vector>
 
-/// What is in hand: names by the folder that they lie in. Looks nothing up on a disk. There may be a million, so a change shares its names
-/// with all that have to do with it, and no list of them is copied.
+/// Names, by the folder that they lie in; handed on, not copied: they may be a million.
+using NamesByFolder = std::map<std::string, std::shared_ptr<const std::vector<std::string>>>;
+
+/// What is in hand: names by the folder that they lie in. Looks nothing up on a disk. There may be a million,
+/// so a change shares its names with all that have to do with it, and no list of them is copied.
 class Picks {
 public:
     using Names = std::vector<std::string>;
@@ -44,7 +48,8 @@ public:
 
 private:
     struct Picked {
-        std::unordered_set<std::string_view> names;  ///< in `storage`
+        tsl::robin_set<std::string_view>
+            names;  ///< in `storage`; without a node for each, as 100,000 come and go at once
         std::vector<std::shared_ptr<const Names>> storage;
     };
     std::map<std::string, Picked> by_folder_;

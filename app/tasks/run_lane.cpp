@@ -53,9 +53,13 @@ ReceiptItem RunLogItem::shown_as() const {
 }
 
 RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> all, QObject* parent)
-    : QObject(parent), state_folder_(std::move(state_folder)), errand_(std::move(errand)), pace_(std::make_shared<Pace>(std::move(all))) {
+    : QObject(parent),
+      state_folder_(std::move(state_folder)),
+      errand_(std::move(errand)),
+      pace_(std::make_shared<Pace>(std::move(all))) {
     status_.sentence = errand_.sentence;
-    if (const auto* counting = errand_.as<errands::CarryOutCounting>()) status_.destination = counting->asked.job.into;
+    if (const auto* counting = errand_.as<errands::CarryOutCounting>())
+        status_.destination = counting->asked.job.into;
     if (const auto* whole = errand_.as<errands::DoJob>()) status_.destination = whole->job.into;
     if (const auto* planned = errand_.as<errands::CarryOut>()) {
         status_.destination = planned->plan->destination;
@@ -63,8 +67,10 @@ RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> 
     }
 }
 
-RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state, std::shared_ptr<Pace> all, QObject* parent)
-    : RunLane(std::move(state_folder), Errand{shown(head.sentence), errands::GoOn{head.id}}, std::move(all), parent) {
+RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state,
+                 std::shared_ptr<Pace> all, QObject* parent)
+    : RunLane(std::move(state_folder), Errand{shown(head.sentence), errands::GoOn{head.id}}, std::move(all),
+              parent) {
     status_.receipt = head.id;
     status_.destination = head.destination;
     status_.totals = head.totals;
@@ -139,10 +145,13 @@ void RunLane::work(const Errand& errand, const std::stop_token& stop) {
     if (const auto* again = errand.as<errands::TryAgain>()) receipt = again->receipt;
     if (const auto* left = errand.as<errands::LeaveFailed>()) receipt = left->receipt;
     auto faults = faults_of(state_folder_, receipt, most_faults);
-    const bool is_to_go_on = !stop.stop_requested() || after_ == After::go_on_later;  // not asked to stop, it waits for something
+    const bool is_to_go_on =
+        !stop.stop_requested() || after_ == After::go_on_later;  // not asked to stop, it waits for something
     if (end.head && end.head->state == RunState::stopped && is_to_go_on)
         if (const auto store = Store::open(state_folder_)) (void)(*store)->set_paused(end.head->id, true);
-    later(this, [this, end = std::move(end), faults = std::move(faults)]() mutable { report(std::move(end), std::move(faults)); });
+    later(this, [this, end = std::move(end), faults = std::move(faults)]() mutable {
+        report(std::move(end), std::move(faults));
+    });
 }
 
 /// What the run says goes into live_, from where refresh() takes it.
@@ -152,7 +161,8 @@ RunEvents RunLane::eventsOf(const Errand& errand) {
         if (const auto store = Store::open(state_folder_))
             if (const auto so_far = (*store)->so_far(rest->receipt)) before.items = so_far->first;
     RunEvents events;
-    events.begun = [this, before, grows = errand.as<errands::CarryOutCounting>() != nullptr](const ReceiptHead& head) {
+    events.begun = [this, before,
+                    grows = errand.as<errands::CarryOutCounting>() != nullptr](const ReceiptHead& head) {
         const std::scoped_lock lock(mutex_);
         live_.receipt = head.id;
         if (grows) return;  // what is planned of it is but a part
@@ -160,13 +170,14 @@ RunEvents RunLane::eventsOf(const Errand& errand) {
         live_.all = {before.items + head.totals.items, head.totals.bytes};
     };
     const auto* planned = errand.as<errands::CarryOut>();
-    events.item = [this, plan = planned != nullptr && planned->continues.empty() ? planned->plan : nullptr](ItemId id,
-                                                                                                            const ReceiptItem& item) {
+    events.item = [this, plan = planned != nullptr && planned->continues.empty() ? planned->plan : nullptr](
+                      ItemId id, const ReceiptItem& item) {
         const std::scoped_lock lock(mutex_);
         ++live_.done.items;
         live_.totals.count(item.result);
         const bool was_to_come = plan && arrives(plan->items[id].outcome);
-        if (was_to_come && !arrives(item.result) && item.type == FileType::file) live_.bytes_missed += item.size_bytes;
+        if (was_to_come && !arrives(item.result) && item.type == FileType::file)
+            live_.bytes_missed += item.size_bytes;
         if (needs_somebody(item) && live_.faults.size() < most_faults) live_.faults.push_back(item);
         live_.log.emplace_back(item);
         if (live_.log.size() > 2 * most_logged)  // nobody has fetched them for long
@@ -255,7 +266,8 @@ void RunLane::refresh() {
         faults.swap(live_.faults);
         settled.swap(live_.settled);
     }
-    if (!status_.still_counting) status_.done.bytes = std::min(status_.done.bytes, status_.all.bytes);  // read twice, it counts once
+    if (!status_.still_counting)
+        status_.done.bytes = std::min(status_.done.bytes, status_.all.bytes);  // read twice, it counts once
     if (!settled.empty()) emit itemsSettled(live_plan_, settled);
     if (!log.empty()) {
         const std::size_t fresh = std::min(log.size(), most_logged);
@@ -266,7 +278,8 @@ void RunLane::refresh() {
         emit logged(fresh, dropped);
     }
     if (!faults.empty()) {
-        for (ReceiptItem& item : faults) faults_.push_back({std::nullopt, std::move(item), RunFault::Wish::none});
+        for (ReceiptItem& item : faults)
+            faults_.push_back({std::nullopt, std::move(item), RunFault::Wish::none});
         emit faultsChanged();
     }
     followRate();
@@ -289,7 +302,8 @@ void RunLane::followRate() {
                       : !allowed_         ? RateSample::Kept::other_run
                       : status_.limit > 0 ? RateSample::Kept::limit
                                           : RateSample::Kept::nothing;
-    status_.rates.push_back({static_cast<double>(bytes) * 1000.0 / static_cast<double>(sampled_.restart()), kept});
+    status_.rates.push_back(
+        {static_cast<double>(bytes) * 1000.0 / static_cast<double>(sampled_.restart()), kept});
     if (status_.rates.size() > most_rates) status_.rates.erase(status_.rates.begin());
     sampled_bytes_ = status_.done.bytes;
 }
@@ -315,7 +329,9 @@ void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
     status_.bytes_per_second = 0;
     status_.at_hand.clear();
     if (!end.head) {
-        at_rest_ = errand_.is_of_ended_run() ? LaneState::done : end.waits ? LaneState::stuck : LaneState::refused;
+        at_rest_ = errand_.is_of_ended_run() ? LaneState::done
+                   : end.waits               ? LaneState::stuck
+                                             : LaneState::refused;
         status_.why = end.why;
         faults_ = std::move(faults);
     } else {
@@ -333,7 +349,8 @@ void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
         for (const RunFault& fault : faults_)
             if (fault.wish != RunFault::Wish::none) wishes.emplace(fault.item.source, fault.wish);
         for (RunFault& fault : faults)
-            if (const auto wish = wishes.find(fault.item.source); wish != wishes.end()) fault.wish = wish->second;
+            if (const auto wish = wishes.find(fault.item.source); wish != wishes.end())
+                fault.wish = wish->second;
         faults_ = std::move(faults);
     }
     tellState();

@@ -24,14 +24,15 @@
 #include "run/forecast.h"
 #include "run/run.h"
 #include "tasks/errand.h"
+#include "tasks/picks.h"
 
 /// What came of it.
 struct RunEnd {
-    std::shared_ptr<const tavlo::Plan> plan;                  ///< null where a run was gone on with
-    std::optional<tavlo::ReceiptHead> head;                   ///< none: it could not be carried out
-    QString why;                                              ///< and this is why
-    bool waits = false;                                       ///< for a disk that is not there: it can be gone on with once it is
-    std::map<std::string, std::vector<std::string>> settled;  ///< names, by folder, of what was named as a source and is settled as a whole
+    std::shared_ptr<const tavlo::Plan> plan;  ///< null where a run was gone on with
+    std::optional<tavlo::ReceiptHead> head;   ///< none: it could not be carried out
+    QString why;                              ///< and this is why
+    bool waits = false;     ///< for a disk that is not there: it can be gone on with once it is
+    NamesByFolder settled;  ///< of what was named as a source and is settled as a whole
 };
 
 enum class LaneState {
@@ -97,16 +98,17 @@ struct LaneStatus {
     std::vector<RateSample> rates;  ///< two a second, oldest first, of the last minute
 };
 
-/// One run with its thread: carried out, held, limited, stopped, gone on with. Everything but the thread's own work happens on the
-/// interface's thread, which never waits for it.
+/// One run with its thread: carried out, held, limited, stopped, gone on with. Everything but the thread's
+/// own work happens on the interface's thread, which never waits for it.
 class RunLane final : public QObject {
     Q_OBJECT
 
 public:
-    RunLane(std::string state_folder, Errand errand, std::shared_ptr<tavlo::Pace> all, QObject* parent = nullptr);
-    /// One that rests, as its receipt says: interrupted, paused, or carried out by another program.
-    RunLane(std::string state_folder, const tavlo::ReceiptHead& head, LaneState state, std::shared_ptr<tavlo::Pace> all,
+    RunLane(std::string state_folder, Errand errand, std::shared_ptr<tavlo::Pace> all,
             QObject* parent = nullptr);
+    /// One that rests, as its receipt says: interrupted, paused, or carried out by another program.
+    RunLane(std::string state_folder, const tavlo::ReceiptHead& head, LaneState state,
+            std::shared_ptr<tavlo::Pace> all, QObject* parent = nullptr);
     ~RunLane() override;
 
     /// Begins with an errand; it is held until allow().
@@ -141,10 +143,12 @@ public:
     void setElsewhere(const tavlo::Progress& done, const tavlo::Progress& all);
 
 signals:
-    /// fresh ones now stand at the front of the log, from which as many were dropped at the end as it had too many
+    /// fresh ones now stand at the front of the log, from which as many were dropped at the end as it had too
+    /// many
     void logged(std::size_t fresh, std::size_t dropped);
     void faultsChanged();
-    void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
+    void itemsSettled(std::shared_ptr<const tavlo::Plan> plan,
+                      const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
     void drivesKnown();
     void ended(const RunEnd& end);
 

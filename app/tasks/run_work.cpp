@@ -7,6 +7,7 @@
 #include <unordered_set>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/drives.h"
 #include "files/path.h"
 #include "job/drives_of_job.h"
@@ -26,16 +27,20 @@ using Settled = std::map<std::string, std::vector<std::string>>;
 bool is_open(Outcome outcome) { return outcome == Outcome::undecided || outcome == Outcome::failed; }
 
 /// Named sources of which nothing is left to do: no item undecided, failed or not reached.
-/// asked  what was in hand; of what lies in an archive, or in a folder whose contents alone were meant, that is what is settled
+/// asked  what was in hand; of what lies in an archive, or in a folder whose contents alone were meant, that
+/// is what is settled
 Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results, const Job* asked) {
     std::vector<bool> open(plan.batch->entries.size());
     for (ItemId id = 0; id < plan.items.size(); ++id) {
         const bool left = is_open(results[id]) || results[id] == Outcome::planned;
         if (plan.leaves(plan.items[id])) continue;
-        for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at]; at = plan.batch->entries[at].parent) open[at] = true;
+        for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at];
+             at = plan.batch->entries[at].parent)
+            open[at] = true;
     }
     Settled settled;
-    std::map<std::string, bool> inside;  // by the folder that they lie in: whether all of what was named there is settled
+    std::map<std::string, bool>
+        inside;  // by the folder that they lie in: whether all of what was named there is settled
     for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
         const Entry& entry = plan.batch->entries[id];
         if (!plan.batch->is_named(entry) || entry.made) continue;
@@ -54,8 +59,9 @@ Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results, c
 /// One errand with what it takes to say what came of it.
 class ErrandWork {
 public:
-    ErrandWork(const std::string& state_folder, const Errand& errand, const RunOptions& options, RunEvents events,
-               const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled)
+    ErrandWork(const std::string& state_folder, const Errand& errand, const RunOptions& options,
+               RunEvents events, const std::function<void(const Counted&)>& counted,
+               const std::function<void(ItemId, Outcome)>& settled)
         : state_folder_(state_folder),
           errand_(errand),
           options_(options),
@@ -67,13 +73,17 @@ public:
 
     RunEnd run() {
         auto head = store_ ? go() : Result<ReceiptHead>(failure(store_.error()));
-        const bool waits = !head && errand_.as<errands::GoOn>() != nullptr && head.error().fault == Fault::unreachable;
-        if (!head) return {plan_, std::nullopt, shown(describe(head.error())), waits, {}};
+        const bool waits =
+            !head && errand_.as<errands::GoOn>() != nullptr && head.error().fault == Fault::unreachable;
+        if (!head) return {plan_, std::nullopt, error_words(head.error()), waits, {}};
         RunEnd end{plan_, *head, {}, false, {}};
+        Settled settled;
         if (grown_)
-            end.settled = settled_of_grown(*head);
+            settled = settled_of_grown(*head);
         else if (plan_ && plan_->traits().comes_from_batch)
-            end.settled = settled_sources(*plan_, results_, errand_.job.get());
+            settled = settled_sources(*plan_, results_, errand_.job.get());
+        for (auto& [folder, names] : settled)
+            end.settled.emplace(folder, std::make_shared<const std::vector<std::string>>(std::move(names)));
         return end;
     }
 
@@ -98,8 +108,12 @@ private:
         counted_({outlook->plan->totals.items, outlook->plan->totals.bytes, true});
         return tavlo::carry_out(*disk_, **store_, *outlook->plan, options_, events_);
     }
-    Result<ReceiptHead> carry_out_one(const errands::GoOn& rest) { return resume(*disk_, **store_, rest.receipt, options_, events_); }
-    Result<ReceiptHead> carry_out_one(const errands::LeaveFailed& left) { return leave_failed(**store_, left.receipt, left.numbers); }
+    Result<ReceiptHead> carry_out_one(const errands::GoOn& rest) {
+        return resume(*disk_, **store_, rest.receipt, options_, events_);
+    }
+    Result<ReceiptHead> carry_out_one(const errands::LeaveFailed& left) {
+        return leave_failed(**store_, left.receipt, left.numbers);
+    }
 
     Result<ReceiptHead> carry_out_one(const errands::TakeBack& back) {
         const auto held = settle_before_undo(*disk_, **store_, back.receipt);
@@ -122,8 +136,8 @@ private:
             settled_(id, item.result);
         };
         // of a run that never came to its end, so that nobody goes on with it meanwhile
-        const auto held =
-            plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt) : settle_before_undo(*disk_, **store_, plan_->undoes);
+        const auto held = plan_->undoes.empty() ? Result<std::optional<RunLock>>(std::nullopt)
+                                                : settle_before_undo(*disk_, **store_, plan_->undoes);
         if (!held) return failure(held.error());
         return tavlo::carry_out(*disk_, **store_, *plan_, options_, events_);
     }
@@ -132,7 +146,8 @@ private:
         const auto again = failed_again(*disk_, **store_, failed.receipt, failed.numbers);
         if (!again) return failure(again.error());
         if (again->settlement.items.empty()) {
-            const auto why = again->not_possible.empty() ? std::string("nothing of it failed") : again->not_possible.front().second;
+            const auto why = again->not_possible.empty() ? std::string("nothing of it failed")
+                                                         : again->not_possible.front().second;
             return failure(Fault::refused, why, failed.receipt);
         }
         return carry_on_settled(*disk_, **store_, failed.receipt, again->settlement, options_, events_);
@@ -147,7 +162,8 @@ private:
             const Outcome planned = plan_->items[id].outcome;
             results_[id] = is_open(planned) ? planned : Outcome::skipped;
         }
-        events_.item = [this, tell = events_.item, by_source = std::move(by_source)](ItemId id, const ReceiptItem& item) {
+        events_.item = [this, tell = events_.item, by_source = std::move(by_source)](
+                           ItemId id, const ReceiptItem& item) {
             tell(id, item);
             const auto found = by_source.find(item.source);
             if (found == by_source.end()) return;
@@ -186,8 +202,9 @@ private:
 
 }  // namespace
 
-RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand, const RunOptions& options, RunEvents events,
-                        const std::function<void(const Counted&)>& counted, const std::function<void(ItemId, Outcome)>& settled) {
+RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand, const RunOptions& options,
+                        RunEvents events, const std::function<void(const Counted&)>& counted,
+                        const std::function<void(ItemId, Outcome)>& settled) {
     return ErrandWork(state_folder, errand, options, std::move(events), counted, settled).run();
 }
 
@@ -203,7 +220,8 @@ Reach reach_of(const std::string& state_folder, const Errand& errand) {
     Reach reach;
     const auto of_receipt = [&](const std::string& receipt) {
         const auto store = Store::open(state_folder);
-        if (const auto head = store ? (*store)->receipt(receipt) : Result<ReceiptHead>(failure(store.error())))
+        if (const auto head =
+                store ? (*store)->receipt(receipt) : Result<ReceiptHead>(failure(store.error())))
             reach.places.insert(head->roots.begin(), head->roots.end());
     };
     if (const auto* planned = errand.as<errands::CarryOut>()) {
@@ -232,14 +250,17 @@ std::set<std::uint64_t> drives_of(const std::string& state_folder, const Errand&
     return drives;
 }
 
-std::vector<RunFault> faults_of(const std::string& state_folder, const std::string& receipt, std::size_t most) {
+std::vector<RunFault> faults_of(const std::string& state_folder, const std::string& receipt,
+                                std::size_t most) {
     std::vector<RunFault> faults;
     const auto store = Store::open(state_folder);
-    const auto failed = store ? (*store)->numbers_with(receipt, Outcome::failed) : Result<std::vector<std::uint64_t>>();
+    const auto failed =
+        store ? (*store)->numbers_with(receipt, Outcome::failed) : Result<std::vector<std::uint64_t>>();
     for (const auto number : failed.value_or(std::vector<std::uint64_t>())) {
         if (faults.size() == most) break;
         auto items = (*store)->some_items(receipt, number, 1);
-        if (items && !items->empty()) faults.push_back({number, std::move(items->begin()->second), RunFault::Wish::none});
+        if (items && !items->empty())
+            faults.push_back({number, std::move(items->begin()->second), RunFault::Wish::none});
     }
     return faults;
 }

@@ -9,7 +9,8 @@
 
 /// Carries a lane's errand out, on the lane's thread.
 /// counted  how far the counting is, of a run that grows
-RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand, const tavlo::RunOptions& options, tavlo::RunEvents events,
+RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand,
+                        const tavlo::RunOptions& options, tavlo::RunEvents events,
                         const std::function<void(const tavlo::Counted&)>& counted,
                         const std::function<void(tavlo::ItemId, tavlo::Outcome)>& settled);
 
@@ -17,4 +18,5 @@ RunEnd carry_out_errand(const std::string& state_folder, const Errand& errand, c
 std::set<std::uint64_t> drives_of(const std::string& state_folder, const Errand& errand);
 
 /// What failed of a run that has ended, with the numbers in its receipt; at most so many.
-std::vector<RunFault> faults_of(const std::string& state_folder, const std::string& receipt, std::size_t most);
+std::vector<RunFault> faults_of(const std::string& state_folder, const std::string& receipt,
+                                std::size_t most);

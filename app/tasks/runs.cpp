@@ -17,11 +17,14 @@ constexpr int report_ms = 100;
 constexpr int others_ms = 1000;
 constexpr std::size_t most_ended = 20;  // that stay on view
 
-bool has_ended(LaneState state) { return state == LaneState::done || state == LaneState::refused || state == LaneState::stopped; }
+bool has_ended(LaneState state) {
+    return state == LaneState::done || state == LaneState::refused || state == LaneState::stopped;
+}
 
 }  // namespace
 
-Runs::Runs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {
+Runs::Runs(std::string state_folder, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)) {
     timer_.setInterval(report_ms);
     connect(&timer_, &QTimer::timeout, this, &Runs::tick);
     connect(&keeper_, &DriveKeeper::granted, this, [this] {
@@ -39,7 +42,8 @@ Runs::~Runs() {
 
 RunLane& Runs::add(std::unique_ptr<RunLane> added) {
     RunLane& lane = *added;
-    const auto ended = std::find_if(lanes_.begin(), lanes_.end(), [](const auto& one) { return has_ended(one->status().state); });
+    const auto ended = std::find_if(lanes_.begin(), lanes_.end(),
+                                    [](const auto& one) { return has_ended(one->status().state); });
     lanes_.insert(ended, std::move(added));
     connect(&lane, &RunLane::drivesKnown, this, [this] {
         arrange();
@@ -64,8 +68,10 @@ RunLane& Runs::beginInNewLane(const Errand& errand) {
     return lane;
 }
 
-void Runs::startAtOnce(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job, Then then) {
-    small_[&beginInNewLane({sentence, errands::CarryOut{std::move(plan)}, std::move(job), true})] = std::move(then);
+void Runs::startAtOnce(std::shared_ptr<const Plan> plan, const QString& sentence,
+                       std::shared_ptr<const Job> job, Then then) {
+    small_[&beginInNewLane({sentence, errands::CarryOut{std::move(plan)}, std::move(job), true})] =
+        std::move(then);
 }
 
 void Runs::undoAtOnce(const std::string& receipt, const QString& sentence, Then then) {
@@ -83,7 +89,8 @@ void Runs::startCounting(Asked asked, const QString& sentence) {
 }
 
 void Runs::startJob(const Job& job, const QString& sentence, Then then) {
-    awaited_[&beginInNewLane({sentence, errands::DoJob{job}, std::make_shared<const Job>(job)})] = std::move(then);
+    awaited_[&beginInNewLane({sentence, errands::DoJob{job}, std::make_shared<const Job>(job)})] =
+        std::move(then);
 }
 
 void Runs::resume(const std::string& receipt, const QString& sentence) {
@@ -104,8 +111,9 @@ RunLane* Runs::laneOf(const std::string& receipt) const {
 }
 
 std::size_t Runs::place(const RunLane& lane) const {
-    return static_cast<std::size_t>(std::find_if(lanes_.begin(), lanes_.end(), [&](const auto& one) { return one.get() == &lane; }) -
-                                    lanes_.begin());
+    return static_cast<std::size_t>(
+        std::find_if(lanes_.begin(), lanes_.end(), [&](const auto& one) { return one.get() == &lane; }) -
+        lanes_.begin());
 }
 
 void Runs::moveTo(RunLane& lane, std::size_t to) {
@@ -117,8 +125,8 @@ void Runs::moveTo(RunLane& lane, std::size_t to) {
         std::rotate(there, from, from + 1);
 }
 
-/// Who comes first has the drives, as soon as no other program has them. One that is paused leaves them to the others; one that stops has
-/// them until it has stopped.
+/// Who comes first has the drives, as soon as no other program has them. One that is paused leaves them to
+/// the others; one that stops has them until it has stopped.
 void Runs::arrange() {
     std::set<std::uint64_t> taken;
     for (const auto& lane : lanes_) {
@@ -132,7 +140,8 @@ void Runs::arrange() {
             continue;
         }
         const auto& drives = lane->drives();
-        const bool free = drives && std::none_of(drives->begin(), drives->end(), [&](const auto drive) { return taken.contains(drive); });
+        const bool free = drives && std::none_of(drives->begin(), drives->end(),
+                                                 [&](const auto drive) { return taken.contains(drive); });
         free ? keeper_.want(lane.get(), *drives) : keeper_.giveUp(lane.get());
         lane->allow(free && keeper_.has(lane.get()));
         if (free) taken.insert(drives->begin(), drives->end());
@@ -212,8 +221,9 @@ void Runs::pauseAllForLater() {
 }
 
 bool Runs::isIdle() const {
-    return std::none_of(lanes_.begin(), lanes_.end(),
-                        [](const auto& lane) { return lane->isLive() && lane->status().state != LaneState::paused; });
+    return std::none_of(lanes_.begin(), lanes_.end(), [](const auto& lane) {
+        return lane->isLive() && lane->status().state != LaneState::paused;
+    });
 }
 
 bool Runs::isLive() const {
@@ -243,11 +253,13 @@ void Runs::tellOf(RunLane& lane, const RunEnd& end) {
 void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     if (small_.contains(&lane)) return tellOf(lane, end);
     if (has_ended(lane.status().state)) {
-        const auto first_ended = std::find_if(lanes_.begin(), lanes_.end(),
-                                              [&](const auto& one) { return one.get() != &lane && has_ended(one->status().state); });
+        const auto first_ended = std::find_if(lanes_.begin(), lanes_.end(), [&](const auto& one) {
+            return one.get() != &lane && has_ended(one->status().state);
+        });
         const auto to = static_cast<std::size_t>(first_ended - lanes_.begin());
         moveTo(lane, to > place(lane) ? to - 1 : to);
-        while (lanes_.size() > most_ended && has_ended(lanes_.back()->status().state) && lanes_.back().get() != &lane)
+        while (lanes_.size() > most_ended && has_ended(lanes_.back()->status().state) &&
+               lanes_.back().get() != &lane)
             dismiss(lanes_.back().get());
     }
     arrange();
@@ -266,13 +278,15 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     emit progressed();
     if (lane.status().state == LaneState::stopped && lane.after() == RunLane::After::take_back) {
         takeBack(lane);
-        QTimer::singleShot(0, this, [this, lane = QPointer<RunLane>(&lane)] {  // there is nothing of it to go on with
-            if (lane) dismiss(lane);
-        });
+        QTimer::singleShot(0, this,
+                           [this, lane = QPointer<RunLane>(&lane)] {  // there is nothing of it to go on with
+                               if (lane) dismiss(lane);
+                           });
         return;
     }
     if (lane.status().state != LaneState::done) return;
-    for (const auto wish : {RunFault::Wish::leave, RunFault::Wish::again}) {  // what was wished for while it went
+    for (const auto wish :
+         {RunFault::Wish::leave, RunFault::Wish::again}) {  // what was wished for while it went
         std::vector<std::size_t> wanted;
         for (std::size_t at = 0; at < lane.faults().size(); ++at)
             if (lane.faults()[at].wish == wish) wanted.push_back(at);
@@ -296,7 +310,8 @@ void Runs::lookForOthers() {
             const bool alive = (*store)->is_alive(head.id);
             if (!alive && head.state == RunState::stopped && !head.paused) continue;  // somebody wanted it so
             const auto so_far = (*store)->so_far(head.id);
-            others.push_back({std::move(head), alive, so_far.value_or(std::pair<std::uint64_t, std::uint64_t>())});
+            others.push_back(
+                {std::move(head), alive, so_far.value_or(std::pair<std::uint64_t, std::uint64_t>())});
         }
         later(this, [this, found = std::move(others)] { takeOthers(found); });
     });
@@ -306,20 +321,24 @@ void Runs::takeOthers(const std::vector<Other>& others) {
     std::vector<ReceiptHead> to_offer;
     bool elsewhere = false;
     const auto is_among = [&](const RunLane& lane) {
-        return std::any_of(others.begin(), others.end(),
-                           [&](const Other& other) { return other.alive && other.head.id == lane.status().receipt; });
+        return std::any_of(others.begin(), others.end(), [&](const Other& other) {
+            return other.alive && other.head.id == lane.status().receipt;
+        });
     };
     std::vector<RunLane*> gone;
     for (const auto& lane : lanes_) {
         lane->refresh();  // so that its own receipt is known
         const bool is_own = laneOf(lane->status().receipt) != lane.get();
-        if (lane->status().state == LaneState::elsewhere && (is_own || !is_among(*lane))) gone.push_back(lane.get());
+        if (lane->status().state == LaneState::elsewhere && (is_own || !is_among(*lane)))
+            gone.push_back(lane.get());
     }
     for (RunLane* lane : gone) dismiss(lane);  // its receipt tells what came of it
     for (const Other& other : others) {
         RunLane* lane = laneOf(other.head.id);
         if (lane != nullptr && lane->status().state != LaneState::elsewhere) continue;
-        const auto state = other.alive ? LaneState::elsewhere : other.head.paused ? LaneState::paused : LaneState::interrupted;
+        const auto state = other.alive         ? LaneState::elsewhere
+                           : other.head.paused ? LaneState::paused
+                                               : LaneState::interrupted;
         if (lane == nullptr) {
             lane = &add(std::make_unique<RunLane>(state_folder_, other.head, state, all_));
             if (!other.alive) to_offer.push_back(other.head);

@@ -15,8 +15,9 @@
 #include "tasks/run_lane.h"
 #include "tasks/worker.h"
 
-/// All runs, one lane each, in the order in which they have the drives: a lane goes as soon as none before it works on one of its drives,
-/// so that runs on one device queue up and runs on different ones go side by side. What is put first goes first; the others wait for it.
+/// All runs, one lane each, in the order in which they have the drives: a lane goes as soon as none before it
+/// works on one of its drives, so that runs on one device queue up and runs on different ones go side by
+/// side. What is put first goes first; the others wait for it.
 class Runs final : public QObject {
     Q_OBJECT
 
@@ -24,9 +25,10 @@ public:
     explicit Runs(std::string state_folder, QObject* parent = nullptr);
     ~Runs() override;
 
-    /// continues  the receipt of a run that left things undecided: where the plan settles just these, that run is gone on with
-    /// job  that the plan came of; null where it came of none
-    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job = {});
+    /// continues  the receipt of a run that left things undecided: where the plan settles just these, that
+    /// run is gone on with job  that the plan came of; null where it came of none
+    void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence,
+               std::shared_ptr<const tavlo::Job> job = {});
     /// Copies while the batch is still being counted (carry_out_growing()).
     void startCounting(tavlo::Asked asked, const QString& sentence);
     using Then = std::function<void(const RunEnd&)>;
@@ -35,12 +37,15 @@ public:
     void startJob(const tavlo::Job& job, const QString& sentence, Then then);
     /// The next start from the bench goes on with this run, where it settles just what that left undecided.
     void goOnWith(const std::string& receipt) { unsettled_ = receipt; }
-    /// Small ones, which wait for no other run; their lanes go once they are through, and `then` is told, not finished() or failed().
-    void startAtOnce(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence, std::shared_ptr<const tavlo::Job> job, Then then);
+    /// Small ones, which wait for no other run; their lanes go once they are through, and `then` is told, not
+    /// finished() or failed().
+    void startAtOnce(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence,
+                     std::shared_ptr<const tavlo::Job> job, Then then);
     void undoAtOnce(const std::string& receipt, const QString& sentence, Then then);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
-    /// Looks for runs that were interrupted or paused, and for those that another program carries out; found() tells of the first.
+    /// Looks for runs that were interrupted or paused, and for those that another program carries out;
+    /// found() tells of the first.
     void lookForOthers();
     /// Does so every second, for as long as somebody looks.
     void watchOthers(bool on);
@@ -74,7 +79,8 @@ signals:
     /// A few times a second while something goes on.
     void progressed();
     /// Items that were settled since the last time, with what came of them.
-    void itemsSettled(std::shared_ptr<const tavlo::Plan> plan, const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
+    void itemsSettled(std::shared_ptr<const tavlo::Plan> plan,
+                      const std::vector<std::pair<tavlo::ItemId, tavlo::Outcome>>& items);
     void finished(const RunEnd& end);
     void failed(const QString& why);
     void interruptedFound(const std::vector<tavlo::ReceiptHead>& heads);
@@ -106,9 +112,9 @@ private:
 
     std::string state_folder_;
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
-    std::map<RunLane*, Then> small_;               ///< lanes of small ones, and who waits for each
-    std::map<RunLane*, Then> awaited_;             ///< others that somebody waits for
-    std::string unsettled_;                        ///< the receipt of the last run, where it left something undecided
+    std::map<RunLane*, Then> small_;    ///< lanes of small ones, and who waits for each
+    std::map<RunLane*, Then> awaited_;  ///< others that somebody waits for
+    std::string unsettled_;             ///< the receipt of the last run, where it left something undecided
     std::vector<std::unique_ptr<RunLane>> lanes_;  ///< those that have ended come last, the latest first
     QTimer timer_;
     QTimer others_;  ///< while another program carries something out, or somebody looks

@@ -8,6 +8,7 @@
 #include <map>
 #include <unordered_set>
 
+#include "error_words.h"
 #include "files/natural.h"
 #include "files/path.h"
 #include "run/safe_folder.h"
@@ -34,8 +35,10 @@ void group(SafeListing& listing, std::int64_t now_ns) {
     for (std::uint32_t at = 0; at < listing.rows.size(); ++at) {
         const SafeEntry& entry = listing.rows[at].entry;
         for (std::size_t age = 0; age < SafeListing::ages_in_days.size(); ++age)
-            if (entry.set_aside_ns < now_ns - SafeListing::ages_in_days[age] * day_ns) add(listing.older[age], at);
-        if (entry.type == FileType::file && entry.identity.size_bytes > SafeListing::large_bytes) add(listing.large, at);
+            if (entry.set_aside_ns < now_ns - SafeListing::ages_in_days[age] * day_ns)
+                add(listing.older[age], at);
+        if (entry.type == FileType::file && entry.identity.size_bytes > SafeListing::large_bytes)
+            add(listing.large, at);
         add(listing.all, at);
     }
 }
@@ -60,7 +63,8 @@ Result<Listed> list_safes(Store& store) {
     if (!heads) return failure(heads.error());
     std::map<std::string, QString> sentences;
     for (const ReceiptHead& head : *heads)
-        sentences.emplace(head.id, head.sentence.empty() ? QString::fromStdString(head.id) : shown(head.sentence));
+        sentences.emplace(head.id,
+                          head.sentence.empty() ? QString::fromStdString(head.id) : shown(head.sentence));
     const auto disk = make_disk();
     auto listing = std::make_shared<SafeListing>();
     std::map<std::string, SafeRoom> rooms;
@@ -94,13 +98,14 @@ Result<Seen> look_at(Store& store, const SafeEntry& entry) {
     const auto version = disk->status(*slot, std::string(name_of(entry.stored)));
     if (!version) return failure(version.error());
     const auto folder = disk->open_folder(std::string(parent_of(entry.original)));
-    const auto held = folder ? disk->status(*folder, std::string(name_of(entry.original))) : Result<Status>(failure(folder.error()));
+    const auto held = folder ? disk->status(*folder, std::string(name_of(entry.original)))
+                             : Result<Status>(failure(folder.error()));
     return Seen{*version, held ? std::optional(*held) : std::nullopt};
 }
 
 }  // namespace
 
-void SafeVersions::sorry(const Error& error) { emit failed(shown(describe(error))); }
+void SafeVersions::sorry(const Error& error) { emit failed(error_words(error)); }
 
 void SafeVersions::list() {
     ask(
@@ -114,7 +119,8 @@ void SafeVersions::look(const SafeEntry& entry) {
         [this, id = entry.id](const Seen& found) { emit seen(id, found.version, found.held); });
 }
 
-void SafeVersions::planRestore(const std::string& entry, const std::string& into, std::optional<Decision> where_taken) {
+void SafeVersions::planRestore(const std::string& entry, const std::string& into,
+                               std::optional<Decision> where_taken) {
     struct Planned {
         std::shared_ptr<const Plan> plan{};  ///< null where the place is held
         QString taken{};
@@ -123,7 +129,7 @@ void SafeVersions::planRestore(const std::string& entry, const std::string& into
         auto plan = prepare_restore(*make_disk(), store, entry, into, where_taken);
         if (plan) return Planned{std::make_shared<const Plan>(std::move(*plan))};
         if (plan.error().fault != Fault::name_taken) return failure(plan.error());
-        return Planned{nullptr, shown(describe(plan.error()))};
+        return Planned{nullptr, error_words(plan.error())};
     };
     ask(changes_, prepare, [this, entry, into](const Planned& planned) {
         if (!planned.plan) return emit placeTaken(entry, into, planned.taken);
@@ -132,7 +138,8 @@ void SafeVersions::planRestore(const std::string& entry, const std::string& into
     });
 }
 
-void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const SafeWish& wish, const std::string& keep) {
+void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const SafeWish& wish,
+                           const std::string& keep) {
     using Arranged = std::shared_ptr<const SafeArrangement>;
     const auto put_in_order = [listing = std::move(listing), wish, keep](const std::stop_token&) -> Arranged {
         auto arrangement = std::make_shared<SafeArrangement>();
@@ -145,7 +152,8 @@ void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const Saf
             if (wish.descending) std::swap(one, other);
             return comes_before(listing->rows[one].entry, listing->rows[other].entry, wish.by);
         });
-        const auto kept = std::find_if(order.begin(), order.end(), [&](std::uint32_t at) { return listing->rows[at].entry.id == keep; });
+        const auto kept = std::find_if(order.begin(), order.end(),
+                                       [&](std::uint32_t at) { return listing->rows[at].entry.id == keep; });
         if (kept != order.end()) arrangement->kept = static_cast<int>(kept - order.begin());
         return arrangement;
     };
@@ -154,7 +162,8 @@ void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const Saf
 
 void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, std::vector<std::uint32_t> rows) {
     using Chosen = std::shared_ptr<const SafeChoice>;
-    const auto collect = [listing = std::move(listing), rows = std::move(rows)](const std::stop_token&) -> Chosen {
+    const auto collect = [listing = std::move(listing),
+                          rows = std::move(rows)](const std::stop_token&) -> Chosen {
         auto choice = std::make_shared<SafeChoice>();
         std::unordered_set<std::string_view> runs;
         for (const std::uint32_t at : rows) {
@@ -169,7 +178,8 @@ void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, std::vecto
 
 void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
     const auto remove = [this, choice = std::move(choice)](Store& store, const std::stop_token&) {
-        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done, std::uint64_t of) mutable {
+        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done,
+                                                                                std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + between_reports;
             later(this, [this, done, of] { emit removing(done, of); });
@@ -177,7 +187,7 @@ void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
         return remove_versions(*make_disk(), store, choice->ids, report);
     };
     ask(changes_, remove, [this](const auto& emptied) {
-        if (!emptied.problems.empty()) emit failed(shown(describe(emptied.problems.front())));
+        if (!emptied.problems.empty()) emit failed(error_words(emptied.problems.front()));
         emit removed(emptied.removed.size());
     });
 }

@@ -37,7 +37,8 @@ struct SafeGroup {
     std::uint64_t bytes = 0;     ///< of files among the rows
 };
 
-/// There may be a million versions: whatever goes through all of them is done where they are listed, not on the interface's thread.
+/// There may be a million versions: whatever goes through all of them is done where they are listed, not on
+/// the interface's thread.
 struct SafeListing {
     static constexpr std::array<int, 3> ages_in_days{365, 90, 30};
     static constexpr std::uint64_t large_bytes = std::uint64_t{100} << 20;
@@ -78,7 +79,8 @@ class SafeVersions final : public QObject {
     Q_OBJECT
 
 public:
-    explicit SafeVersions(std::string state_folder, QObject* parent = nullptr) : QObject(parent), state_folder_(std::move(state_folder)) {}
+    explicit SafeVersions(std::string state_folder, QObject* parent = nullptr)
+        : QObject(parent), state_folder_(std::move(state_folder)) {}
 
     void list();
     /// arranged() tells; `keep` is the id of a version that is to be found again.
@@ -88,7 +90,8 @@ public:
     /// Looks at a version and at what holds its place now; seen() tells.
     void look(const tavlo::SafeEntry& entry);
     /// where_taken  see prepare_restore()
-    void planRestore(const std::string& entry, const std::string& into, std::optional<tavlo::Decision> where_taken);
+    void planRestore(const std::string& entry, const std::string& into,
+                     std::optional<tavlo::Decision> where_taken);
     void remove(std::shared_ptr<const SafeChoice> choice);
 
 signals:
@@ -107,7 +110,8 @@ signals:
 private:
     template <class Work, class Then>
     void ask(StoreWorker& worker, Work work, Then then) {
-        worker.ask(this, std::move(work), std::move(then), [this](const tavlo::Error& error) { sorry(error); });
+        worker.ask(this, std::move(work), std::move(then),
+                   [this](const tavlo::Error& error) { sorry(error); });
     }
     void sorry(const tavlo::Error& error);
 

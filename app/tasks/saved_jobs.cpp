@@ -6,6 +6,7 @@
 #include <QCoreApplication>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "job/job_files.h"
@@ -44,9 +45,10 @@ KeptJob looked_at(const JobFiles::Kept& kept, FileSystem& disk, const JobUnits& 
 
 }  // namespace
 
-SavedJobs::SavedJobs(std::string state_folder, QObject* parent) : QObject(parent), state_folder_(std::move(state_folder)) {}
+SavedJobs::SavedJobs(std::string state_folder, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)) {}
 
-void SavedJobs::sorry(const Error& error) { emit failed(shown(describe(error))); }
+void SavedJobs::sorry(const Error& error) { emit failed(error_words(error)); }
 
 void SavedJobs::list() {
     using Jobs = std::shared_ptr<const std::vector<KeptJob>>;
@@ -151,7 +153,9 @@ void SavedJobs::readIn(const std::string& file) {
         if (!written && written.error().fault != Fault::name_taken) return failure(written.error());
         return std::pair(job->name, written.has_value());
     };
-    change(work, [this](const std::pair<std::string, bool>& read) { read.second ? emit kept(read.first) : emit nameTaken(read.first); });
+    change(work, [this](const std::pair<std::string, bool>& read) {
+        read.second ? emit kept(read.first) : emit nameTaken(read.first);
+    });
 }
 
 void SavedJobs::writeOut(const std::string& name, const std::string& file) {

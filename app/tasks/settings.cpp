@@ -22,7 +22,8 @@ Settings Settings::load() {
     set.looks = std::clamp(kept.value(looks_key, 0).toInt(), 0, 2);
     set.without_waiting = kept.value(early_key, false).toBool();
     const int rule = kept.value(rule_key, 0).toInt();
-    if (rule > 0 && rule < static_cast<int>(CollisionRule::own)) set.first_rule = static_cast<CollisionRule>(rule);
+    if (rule > 0 && rule < static_cast<int>(CollisionRule::own))
+        set.first_rule = static_cast<CollisionRule>(rule);
     set.reads_back = kept.value(reading_key, false).toBool();
     set.rate_limit = kept.value(limit_key, 0).toULongLong();
     set.keeping = KeepingRules::load();

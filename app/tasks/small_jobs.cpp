@@ -8,6 +8,7 @@
 #include <algorithm>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "keep/store.h"
 #include "sentence.h"
@@ -20,13 +21,15 @@ namespace {
 
 /// Why it cannot be done, for people; empty where it can. Of many that are to go, those go that can.
 QString objection(const Outlook& outlook) {
-    if (!outlook.refusals.empty()) return shown(describe(outlook.refusals.front()));
+    if (!outlook.refusals.empty()) return error_words(outlook.refusals.front());
     const Plan& plan = *outlook.plan;
-    const auto is_done = [](const Item& item) { return arrives(item.outcome) || item.outcome == Outcome::removed; };
+    const auto is_done = [](const Item& item) {
+        return arrives(item.outcome) || item.outcome == Outcome::removed;
+    };
     const bool some_can = std::any_of(plan.items.begin(), plan.items.end(), is_done);
     const bool all_are_wanted = !plan.traits().takes_away;
     for (const Item& item : plan.items)
-        if (item.problem && (all_are_wanted || !some_can)) return shown(describe(*item.problem));
+        if (item.problem && (all_are_wanted || !some_can)) return error_words(*item.problem);
     if (some_can) return {};
     return plan.items.empty() ? SmallJobs::tr("there is no name in it")
                               : SmallJobs::tr("%1 is there already").arg(shown(plan.name(plan.items.back())));
@@ -44,7 +47,8 @@ std::string literal(const std::string& name) {
 
 }  // namespace
 
-/// Pushed once it was done; from then on undo takes the last receipt of it back, and redo the receipt of that.
+/// Pushed once it was done; from then on undo takes the last receipt of it back, and redo the receipt of
+/// that.
 class SmallJobs::Done final : public QUndoCommand {
 public:
     Done(SmallJobs& jobs, const QString& words, std::string receipt)
@@ -84,12 +88,13 @@ void SmallJobs::ask(const Job& job, const QString& sentence) {
         return std::make_shared<const Result<Outlook>>(prepare(*make_disk_with_archives(), asked));
     };
     enqueue([this, job, sentence, look] {
-        worker_.ask(this, look, [this, job, sentence](const Looked& looked) { begin(job, sentence, looked); });
+        worker_.ask(this, look,
+                    [this, job, sentence](const Looked& looked) { begin(job, sentence, looked); });
     });
 }
 
 void SmallJobs::begin(const Job& job, const QString& sentence, const Looked& looked) {
-    const QString why = *looked ? objection(**looked) : shown(describe(looked->error()));
+    const QString why = *looked ? objection(**looked) : error_words(looked->error());
     if (!why.isEmpty()) {
         emit problem(why);
         return next();
@@ -97,7 +102,8 @@ void SmallJobs::begin(const Job& job, const QString& sentence, const Looked& loo
     runs_.startAtOnce((*looked)->plan, sentence, std::make_shared<const Job>(job),
                       [this, here = QPointer(this), sentence](const RunEnd& end) {
                           if (!here) return;
-                          const bool did_something = end.head && end.head->totals.items > end.head->totals.of(Outcome::failed);
+                          const bool did_something =
+                              end.head && end.head->totals.items > end.head->totals.of(Outcome::failed);
                           emit gone(end.settled);
                           if (did_something) history_.push(new Done(*this, sentence, end.head->id));
                           tell(sentence, end);
@@ -119,7 +125,8 @@ void SmallJobs::tell(const QString& words, const RunEnd& end) {
         emit problem(end.why);
     } else {
         const auto& totals = end.head->totals;
-        const auto open = totals.of(Outcome::failed) + totals.of(Outcome::undecided) + totals.of(Outcome::planned);
+        const auto open =
+            totals.of(Outcome::failed) + totals.of(Outcome::undecided) + totals.of(Outcome::planned);
         if (open > 0) emit problem(tr("%Ln of it; the receipt says why", nullptr, static_cast<int>(open)));
         emit changed(words, end.head->id);
     }

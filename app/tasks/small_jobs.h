@@ -12,15 +12,16 @@
 #include <vector>
 
 #include "job/prepare.h"
+#include "tasks/picks.h"
 #include "tasks/worker.h"
 
 class QUndoStack;
 class Runs;
 struct RunEnd;
 
-/// New folders, single new names and the trash, in the folder that one looks at: small jobs, each a run with its receipt, that wait for no
-/// other run. Each can be undone and done again from the history, and from its receipt as long as that lasts. Worked on one after the
-/// other.
+/// New folders, single new names and the trash, in the folder that one looks at: small jobs, each a run with
+/// its receipt, that wait for no other run. Each can be undone and done again from the history, and from its
+/// receipt as long as that lasts. Worked on one after the other.
 class SmallJobs final : public QObject {
     Q_OBJECT
 
@@ -34,7 +35,7 @@ public:
 signals:
     void changed(const QString& words, const std::string& receipt);  ///< what was done, or undone
     /// Names, by folder, that stand there no more.
-    void gone(const std::map<std::string, std::vector<std::string>>& by_folder);
+    void gone(const NamesByFolder& by_folder);
     void problem(const QString& why);
 
 private:

@@ -16,7 +16,8 @@ class StoreWorker {
 public:
     using Sorry = std::function<void(const tavlo::Error&)>;
 
-    StoreWorker(Worker::Serves serves, std::string state_folder) : state_folder_(std::move(state_folder)), worker_(serves) {}
+    StoreWorker(Worker::Serves serves, std::string state_folder)
+        : state_folder_(std::move(state_folder)), worker_(serves) {}
 
     /// work   (store, stop) -> Result, on this thread
     /// then   (what is in it), on the thread of `who`, which owns this
@@ -25,7 +26,8 @@ public:
     void ask(QObject* who, Work work, Then then, Sorry sorry) {
         worker_.ask(
             who,
-            [this, work = std::move(work)](const std::stop_token& stop) mutable -> decltype(work(*store_, stop)) {
+            [this,
+             work = std::move(work)](const std::stop_token& stop) mutable -> decltype(work(*store_, stop)) {
                 if (!store_) {
                     auto opened = tavlo::Store::open(state_folder_);
                     if (!opened) return tavlo::failure(opened.error());

@@ -18,7 +18,8 @@ WatchedFolder::WatchedFolder(QObject* parent) : QObject(parent) {
 void WatchedFolder::watch(const std::string& path, const std::vector<std::string>& more) {
     if (path == path_ && more == more_ && (path.empty() || watch_)) return;
     more_ = more;
-    if (path != path_) {  // the same folder is watched on until the new watch stands, so that nothing is missed
+    if (path !=
+        path_) {  // the same folder is watched on until the new watch stands, so that nothing is missed
         notifier_.reset();
         watch_.reset();
     }
@@ -28,7 +29,8 @@ void WatchedFolder::watch(const std::string& path, const std::vector<std::string
         auto opened = FolderWatch::on(path);
         if (!opened) return;
         for (const auto& one : more)
-            if (!opened->add(one)) break;  // more than the system lets us watch: the others are read again by hand
+            if (!opened->add(one))
+                break;  // more than the system lets us watch: the others are read again by hand
         later(this, [this, path, more, watch = std::make_shared<FolderWatch>(std::move(*opened))] {
             if (path == path_ && more == more_) take(watch);
         });

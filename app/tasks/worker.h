@@ -19,16 +19,18 @@ void later(QObject* who, Work work) {
     QMetaObject::invokeMethod(who, std::move(work), Qt::QueuedConnection);
 }
 
-/// A thread that works for one object, which is asked there and answered here. The destructor stops and joins, so no work outlives its
-/// owner.
+/// A thread that works for one object, which is asked there and answered here. The destructor stops and
+/// joins, so no work outlives its owner.
 class Worker {
 public:
     using Task = std::function<void(const std::stop_token&)>;
 
-    /// newest  a new wish stops the one that is worked on, replaces one that waits, and nothing but its own answer arrives; each: they are
+    /// newest  a new wish stops the one that is worked on, replaces one that waits, and nothing but its own
+    /// answer arrives; each: they are
     ///         worked on one after the other, also those that wait when the owner goes
     enum class Serves { newest, each };
-    explicit Worker(Serves serves) : serves_(serves), thread_([this](const std::stop_token& end) { loop(end); }) {}
+    explicit Worker(Serves serves)
+        : serves_(serves), thread_([this](const std::stop_token& end) { loop(end); }) {}
     ~Worker() {
         thread_.request_stop();
         const std::scoped_lock lock(mutex_);
@@ -53,7 +55,8 @@ public:
     template <class Work, class Then>
     void ask(QObject* who, Work work, Then then) {
         const auto wish = ++wishes_;
-        post([this, who, wish, work = std::move(work), then = std::move(then)](const std::stop_token& stop) mutable {
+        post([this, who, wish, work = std::move(work),
+              then = std::move(then)](const std::stop_token& stop) mutable {
             auto answer = work(stop);
             if (stop.stop_requested()) return;
             later(who, [this, wish, then = std::move(then), answer = std::move(answer)]() mutable {
