@@ -40,7 +40,8 @@ CommandLine read_command_line(const std::vector<std::string>& words, const std::
 std::string usage() {
     return "tavlo [FOLDER | FILE]...\n"
            "\n"
-           "Opens a window on each folder, or on the folder of each file, with the file selected; without any, on the home folder.\n"
+           "Opens a window on each folder, or on the folder of each file, with the file selected; without "
+           "any, on the home folder.\n"
            "A place may be a path or a file:// address.\n"
            "\n"
            "  --help     this\n"

@@ -14,7 +14,8 @@ namespace {
 
 std::array<int, 2> ends{-1, -1};
 
-/// A handler may do next to nothing (signal-safety(7)): it says so on a pipe. Programs that are started from here do not inherit it.
+/// A handler may do next to nothing (signal-safety(7)): it says so on a pipe. Programs that are started from
+/// here do not inherit it.
 void note(int) {
     const char byte = 0;
     (void)!::write(ends[1], &byte, 1);
@@ -22,7 +23,8 @@ void note(int) {
 
 }  // namespace
 
-EndSignals::EndSignals(std::function<void()> asked, QObject* parent) : QObject(parent), asked_(std::move(asked)) {
+EndSignals::EndSignals(std::function<void()> asked, QObject* parent)
+    : QObject(parent), asked_(std::move(asked)) {
     if (::pipe2(ends.data(), O_CLOEXEC | O_NONBLOCK) != 0) return;
     notifier_ = new QSocketNotifier(ends[0], QSocketNotifier::Read, this);
     connect(notifier_, &QSocketNotifier::activated, this, [this] {
@@ -34,7 +36,8 @@ EndSignals::EndSignals(std::function<void()> asked, QObject* parent) : QObject(p
     action.sa_flags = SA_RESTART;
     for (const int signal : {SIGTERM, SIGINT, SIGHUP}) {
         struct sigaction before {};
-        if (::sigaction(signal, nullptr, &before) == 0 && before.sa_handler == SIG_IGN) continue;  // as nohup(1) wants it
+        if (::sigaction(signal, nullptr, &before) == 0 && before.sa_handler == SIG_IGN)
+            continue;  // as nohup(1) wants it
         ::sigaction(signal, &action, nullptr);
     }
 }

@@ -60,7 +60,8 @@ QString fact_words(std::string_view fact) {
         {"subject", Facts::tr("subject")},
         {"created", Facts::tr("date begun")},
     };
-    const auto* found = std::find_if(std::begin(all), std::end(all), [&](const auto& one) { return one.first == fact; });
+    const auto* found =
+        std::find_if(std::begin(all), std::end(all), [&](const auto& one) { return one.first == fact; });
     return found == std::end(all) ? shown(std::string(fact)) : found->second;
 }
 
@@ -89,7 +90,8 @@ QString level_words(const FolderLevel& level) {
     if (known != nullptr && known->kind == KnownFact::Kind::moment && level.fact != "time") {
         const std::string format = level.format.empty() ? std::string(known->usual_format) : level.format;
         const auto formats = date_formats();
-        const auto found = std::find_if(formats.begin(), formats.end(), [&](const DateFormat& one) { return format == one.format; });
+        const auto found = std::find_if(formats.begin(), formats.end(),
+                                        [&](const DateFormat& one) { return format == one.format; });
         if (found != formats.end() && level.fact != "now") words = of_date(level.fact, found->words);
     }
     return level.or_else.empty() ? words : Facts::tr("%1, or else %2").arg(words, fact_words(level.or_else));

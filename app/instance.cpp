@@ -40,8 +40,9 @@ bool Instance::claim() {
 
 bool Instance::handOver(const std::vector<std::string>& places) const {
     if (!bus_.isConnected() || has_name_ || !bus_.interface()->isServiceRegistered(bus_name)) return false;
-    QDBusMessage call = QDBusMessage::createMethodCall(bus_name, object_path, interface_name,
-                                                       places.empty() ? QStringLiteral("Activate") : QStringLiteral("Open"));
+    QDBusMessage call =
+        QDBusMessage::createMethodCall(bus_name, object_path, interface_name,
+                                       places.empty() ? QStringLiteral("Activate") : QStringLiteral("Open"));
     if (!places.empty()) {
         QStringList uris;
         for (const auto& place : places) uris << QString::fromLatin1(uri_of(place));
@@ -51,7 +52,8 @@ bool Instance::handOver(const std::vector<std::string>& places) const {
     // what the desktop gave this start, so that the window may come to the front
     if (const auto token = qEnvironmentVariable("XDG_ACTIVATION_TOKEN"); !token.isEmpty())
         platform[QStringLiteral("activation-token")] = token;
-    if (const auto id = qEnvironmentVariable("DESKTOP_STARTUP_ID"); !id.isEmpty()) platform[QStringLiteral("desktop-startup-id")] = id;
+    if (const auto id = qEnvironmentVariable("DESKTOP_STARTUP_ID"); !id.isEmpty())
+        platform[QStringLiteral("desktop-startup-id")] = id;
     call << platform;
     return bus_.call(call, QDBus::Block, answer_ms).type() == QDBusMessage::ReplyMessage;
 }
@@ -77,7 +79,8 @@ void Instance::Open(const QStringList& uris, const QVariantMap& platform) {
     places.empty() ? emit windowWanted() : emit placesWanted(places);
 }
 
-void Instance::ActivateAction(const QString& name, const QVariantList& /*parameters*/, const QVariantMap& platform) {
+void Instance::ActivateAction(const QString& name, const QVariantList& /*parameters*/,
+                              const QVariantMap& platform) {
     if (name == QStringLiteral("new-window"))
         Activate(platform);
     else

@@ -11,9 +11,9 @@
 #include <string>
 #include <vector>
 
-/// The one program of a person's desktop: it has the name on the session bus, and opens what those that are started later were to open
-/// (org.freedesktop.Application; Desktop Entry Specification 1.5, "D-Bus Activation"). Where there is no bus, each start is a program of
-/// its own.
+/// The one program of a person's desktop: it has the name on the session bus, and opens what those that are
+/// started later were to open (org.freedesktop.Application; Desktop Entry Specification 1.5, "D-Bus
+/// Activation"). Where there is no bus, each start is a program of its own.
 class Instance final : public QObject, protected QDBusContext {
     Q_OBJECT
     Q_CLASSINFO("D-Bus Interface", "org.freedesktop.Application")

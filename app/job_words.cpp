@@ -29,8 +29,9 @@ struct DatePart {
 
 /// In the order in which they are offered. The words are typed, so they are translated as one word each.
 std::vector<DatePart> date_parts() {
-    return {{Words::tr("year"), "%Y"}, {Words::tr("month"), "%m"}, {Words::tr("day"), "%d"},    {Words::tr("week"), "%V"},
-            {Words::tr("date"), "%F"}, {Words::tr("hour"), "%H"},  {Words::tr("minute"), "%M"}, {Words::tr("time"), "%T"}};
+    return {{Words::tr("year"), "%Y"},   {Words::tr("month"), "%m"}, {Words::tr("day"), "%d"},
+            {Words::tr("week"), "%V"},   {Words::tr("date"), "%F"},  {Words::tr("hour"), "%H"},
+            {Words::tr("minute"), "%M"}, {Words::tr("time"), "%T"}};
 }
 
 /// A format as its words; empty where it holds what there is no word for.
@@ -42,8 +43,9 @@ QString in_words_of_dates(const QString& format) {
             continue;
         }
         const auto parts = date_parts();
-        const auto part =
-            std::find_if(parts.begin(), parts.end(), [&](const DatePart& one) { return QLatin1String(one.pattern) == format.mid(at, 2); });
+        const auto part = std::find_if(parts.begin(), parts.end(), [&](const DatePart& one) {
+            return QLatin1String(one.pattern) == format.mid(at, 2);
+        });
         if (part == parts.end()) return {};
         text += QLatin1Char('{') + part->word + QLatin1Char('}');
         ++at;
@@ -62,8 +64,10 @@ int days_in(const std::string& when) {
 QString moment_words(const std::string& when) {
     for (const auto& [word, text] :
          {std::pair("this-day", Words::tr("today")), std::pair("last-day", Words::tr("yesterday")),
-          std::pair("this-week", Words::tr("this Monday")), std::pair("last-week", Words::tr("Monday last week")),
-          std::pair("this-month", Words::tr("the first of this month")), std::pair("last-month", Words::tr("the first of last month")),
+          std::pair("this-week", Words::tr("this Monday")),
+          std::pair("last-week", Words::tr("Monday last week")),
+          std::pair("this-month", Words::tr("the first of this month")),
+          std::pair("last-month", Words::tr("the first of last month")),
           std::pair("this-year", Words::tr("the first of this year"))})
         if (when == word) return text;
     return shown(when);
@@ -95,15 +99,19 @@ QString joined(const std::vector<std::string>& all) {
     return list.join(QStringLiteral(", "));
 }
 
-QString place_words(const std::string& pattern, int parts) { return short_path(place_as_typed(pattern).toStdString(), parts); }
+QString place_words(const std::string& pattern, int parts) {
+    return short_path(place_as_typed(pattern).toStdString(), parts);
+}
 
 /// What is taken, in place of a count: nobody has counted it yet.
 QString taken_words(const Job& job) {
     const Selection& what = job.what;
     const auto several = static_cast<int>(what.sources.size());
-    const QString place = several == 1 ? place_words(what.sources.front(), 2) : Words::tr("%Ln places", nullptr, several);
+    const QString place =
+        several == 1 ? place_words(what.sources.front(), 2) : Words::tr("%Ln places", nullptr, several);
     const QString which = selection_words(what);
-    if (what.folders_larger) return Words::tr("folders over %1 in %2").arg(shown(*what.folders_larger), place);
+    if (what.folders_larger)
+        return Words::tr("folders over %1 in %2").arg(shown(*what.folders_larger), place);
     if (what.empty_folders) return Words::tr("empty folders in %1").arg(place);
     if (what.chooses_files()) return Words::tr("files in %1 (%2)").arg(place, which);
     if (job.structure.contents) return Words::tr("what is in %1").arg(place);
@@ -117,7 +125,8 @@ QString place_as_typed(const std::string& pattern) {
     QString text = shown(pattern);
     static const QRegularExpression moment(QStringLiteral("\\{now:([^{}]*)\\}"));
     // "{now:%Y-%m}" is "{year}-{month}", where there is a word for each part of it
-    for (auto found = moment.match(text); found.hasMatch(); found = moment.match(text, found.capturedStart() + 1)) {
+    for (auto found = moment.match(text); found.hasMatch();
+         found = moment.match(text, found.capturedStart() + 1)) {
         const QString words = in_words_of_dates(found.captured(1));
         if (!words.isEmpty()) text.replace(found.capturedStart(), found.capturedLength(), words);
     }
@@ -127,7 +136,8 @@ QString place_as_typed(const std::string& pattern) {
 std::string place_from_typed(const QString& typed) {
     QString text = typed.trimmed();
     for (const auto& [word, part] : date_parts())
-        text.replace(QLatin1Char('{') + word + QLatin1Char('}'), QStringLiteral("{now:%1}").arg(QLatin1String(part)));
+        text.replace(QLatin1Char('{') + word + QLatin1Char('}'),
+                     QStringLiteral("{now:%1}").arg(QLatin1String(part)));
     return to_bytes(text);
 }
 
@@ -145,7 +155,9 @@ QString selection_words(const Selection& what) {
     if (!files.kind.empty()) parts << joined(files.kind);
     if (!files.not_name.empty()) parts << Words::tr("not %1").arg(joined(files.not_name));
     if (files.larger) parts << Words::tr("over %1").arg(shown(*files.larger));
-    if (files.smaller) parts << (*files.smaller == "1" ? Words::tr("empty") : Words::tr("under %1").arg(shown(*files.smaller)));
+    if (files.smaller)
+        parts << (*files.smaller == "1" ? Words::tr("empty")
+                                        : Words::tr("under %1").arg(shown(*files.smaller)));
     if (const QString changed = changed_range(files); !changed.isEmpty()) parts << changed;
     if (files.regex) parts << Words::tr("fitting %1").arg(shown(*files.regex));
     if (files.number == "even" || files.number == "odd")
@@ -160,7 +172,8 @@ QString selection_words(const Selection& what) {
 
 QString step_sentence(const JobStep& step) {
     if (const auto* note = std::get_if<Note>(&step.what))
-        return Words::tr("Write a line into %1: %2").arg(place_words(note->file, 2), place_as_typed(note->line));
+        return Words::tr("Write a line into %1: %2")
+            .arg(place_words(note->file, 2), place_as_typed(note->line));
     Job said = std::get<Job>(step.what);
     InHand batch;
     batch.whole = taken_words(said);
@@ -172,7 +185,8 @@ QString step_sentence(const JobStep& step) {
 QString concern_words(const Concern& concern) {
     const QString step = Words::tr("Step %1").arg(concern.step + 1);
     switch (concern.about) {
-        case Concern::About::source_is_missing: return Words::tr("%1: %2 is not there just now.").arg(step, shown(concern.path));
+        case Concern::About::source_is_missing:
+            return Words::tr("%1: %2 is not there just now.").arg(step, shown(concern.path));
         case Concern::About::leaves_undecided: {
             QStringList names;
             for (const Finding finding : concern.findings) names << finding_words(finding);
@@ -208,10 +222,12 @@ QString calendar_words(const std::string& expression) {
     static constexpr std::array weekdays{"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
     for (std::size_t day = 0; day < weekdays.size(); ++day)
         if (days == QLatin1String(weekdays[day]))
-            return Words::tr("every %1 at %2").arg(QLocale().dayName(static_cast<int>(day) + 1, QLocale::LongFormat), time);
+            return Words::tr("every %1 at %2")
+                .arg(QLocale().dayName(static_cast<int>(day) + 1, QLocale::LongFormat), time);
     return Words::tr("by the calendar: %1").arg(text);
 }
 
 QString schedule_words(const Schedule& schedule) {
-    return schedule.calendar ? calendar_words(*schedule.calendar) : Words::tr("when something arrives where it takes from");
+    return schedule.calendar ? calendar_words(*schedule.calendar)
+                             : Words::tr("when something arrives where it takes from");
 }

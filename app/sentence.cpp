@@ -21,7 +21,8 @@ struct Sentence {
 
 QString structure_words(const Structure& structure) {
     QString words;
-    if (!structure.sort_into.empty()) return Sentence::tr("in folders by %1").arg(levels_words(structure.sort_into));
+    if (!structure.sort_into.empty())
+        return Sentence::tr("in folders by %1").arg(levels_words(structure.sort_into));
     if (structure.flatten) return Sentence::tr("all files in one folder");
     switch (structure.subfolders) {
         case Subfolders::all: words = Sentence::tr("keeping subfolders"); break;
@@ -29,7 +30,8 @@ QString structure_words(const Structure& structure) {
         case Subfolders::none: words = Sentence::tr("without subfolders"); break;
     }
     if (structure.contents) words = Sentence::tr("only what is in the folders, %1").arg(words);
-    if (!structure.kept_from.empty()) words = Sentence::tr("keeping folders below %1").arg(short_path(structure.kept_from, 1));
+    if (!structure.kept_from.empty())
+        words = Sentence::tr("keeping folders below %1").arg(short_path(structure.kept_from, 1));
     return words;
 }
 
@@ -37,8 +39,9 @@ QString inside_words(const Job& job) {
     if (!job.structure.contents) return {};
     if (job.operation == Operation::remove) return Sentence::tr("only what is in them");
     if (job.structure.folders_too) return Sentence::tr("the files and folders in them");
-    return job.structure.subfolders == Subfolders::none ? Sentence::tr("the files directly in them")
-                                                        : Sentence::tr("the files in them, also in subfolders");
+    return job.structure.subfolders == Subfolders::none
+               ? Sentence::tr("the files directly in them")
+               : Sentence::tr("the files in them, also in subfolders");
 }
 
 QString clearing_words(Clearing clearing) {
@@ -65,40 +68,51 @@ QString rule_words(CollisionRule rule) {
 }
 
 QString policy_words(const Policy& policy, bool nobody_there) {
-    const QString ask = nobody_there ? Sentence::tr("both stay until you look") : rule_words(CollisionRule::ask);
+    const QString ask =
+        nobody_there ? Sentence::tr("both stay until you look") : rule_words(CollisionRule::ask);
     const CollisionRule rule = rule_of(policy);
     if (rule == CollisionRule::ask) return ask;
     if (rule != CollisionRule::own) return rule_words(rule);
-    const auto said = [&ask](Decision decision) { return decision == Decision::undecided ? ask : decision_words(decision); };
+    const auto said = [&ask](Decision decision) {
+        return decision == Decision::undecided ? ask : decision_words(decision);
+    };
     QStringList others;
     for (std::size_t at = 0; at < finding_count; ++at) {
         const auto finding = static_cast<Finding>(at);
         if (finding == Finding::elsewhere) continue;  // which the sentence has words of its own for
         const auto& decision = policy.when[at];
-        if (decision && *decision != policy.otherwise) others << Sentence::tr("%1: %2").arg(finding_words(finding), said(*decision));
+        if (decision && *decision != policy.otherwise)
+            others << Sentence::tr("%1: %2").arg(finding_words(finding), said(*decision));
         for (std::size_t size = 0; size < size_relation_count; ++size)
-            if (const auto& sized = policy.when_sized[at][size]; sized && *sized != decision.value_or(policy.otherwise))
-                others
-                    << Sentence::tr("%1 and %2: %3").arg(finding_words(finding), size_words(static_cast<SizeRelation>(size)), said(*sized));
+            if (const auto& sized = policy.when_sized[at][size];
+                sized && *sized != decision.value_or(policy.otherwise))
+                others << Sentence::tr("%1 and %2: %3")
+                              .arg(finding_words(finding), size_words(static_cast<SizeRelation>(size)),
+                                   said(*sized));
     }
-    return others.isEmpty() ? said(policy.otherwise)
-                            : Sentence::tr("%1 (%2)").arg(said(policy.otherwise), others.join(QStringLiteral(", ")));
+    return others.isEmpty()
+               ? said(policy.otherwise)
+               : Sentence::tr("%1 (%2)").arg(said(policy.otherwise), others.join(QStringLiteral(", ")));
 }
 
 namespace {
 
 struct StepWords {
     QString operator()(const Affix& affix) const {
-        const bool has_spaces = affix.text.starts_with(' ') || affix.text.ends_with(' ');  // which nobody would see
-        const QString text = has_spaces ? Sentence::tr("\u201c%1\u201d").arg(shown(affix.text)) : shown(affix.text);
+        const bool has_spaces =
+            affix.text.starts_with(' ') || affix.text.ends_with(' ');  // which nobody would see
+        const QString text =
+            has_spaces ? Sentence::tr("\u201c%1\u201d").arg(shown(affix.text)) : shown(affix.text);
         return (affix.behind ? Sentence::tr("%1 behind") : Sentence::tr("%1 in front")).arg(text);
     }
     QString operator()(const Replace& replace) const {
         return replace.with.empty() ? Sentence::tr("without \u201c%1\u201d").arg(shown(replace.what))
-                                    : Sentence::tr("\u201c%1\u201d for \u201c%2\u201d").arg(shown(replace.with), shown(replace.what));
+                                    : Sentence::tr("\u201c%1\u201d for \u201c%2\u201d")
+                                          .arg(shown(replace.with), shown(replace.what));
     }
     QString operator()(const ReplaceRegex& replace) const {
-        return Sentence::tr("\u201c%1\u201d for what fits %2").arg(shown(replace.with), shown(replace.expression));
+        return Sentence::tr("\u201c%1\u201d for what fits %2")
+            .arg(shown(replace.with), shown(replace.expression));
     }
     QString operator()(const LetterCase& letters) const {
         switch (letters.to) {
@@ -109,7 +123,8 @@ struct StepWords {
         return {};
     }
     QString operator()(const AddToNumbers& add) const {
-        const QString by = add.by < 0 ? QStringLiteral("\u2212 %1").arg(-add.by) : QStringLiteral("+ %1").arg(add.by);
+        const QString by =
+            add.by < 0 ? QStringLiteral("\u2212 %1").arg(-add.by) : QStringLiteral("+ %1").arg(add.by);
         switch (add.which) {
             case AddToNumbers::Which::all: return Sentence::tr("numbers %1").arg(by);
             case AddToNumbers::Which::first: return Sentence::tr("first number %1").arg(by);
@@ -124,7 +139,9 @@ struct StepWords {
         return Sentence::tr("extension %1").arg(shown(extension.text));
     }
     QString operator()(const NameAs& as) const { return Sentence::tr("named %1").arg(shown(as.pattern)); }
-    QString operator()(const NamesFrom& table) const { return Sentence::tr("by the table %1").arg(shown(name_of(table.file))); }
+    QString operator()(const NamesFrom& table) const {
+        return Sentence::tr("by the table %1").arg(shown(name_of(table.file)));
+    }
 };
 
 /// "12 items from Inbox"; of what stays where it is, "in Inbox"
@@ -133,7 +150,8 @@ QString batch_words(const InHand& batch, bool stays = false) {
     QString text = Sentence::tr("%Ln items", nullptr, static_cast<int>(batch.items));
     const int folders = static_cast<int>(batch.from.size());
     if (folders == 0) return text;
-    const QString where = folders == 1 ? short_path(batch.from.front(), 1) : Sentence::tr("%Ln folders", nullptr, folders);
+    const QString where =
+        folders == 1 ? short_path(batch.from.front(), 1) : Sentence::tr("%Ln folders", nullptr, folders);
     text += (stays ? Sentence::tr(" in %1") : Sentence::tr(" from %1")).arg(where);
     return batch.which.isEmpty() ? text : Sentence::tr("%1 (%2)").arg(text, batch.which);
 }
@@ -150,11 +168,14 @@ QString transfer_sentence(const Job& job, const InHand& batch) {
     if (!batch.as.isEmpty()) text += Sentence::tr(", as %1").arg(batch.as);
     if (!job.naming.empty()) text += Sentence::tr(", with new names: %1").arg(naming_words(job.naming));
     if (job.clearing != Clearing::none) text += Sentence::tr(", %1").arg(clearing_words(job.clearing));
-    if (moves && job.may_lose) text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
+    if (moves && job.may_lose)
+        text += Sentence::tr(", %1").arg(Sentence::tr("even where attributes are lost"));
     text += Sentence::tr("; where a name is taken, %1").arg(policy_words(job.policy, !batch.whole.isEmpty()));
     if (job.look_elsewhere)
-        text += Sentence::tr("; what is already there under another name %1")
-                    .arg(elsewhere_words(job.policy.when[static_cast<std::size_t>(Finding::elsewhere)].value_or(Decision::rename)));
+        text +=
+            Sentence::tr("; what is already there under another name %1")
+                .arg(elsewhere_words(job.policy.when[static_cast<std::size_t>(Finding::elsewhere)].value_or(
+                    Decision::rename)));
     return text + Sentence::tr(".");
 }
 
@@ -200,10 +221,13 @@ QString job_sentence(const Job& job, const InHand& batch) {
     switch (job.operation) {
         case Operation::rename:
             return Sentence::tr("Give %1%2 new names: %3; where a name is taken, %4.")
-                .arg(batch_words(batch, true), inside, naming_words(job.naming), policy_words(job.policy, !batch.whole.isEmpty()));
-        case Operation::remove: return Sentence::tr("Remove %1%2, %3.").arg(batch_words(batch), inside, shelf_words(job.shelf));
+                .arg(batch_words(batch, true), inside, naming_words(job.naming),
+                     policy_words(job.policy, !batch.whole.isEmpty()));
+        case Operation::remove:
+            return Sentence::tr("Remove %1%2, %3.").arg(batch_words(batch), inside, shelf_words(job.shelf));
         case Operation::make:
-            return Sentence::tr("Make the folder %1 in %2.").arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));
+            return Sentence::tr("Make the folder %1 in %2.")
+                .arg(shown(job.make.empty() ? "" : job.make.front()), short_path(job.into, 1));
         case Operation::pack: return packing_sentence(job, batch);
         case Operation::copy:
         case Operation::move:

@@ -28,6 +28,7 @@ void install_translations(QApplication& application) {
     if (plurals->load(QStringLiteral(":/i18n/tavlo_en.qm"))) QApplication::installTranslator(plurals);
     // a language that is not built in is a file beside the program's others
     install(application, QStringLiteral("tavlo"),
-            {QApplication::applicationDirPath() + QStringLiteral("/../share/tavlo/translations"), QStringLiteral(":/i18n")});
+            {QApplication::applicationDirPath() + QStringLiteral("/../share/tavlo/translations"),
+             QStringLiteral(":/i18n")});
     install(application, QStringLiteral("qtbase"), {QLibraryInfo::path(QLibraryInfo::TranslationsPath)});
 }

@@ -48,27 +48,34 @@ QString size_words(SizeRelation relation) {
     return {};
 }
 
-QStringList decision_choices() { return {Wording::tr("Skip"), Wording::tr("Overwrite"), Wording::tr("Rename")}; }
+QStringList decision_choices() {
+    return {Wording::tr("Skip"), Wording::tr("Overwrite"), Wording::tr("Rename")};
+}
 
 QString outcome_words(const Item& item) {
     switch (item.outcome) {
         case Outcome::created:
         case Outcome::planned:
             if (item.role == Role::renamed) return Wording::tr("new name");
-            return item.collision && item.collision->finding == Finding::twin && !item.collision->shared ? Wording::tr("twin")
-                                                                                                         : Wording::tr("new");
+            return item.collision && item.collision->finding == Finding::twin && !item.collision->shared
+                       ? Wording::tr("twin")
+                       : Wording::tr("new");
         case Outcome::overwritten: return Wording::tr("overwrite");
         case Outcome::renamed: return Wording::tr("rename");
         case Outcome::merged: return Wording::tr("merge");
         case Outcome::failed: return Wording::tr("cannot be done");
-        case Outcome::removed: return item.action == Action::remove_folder ? Wording::tr("goes") : shelf_words(item.shelf);
+        case Outcome::removed:
+            return item.action == Action::remove_folder ? Wording::tr("goes") : shelf_words(item.shelf);
         case Outcome::restored: return Wording::tr("comes back");
         case Outcome::skipped:
         case Outcome::undecided: break;
     }
-    if (!item.collision && item.role == Role::renamed && item.outcome == Outcome::skipped) return Wording::tr("keeps its name");
-    if (!item.collision && is_packed(item.action) && item.outcome == Outcome::undecided) return Wording::tr("the archive's name is taken");
-    if (!item.collision) return item.outcome == Outcome::skipped ? Wording::tr("skip") : Wording::tr("changed since");
+    if (!item.collision && item.role == Role::renamed && item.outcome == Outcome::skipped)
+        return Wording::tr("keeps its name");
+    if (!item.collision && is_packed(item.action) && item.outcome == Outcome::undecided)
+        return Wording::tr("the archive's name is taken");
+    if (!item.collision)
+        return item.outcome == Outcome::skipped ? Wording::tr("skip") : Wording::tr("changed since");
     return item.collision->finding ? finding_words(*item.collision->finding) : Wording::tr("comparing…");
 }
 
@@ -94,7 +101,8 @@ QString result_words(Outcome outcome, Operation operation) {
         case Outcome::merged: return Wording::tr("merged");
         case Outcome::undecided: return Wording::tr("undecided");
         case Outcome::failed: return Wording::tr("failed");
-        case Outcome::removed: return operation == Operation::remove ? Wording::tr("removed") : Wording::tr("taken away");
+        case Outcome::removed:
+            return operation == Operation::remove ? Wording::tr("removed") : Wording::tr("taken away");
         case Outcome::restored: return Wording::tr("put back");
     }
     return {};
@@ -112,13 +120,16 @@ QString result_words(const ReceiptItem& item) {
 
 QString receipt_title(const ReceiptHead& head) {
     if (!head.sentence.empty()) return shown(head.sentence);
-    return Wording::tr("%1 into %2").arg(QString::fromUtf8(to_text(head.operation).data()), short_path(head.destination));
+    return Wording::tr("%1 into %2")
+        .arg(QString::fromUtf8(to_text(head.operation).data()), short_path(head.destination));
 }
 
 QString receipt_state(const ReceiptHead& head) {
     if (!head.undone_by.empty()) return Wording::tr("undone");
     switch (head.state) {
-        case RunState::done: return head.totals.of(Outcome::failed) > 0 ? Wording::tr("done, with failures") : Wording::tr("done");
+        case RunState::done:
+            return head.totals.of(Outcome::failed) > 0 ? Wording::tr("done, with failures")
+                                                       : Wording::tr("done");
         case RunState::stopped: return Wording::tr("stopped");
         case RunState::interrupted: return Wording::tr("interrupted, or still going on");
     }

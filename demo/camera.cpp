@@ -25,7 +25,8 @@ void Camera::take(const char* name) {
     QTest::qWait(60);
     const QString path = QDir(folder_).filePath(QLatin1String(name) + QStringLiteral(".png"));
     QPixmap picture = window_.grab();
-    for (QWidget* popup : QApplication::topLevelWidgets())  // what is open above the window belongs to the picture
+    for (QWidget* popup :
+         QApplication::topLevelWidgets())  // what is open above the window belongs to the picture
         if (popup->isVisible() && (popup->windowType() == Qt::Popup || popup->windowType() == Qt::Dialog)) {
             QPainter painter(&picture);
             painter.drawPixmap(window_.mapFromGlobal(popup->pos()), popup->grab());

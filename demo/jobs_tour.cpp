@@ -19,7 +19,8 @@ using namespace tavlo;
 
 void JobsTour::keepJobs(const std::string& office) {
     for (const char* name : {"Permits into the archive", "Quay photos by place"})
-        if (const auto job = read_saved_job(office + "/Jobs/" + name + ".json", now_ns())) (void)JobFiles().write(*job, true);
+        if (const auto job = read_saved_job(office + "/Jobs/" + name + ".json", now_ns()))
+            (void)JobFiles().write(*job, true);
 }
 
 bool JobsTour::run() {

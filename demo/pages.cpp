@@ -18,9 +18,10 @@ namespace {
 
 }  // namespace
 
-void write_pdf(const std::filesystem::path& path, const std::string& title, const std::string& author, const Moment& made,
-               const std::vector<Page>& pages) {
-    const std::unique_ptr<std::remove_pointer_t<HPDF_Doc>, decltype(&HPDF_Free)> document(HPDF_New(stop, nullptr), &HPDF_Free);
+void write_pdf(const std::filesystem::path& path, const std::string& title, const std::string& author,
+               const Moment& made, const std::vector<Page>& pages) {
+    const std::unique_ptr<std::remove_pointer_t<HPDF_Doc>, decltype(&HPDF_Free)> document(
+        HPDF_New(stop, nullptr), &HPDF_Free);
     HPDF_SetCompressionMode(document.get(), HPDF_COMP_TEXT);
     HPDF_SetInfoAttr(document.get(), HPDF_INFO_TITLE, title.c_str());
     HPDF_SetInfoAttr(document.get(), HPDF_INFO_AUTHOR, author.c_str());

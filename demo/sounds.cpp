@@ -13,8 +13,8 @@
 
 namespace demo {
 
-void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds, const std::string& title, const std::string& artist,
-                 const std::string& album) {
+void write_sound(const std::filesystem::path& path, std::uint64_t seed, double seconds,
+                 const std::string& title, const std::string& artist, const std::string& album) {
     constexpr int rate = 16000;
     std::mt19937_64 random(seed);
     const double chime = 440.0 + static_cast<double>(random() % 220);
@@ -29,7 +29,8 @@ void write_sound(const std::filesystem::path& path, std::uint64_t seed, double s
     info.samplerate = rate;
     info.channels = 1;
     info.format = (path.extension() == ".flac" ? SF_FORMAT_FLAC : SF_FORMAT_WAV) | SF_FORMAT_PCM_16;
-    const std::unique_ptr<SNDFILE, decltype(&sf_close)> file(sf_open(path.c_str(), SFM_WRITE, &info), &sf_close);
+    const std::unique_ptr<SNDFILE, decltype(&sf_close)> file(sf_open(path.c_str(), SFM_WRITE, &info),
+                                                             &sf_close);
     if (!file) throw std::runtime_error(path.string() + ": " + sf_strerror(nullptr));
     sf_set_string(file.get(), SF_STR_TITLE, title.c_str());
     sf_set_string(file.get(), SF_STR_ARTIST, artist.c_str());

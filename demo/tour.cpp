@@ -29,6 +29,7 @@
 #include "translations.h"
 #include "views/bench/folder_levels_panel.h"
 #include "views/bench/pack_dialog.h"
+#include "views/gathering/contact_sheet.h"
 #include "views/gathering/filter_bar.h"
 #include "views/gathering/gathering_side.h"
 #include "views/outcome/outcome_side.h"
@@ -89,6 +90,13 @@ public:
         driver_.settle();
         QTest::qWait(200);
         take("bench-done");
+        driver_.click("runShow");
+        WindowDriver::wait([this] { return driver_.find<QWidget>("arrivalsLine")->isVisible(); });
+        QTest::qWait(300);
+        take("bench-came-in");
+        driver_.openFolder(office_ + "/Inbox/Harbour desk");
+        QTest::qWait(300);
+        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
         driver_.click("placeSafe");
         QTest::qWait(900);
         takeBoth("safe");
@@ -132,12 +140,31 @@ public:
     bool sorting() {
         window_.show();
         driver_.settle();
+        eye();
         sorts();
         sizes();
         return camera_.isGood();
     }
 
 private:
+    /// A folder of photos, picked by eye.
+    void eye() {
+        driver_.openFolder(office_ + "/Desks/Quay/Photos");
+        QTest::qWait(300);
+        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
+        driver_.click("asPictures");
+        auto* sheet = driver_.find<ContactSheet>("contactSheet");
+        QTest::qWait(200);
+        WindowDriver::wait([&] { return sheet->thumbnails().isDone(); });
+        for (const int row : {1, 2, 5}) driver_.clickMark(row, "contactSheet");
+        driver_.clickRow("contactSheet", 6);
+        driver_.settle();
+        takeBoth("contact-sheet");
+        driver_.click("asList");
+        window_.bench().replacePicks({});
+        driver_.settle();
+    }
+
     /// A year of permits put away in an archive, and a look into it.
     void packs() {
         Bench& bench = window_.bench();
@@ -167,18 +194,21 @@ private:
         takeBoth("packing-inside");
     }
 
-    /// Every number one up, as a page was put in between, where one that stays has the last name; then names from a table, two of which
-    /// are traded.
+    /// Every number one up, as a page was put in between, where one that stays has the last name; then names
+    /// from a table, two of which are traded.
     void names() {
         driver_.click("placeBench");
         driver_.openFolder(office_ + "/Inbox/Harbour desk");
         QTest::qWait(300);
-        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();  // what the location line proposed
+        if (QWidget* popup = QApplication::activePopupWidget())
+            popup->close();  // what the location line proposed
         std::vector<std::string> permits;
-        for (const char* name : {"permit-0411-night-berth.pdf", "permit-0412-repairs-dock-2.pdf", "permit-0413-visiting-tender.pdf",
-                                 "permit-0414-crane-barge.pdf", "quay-rates.csv"})
+        for (const char* name :
+             {"permit-0411-night-berth.pdf", "permit-0412-repairs-dock-2.pdf",
+              "permit-0413-visiting-tender.pdf", "permit-0414-crane-barge.pdf", "quay-rates.csv"})
             permits.push_back(office_ + "/Inbox/Harbour desk/" + name);
-        QFile(QString::fromStdString(office_ + "/Inbox/Harbour desk/permit-0415-crane-barge.pdf")).open(QIODevice::WriteOnly);
+        QFile(QString::fromStdString(office_ + "/Inbox/Harbour desk/permit-0415-crane-barge.pdf"))
+            .open(QIODevice::WriteOnly);
         window_.bench().replacePicks(permits);
         window_.bench().setOperation(tavlo::Operation::rename);
         tavlo::Naming naming;
@@ -190,8 +220,10 @@ private:
         QFile file(QString::fromStdString(table));
         if (file.open(QIODevice::WriteOnly))
             file.write(
-                "permit-0411-night-berth.pdf\tpermit-0412-repairs-dock-2.pdf\npermit-0412-repairs-dock-2.pdf\tpermit-0411-night-berth.pdf\n"
-                "permit-0413-visiting-tender.pdf\tTender, visiting.pdf\npermit-0499-slipway.pdf\tSlipway.pdf\n");
+                "permit-0411-night-berth.pdf\tpermit-0412-repairs-dock-2.pdf\npermit-0412-repairs-dock-2."
+                "pdf\tpermit-0411-night-berth.pdf\n"
+                "permit-0413-visiting-tender.pdf\tTender, "
+                "visiting.pdf\npermit-0499-slipway.pdf\tSlipway.pdf\n");
         file.close();
         naming.steps = {tavlo::NamesFrom{table}, tavlo::LetterCase{tavlo::LetterCase::To::title}};
         window_.bench().setNaming(naming);
@@ -213,14 +245,16 @@ private:
 
     void removes() {
         window_.bench().setOperation(tavlo::Operation::remove);
-        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/Stamped", office_ + "/Inbox/Harbour desk/permit-0411-night-berth.pdf",
+        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/Stamped",
+                                      office_ + "/Inbox/Harbour desk/permit-0411-night-berth.pdf",
                                       office_ + "/Inbox/Harbour desk/permit-0445-visiting-tender.pdf"});
         driver_.settle();
         const int row = driver_.rowNamed("outcomeList", QStringLiteral("Stamped/"));
         if (row >= 0) window_.outcome().model().toggleFolder(row);
         QTest::qWait(300);
         takeBoth("removal");
-        window_.bench().replacePicks({office_ + "/Inbox/Harbour desk/Stamped", office_ + "/Scanner/Invoices"});
+        window_.bench().replacePicks(
+            {office_ + "/Inbox/Harbour desk/Stamped", office_ + "/Scanner/Invoices"});
         window_.bench().setShelf(tavlo::Shelf::trash);
         driver_.settle();
         take("removal-trash");
@@ -255,7 +289,8 @@ private:
         driver_.click("placeBench");
         driver_.openFolder(office_ + "/Desks/Quay");
         QTest::qWait(300);
-        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();  // what the location line proposed
+        if (QWidget* popup = QApplication::activePopupWidget())
+            popup->close();  // what the location line proposed
         Bench& bench = window_.bench();
         bench.setOperation(tavlo::Operation::copy);
         bench.setStructure({});
@@ -268,7 +303,8 @@ private:
         bench.setStructure(sorted);
         driver_.settle();
         for (const char* year : {"2029/", "2030/", "2031/"})
-            if (const int row = driver_.rowNamed("outcomeList", QLatin1String(year)); row >= 0) window_.outcome().model().toggleFolder(row);
+            if (const int row = driver_.rowNamed("outcomeList", QLatin1String(year)); row >= 0)
+                window_.outcome().model().toggleFolder(row);
         QTest::qWait(200);
         takeBoth("sorting");
         auto* add = driver_.find<QPushButton>("addLevel");
@@ -294,7 +330,8 @@ private:
         page->weigh(office_);
         WindowDriver::wait([&] { return !page->isWeighing(); });
         auto* tree = driver_.find<QTreeView>("sizes");
-        for (const char* folder : {"/Desks", "/Desks/Workshop", "/Scanner"}) tree->expand(page->model().indexOf(office_ + folder));
+        for (const char* folder : {"/Desks", "/Desks/Workshop", "/Scanner"})
+            tree->expand(page->model().indexOf(office_ + folder));
         tree->selectionModel()->select(page->model().indexOf(office_ + "/Desks/Workshop/Mooring camera"),
                                        QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
         takeBoth("sizes");
@@ -304,7 +341,8 @@ private:
         driver_.click("placeBench");
         driver_.openFolder(office_ + "/Desks/Quay/Photos");
         QTest::qWait(300);
-        if (QWidget* popup = QApplication::activePopupWidget()) popup->close();  // what the location line proposed
+        if (QWidget* popup = QApplication::activePopupWidget())
+            popup->close();  // what the location line proposed
         driver_.clickRow("folderList", 3);
         window_.findChild<GatheringSide*>()->setLookShown(true);
         QTest::qWait(1200);
@@ -332,15 +370,18 @@ private:
         QDir().mkpath(QString::fromStdString(footage));
         QByteArray bytes(3'000'000, '\0');
         for (int number = 1; number <= 48; ++number) {
-            for (qsizetype at = 0; at < bytes.size(); at += 512) bytes[at] = static_cast<char>((at * number) >> 9);
-            QFile file(QString::fromStdString(footage) + QStringLiteral("/mooring-%1.raw").arg(number, 3, 10, QLatin1Char('0')));
+            for (qsizetype at = 0; at < bytes.size(); at += 512)
+                bytes[at] = static_cast<char>((at * number) >> 9);
+            QFile file(QString::fromStdString(footage) +
+                       QStringLiteral("/mooring-%1.raw").arg(number, 3, 10, QLatin1Char('0')));
             if (file.open(QIODevice::WriteOnly)) file.write(bytes);
         }
         window_.runs().limitAll(12 * 1024 * 1024);
         driver_.click("placeBench");
         start({footage}, office_ + "/Archive/2031/Survey footage");
         start({office_ + "/Scanner/Invoices"}, office_ + "/Archive/2031/Invoices");
-        start({office_ + "/Inbox/Odd names", office_ + "/Inbox/All permits"}, office_ + "/Archive/2031/From the inbox");
+        start({office_ + "/Inbox/Odd names", office_ + "/Inbox/All permits"},
+              office_ + "/Archive/2031/From the inbox");
         driver_.click("placeRuns");
         QTest::qWait(300);
         window_.runs().pause(*window_.runs().lanes()[1]);
@@ -354,7 +395,8 @@ private:
         driver_.click("placeBench");
         plan({office_ + "/Desks/Workshop/Hull inspection"}, office_ + "/Archive/2031/Inspections");
         for (const char* name : {"Little Tern", "Havnar"}) {
-            QDir boat(QString::fromStdString(office_ + "/Desks/Workshop/Hull inspection/") + QLatin1String(name));
+            QDir boat(QString::fromStdString(office_ + "/Desks/Workshop/Hull inspection/") +
+                      QLatin1String(name));
             const auto pictures = boat.entryList({QStringLiteral("*.jpg")}, QDir::Files, QDir::Name);
             if (!pictures.isEmpty()) boat.remove(pictures.first());
         }
@@ -368,7 +410,8 @@ private:
     void plan(const std::vector<std::string>& sources, const std::string& destination) {
         window_.bench().replacePicks(sources);
         window_.bench().setDestination(destination);
-        WindowDriver::wait([this] { return !window_.bench().isWorking() && driver_.find<QWidget>("start")->isEnabled(); });
+        WindowDriver::wait(
+            [this] { return !window_.bench().isWorking() && driver_.find<QWidget>("start")->isEnabled(); });
     }
     void start(const std::vector<std::string>& sources, const std::string& destination) {
         plan(sources, destination);
@@ -396,7 +439,8 @@ private:
         driver_.settle();
         driver_.click("pasteList");
         driver_.find<QPlainTextEdit>("listText")
-            ->setPlainText(QStringLiteral("permit-0411\n\"quay-rates.csv\"\n415, 416\n418-420\nslipway\npermit-0700.pdf\n"));
+            ->setPlainText(QStringLiteral(
+                "permit-0411\n\"quay-rates.csv\"\n415, 416\n418-420\nslipway\npermit-0700.pdf\n"));
         QTest::qWait(200);
         takeBoth("gathering-list");
         driver_.click("listClose");
@@ -431,8 +475,10 @@ private:
         // another batch: a picture and a text that meet earlier states of themselves
         driver_.click("placeBench");
         const auto before = window_.bench().picks().folders();
-        window_.bench().replacePicks({office_ + "/Desks/Workshop/Survey/keel.jpg", office_ + "/Desks/Workshop/Survey/notes.txt",
-                                      office_ + "/Desks/Workshop/Survey/costs.ods", office_ + "/Desks/Workshop/Survey/hammer test.wav"});
+        window_.bench().replacePicks({office_ + "/Desks/Workshop/Survey/keel.jpg",
+                                      office_ + "/Desks/Workshop/Survey/notes.txt",
+                                      office_ + "/Desks/Workshop/Survey/costs.ods",
+                                      office_ + "/Desks/Workshop/Survey/hammer test.wav"});
         window_.bench().setDestination(office_ + "/Archive/2031/Survey");
         driver_.settle();
         driver_.click("placeCollisions");
@@ -471,7 +517,8 @@ private:
         driver_.openFolder(office_ + "/Scanner/Permits");
         pickWhatFits("042");
         driver_.openFolder(office_ + "/Inbox/Harbour desk");
-        for (const char* name : {"Attachments", "Stamped"}) driver_.clickMark(driver_.rowNamed("folderList", QLatin1String(name)));
+        for (const char* name : {"Attachments", "Stamped"})
+            driver_.clickMark(driver_.rowNamed("folderList", QLatin1String(name)));
         pickWhatFits("0409");
         pickWhatFits("041");
         pickWhatFits("042");
@@ -503,7 +550,8 @@ private:
 
 }  // namespace
 
-/// What a program leaves that was killed in the middle: a run in the journal, a part of it done, and nobody who carries it out.
+/// What a program leaves that was killed in the middle: a run in the journal, a part of it done, and nobody
+/// who carries it out.
 void leave_half_done(const std::string& office, const std::string& state) {
     using namespace tavlo;
     const auto disk = make_disk();
@@ -519,7 +567,8 @@ void leave_half_done(const std::string& office, const std::string& state) {
     head.started_ns = now_ns();
     head.id = new_receipt_id(head.started_ns);
     head.operation = job.operation;
-    head.sentence = "Move " + std::to_string(plan.items.size()) + " items from Scanner into Archive / 2031 / Scanned permits.";
+    head.sentence = "Move " + std::to_string(plan.items.size()) +
+                    " items from Scanner into Archive / 2031 / Scanned permits.";
     head.destination = job.into;
     head.roots = {office + "/Scanner", job.into};
     ItemId next = 0;
@@ -529,25 +578,29 @@ void leave_half_done(const std::string& office, const std::string& state) {
     });
 }
 
-/// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each main view; with --in-place only
-/// those of new names and of removing, with --packing, --sorting and --jobs those of these.
+/// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each
+/// main view; with --in-place only those of new names and of removing, with --packing, --sorting and --jobs
+/// those of these.
 int main(int count, char** words) {
     const bool in_place = count == 4 && std::string_view(words[3]) == "--in-place";
     const bool packing = count == 4 && std::string_view(words[3]) == "--packing";
     const bool sorting = count == 4 && std::string_view(words[3]) == "--sorting";
     const bool jobs = count == 4 && std::string_view(words[3]) == "--jobs";
     if (count != 3 && !in_place && !packing && !sorting && !jobs) {
-        std::fprintf(stderr, "usage: tavlo-tour OFFICE PICTURES [--in-place | --packing | --sorting | --jobs]\n");
+        std::fprintf(stderr,
+                     "usage: tavlo-tour OFFICE PICTURES [--in-place | --packing | --sorting | --jobs]\n");
         return 2;
     }
     QTemporaryDir state;
     qputenv("XDG_CONFIG_HOME", state.path().toUtf8());
+    qputenv("XDG_CACHE_HOME", (state.path() + QStringLiteral("/cache")).toUtf8());
     QApplication application(count, words);
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo-tour"));
     const int points = qEnvironmentVariableIntValue("TAVLO_TOUR_POINTS");  // larger text, to see what it does
     if (QFontDatabase::families().contains(QStringLiteral("Inter")))
         QApplication::setFont(QFont(QStringLiteral("Inter"), points > 0 ? points : 10));
+    if (qEnvironmentVariableIsSet("TAVLO_TOUR_FROM_RIGHT")) QApplication::setLayoutDirection(Qt::RightToLeft);
     install_translations(application);
     apply_theme(application, ThemeChoice::light);
     QDir().mkpath(QString::fromLocal8Bit(words[2]));

@@ -16,6 +16,7 @@
 #include "views/gathering/gathering_side.h"
 #include "views/outcome/outcome_side.h"
 #include "views/parts/button_row.h"
+#include "views/parts/mirrored.h"
 #include "views/parts/row_delegates.h"
 #include "wording.h"
 
@@ -30,13 +31,17 @@ bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) 
 }
 
 bool WindowDriver::settle() const {
-    return wait([this] { return !window_.bench().isWorking() && !window_.gathering().model().isLoading() && window_.runs().isIdle(); });
+    return wait([this] {
+        return !window_.bench().isWorking() && !window_.gathering().model().isLoading() &&
+               window_.runs().isIdle();
+    });
 }
 
 void WindowDriver::click(const char* name) const {
     auto* widget = find<QWidget>(name);
     if (widget == nullptr) qFatal("no widget %s", name);
-    QCoreApplication::sendPostedEvents(nullptr, QEvent::LayoutRequest);  // a person clicks where it is, not where it was
+    QCoreApplication::sendPostedEvents(
+        nullptr, QEvent::LayoutRequest);  // a person clicks where it is, not where it was
     QTest::mouseClick(widget, Qt::LeftButton);
 }
 
@@ -58,7 +63,9 @@ void WindowDriver::chooseFromMenu(const char* phrase, const QString& text) const
         QMenu* inner = action->menu();
         if (inner == nullptr) continue;
         const auto entries = inner->actions();
-        if (std::none_of(entries.begin(), entries.end(), [&](const QAction* entry) { return entry->text().contains(text); })) continue;
+        if (std::none_of(entries.begin(), entries.end(),
+                         [&](const QAction* entry) { return entry->text().contains(text); }))
+            continue;
         menu->setActiveAction(action);
         QTest::keyClick(menu, Qt::Key_Right);
         wait([inner] { return inner->isVisible(); });
@@ -85,26 +92,26 @@ void WindowDriver::openFolder(const std::string& path) const {
 }
 
 int WindowDriver::rowNamed(const char* list, const QString& name) const {
-    const auto* model = find<RowView>(list)->model();
+    const auto* model = find<QAbstractItemView>(list)->model();
     for (int row = 0; row < model->rowCount(); ++row)
         if (model->index(row, 0).data().toString() == name) return row;
     return -1;
 }
 
 void WindowDriver::clickRow(const char* list, int row, int column, Qt::KeyboardModifiers keys) const {
-    auto* view = find<RowView>(list);
+    auto* view = find<QAbstractItemView>(list);
     const QModelIndex index = view->model()->index(row, column);
     view->scrollTo(index);
     QTest::mouseClick(view->viewport(), Qt::LeftButton, keys, view->visualRect(index).center());
 }
 
-void WindowDriver::clickMark(int row) const {
-    auto* view = find<RowView>("folderList");
+void WindowDriver::clickMark(int row, const char* list) const {
+    auto* view = find<QAbstractItemView>(list);
     const QModelIndex index = view->model()->index(row, 0);
     view->scrollTo(index);
     const QRect rect = view->visualRect(index);
-    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier,
-                      QPoint(rect.left() + FolderDelegate::mark_width / 2, rect.center().y()));
+    const QRect mark(rect.topLeft(), QSize(FolderDelegate::mark_width, rect.height()));
+    QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, mirrored(rect, mark).center());
 }
 
 void WindowDriver::key(const char* name, Qt::Key key, Qt::KeyboardModifiers keys) const {
@@ -117,7 +124,9 @@ void WindowDriver::chooseDestination(const QString& path) const {
     click("phraseDestination");
     type("destinationPath", path);
     QTest::qWait(150);  // the completion comes from another thread
-    if (auto* popup = QApplication::activePopupWidget(); popup != nullptr && popup->inherits("QAbstractItemView")) popup->hide();
+    if (auto* popup = QApplication::activePopupWidget();
+        popup != nullptr && popup->inherits("QAbstractItemView"))
+        popup->hide();
     key("destinationPath", Qt::Key_Return);
     settle();
 }
@@ -127,7 +136,8 @@ void WindowDriver::decideByClick(const QString& name, tavlo::Decision decision) 
     const int row = rowNamed("outcomeList", name) + 1;  // what holds the name comes below what wants it
     const QModelIndex cell = view->model()->index(row, OutcomeModel::WhatColumn);
     view->scrollTo(cell);
-    const QRect rect = button_rect(view->visualRect(cell), view->font(), decision_choices(), static_cast<int>(decision) - 1);
+    const QRect rect =
+        button_rect(view->visualRect(cell), view->font(), decision_choices(), static_cast<int>(decision) - 1);
     QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, rect.center());
     settle();
 }

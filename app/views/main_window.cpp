@@ -8,6 +8,7 @@
 #include <QInputDialog>
 #include <QLineEdit>
 #include <QMessageBox>
+#include <QPointer>
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -49,8 +50,10 @@ namespace {
 const auto geometry_key = QStringLiteral("geometry");
 }
 
-/// What the window works with, its pages, and how they hang together; then it looks at the folder, and takes up what was left.
-MainWindow::MainWindow(const std::string& folder, const std::string& state_folder, bool take_up) : state_folder_(state_folder) {
+/// What the window works with, its pages, and how they hang together; then it looks at the folder, and takes
+/// up what was left.
+MainWindow::MainWindow(const std::string& folder, const std::string& state_folder)
+    : state_folder_(state_folder) {
     resize(1280, 800);
     bench_ = new Bench(state_folder, this);
     runs_ = new Runs(state_folder, this);
@@ -74,10 +77,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     gathering_->openFolder(folder);
     const Settings set = Settings::load();
     bench_->beginWith(set.first_rule, set.reads_back);
-    if (take_up)
-        bench_->restore();
-    else
-        bench_->lookAgain();
+    bench_->restore();
     runs_->lookForOthers();
     keeping_->apply(set.keeping);
     saved_jobs_->list();
@@ -138,7 +138,8 @@ void MainWindow::buildOtherPages() {
     safe_ = new SafePage(*versions_);
     sizes_ = new SizesPage;
     jobs_ = new JobsPage(*saved_jobs_, *job_runs_);
-    for (QWidget* page : std::initializer_list<QWidget*>{runs_page_, receipts_, safe_, sizes_, jobs_}) places_->addWidget(page);
+    for (QWidget* page : std::initializer_list<QWidget*>{runs_page_, receipts_, safe_, sizes_, jobs_})
+        places_->addWidget(page);
 }
 
 MainWindow::~MainWindow() = default;
@@ -168,14 +169,16 @@ void MainWindow::goTo(PlaceToBe place) {
 void MainWindow::focusFilter() {
     if (places_->currentWidget() == bench_page_) return gathering_->focusFilter();
     for (const char* name : {"runFilter", "receiptSearch", "safeFilter"})
-        if (auto* line = places_->currentWidget()->findChild<QLineEdit*>(QLatin1String(name))) line->setFocus(Qt::ShortcutFocusReason);
+        if (auto* line = places_->currentWidget()->findChild<QLineEdit*>(QLatin1String(name)))
+            line->setFocus(Qt::ShortcutFocusReason);
 }
 
 void MainWindow::start() {
     const auto plan = bench_->plan();
-    const bool can_begin = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job()) && !bench_->job().into.empty() &&
-                           bench_->reasonToWait().empty();
-    if (can_begin) return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
+    const bool can_begin = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job()) &&
+                           !bench_->job().into.empty() && bench_->reasonToWait().empty();
+    if (can_begin)
+        return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
     if (!plan || bench_->isWorking()) return;
     runs_->start(plan, instruction_->sentence(), bench_->view().job);
 }
@@ -189,19 +192,23 @@ void MainWindow::putInHand(bool cut) {
     QApplication::clipboard()->setMimeData(to_mime({paths, cut}).release());
 }
 
-/// The folder shown becomes the destination; what another program, or another window, put on the clipboard becomes the batch.
+/// The folder shown becomes the destination; what another program, or another window, put on the clipboard
+/// becomes the batch.
 void MainWindow::paste(std::optional<bool> move) {
     const FileClip clip = from_mime(QApplication::clipboard()->mimeData());
     if (!clip.paths.empty()) {
         bench_->setOperation(move.value_or(clip.cut) ? Operation::move : Operation::copy);
         bench_->replacePicks(clip.paths);
     }
-    if (clip.elsewhere > 0) run_line_->say(tr("%Ln were left out: they lie on no disk of this machine.", nullptr, clip.elsewhere));
+    if (clip.elsewhere > 0)
+        run_line_->say(
+            tr("%Ln were left out: they lie on no disk of this machine.", nullptr, clip.elsewhere));
     bench_->setDestination(gathering_->folder());
 }
 
 void MainWindow::askNewFolder() {
-    const QString name = QInputDialog::getText(this, tr("New folder"), tr("Name; a/b/c makes one in the other:")).trimmed();
+    const QString name =
+        QInputDialog::getText(this, tr("New folder"), tr("Name; a/b/c makes one in the other:")).trimmed();
     if (!name.isEmpty()) small_jobs_->newFolder(gathering_->folder(), to_bytes(name));
 }
 
@@ -213,7 +220,8 @@ void MainWindow::askRename(const std::string& folder, const std::string& name) {
     dialog.setTextValue(shown(name));
     auto* line = dialog.findChild<QLineEdit*>();
     const auto dot = shown(name).lastIndexOf(QLatin1Char('.'));
-    if (line != nullptr && dot > 0) QTimer::singleShot(0, line, [line, dot] { line->setSelection(0, static_cast<int>(dot)); });
+    if (line != nullptr && dot > 0)
+        QTimer::singleShot(0, line, [line, dot] { line->setSelection(0, static_cast<int>(dot)); });
     if (dialog.exec() != QDialog::Accepted || dialog.textValue() == shown(name)) return;
     small_jobs_->rename(folder, name, to_bytes(dialog.textValue()));
 }
@@ -222,16 +230,44 @@ void MainWindow::openPlace(const std::string& path) {
     finder_.ask(
         this, [path](const std::stop_token&) { return found_place(path); },
         [this](const FoundPlace& found) {
-            found.name.empty() ? gathering_->openFolder(found.folder) : gathering_->openFolderAt(found.folder, found.name);
+            found.name.empty() ? gathering_->openFolder(found.folder)
+                               : gathering_->openFolderAt(found.folder, found.name);
             if (!found.missing.empty()) run_line_->say(tr("%1 is not there.").arg(shown(found.missing)));
         });
 }
 
 void MainWindow::openOther(const std::string& path) {
-    auto* other = new MainWindow(gathering_->folder(), state_folder_, false);
+    auto* other = new MainWindow(gathering_->folder(), state_folder_);
     other->setAttribute(Qt::WA_DeleteOnClose);
     other->show();
     other->openPlace(path);
+}
+
+/// What is in hand here is in hand there; the way back is an undo in each.
+void MainWindow::handOver(MainWindow& other) {
+    Bench::ByFolder by_folder;
+    for (const auto& folder : bench_->picks().folders()) by_folder[folder] = bench_->picks().namesIn(folder);
+    const int count = static_cast<int>(bench_->picks().count());
+    if (count == 0) return run_line_->say(tr("There is nothing on the bench."));
+    bench_->replacePicks({});
+    run_line_->say(tr("%Ln are in hand in the other window now.", nullptr, count));
+    other.bench_->pickAll(std::move(by_folder), tr("Take over"));
+    other.run_line_->say(tr("%Ln came from the other window.", nullptr, count));
+    other.goTo(PlaceToBe::bench);
+    other.raise();
+    other.activateWindow();
+}
+
+void MainWindow::fillOthers(QMenu& menu) {
+    menu.clear();
+    for (QWidget* widget : QApplication::topLevelWidgets()) {
+        auto* other = qobject_cast<MainWindow*>(widget);
+        if (other == nullptr || other == this || !other->isVisible()) continue;
+        menu.addAction(other->windowTitle(), this, [this, to = QPointer(other)] {
+            if (to) handOver(*to);
+        });
+    }
+    if (menu.isEmpty()) menu.addAction(tr("There is no other window (Ctrl+N opens one)"))->setEnabled(false);
 }
 
 void MainWindow::endNow() {
@@ -252,15 +288,17 @@ void MainWindow::changeEvent(QEvent* event) {
 
 void MainWindow::keepPlace() {
     keeps_place_ = true;
-    restoreGeometry(QSettings().value(geometry_key).toByteArray());  // moved onto a screen that is there, where the old one is not
+    restoreGeometry(QSettings()
+                        .value(geometry_key)
+                        .toByteArray());  // moved onto a screen that is there, where the old one is not
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
     if (keeps_place_) QSettings().setValue(geometry_key, saveGeometry());
     if (ending_ || !runs_->isLive()) return event->accept();
-    const auto answer = QMessageBox::question(
-        this, tr("Runs are not through"),
-        tr("Pause them and close? What is done stays done; at the next start they are there, and go on when you say so."));
+    const auto answer = QMessageBox::question(this, tr("Runs are not through"),
+                                              tr("Pause them and close? What is done stays done; at the next "
+                                                 "start they are there, and go on when you say so."));
     if (answer != QMessageBox::Yes) return event->ignore();
     runs_->pauseAllForLater();
     event->accept();

@@ -47,13 +47,15 @@ public:
     /// folder         where the gathering side opens
     /// state_folder   where receipts and the Safe's index are kept
     /// take_up        begins with the batch as it was when the last window was closed
-    MainWindow(const std::string& folder, const std::string& state_folder, bool take_up = true);
+    MainWindow(const std::string& folder, const std::string& state_folder);
     ~MainWindow() override;
 
-    /// Opens a folder, or the folder of a file with that selected; what is not there is said, and the nearest folder opened.
+    /// Opens a folder, or the folder of a file with that selected; what is not there is said, and the nearest
+    /// folder opened.
     void openPlace(const std::string& path);
     /// The same in another window.
     void openOther(const std::string& path);
+    void handOver(MainWindow& other);  ///< what is in hand
     /// Closes without asking anybody: runs pause, and are there at the next start.
     void endNow();
     /// Stands where it stood, as large as it was, when it was closed last.
@@ -88,7 +90,12 @@ private:
     void goTo(PlaceToBe place);
     void start();
     void focusFilter();
+    void buildFileMenu();
+    void fillOthers(class QMenu& menu);
+    void addLooks(class QMenu& view);
+    void buildEditMenu();
     void buildBatchMenu();
+    void buildHelpMenu();
     void buildViewMenu();
     void askNewFolder();
     void askRename(const std::string& folder, const std::string& name);

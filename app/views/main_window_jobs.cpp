@@ -4,6 +4,7 @@
 #include <QStackedWidget>
 #include <algorithm>
 
+#include "error_words.h"
 #include "files/path.h"
 #include "job/document.h"
 #include "models/filter_selection.h"
@@ -30,7 +31,8 @@ using namespace tavlo;
 void MainWindow::connectJobs() {
     connect(saved_jobs_, &SavedJobs::listed, this, [this](const auto& jobs) {
         const auto waits = [](const KeptJob& job) { return run_to_settle(job) != nullptr; };
-        strip_->setCount(PlaceToBe::jobs, static_cast<std::uint64_t>(std::count_if(jobs->begin(), jobs->end(), waits)));
+        strip_->setCount(PlaceToBe::jobs,
+                         static_cast<std::uint64_t>(std::count_if(jobs->begin(), jobs->end(), waits)));
     });
     connect(jobs_, &JobsPage::said, run_line_, &RunLine::say);
     connect(jobs_, &JobsPage::receiptRequested, run_line_, &RunLine::receiptRequested);
@@ -51,7 +53,8 @@ void MainWindow::connectJobs() {
     connect(jobs_, &JobsPage::settleRequested, this, [this](const ReceiptHead& head) {
         if (takeReceipt(head)) goTo(PlaceToBe::collisions);
     });
-    connect(job_banner_, &JobBanner::changed, this, [this](const SavedJob& job) { saved_jobs_->keep(job, SavedJobs::IfTaken::replace); });
+    connect(job_banner_, &JobBanner::changed, this,
+            [this](const SavedJob& job) { saved_jobs_->keep(job, SavedJobs::IfTaken::replace); });
     connect(job_banner_, &JobBanner::left, this, [this](const std::string& name) {
         goTo(PlaceToBe::jobs);
         jobs_->show_(name);
@@ -65,21 +68,23 @@ void MainWindow::connectJobs() {
         if (const auto job = job_from_json(head.job))
             KeepJobDialog(*saved_jobs_, *job, std::nullopt, this).exec();
         else
-            run_line_->say(tr("Not done: %1").arg(shown(describe(job.error()))));
+            run_line_->say(tr("Not done: %1").arg(error_words(job.error())));
     });
     connect(receipts_, &ReceiptsPage::againRequested, this, [this](const ReceiptHead& head) {
         if (takeReceipt(head)) goTo(PlaceToBe::bench);
     });
 }
 
-/// What a run was asked to do comes onto the bench; where it left something undecided, the next start goes on with it.
+/// What a run was asked to do comes onto the bench; where it left something undecided, the next start goes on
+/// with it.
 bool MainWindow::takeReceipt(const ReceiptHead& head) {
     auto job = job_from_json(head.job);
     if (!job) {
-        run_line_->say(tr("Not done: %1").arg(shown(describe(job.error()))));
+        run_line_->say(tr("Not done: %1").arg(error_words(job.error())));
         return false;
     }
-    // nobody was there to be asked; what is the same by now, as it arrived then, is not worth a question either
+    // nobody was there to be asked; what is the same by now, as it arrived then, is not worth a question
+    // either
     auto& same = job->policy.when[static_cast<std::size_t>(Finding::same)];
     if (!same && job->policy.otherwise == Decision::undecided) same = Decision::skip;
     bench_->take(Instruction{std::move(*job)});
@@ -88,20 +93,24 @@ bool MainWindow::takeReceipt(const ReceiptHead& head) {
 }
 
 void MainWindow::keepAsJob(const Job& job) {
-    if (bench_->picks().empty()) return run_line_->say(tr("Put something on the bench first: what the job is to take."));
+    if (bench_->picks().empty())
+        return run_line_->say(tr("Put something on the bench first: what the job is to take."));
     if (goes_elsewhere(job) && job.into.empty()) return run_line_->say(tr("Say first where it is to go."));
     KeepJobDialog dialog(*saved_jobs_, job, takingWhatFits(job), this);
     if (dialog.exec() != QDialog::Accepted) return;
     run_line_->say(tr("Kept; it is among the saved jobs."));
 }
 
-/// The same job, of what is in the folder on view whenever it runs; where files were picked in that folder alone.
+/// The same job, of what is in the folder on view whenever it runs; where files were picked in that folder
+/// alone.
 std::optional<Job> MainWindow::takingWhatFits(const Job& job) const {
     const auto folders = bench_->picks().folders();
     const auto& picks = bench_->view().picks;
-    if (job.what.chooses_files() || job.what.chooses_folders() || !picks) return std::nullopt;  // it says already what it takes
+    if (job.what.chooses_files() || job.what.chooses_folders() || !picks)
+        return std::nullopt;  // it says already what it takes
     const auto is_folder = [](const PickedRow& row) { return row.type == FileType::folder; };
-    if (folders.size() != 1 || folders.front() != gathering_->folder() || std::all_of(picks->begin(), picks->end(), is_folder))
+    if (folders.size() != 1 || folders.front() != gathering_->folder() ||
+        std::all_of(picks->rows.begin(), picks->rows.end(), is_folder))
         return std::nullopt;
     auto what = selection_of(gathering_->filter().state());
     if (!what) return std::nullopt;
@@ -109,6 +118,7 @@ std::optional<Job> MainWindow::takingWhatFits(const Job& job) const {
     wanted.what = std::move(*what);
     wanted.what.sources = folders;
     wanted.structure.contents = true;
-    if (std::none_of(picks->begin(), picks->end(), is_folder)) wanted.structure.subfolders = Subfolders::none;
+    if (std::none_of(picks->rows.begin(), picks->rows.end(), is_folder))
+        wanted.structure.subfolders = Subfolders::none;
     return wanted;
 }

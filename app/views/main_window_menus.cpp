@@ -54,17 +54,15 @@ auto adder(QMainWindow& window, std::vector<QAction*>* also = nullptr) {
 }  // namespace
 
 void MainWindow::buildMenus() {
+    buildFileMenu();
+    buildEditMenu();
+    buildBatchMenu();
+    buildViewMenu();
+    buildHelpMenu();
+}
+
+void MainWindow::buildFileMenu() {
     const auto add = adder(*this);
-    const auto on_bench = adder(*this, &bench_actions_);
-    // in a line of text these keys are the text's own
-    const auto unless_typing = [](auto work, auto instead) {
-        return [work, instead] {
-            if (auto* line = qobject_cast<QLineEdit*>(QApplication::focusWidget()))
-                (line->*instead)();
-            else
-                work();
-        };
-    };
     QMenu* file = menuBar()->addMenu(tr("&File"));
     start_ = add(file, tr("&Start"), QKeySequence(Qt::CTRL | Qt::Key_Return), [this] { start(); });
     add(file, tr("Choose the &destination…"), QKeySequence(Qt::CTRL | Qt::Key_D), [this] {
@@ -73,7 +71,8 @@ void MainWindow::buildMenus() {
     });
     add(file, tr("Put into the folder &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_D),
         [this] { bench_->setDestination(gathering_->folder()); });
-    add(file, tr("&Write the outcome to a file…"), QKeySequence(Qt::CTRL | Qt::Key_S), [this] { outcome_->exportTo(); });
+    add(file, tr("&Write the outcome to a file…"), QKeySequence(Qt::CTRL | Qt::Key_S),
+        [this] { outcome_->exportTo(); });
     add(file, tr("&Print the outcome…"), QKeySequence::Print, [this] { outcome_->print(); });
     file->addSeparator();
     auto* early = add(file, tr("Copies begin while they are &counted"), {}, [] {});
@@ -94,7 +93,20 @@ void MainWindow::buildMenus() {
     })->setObjectName(QStringLiteral("settings"));
     file->addSeparator();
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
+}
 
+void MainWindow::buildEditMenu() {
+    const auto add = adder(*this);
+    const auto on_bench = adder(*this, &bench_actions_);
+    // in a line of text these keys are the text's own
+    const auto unless_typing = [](auto work, auto instead) {
+        return [work, instead] {
+            if (auto* line = qobject_cast<QLineEdit*>(QApplication::focusWidget()))
+                (line->*instead)();
+            else
+                work();
+        };
+    };
     QMenu* edit = menuBar()->addMenu(tr("&Edit"));
     auto* undo = bench_->history().createUndoAction(this, tr("Undo"));
     undo->setShortcut(QKeySequence::Undo);
@@ -103,18 +115,24 @@ void MainWindow::buildMenus() {
     edit->addAction(undo);
     edit->addAction(redo);
     edit->addSeparator();
-    on_bench(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut, unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
-    on_bench(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy, unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
-    on_bench(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste, unless_typing([this] { paste(); }, &QLineEdit::paste));
+    on_bench(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut,
+             unless_typing([this] { putInHand(true); }, &QLineEdit::cut));
+    on_bench(edit, tr("&Copy: take in hand to copy"), QKeySequence::Copy,
+             unless_typing([this] { putInHand(false); }, &QLineEdit::copy));
+    on_bench(edit, tr("&Paste: put into the folder shown"), QKeySequence::Paste,
+             unless_typing([this] { paste(); }, &QLineEdit::paste));
     edit->addSeparator();
-    on_bench(edit, tr("&Select the others instead"), QKeySequence(Qt::CTRL | Qt::Key_I), [this] { gathering_->invertSelection(); });
+    on_bench(edit, tr("&Select the others instead"), QKeySequence(Qt::CTRL | Qt::Key_I),
+             [this] { gathering_->invertSelection(); });
     add(edit, tr("&Filter names here"), QKeySequence::Find, [this] { focusFilter(); });
     edit->addSeparator();
-    on_bench(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { askNewFolder(); });
+    on_bench(edit, tr("&New folder…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N),
+             [this] { askNewFolder(); });
     on_bench(edit, tr("&Rename…"), QKeySequence(Qt::Key_F2), [this] {
         if (outcome_->listHasFocus()) return outcome_->typeName();
         const auto paths = gathering_->selectedPaths();
-        if (paths.size() == 1 && gathering_->listHasFocus()) askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
+        if (paths.size() == 1 && gathering_->listHasFocus())
+            askRename(std::string(parent_of(paths[0])), std::string(name_of(paths[0])));
     });
     on_bench(edit, tr("Move to the &trash"), QKeySequence::Delete,
              unless_typing(
@@ -122,9 +140,10 @@ void MainWindow::buildMenus() {
                      if (gathering_->listHasFocus()) small_jobs_->trash(gathering_->selectedPaths());
                  },
                  &QLineEdit::del));
-    buildBatchMenu();
-    buildViewMenu();
+}
 
+void MainWindow::buildHelpMenu() {
+    const auto add = adder(*this);
     QMenu* help = menuBar()->addMenu(tr("&Help"));
     const auto open_manual = [this](const QString& page) {
         if (manual_ == nullptr) manual_ = new ManualWindow(this);
@@ -143,7 +162,8 @@ void MainWindow::buildMenus() {
     })->setObjectName(QStringLiteral("findAction"));
     add(help, tr("&About Tavlo"), {}, [this] {
         QMessageBox::about(this, tr("About Tavlo"),
-                           tr("Tavlo copies and moves batches of files, and never loses one on the way.\n\nGPL-3.0-or-later"));
+                           tr("Tavlo copies and moves batches of files, and never loses one on the "
+                              "way.\n\nGPL-3.0-or-later"));
     });
 }
 
@@ -151,35 +171,46 @@ void MainWindow::buildBatchMenu() {
     const auto add = adder(*this);
     const auto on_bench = adder(*this, &bench_actions_);
     QMenu* batch = menuBar()->addMenu(tr("&Batch"));
-    auto* pick = on_bench(batch, tr("&Pick or drop the selected rows"), {}, [this] { gathering_->togglePickOfSelected(); });
+    auto* pick = on_bench(batch, tr("&Pick or drop the selected rows"), {},
+                          [this] { gathering_->togglePickOfSelected(); });
     pick->setText(pick->text() + QStringLiteral("\tSpace"));
-    on_bench(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A), [this] { gathering_->pickShown(); });
-    on_bench(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T), [this] { gathering_->focusPickBox(); });
-    on_bench(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V), [this] { gathering_->pasteList(); });
-    add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E), [this] { bench_->replacePicks({}); });
+    on_bench(batch, tr("Pick all files &shown"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_A),
+             [this] { gathering_->pickShown(); });
+    on_bench(batch, tr("Pick by &typing"), QKeySequence(Qt::CTRL | Qt::Key_T),
+             [this] { gathering_->focusPickBox(); });
+    on_bench(batch, tr("Pick what a &list names…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_V),
+             [this] { gathering_->pasteList(); });
+    add(batch, tr("&Empty the batch"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_E),
+        [this] { bench_->replacePicks({}); });
     batch->addSeparator();
     on_bench(batch, tr("New names &where it is"), QKeySequence(Qt::CTRL | Qt::Key_R), [this] {
         bench_->setOperation(Operation::rename);
         names_->begin();
     });
-    on_bench(batch, tr("&Sort into folders by what files tell"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_S), [this] {
-        const bool has_folders = goes_elsewhere(bench_->job()) && bench_->job().operation != Operation::pack;
-        if (!has_folders) bench_->setOperation(Operation::copy);
-        levels_->begin();
-    });
+    on_bench(batch, tr("&Sort into folders by what files tell"),
+             QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_S), [this] {
+                 const bool has_folders =
+                     goes_elsewhere(bench_->job()) && bench_->job().operation != Operation::pack;
+                 if (!has_folders) bench_->setOperation(Operation::copy);
+                 levels_->begin();
+             });
     on_bench(batch, tr("&Pack into an archive"), {}, [this] { bench_->setOperation(Operation::pack); });
     on_bench(batch, tr("&Unpack archives"), {}, [this] {
         if (bench_->picks().areArchivesAlone()) return bench_->setOperation(Operation::unpack);
         run_line_->say(tr("Pick archives first, and nothing else: what lies in them is unpacked."));
     });
-    on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete), [this] { bench_->setOperation(Operation::remove); });
+    on_bench(batch, tr("&Remove"), QKeySequence(Qt::CTRL | Qt::Key_Delete),
+             [this] { bench_->setOperation(Operation::remove); });
+    QMenu* others = batch->addMenu(tr("&Hand over to another window"));
+    others->setObjectName(QStringLiteral("handOver"));
+    connect(others, &QMenu::aboutToShow, this, [this, others] { fillOthers(*others); });
     batch->addSeparator();
     add(batch, tr("&Keep as a job…"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_J), [this] {
         keepAsJob(bench_->wholeJob());
     })->setObjectName(QStringLiteral("keepAsJob"));
     batch->addSeparator();
-    on_bench(batch, tr("&Find in the destination as it will be"), QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F),
-             [this] { outcome_->focusFilter(); });
+    on_bench(batch, tr("&Find in the destination as it will be"),
+             QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_F), [this] { outcome_->focusFilter(); });
     add(batch, tr("&Next undecided"), QKeySequence(Qt::Key_F8), [this] {
         if (below_balance_->currentIndex() == 1)
             collisions_->goToUndecided(false);
@@ -187,10 +218,13 @@ void MainWindow::buildBatchMenu() {
             outcome_->goToNextUndecided();
     });
     for (const auto& [words, key, decision] :
-         {std::tuple{tr("Skip"), "1", Decision::skip}, std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
-          std::tuple{tr("Rename the incoming one"), "3", Decision::rename}, std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
+         {std::tuple{tr("Skip"), "1", Decision::skip},
+          std::tuple{tr("Overwrite, the old one to the Safe"), "2", Decision::overwrite},
+          std::tuple{tr("Rename the incoming one"), "3", Decision::rename},
+          std::tuple{tr("Leave undecided"), "0", Decision::undecided}}) {
         auto* action = batch->addAction(words + QLatin1Char('\t') + QLatin1String(key));
-        connect(action, &QAction::triggered, this, [this, decision = decision] { outcome_->decideSelected(decision); });
+        connect(action, &QAction::triggered, this,
+                [this, decision = decision] { outcome_->decideSelected(decision); });
     }
 }
 
@@ -204,29 +238,43 @@ void MainWindow::buildViewMenu() {
     add(view, tr("&Receipts"), QKeySequence(Qt::ALT | Qt::Key_4), [this] { goTo(PlaceToBe::receipts); });
     add(view, tr("&Safe"), QKeySequence(Qt::ALT | Qt::Key_5), [this] { goTo(PlaceToBe::safe); });
     add(view, tr("Saved &jobs"), QKeySequence(Qt::ALT | Qt::Key_6), [this] { goTo(PlaceToBe::jobs); });
-    add(view, tr("Si&zes: what stands out below the folder on view"), QKeySequence(Qt::ALT | Qt::Key_7), [this] {
-        sizes_->weigh(gathering_->folder());
-        goTo(PlaceToBe::sizes);
-    });
+    add(view, tr("Si&zes: what stands out below the folder on view"), QKeySequence(Qt::ALT | Qt::Key_7),
+        [this] {
+            sizes_->weigh(gathering_->folder());
+            goTo(PlaceToBe::sizes);
+        });
     view->addSeparator();
-    on_bench(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left), [this] { gathering_->goBack(); });
-    on_bench(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right), [this] { gathering_->goForward(); });
+    on_bench(view, tr("Folder bac&k"), QKeySequence(Qt::ALT | Qt::Key_Left),
+             [this] { gathering_->goBack(); });
+    on_bench(view, tr("Folder &forward"), QKeySequence(Qt::ALT | Qt::Key_Right),
+             [this] { gathering_->goForward(); });
     on_bench(view, tr("Folder &above"), QKeySequence(Qt::ALT | Qt::Key_Up), [this] { gathering_->goUp(); });
     add(view, tr("Look &again"), QKeySequence::Refresh, [this] {
         gathering_->model().refresh();
         bench_->lookAgain();
     });
-    on_bench(view, tr("&Type a folder's path"), QKeySequence(Qt::CTRL | Qt::Key_L), [this] { gathering_->editLocation(); });
+    on_bench(view, tr("&Type a folder's path"), QKeySequence(Qt::CTRL | Qt::Key_L),
+             [this] { gathering_->editLocation(); });
     add(view, tr("Another &window"), QKeySequence::New, [this] { openOther(gathering_->folder()); });
     auto* look = add(view, tr("L&ook at the current file"), QKeySequence(Qt::Key_F6), [] {});
     look->setObjectName(QStringLiteral("lookAction"));
     look->setCheckable(true);
     connect(look, &QAction::toggled, gathering_, &GatheringSide::setLookShown);
+    auto* pictures = add(view, tr("The folder as small &pictures"), QKeySequence(Qt::Key_F9), [] {});
+    pictures->setObjectName(QStringLiteral("picturesAction"));
+    pictures->setCheckable(true);
+    pictures->setChecked(gathering_->showsPictures());
+    connect(pictures, &QAction::toggled, gathering_, &GatheringSide::setAsPictures);
+    connect(gathering_, &GatheringSide::asPicturesChanged, pictures, &QAction::setChecked);
     auto* hidden = add(view, tr("&Hidden files"), QKeySequence(Qt::CTRL | Qt::Key_H), [] {});
     hidden->setCheckable(true);
     connect(hidden, &QAction::toggled, this, [this](bool on) { gathering_->model().setHiddenShown(on); });
     view->addSeparator();
-    QMenu* looks = view->addMenu(tr("&Looks"));
+    addLooks(*view);
+}
+
+void MainWindow::addLooks(QMenu& view) {
+    QMenu* looks = view.addMenu(tr("&Looks"));
     auto* group = new QActionGroup(this);
     const int chosen = Settings::load().looks;
     int number = 0;

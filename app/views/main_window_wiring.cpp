@@ -43,7 +43,8 @@ void MainWindow::connectBench() {
     connect(instruction_, &InstructionLine::batchRequested, outcome_, &OutcomeSide::showInHand);
     connect(outcome_, &OutcomeSide::said, run_line_, &RunLine::say);
     connect(outcome_, &OutcomeSide::destinationChanged, this, [this] {
-        if (runs_->isIdle() && !bench_->isWorking()) bench_->lookAtDestinationAgain();  // what a run changes shows by itself
+        if (runs_->isIdle() && !bench_->isWorking())
+            bench_->lookAtDestinationAgain();  // what a run changes shows by itself
     });
     connect(&outcome_->batchView(), &BatchView::said, run_line_, &RunLine::say);
     connect(&outcome_->batchView(), &BatchView::folderRequested, gathering_, &GatheringSide::openFolder);
@@ -56,8 +57,13 @@ void MainWindow::connectBench() {
         const auto& plan = bench_->plan();
         strip_->setCount(PlaceToBe::collisions, plan ? plan->totals.of(Outcome::undecided) : 0);
     });
-    connect(bench_, &Bench::missingAtStart, this,
-            [this](int count) { run_line_->say(tr("%Ln of the batch are no longer there, and were left out.", nullptr, count)); });
+    connect(bench_, &Bench::missingAtStart, this, [this](int count) {
+        run_line_->say(tr("%Ln of the batch are no longer there, and were left out.", nullptr, count));
+    });
+    connect(bench_, &Bench::keepsNothing, this, [this] {
+        run_line_->say(tr("What is in hand is not kept when the window closes: nothing can be written in %1.")
+                           .arg(shown(state_folder_)));
+    });
 }
 
 /// The folder on view: small changes in it, what is pasted and unpacked, what follows it.
@@ -69,10 +75,12 @@ void MainWindow::connectFolder() {
     connect(gathering_, &GatheringSide::pasteRequested, this, [this](bool move) { paste(move); });
     connect(gathering_, &GatheringSide::newFolderRequested, this, &MainWindow::askNewFolder);
     connect(gathering_, &GatheringSide::renameRequested, this, &MainWindow::askRename);
-    connect(gathering_, &GatheringSide::unpackRequested, this, [this](const std::vector<std::string>& archives) {
-        bench_->replacePicks(archives);
-        bench_->setOperation(Operation::unpack);
-    });
+    connect(gathering_, &GatheringSide::unpackRequested, this,
+            [this](const std::vector<std::string>& archives) {
+                bench_->replacePicks(archives);
+                bench_->setOperation(Operation::unpack);
+            });
+    connect(gathering_, &GatheringSide::said, run_line_, &RunLine::say);
     connect(gathering_, &GatheringSide::trashRequested, small_jobs_, &SmallJobs::trash);
     connect(gathering_, &GatheringSide::otherWindowRequested, this, &MainWindow::openOther);
     connect(small_jobs_, &SmallJobs::changed, this, [this](const QString& words) {
@@ -120,13 +128,17 @@ void MainWindow::connectPast() {
     connect(receipts_, &ReceiptsPage::undoRequested, this,
             [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(receipts_, &ReceiptsPage::resumeRequested, runs_, &Runs::resume);
-    connect(receipts_, &ReceiptsPage::folderRequested, this, [this](const std::string& path) {
+    connect(receipts_, &ReceiptsPage::showRequested, past_, &PastRuns::findArrivals);
+    connect(run_line_, &RunLine::showRequested, past_, &PastRuns::findArrivals);
+    connect(past_, &PastRuns::arrived, this, [this](const auto& arrivals) {
+        if (arrivals->count == 0) return run_line_->say(tr("Nothing came in with this run."));
         goTo(PlaceToBe::bench);
-        gathering_->openFolder(path);
+        gathering_->showArrivals(arrivals);
     });
     connect(safe_, &SafePage::said, run_line_, &RunLine::say);
     connect(receipts_, &ReceiptsPage::said, run_line_, &RunLine::say);
-    connect(safe_, &SafePage::restoreRequested, this, [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
+    connect(safe_, &SafePage::restoreRequested, this,
+            [this](const auto& plan, const QString& sentence) { runs_->start(plan, sentence); });
     connect(keeping_, &Keeping::said, run_line_, &RunLine::say);
 }
 
@@ -143,7 +155,8 @@ void MainWindow::connectSizes() {
         Bench::ByFolder by_folder;
         for (const auto& one : paths) by_folder[std::string(parent_of(one))].emplace_back(name_of(one));
         bench_->pickAll(by_folder, tr("Pick"));
-        run_line_->say(tr("%Ln picked; they are in hand on the bench.", nullptr, static_cast<int>(paths.size())));
+        run_line_->say(
+            tr("%Ln picked; they are in hand on the bench.", nullptr, static_cast<int>(paths.size())));
     });
     connect(sizes_, &SizesPage::removeRequested, this, [this](const std::vector<std::string>& paths) {
         bench_->setOperation(Operation::remove);

@@ -10,6 +10,7 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 
 namespace {
 
@@ -25,7 +26,10 @@ public:
         setFixedSize(digits(10), 34 + lines(1.25));
     }
     void setCount(std::uint64_t count) {
+        if (count_ == count) return;
         count_ = count;
+        // what is seen beside its word is heard with it
+        setAccessibleName(count_ == 0 ? text() : PlaceStrip::tr("%1, %2").arg(text(), count_text(count_)));
         update();
     }
 
@@ -36,7 +40,7 @@ protected:
         painter.setRenderHint(QPainter::Antialiasing);
         if (isChecked()) {
             painter.fillRect(rect(), theme.paper);
-            painter.fillRect(QRect(0, 0, 3, height()), theme.accent);
+            painter.fillRect(mirrored(rect(), QRect(0, 0, 3, height())), theme.accent);
         }
         if (hasFocus()) {
             painter.setPen(theme.accent);
@@ -57,7 +61,7 @@ protected:
         const int wide = std::max(17, QFontMetrics(font).horizontalAdvance(number) + 9);
         painter.setPen(Qt::NoPen);
         painter.setBrush(theme.amber);
-        const QRect badge(width() / 2 + 9, 4, wide, std::max(15, lines(0.9)));
+        const QRect badge = mirrored(rect(), QRect(width() / 2 + 9, 4, wide, std::max(15, lines(0.9))));
         painter.drawRoundedRect(badge, 7, 7);
         painter.setPen(theme.paper);
         painter.drawText(badge, Qt::AlignCenter, number);
@@ -124,7 +128,8 @@ private:
             case PlaceToBe::sizes:  // bars of unlike length from one edge
                 path.moveTo(-8, -8);
                 path.lineTo(-8, 8);
-                for (const auto& [height, length] : {std::pair{-6, 15}, {-1, 9}, {4, 4}}) path.addRect(-8, height, length, 3);
+                for (const auto& [height, length] : {std::pair{-6, 15}, {-1, 9}, {4, 4}})
+                    path.addRect(-8, height, length, 3);
                 break;
         }
         return path;
@@ -144,9 +149,12 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     column->setContentsMargins(0, 8, 0, 8);
     column->setSpacing(0);
     for (const auto& [place, word, name] :
-         {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"}, std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
-          std::tuple{PlaceToBe::runs, tr("Runs"), "placeRuns"}, std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"},
-          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"}, std::tuple{PlaceToBe::jobs, tr("Saved jobs"), "placeJobs"},
+         {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"},
+          std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},
+          std::tuple{PlaceToBe::runs, tr("Runs"), "placeRuns"},
+          std::tuple{PlaceToBe::receipts, tr("Receipts"), "placeReceipts"},
+          std::tuple{PlaceToBe::safe, tr("Safe"), "placeSafe"},
+          std::tuple{PlaceToBe::jobs, tr("Saved jobs"), "placeJobs"},
           std::tuple{PlaceToBe::sizes, tr("Sizes"), "placeSizes"}}) {
         auto* button = new PlaceButton(place, word);
         button->setObjectName(QLatin1String(name));

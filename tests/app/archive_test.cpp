@@ -45,9 +45,11 @@ void will_pack_as(const QString& name, const char* format) {
 
 }  // namespace
 
-TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and both are undone", "[window][pack]") {
+TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and both are undone",
+          "[window][pack]") {
     Desk desk;
-    for (const char* file : {"permits/a.pdf", "permits/b.pdf", "permits/maps/quay.txt"}) desk.temp.write(std::string("desk/") + file, file);
+    for (const char* file : {"permits/a.pdf", "permits/b.pdf", "permits/maps/quay.txt"})
+        desk.temp.write(std::string("desk/") + file, file);
     desk.temp.folder("desk/mail");
     desk.temp.folder("desk/out");
     desk.open();
@@ -72,12 +74,14 @@ TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and bot
     const std::string packed = desk.finished();
     REQUIRE(desk.driver->settle());
     CHECK(desk.temp.has("desk/mail/permits-2031.zip"));
-    CHECK(by_python(desk.temp.path(), "print(zipfile.ZipFile('desk/mail/permits-2031.zip').testzip())") == "None\n");
+    CHECK(by_python(desk.temp.path(), "print(zipfile.ZipFile('desk/mail/permits-2031.zip').testzip())") ==
+          "None\n");
 
     // into it by Return, as into a folder, and out again
     desk.driver->openFolder(desk.temp.path("desk/mail"));
     REQUIRE(desk.driver->settle());
-    desk.driver->clickRow("folderList", desk.driver->rowNamed("folderList", QStringLiteral("permits-2031.zip")));
+    desk.driver->clickRow("folderList",
+                          desk.driver->rowNamed("folderList", QStringLiteral("permits-2031.zip")));
     desk.driver->key("folderList", Qt::Key_Return);
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->gathering().folder() == desk.temp.path("desk/mail/permits-2031.zip"));
@@ -87,8 +91,8 @@ TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and bot
     CHECK(desk.window->gathering().model().rowCount() == 3);
     bench.setOperation(Operation::copy);
     CHECK(bench.job().into == desk.temp.path("desk/mail"));
-    bench.replacePicks(
-        {desk.temp.path("desk/mail/permits-2031.zip/permits/a.pdf"), desk.temp.path("desk/mail/permits-2031.zip/permits/maps")});
+    bench.replacePicks({desk.temp.path("desk/mail/permits-2031.zip/permits/a.pdf"),
+                        desk.temp.path("desk/mail/permits-2031.zip/permits/maps")});
     bench.setDestination(desk.temp.path("desk/out"));
     REQUIRE(desk.driver->settle());
     desk.driver->click("start");
@@ -103,14 +107,17 @@ TEST_CASE("a batch is packed, looked into, two files come out elsewhere, and bot
     CHECK(desk.temp.read("desk/permits/a.pdf") == "permits/a.pdf");
 }
 
-TEST_CASE("archives are unpacked whole from the window, and a member is seen face to face with the file that is there",
-          "[window][archives]") {
+TEST_CASE(
+    "archives are unpacked whole from the window, and a member is seen face to face with the file that is "
+    "there",
+    "[window][archives]") {
     Desk desk;
     desk.temp.write("desk/notes/list.txt", "one\ntwo\nthree\n");
     desk.temp.write("desk/notes/other.txt", "other");
     desk.open();
     // made by the window's own means
-    Job packing = with(copy({desk.temp.path("desk/notes")}, desk.temp.path("desk/notes.zip")), Decision::undecided);
+    Job packing =
+        with(copy({desk.temp.path("desk/notes")}, desk.temp.path("desk/notes.zip")), Decision::undecided);
     packing.operation = Operation::pack;
     Jobs jobs(desk.temp.path("jobs"));
     (void)jobs.run(packing);
@@ -130,12 +137,14 @@ TEST_CASE("archives are unpacked whole from the window, and a member is seen fac
     CHECK(plan->totals.of(Outcome::undecided) == 1);
     // the two of the pair, read out of the archive and off the disk
     desk.driver->click("placeCollisions");
-    REQUIRE(WindowDriver::wait([&] { return desk.driver->rowNamed("pairList", QStringLiteral("notes / list.txt")) >= 0; }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.driver->rowNamed("pairList", QStringLiteral("notes / list.txt")) >= 0; }));
     desk.driver->clickRow("pairList", 0);
     const auto* in_words = desk.window->collisions().findChild<QLabel*>(QStringLiteral("pairInWords"));
     REQUIRE(WindowDriver::wait([&] { return in_words->text().startsWith(QStringLiteral("1 line")); }));
     for (ItemId id = 0; id < plan->items.size(); ++id)
-        if (plan->items[id].outcome == Outcome::undecided) desk.window->bench().decide({id}, Decision::overwrite);
+        if (plan->items[id].outcome == Outcome::undecided)
+            desk.window->bench().decide({id}, Decision::overwrite);
     REQUIRE(desk.driver->settle());
     desk.driver->click("placeBench");
     desk.driver->click("start");

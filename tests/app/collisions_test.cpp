@@ -56,13 +56,17 @@ struct Table {
     Bench& bench() const { return window->bench(); }
     void settle() const {
         REQUIRE(driver->settle());
-        REQUIRE(WindowDriver::wait([this] { return window->collisions().collisions().view()->plan == bench().plan(); }));
+        REQUIRE(WindowDriver::wait(
+            [this] { return window->collisions().collisions().view()->plan == bench().plan(); }));
     }
     QListView* groups() const { return driver->find<QListView>("groupList"); }
-    QString group(int row, int role = Qt::DisplayRole) const { return groups()->model()->index(row, 0).data(role).toString(); }
+    QString group(int row, int role = Qt::DisplayRole) const {
+        return groups()->model()->index(row, 0).data(role).toString();
+    }
     void goToGroup(const char* title) const {
         for (int row = 0; row < groups()->model()->rowCount(); ++row)
-            if (group(row) == QString::fromUtf8(title)) groups()->setCurrentIndex(groups()->model()->index(row, 0));
+            if (group(row) == QString::fromUtf8(title))
+                groups()->setCurrentIndex(groups()->model()->index(row, 0));
         REQUIRE(groups()->currentIndex().data().toString() == QString::fromUtf8(title));
     }
     void groupKey(Qt::Key key) const {
@@ -73,7 +77,9 @@ struct Table {
         driver->key("pairList", key, modifiers);
         settle();
     }
-    QString currentPair() const { return driver->find<RowView>("pairList")->currentIndex().siblingAtColumn(0).data().toString(); }
+    QString currentPair() const {
+        return driver->find<RowView>("pairList")->currentIndex().siblingAtColumn(0).data().toString();
+    }
     const Item& item(const std::string& source) const {
         for (const Item& one : bench().plan()->items)
             if (bench().plan()->source_path(one) == temp.path(source)) return one;
@@ -90,7 +96,8 @@ struct Table {
 
 }  // namespace
 
-TEST_CASE("groups are decided in one stroke, exceptions one by one, and each stroke is undone", "[window][collisions]") {
+TEST_CASE("groups are decided in one stroke, exceptions one by one, and each stroke is undone",
+          "[window][collisions]") {
     Table table;
     REQUIRE(table.groups()->model()->rowCount() == 4);
     CHECK(table.group(1) == "Incoming newer");
@@ -100,7 +107,8 @@ TEST_CASE("groups are decided in one stroke, exceptions one by one, and each str
     table.goToGroup("Incoming newer");
     table.groupKey(Qt::Key_2);
     CHECK(table.of(Outcome::overwritten) == 3);
-    CHECK(table.groups()->currentIndex().data().toString() == "Incoming older");  // the next that needs somebody
+    CHECK(table.groups()->currentIndex().data().toString() ==
+          "Incoming older");  // the next that needs somebody
     table.goToGroup("Incoming newer");
     table.driver->clickRow("pairList", 1);
     table.pairKey(Qt::Key_1);  // an exception
@@ -131,7 +139,8 @@ TEST_CASE("groups are decided in one stroke, exceptions one by one, and each str
     CHECK(table.item("from/o-1.pdf").outcome == Outcome::undecided);
 }
 
-TEST_CASE("by keys alone: decide and go on, next and last undecided, through all groups", "[window][collisions]") {
+TEST_CASE("by keys alone: decide and go on, next and last undecided, through all groups",
+          "[window][collisions]") {
     Table table;
     CHECK(table.currentPair() == "n-1.pdf");  // the first that needs somebody
     table.pairKey(Qt::Key_2);
@@ -155,7 +164,8 @@ TEST_CASE("by keys alone: decide and go on, next and last undecided, through all
     CHECK(table.of(Outcome::undecided) == 1);
 }
 
-TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a decision is its pair's only", "[window][collisions]") {
+TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a decision is its pair's only",
+          "[window][collisions]") {
     Table table;
     auto* name = table.driver->find<QLineEdit>("newName");
     CHECK(name->text() == "n-1-2.pdf");
@@ -163,10 +173,12 @@ TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a 
     table.driver->key("newName", Qt::Key_Return);
     table.settle();
     CHECK(table.bench().plan()->final_name(table.item("from/n-1.pdf")) == "first, as it came.pdf");
-    table.bench().decide({table.bench().plan()->colliding.at(2)}, PairDecision{{}, Decision::rename, {}, {}, true});
+    table.bench().decide({table.bench().plan()->colliding.at(2)},
+                         PairDecision{{}, Decision::rename, {}, {}, true});
     table.settle();
-    const auto making_room = std::count_if(table.bench().plan()->items.begin(), table.bench().plan()->items.end(),
-                                           [](const Item& item) { return item.role == Role::makes_room; });
+    const auto making_room =
+        std::count_if(table.bench().plan()->items.begin(), table.bench().plan()->items.end(),
+                      [](const Item& item) { return item.role == Role::makes_room; });
     CHECK(making_room == 1);
     // the pair changes: what was decided about it holds no longer, what was decided about others does
     table.temp.write("to/n-1.pdf", "held, and a day's work");
@@ -177,7 +189,8 @@ TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a 
                       [](const Item& item) { return item.role == Role::makes_room; }));
 }
 
-TEST_CASE("the rule that the decisions amount to is offered in words, and becomes the batch's", "[window][collisions]") {
+TEST_CASE("the rule that the decisions amount to is offered in words, and becomes the batch's",
+          "[window][collisions]") {
     Table table;
     auto* rule = table.driver->find<QPushButton>("makeRule");
     CHECK_FALSE(rule->isVisible());
@@ -195,11 +208,13 @@ TEST_CASE("the rule that the decisions amount to is offered in words, and become
     CHECK_FALSE(rule->isVisible());
 }
 
-TEST_CASE("what differs is found by the program that looks: lines, cells, bytes, hostile files harm nothing", "[look]") {
+TEST_CASE("what differs is found by the program that looks: lines, cells, bytes, hostile files harm nothing",
+          "[look]") {
     TempFolder temp;
     PairLooker looker;
     std::optional<Differences> seen;
-    QObject::connect(&looker, &PairLooker::compared, [&](const Differences& differences) { seen = differences; });
+    QObject::connect(&looker, &PairLooker::compared,
+                     [&](const Differences& differences) { seen = differences; });
     const auto compare = [&](const std::string& left, const std::string& right) {
         seen.reset();
         looker.lookAt(left, right);
@@ -207,35 +222,41 @@ TEST_CASE("what differs is found by the program that looks: lines, cells, bytes,
         return *seen;
     };
     using How = Differences::How;
-    const auto text = compare(temp.write("a.txt", "one\ntwo\nthree\n"), temp.write("b.txt", "one\n2\nthree\nfour\n"));
+    const auto text =
+        compare(temp.write("a.txt", "one\ntwo\nthree\n"), temp.write("b.txt", "one\n2\nthree\nfour\n"));
     REQUIRE(text.rows.size() == 4);
     CHECK(text.rows[0].how == How::same);
     CHECK(text.rows[1].how == How::changed);
     CHECK(text.rows[1].right == "2");
     CHECK(text.rows[3].how == How::only_right);
     CHECK(text.first == 4);
-    const auto cells =
-        compare(temp.write("a.csv", "quay,rate\nnorth,41\nslip,\"1,5\"\n"), temp.write("b.csv", "quay,rate\nnorth,40\nslip,\"1,5\"\n"));
+    const auto cells = compare(temp.write("a.csv", "quay,rate\nnorth,41\nslip,\"1,5\"\n"),
+                               temp.write("b.csv", "quay,rate\nnorth,40\nslip,\"1,5\"\n"));
     CHECK(cells.cells);
     REQUIRE(cells.rows.size() == 1);
     CHECK(cells.rows[0].left == "B2   41");
-    const auto bytes =
-        compare(temp.write("a.bin", std::string(3'000'000, '\0') + "x"), temp.write("b.bin", std::string(3'000'000, '\0') + "y"));
+    const auto bytes = compare(temp.write("a.bin", std::string(3'000'000, '\0') + "x"),
+                               temp.write("b.bin", std::string(3'000'000, '\0') + "y"));
     CHECK(bytes.rows.empty());
     CHECK(bytes.first == 3'000'000);
     CHECK(compare(temp.path("a.bin"), temp.path("a.bin")).first == -1);
     CHECK_FALSE(compare(temp.path("a.bin"), temp.path("missing")).known);
     const auto line_ends = compare(temp.write("unix.txt", "a\nb\n"), temp.write("dos.txt", "a\r\nb\r\n"));
-    CHECK(std::all_of(line_ends.rows.begin(), line_ends.rows.end(), [](const auto& row) { return row.how == How::same; }));
+    CHECK(std::all_of(line_ends.rows.begin(), line_ends.rows.end(),
+                      [](const auto& row) { return row.how == How::same; }));
     CHECK(line_ends.first == 1);
-    const auto damaged = compare(temp.write("a.ods", "PK\x03\x04 nonsense"), temp.write("b.ods", std::string(100'000, '\xff')));
+    const auto damaged = compare(temp.write("a.ods", "PK\x03\x04 nonsense"),
+                                 temp.write("b.ods", std::string(100'000, '\xff')));
     CHECK(damaged.known);
     CHECK_FALSE(damaged.cells);
 }
 
-TEST_CASE("what a run left undecided, or met on its way, is settled here, and that run goes on with it", "[window][collisions]") {
+TEST_CASE("what a run left undecided, or met on its way, is settled here, and that run goes on with it",
+          "[window][collisions]") {
     Table table;
-    table.temp.write("to/new.pdf", "taken by somebody while the plan stood");  // nobody looks: the watch is of the other page
+    table.temp.write(
+        "to/new.pdf",
+        "taken by somebody while the plan stood");  // nobody looks: the watch is of the other page
     table.driver->click("start");
     table.settle();
     CHECK(table.of(Outcome::undecided) == 8);  // the new one too

@@ -28,7 +28,8 @@ struct Desk {
         window->show();
         REQUIRE(QTest::qWaitForWindowExposed(&*window));
         driver.emplace(*window);
-        QObject::connect(&window->runs(), &Runs::finished, [this](const RunEnd& end) { ended = end.head->id; });
+        QObject::connect(&window->runs(), &Runs::finished,
+                         [this](const RunEnd& end) { ended = end.head->id; });
         REQUIRE(driver->settle());
     }
     /// One key, counted.
@@ -66,7 +67,9 @@ struct Desk {
         REQUIRE(WindowDriver::wait([&] { return !ended.empty(); }));
         return std::exchange(ended, {});
     }
-    QString cell(int row, OutcomeModel::Column column) { return window->outcome().model().index(row, column).data().toString(); }
+    QString cell(int row, OutcomeModel::Column column) {
+        return window->outcome().model().index(row, column).data().toString();
+    }
     int rowOf(const QString& name) const { return driver->rowNamed("outcomeList", name); }
 
     TempFolder temp;

@@ -25,7 +25,8 @@ QImage picture_of(QWidget& widget) {
 void shows_focus(QAbstractItemView& view) {
     QStandardItemModel model(4, 2);
     for (int row = 0; row < 4; ++row)
-        for (int column = 0; column < 2; ++column) model.setItem(row, column, new QStandardItem(QStringLiteral("cell")));
+        for (int column = 0; column < 2; ++column)
+            model.setItem(row, column, new QStandardItem(QStringLiteral("cell")));
     view.setModel(&model);
     QWidget window;
     auto* other = new QLineEdit(&window);
@@ -36,11 +37,13 @@ void shows_focus(QAbstractItemView& view) {
     window.show();
     view.setFocus();
     view.setCurrentIndex(model.index(1, 0));
-    view.selectionModel()->select(model.index(1, 0), QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
+    view.selectionModel()->select(model.index(1, 0),
+                                  QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
     REQUIRE(WindowDriver::wait([&] { return view.hasFocus(); }));
     const QImage with = picture_of(*view.viewport());
     view.setCurrentIndex(model.index(2, 0));
-    view.selectionModel()->select(model.index(1, 0), QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
+    view.selectionModel()->select(model.index(1, 0),
+                                  QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
     const QImage elsewhere = picture_of(*view.viewport());
     CHECK(with != elsewhere);  // the current row, whatever is selected
     other->setFocus();
@@ -50,7 +53,8 @@ void shows_focus(QAbstractItemView& view) {
     // what is selected has an edge of its own, which does not hang on the pale ground
     const QRect row = view.visualRect(model.index(1, 0));
     CHECK(without.pixelColor(0, row.center().y()).name() == Theme::current().edge.name());
-    CHECK(without.pixelColor(0, view.visualRect(model.index(3, 0)).center().y()).name() != Theme::current().edge.name());
+    CHECK(without.pixelColor(0, view.visualRect(model.index(3, 0)).center().y()).name() !=
+          Theme::current().edge.name());
     view.setParent(nullptr);
 }
 

@@ -58,7 +58,9 @@ struct Desk {
     }
     FolderModel& model() const { return const_cast<MainWindow&>(*window).gathering().model(); }
     QString label(const char* name) const { return driver->find<QLabel>(name)->text(); }
-    bool picked(const std::string& name) const { return window->bench().picks().contain(temp.path("desk"), name); }
+    bool picked(const std::string& name) const {
+        return window->bench().picks().contain(temp.path("desk"), name);
+    }
     std::size_t picks() const { return window->bench().picks().count(); }
 
     TempFolder temp;
@@ -74,7 +76,8 @@ std::string name_of_number(int number) {
 
 }  // namespace
 
-TEST_CASE("sixty of five hundred, typed as numbers at full speed: few keys, no wrong pick", "[window][pick]") {
+TEST_CASE("sixty of five hundred, typed as numbers at full speed: few keys, no wrong pick",
+          "[window][pick]") {
     Desk desk(500);
     std::mt19937 random(7);
     std::set<int> wanted;
@@ -130,14 +133,16 @@ TEST_CASE("the pick box adds nothing by a key that came too early", "[window][pi
     CHECK_FALSE(desk.picked("permit-0211-quay.pdf"));
 }
 
-TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it is confirmed", "[window][pick]") {
+TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it is confirmed",
+          "[window][pick]") {
     Desk desk(500);
     QString list;
     for (int i = 0; i < 57; ++i) list += QString::number(200 + 7 * i) + QLatin1Char('\n');
     list += QStringLiteral("690-691\n\"permit-0699-quay.pdf\", 1200\nquay\n");
     QApplication::clipboard()->setText(list);
     desk.driver->click("pasteList");
-    REQUIRE(WindowDriver::wait([&] { return desk.label("listCounts").contains(QStringLiteral("60 found")); }));
+    REQUIRE(
+        WindowDriver::wait([&] { return desk.label("listCounts").contains(QStringLiteral("60 found")); }));
     CHECK(desk.label("listCounts").contains(QStringLiteral("1 not found")));
     CHECK(desk.label("listCounts").contains(QStringLiteral("1 still to choose")));
     CHECK(desk.picks() == 0);
@@ -152,7 +157,8 @@ TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it i
     CHECK(desk.picks() == 0);
 }
 
-TEST_CASE("changes of the batch are undone and done again, and the batch outlasts the window", "[window][batch]") {
+TEST_CASE("changes of the batch are undone and done again, and the batch outlasts the window",
+          "[window][batch]") {
     Desk desk(20);
     const auto& driver = *desk.driver;
     driver.clickMark(3);
@@ -177,14 +183,16 @@ TEST_CASE("changes of the batch are undone and done again, and the batch outlast
     CHECK(desk.label("runWords").contains(QStringLiteral("no longer there")));
     // what is in hand, as a list, and out of it again
     desk.driver->click("asInHand");
-    REQUIRE(WindowDriver::wait([&] { return desk.driver->find<RowView>("batchList")->model()->rowCount() == 2; }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.driver->find<RowView>("batchList")->model()->rowCount() == 2; }));
     desk.driver->clickRow("batchList", 0);
     desk.driver->key("batchList", Qt::Key_Delete);
     CHECK(desk.picks() == 1);
     CHECK(desk.temp.has("desk/permit-0203-quay.pdf"));  // out of the batch, not into the trash
 }
 
-TEST_CASE("what another program adds or removes appears by itself, and the place one looks at stays", "[window][watch]") {
+TEST_CASE("what another program adds or removes appears by itself, and the place one looks at stays",
+          "[window][watch]") {
     Desk desk(200);
     desk.driver->clickRow("folderList", 150);
     const QString current = desk.driver->find<RowView>("folderList")->currentIndex().data().toString();
@@ -222,7 +230,8 @@ TEST_CASE("chips narrow the list, say what they do, and go by one key", "[window
     filter.setState(state);
     REQUIRE(desk.driver->settle());
     CHECK(desk.model().rowCount() == 31);
-    CHECK(desk.driver->find<QPushButton>("chipMore")->text() == QStringLiteral("More: not below Drafts, s?b"));
+    CHECK(desk.driver->find<QPushButton>("chipMore")->text() ==
+          QStringLiteral("More: not below Drafts, s?b"));
     CHECK(FilterState::fromText(state.toText()) == state);
     desk.driver->click("filterBelow");
     REQUIRE(desk.driver->settle());
@@ -254,12 +263,14 @@ TEST_CASE("last month is last month", "[filter]") {
     CHECK(*wanted.changed_before_ns == QDate(2031, 1, 1).startOfDay().toMSecsSinceEpoch() * 1'000'000);
     state.changed = FilterState::Changed::between;
     state.changed_until = QStringLiteral("2031-05-02");  // that day is in it
-    CHECK(*state.criteria(QDate(2031, 6, 1)).changed_before_ns == QDate(2031, 5, 3).startOfDay().toMSecsSinceEpoch() * 1'000'000);
+    CHECK(*state.criteria(QDate(2031, 6, 1)).changed_before_ns ==
+          QDate(2031, 5, 3).startOfDay().toMSecsSinceEpoch() * 1'000'000);
     state.changed_until = QStringLiteral("soon");
     CHECK(state.mistakes() == QStringList{QStringLiteral("changed_until")});
 }
 
-TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone and done again by one key", "[window][small]") {
+TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone and done again by one key",
+          "[window][small]") {
     Desk desk(3);
     const Environment home("XDG_DATA_HOME", desk.temp.path("data"));
     QUndoStack& history = desk.window->bench().history();
@@ -269,7 +280,8 @@ TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone 
     QObject::connect(&jobs, &SmallJobs::problem, [&](const QString& why) { problem = why; });
     QObject::connect(&jobs, &SmallJobs::changed, [&](const QString& words) { done << words; });
     jobs.rename(desk.temp.path("desk"), "permit-0200-quay.pdf", "a {b}.pdf");
-    jobs.trash({desk.temp.path("desk/a {b}.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});  // once the first is through
+    jobs.trash({desk.temp.path("desk/a {b}.pdf"),
+                desk.temp.path("desk/permit-0201-quay.pdf")});  // once the first is through
     jobs.newFolder(desk.temp.path("desk"), "a/b");
     REQUIRE(WindowDriver::wait([&] { return done.size() == 3; }));
     CHECK(done[0] == QStringLiteral("Rename permit-0200-quay.pdf to a {b}.pdf in desk."));
@@ -280,7 +292,8 @@ TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone 
     CHECK(desk.temp.has("data/Trash/files/a {b}.pdf"));
     CHECK_FALSE(desk.temp.has("desk/permit-0201-quay.pdf"));
     CHECK((*Store::open(desk.temp.path("state")))->receipts()->size() == 3);
-    REQUIRE(WindowDriver::wait([&] { return desk.window->runs().lanes().empty(); }));  // nothing of them stays in the way
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.window->runs().lanes().empty(); }));  // nothing of them stays in the way
     for (int i = 0; i < 3; ++i) history.undo();
     REQUIRE(WindowDriver::wait([&] { return done.size() == 6; }));
     CHECK(problem.toStdString() == "");
@@ -318,7 +331,8 @@ TEST_CASE("a look at a file, and hostile files harm nothing but their own look",
     REQUIRE(QProcess::execute(QStringLiteral(DEMO_DATA), {QString::fromStdString(temp.path("office"))}) == 0);
     LookerProcess looker;
     std::optional<Look> look;
-    QObject::connect(&looker, &LookerProcess::looked, [&](const std::string&, const Look& seen) { look = seen; });
+    QObject::connect(&looker, &LookerProcess::looked,
+                     [&](const std::string&, const Look& seen) { look = seen; });
     const auto look_at = [&](const std::string& path) {
         look.reset();
         looker.lookAt(path);
@@ -327,11 +341,13 @@ TEST_CASE("a look at a file, and hostile files harm nothing but their own look",
     };
     std::map<std::string, std::string> samples;  // one of each extension
     for (const auto& entry : std::filesystem::recursive_directory_iterator(temp.path("office")))
-        if (entry.is_regular_file()) samples.emplace(entry.path().extension().string(), entry.path().string());
+        if (entry.is_regular_file())
+            samples.emplace(entry.path().extension().string(), entry.path().string());
     CHECK_FALSE(look_at(samples.at(".jpg")).picture.isNull());
     const Look pdf = look_at(samples.at(".pdf"));
     CHECK_FALSE(pdf.picture.isNull());
-    CHECK(std::any_of(pdf.facts.begin(), pdf.facts.end(), [](const auto& fact) { return fact.first == QStringLiteral("Pages"); }));
+    CHECK(std::any_of(pdf.facts.begin(), pdf.facts.end(),
+                      [](const auto& fact) { return fact.first == QStringLiteral("Pages"); }));
     CHECK_FALSE(look_at(samples.at(".csv")).text.isEmpty());
     CHECK_FALSE(look_at(temp.path("nothing")).problem.isEmpty());
     const Look utf16 = look_at(temp.write("utf16.txt", std::string("\xff\xfe"
@@ -341,18 +357,23 @@ TEST_CASE("a look at a file, and hostile files harm nothing but their own look",
     // damaged in the middle, cut short: each look ends, with something or with a word about it
     std::mt19937 random(11);
     for (const auto& [extension, path] : samples) {
-        if (extension != ".jpg" && extension != ".pdf" && extension != ".flac" && extension != ".wav" && extension != ".ogg") continue;
+        if (extension != ".jpg" && extension != ".pdf" && extension != ".flac" && extension != ".wav" &&
+            extension != ".ogg")
+            continue;
         for (int round = 0; round < 3; ++round) {
             std::string bytes = temp.read(path.substr(temp.path().size() + 1));
-            for (int hit = 0; hit < 40 && !bytes.empty(); ++hit) bytes[random() % bytes.size()] = static_cast<char>(random());
+            for (int hit = 0; hit < 40 && !bytes.empty(); ++hit)
+                bytes[random() % bytes.size()] = static_cast<char>(random());
             if (round == 2) bytes.resize(bytes.size() / 2);
             const Look seen = look_at(temp.write("hostile" + extension, bytes));
-            CHECK((!seen.problem.isEmpty() || !seen.picture.isNull() || !seen.text.isEmpty() || !seen.facts.empty()));
+            CHECK((!seen.problem.isEmpty() || !seen.picture.isNull() || !seen.text.isEmpty() ||
+                   !seen.facts.empty()));
         }
     }
 }
 
-TEST_CASE("files go from window to window by the clipboard, and what it holds is on view before", "[window][clipboard]") {
+TEST_CASE("files go from window to window by the clipboard, and what it holds is on view before",
+          "[window][clipboard]") {
     Desk desk(4);
     desk.temp.folder("other");
     desk.driver->clickRow("folderList", 0);
@@ -362,7 +383,7 @@ TEST_CASE("files go from window to window by the clipboard, and what it holds is
     CHECK(desk.window->bench().job().operation == Operation::move);
 
     TempFolder state;
-    MainWindow other(desk.temp.path("other"), state.path(), false);
+    MainWindow other(desk.temp.path("other"), state.path());
     other.show();
     const WindowDriver driver(other);
     REQUIRE(driver.settle());
@@ -384,8 +405,10 @@ TEST_CASE("files go from window to window by the clipboard, and what it holds is
     CHECK_FALSE(desk.temp.has("desk/permit-0200-quay.pdf"));
 
     // yesterday's clipboard: what is no longer there is said
-    QApplication::clipboard()->setMimeData(to_mime({{desk.temp.path("desk/permit-0200-quay.pdf")}, false}).release());
-    REQUIRE(WindowDriver::wait([&] { return driver.find<QLabel>("clipboardWords")->text().contains(QStringLiteral("1 gone")); }));
+    QApplication::clipboard()->setMimeData(
+        to_mime({{desk.temp.path("desk/permit-0200-quay.pdf")}, false}).release());
+    REQUIRE(WindowDriver::wait(
+        [&] { return driver.find<QLabel>("clipboardWords")->text().contains(QStringLiteral("1 gone")); }));
     CHECK_FALSE(driver.find<QPushButton>("clipboardCopy")->isEnabled());
     QApplication::clipboard()->setText(QStringLiteral("words, no files"));
     CHECK_FALSE(driver.find<QWidget>("clipboardLine")->isVisible());
@@ -398,19 +421,23 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
     CHECK(back.paths == clip.paths);
     CHECK(back.cut);
     QMimeData plain;
-    plain.setData("text/uri-list", "# a remark\r\nfile:///tmp/a%20b\r\nhttps://example.org/c\r\nfile://localhost/tmp/d\r\n");
+    plain.setData("text/uri-list",
+                  "# a remark\r\nfile:///tmp/a%20b\r\nhttps://example.org/c\r\nfile://localhost/tmp/d\r\n");
     CHECK(from_mime(&plain).paths == std::vector<std::string>{"/tmp/a b", "/tmp/d"});
     CHECK_FALSE(from_mime(&plain).cut);
     CHECK(from_mime(nullptr).paths.empty());
 
     Desk desk(2);
     QMimeData dropped;
-    dropped.setData("text/uri-list", QByteArray("file://") + desk.temp.path("desk/permit-0201-quay.pdf").c_str());
+    dropped.setData("text/uri-list",
+                    QByteArray("file://") + desk.temp.path("desk/permit-0201-quay.pdf").c_str());
     auto* outcome = desk.driver->find<QWidget>("outcome");
-    QDragEnterEvent over(QPoint(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton, Qt::NoModifier);
+    QDragEnterEvent over(QPoint(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton,
+                         Qt::NoModifier);
     QApplication::sendEvent(outcome, &over);
     CHECK(over.isAccepted());
-    QDropEvent drop(QPointF(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton, Qt::NoModifier);
+    QDropEvent drop(QPointF(20, 20), Qt::CopyAction | Qt::MoveAction, &dropped, Qt::LeftButton,
+                    Qt::NoModifier);
     QApplication::sendEvent(outcome, &drop);
     CHECK(desk.picked("permit-0201-quay.pdf"));
     CHECK(drop.dropAction() == Qt::CopyAction);
@@ -423,14 +450,19 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
     CHECK(desk.window->bench().job().into == desk.temp.path("state"));
 }
 
-TEST_CASE("the destination as it will be: opened where the batch touches nothing, searched, written out, followed", "[window][outcome]") {
+TEST_CASE(
+    "the destination as it will be: opened where the batch touches nothing, searched, written out, followed",
+    "[window][outcome]") {
     Desk desk(3);
     desk.temp.write("to/old/deep/kept.pdf", "x");
     desk.temp.write("to/permit-0200-quay.pdf", "held");
-    desk.window->bench().replacePicks({desk.temp.path("desk/permit-0200-quay.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});
+    desk.window->bench().replacePicks(
+        {desk.temp.path("desk/permit-0200-quay.pdf"), desk.temp.path("desk/permit-0201-quay.pdf")});
     desk.window->bench().setDestination(desk.temp.path("to"));
     REQUIRE(desk.driver->settle());
-    const auto row_of = [&](const char* name) { return desk.driver->rowNamed("outcomeList", QLatin1String(name)); };
+    const auto row_of = [&](const char* name) {
+        return desk.driver->rowNamed("outcomeList", QLatin1String(name));
+    };
     REQUIRE(row_of("old/") >= 0);
     desk.driver->clickRow("outcomeList", row_of("old/"));
     desk.driver->key("outcomeList", Qt::Key_Right);
@@ -456,7 +488,7 @@ TEST_CASE("the destination as it will be: opened where the batch touches nothing
     const auto& tree = *desk.window->bench().view().outcome;
     CHECK(outcome_as_text(tree).find("    permit-0201-quay.pdf  [created]\n") != std::string::npos);
     CHECK(outcome_as_text(tree).find("    old/\n") != std::string::npos);
-    CHECK(
-        outcome_as_csv(tree).starts_with("source,target,final,outcome,finding,bytes\r\n\"" + desk.temp.path("desk/permit-0200-quay.pdf")));
+    CHECK(outcome_as_csv(tree).starts_with("source,target,final,outcome,finding,bytes\r\n\"" +
+                                           desk.temp.path("desk/permit-0200-quay.pdf")));
     CHECK(outcome_as_json(tree).find("\"document\":\"plan\"") != std::string::npos);
 }

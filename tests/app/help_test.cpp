@@ -99,7 +99,8 @@ TEST_CASE("the manual is inside the program, and is searched through", "[window]
 }
 
 TEST_CASE("the command line takes paths and file addresses, and says what is wrong with others", "[help]") {
-    const CommandLine places = read_command_line({"a b", "/x/../y", "file:///srv/a%20b", "file://localhost/z", "--", "--help"}, "/here");
+    const CommandLine places = read_command_line(
+        {"a b", "/x/../y", "file:///srv/a%20b", "file://localhost/z", "--", "--help"}, "/here");
     CHECK(places.wrong.empty());
     CHECK(places.places == std::vector<std::string>{"/here/a b", "/y", "/srv/a b", "/z", "/here/--help"});
     CHECK_FALSE(places.help);
@@ -120,7 +121,8 @@ TEST_CASE("an address that leads to another machine is no path of this one", "[h
     CHECK(path_from_uri("sftp://host/a/b").empty());
 }
 
-TEST_CASE("a file opens its folder with itself selected, and what is not there the nearest folder", "[window][help]") {
+TEST_CASE("a file opens its folder with itself selected, and what is not there the nearest folder",
+          "[window][help]") {
     Desk desk;
     for (const char* name : {"a", "b", "c"}) desk.temp.write(std::string("desk/") + name, name);
     desk.temp.write("other/deep/file", "file");
@@ -130,13 +132,16 @@ TEST_CASE("a file opens its folder with itself selected, and what is not there t
     CHECK(missing.missing == desk.temp.path("other/none/of/it"));
     desk.open();
     desk.window->openPlace(desk.temp.path("other/deep/file"));
-    REQUIRE(WindowDriver::wait([&] { return desk.window->gathering().folder() == desk.temp.path("other/deep"); }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.window->gathering().folder() == desk.temp.path("other/deep"); }));
     REQUIRE(desk.driver->settle());
     desk.window->openPlace(desk.temp.path("desk/b"));
     REQUIRE(WindowDriver::wait([&] { return desk.window->gathering().folder() == desk.temp.path("desk"); }));
     REQUIRE(desk.driver->settle());
     const auto* list = desk.driver->find<RowView>("folderList");
-    REQUIRE(WindowDriver::wait([&] { return list->currentIndex().row() == desk.driver->rowNamed("folderList", QStringLiteral("b")); }));
+    REQUIRE(WindowDriver::wait([&] {
+        return list->currentIndex().row() == desk.driver->rowNamed("folderList", QStringLiteral("b"));
+    }));
 }
 
 TEST_CASE("the program says its version without a display, and ends at once when it is told to", "[help]") {
@@ -155,7 +160,8 @@ TEST_CASE("the program says its version without a display, and ends at once when
     program.setProcessEnvironment(environment);
     program.start(QStringLiteral(TAVLO_PROGRAM), {QString::fromStdString(temp.path(""))});
     REQUIRE(program.waitForStarted());
-    REQUIRE(WindowDriver::wait([&] { return temp.has("home/tavlo"); }));  // the window stands: its state folder is made
+    REQUIRE(WindowDriver::wait(
+        [&] { return temp.has("home/tavlo"); }));  // the window stands: its state folder is made
     QTest::qWait(300);
     ::kill(static_cast<pid_t>(program.processId()), SIGTERM);
     REQUIRE(program.waitForFinished(2000));

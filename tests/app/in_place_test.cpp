@@ -29,11 +29,15 @@ using namespace tavlo;
 
 namespace {
 
-std::string numbered(int number) { return "scan-" + std::string(number < 10 ? "00" : "0") + std::to_string(number) + ".pdf"; }
+std::string numbered(int number) {
+    return "scan-" + std::string(number < 10 ? "00" : "0") + std::to_string(number) + ".pdf";
+}
 
 }  // namespace
 
-TEST_CASE("forty names get a word in front and a number, in few strokes, and the undo gives the old ones back", "[window][rename]") {
+TEST_CASE(
+    "forty names get a word in front and a number, in few strokes, and the undo gives the old ones back",
+    "[window][rename]") {
     Desk desk;
     for (int at = 1; at <= 40; ++at) desk.temp.write("desk/" + numbered(at), std::to_string(at));
     const Tree before = tree_of(desk.temp.path("desk"), {.folder_times = false});
@@ -47,30 +51,38 @@ TEST_CASE("forty names get a word in front and a number, in few strokes, and the
     REQUIRE(WindowDriver::wait([] { return QApplication::activePopupWidget() != nullptr; }));
     desk.stroke(Qt::Key_A);  // named anew: {name}-{n:3}{ext}
     REQUIRE(desk.driver->settle());
-    CHECK(desk.sentence() ==
-          QStringLiteral("Give 40 items in desk new names: permit- in front, then named {name}-{n:3}{ext}; where a name is "
-                         "taken, ask me."));
+    CHECK(desk.sentence() == QStringLiteral("Give 40 items in desk new names: permit- in front, then named "
+                                            "{name}-{n:3}{ext}; where a name is "
+                                            "taken, ask me."));
     CHECK(desk.driver->find<QPushButton>("start")->text() == QStringLiteral("Rename 40 items"));
-    CHECK(desk.driver->find<QLabel>("nameExamples")->text().contains(QStringLiteral("permit-scan-001-001.pdf")));
+    CHECK(desk.driver->find<QLabel>("nameExamples")
+              ->text()
+              .contains(QStringLiteral("permit-scan-001-001.pdf")));
     const int row = desk.rowOf(QStringLiteral("permit-scan-001-001.pdf"));
     REQUIRE(row >= 0);
-    CHECK(desk.cell(row + 1, OutcomeModel::NameColumn) == QStringLiteral("scan-001.pdf"));  // the old one below it
+    CHECK(desk.cell(row + 1, OutcomeModel::NameColumn) ==
+          QStringLiteral("scan-001.pdf"));  // the old one below it
     CHECK(tree_of(desk.temp.path("desk"), {.folder_times = false}) == before);
     desk.stroke(Qt::Key_Return, Qt::ControlModifier);
     const std::string id = desk.finished();
     CHECK(desk.strokes <= 20);
     for (int at = 1; at <= 40; ++at)
-        CHECK(desk.temp.read("desk/permit-" + numbered(at).substr(0, 8) + "-" + numbered(at).substr(5)) == std::to_string(at));
+        CHECK(desk.temp.read("desk/permit-" + numbered(at).substr(0, 8) + "-" + numbered(at).substr(5)) ==
+              std::to_string(at));
     desk.window->runs().undoAtOnce(id, QStringLiteral("undo"), [](const RunEnd&) {});
-    REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
 }
 
-TEST_CASE("numbers are shifted and two names traded by a pasted table, what fits nothing is said, the one that stays is a collision",
-          "[window][rename]") {
+TEST_CASE(
+    "numbers are shifted and two names traded by a pasted table, what fits nothing is said, the one that "
+    "stays is a collision",
+    "[window][rename]") {
     Desk desk;
     for (int at = 1; at <= 4; ++at) desk.temp.write("desk/" + numbered(at), std::to_string(at));
     desk.open();
-    desk.window->bench().replacePicks({desk.temp.path("desk/scan-001.pdf"), desk.temp.path("desk/scan-002.pdf")});
+    desk.window->bench().replacePicks(
+        {desk.temp.path("desk/scan-001.pdf"), desk.temp.path("desk/scan-002.pdf")});
     REQUIRE(desk.driver->settle());
     desk.driver->chooseFromMenu("phraseOperation", QStringLiteral("New names"));
     REQUIRE(desk.driver->settle());
@@ -83,7 +95,8 @@ TEST_CASE("numbers are shifted and two names traded by a pasted table, what fits
     const auto& totals = desk.window->bench().plan()->totals;
     CHECK(totals.of(Outcome::undecided) == 2);
     desk.window->bench().setNaming({});
-    QApplication::clipboard()->setText(QStringLiteral("scan-001.pdf\tscan-002.pdf\nscan-002.pdf\tscan-001.pdf\nscan-009.pdf\tx.pdf\n"));
+    QApplication::clipboard()->setText(
+        QStringLiteral("scan-001.pdf\tscan-002.pdf\nscan-002.pdf\tscan-001.pdf\nscan-009.pdf\tx.pdf\n"));
     desk.driver->find<QPushButton>("nameTable")->menu()->actions().front()->trigger();
     REQUIRE(WindowDriver::wait([&] { return !desk.window->bench().job().naming.empty(); }));
     REQUIRE(desk.driver->settle());
@@ -116,7 +129,8 @@ TEST_CASE("a name is typed over in the outcome, says so, and is taken back by on
     REQUIRE(desk.driver->settle());
     const int row = desk.rowOf(QStringLiteral("a.pdf"));
     REQUIRE(row >= 0);
-    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() == QStringLiteral("typed by hand"));
+    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() ==
+          QStringLiteral("typed by hand"));
     desk.window->bench().history().undo();
     REQUIRE(desk.driver->settle());
     CHECK(desk.rowOf(QStringLiteral("x-b.pdf")) >= 0);
@@ -128,7 +142,8 @@ TEST_CASE("a name is typed over in the outcome, says so, and is taken back by on
     CHECK(desk.temp.read("desk/x-a.pdf") == "a.pdf");
 }
 
-TEST_CASE("one file is copied under another name: the sentence says which, and so does the receipt", "[window][rename]") {
+TEST_CASE("one file is copied under another name: the sentence says which, and so does the receipt",
+          "[window][rename]") {
     Desk desk;
     desk.temp.write("desk/a.pdf", "a");
     desk.temp.folder("to");
@@ -142,12 +157,14 @@ TEST_CASE("one file is copied under another name: the sentence says which, and s
     REQUIRE(editor != nullptr);
     editor->setText(QStringLiteral("b.pdf"));
     QTest::keyClick(editor, Qt::Key_Return);
-    REQUIRE(WindowDriver::wait([&] { return desk.sentence().contains(QStringLiteral(", as b.pdf; where")); }));
+    REQUIRE(
+        WindowDriver::wait([&] { return desk.sentence().contains(QStringLiteral(", as b.pdf; where")); }));
     REQUIRE(desk.driver->settle());
     desk.driver->click("start");
     const std::string id = desk.finished();
     CHECK(desk.temp.read("to/b.pdf") == "a");
-    CHECK((*Store::open(desk.temp.path("state")))->receipt(id)->sentence.find(", as b.pdf;") != std::string::npos);
+    CHECK((*Store::open(desk.temp.path("state")))->receipt(id)->sentence.find(", as b.pdf;") !=
+          std::string::npos);
 }
 
 TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
@@ -160,7 +177,9 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     desk.window->bench().setOperation(Operation::rename);
     desk.window->bench().setNaming(naming);
     REQUIRE(desk.driver->settle());
-    const auto name = [&] { return desk.window->bench().plan()->final_name(desk.window->bench().plan()->items[0]); };
+    const auto name = [&] {
+        return desk.window->bench().plan()->final_name(desk.window->bench().plan()->items[0]);
+    };
     CHECK(name() == "XA.pdf");
     auto* field = desk.driver->find<QWidget>("nameSteps")->findChild<QLineEdit*>();
     field->setFocus();
@@ -172,7 +191,8 @@ TEST_CASE("steps are moved and taken out by keys", "[window][rename]") {
     auto* grip = desk.driver->find<QLabel>("rowGrip");
     QTest::mousePress(grip, Qt::LeftButton, Qt::NoModifier, QPoint(4, 4));
     const QPointF up(4, 4 - 60);
-    QMouseEvent move(QEvent::MouseMove, up, grip->mapToGlobal(up), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QMouseEvent move(QEvent::MouseMove, up, grip->mapToGlobal(up), Qt::NoButton, Qt::LeftButton,
+                     Qt::NoModifier);
     QApplication::sendEvent(grip, &move);
     QTest::mouseRelease(grip, Qt::LeftButton);
     REQUIRE(desk.driver->settle());
@@ -198,7 +218,9 @@ TEST_CASE("steps are kept under a name, used again and forgotten", "[window][ren
     desk.entry("keptSteps", QStringLiteral("Keep these under a name\u2026"))->trigger();
     bench.setNaming({});
     REQUIRE(desk.driver->settle());
-    const auto kept = [&](int at) { return desk.entry("keptSteps", QStringLiteral("Permits-of now"))->menu()->actions()[at]; };
+    const auto kept = [&](int at) {
+        return desk.entry("keptSteps", QStringLiteral("Permits-of now"))->menu()->actions()[at];
+    };
     kept(0)->trigger();
     REQUIRE(desk.driver->settle());
     CHECK(bench.job().naming == naming);
@@ -223,7 +245,8 @@ TEST_CASE("what is put into the trash by Delete leaves the batch too", "[window]
     CHECK(desk.window->bench().view().refusals.empty());
 }
 
-TEST_CASE("what a filter leaves is removed, what stays is said before, and the undo brings it back", "[window][remove]") {
+TEST_CASE("what a filter leaves is removed, what stays is said before, and the undo brings it back",
+          "[window][remove]") {
     Desk desk;
     for (const char* file : {"VIDEO-1.mp4", "VIDEO-2.mp4", "scan-1.pdf", "scan-2.pdf", "notes.txt"})
         desk.temp.write(std::string("desk/") + file, std::string(1000, 'x'));
@@ -241,8 +264,11 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
     CHECK(desk.driver->find<QLabel>("outcomeSummary")->text() ==
           QStringLiteral("3 leave · 2 files stay beside them, 2 of them newer than a week"));
     CHECK(desk.driver->find<QLabel>("room")->text().contains(QStringLiteral("in 3 files")));
-    CHECK(desk.window->outcome().model().index(desk.rowOf(QStringLiteral("notes.txt")), 0).data(OutcomeModel::KindRole).toInt() ==
-          OutcomeModel::Leaving);
+    CHECK(desk.window->outcome()
+              .model()
+              .index(desk.rowOf(QStringLiteral("notes.txt")), 0)
+              .data(OutcomeModel::KindRole)
+              .toInt() == OutcomeModel::Leaving);
     CHECK(tree_of(desk.temp.path("desk"), {.folder_times = false}) == before);
     desk.stroke(Qt::Key_Return, Qt::ControlModifier);
     const std::string id = desk.finished();
@@ -250,7 +276,8 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
     CHECK(desk.temp.has("desk/VIDEO-1.mp4"));
     CHECK(desk.window->bench().picks().empty());  // what has gone is in hand no more
     desk.window->runs().undoAtOnce(id, QStringLiteral("undo"), [](const RunEnd&) {});
-    REQUIRE(WindowDriver::wait([&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
     // a folder goes whole, and can be opened to see with what; this time to the trash
     desk.driver->type("filter", {});
     desk.window->bench().replacePicks({desk.temp.path("desk/old")});
@@ -258,10 +285,12 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
     REQUIRE(desk.driver->settle());
     const int row = desk.rowOf(QStringLiteral("old/"));
     REQUIRE(row >= 0);
-    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() == QStringLiteral("with 1 file, 1 B"));
+    CHECK(desk.window->outcome().model().index(row, 0).data(OutcomeModel::WordsRole).toString() ==
+          QStringLiteral("with 1 file, 1 B"));
     desk.window->outcome().model().toggleFolder(row);
     REQUIRE(WindowDriver::wait([&] { return desk.rowOf(QStringLiteral("deep/")) == row + 1; }));
-    CHECK(desk.window->outcome().model().index(row + 1, 0).data(OutcomeModel::KindRole).toInt() == OutcomeModel::Leaving);
+    CHECK(desk.window->outcome().model().index(row + 1, 0).data(OutcomeModel::KindRole).toInt() ==
+          OutcomeModel::Leaving);
     desk.driver->click("start");
     (void)desk.finished();
     CHECK(desk.temp.read("data/Trash/files/old/deep/a") == "a");
@@ -271,22 +300,26 @@ TEST_CASE("what is to be done is changed while the last outcome is still on view
     Desk desk;
     desk.temp.write("desk/a", "a");
     desk.open();
-    for (const Operation operation : {Operation::remove, Operation::copy, Operation::rename, Operation::move, Operation::remove}) {
+    for (const Operation operation :
+         {Operation::remove, Operation::copy, Operation::rename, Operation::move, Operation::remove}) {
         desk.window->bench().setOperation(operation);
-        desk.window->bench().replacePicks(operation == Operation::copy ? std::vector<std::string>{}
-                                                                       : std::vector{desk.temp.path("desk/a")});
+        desk.window->bench().replacePicks(operation == Operation::copy
+                                              ? std::vector<std::string>{}
+                                              : std::vector{desk.temp.path("desk/a")});
         CHECK(desk.sentence().endsWith(QLatin1Char('.')));
         REQUIRE(desk.driver->settle());
     }
     desk.driver->click("start");  // nothing is left in the folder then
     (void)desk.finished();
     REQUIRE(desk.driver->settle());
-    for (const Operation operation : {Operation::rename, Operation::copy, Operation::remove}) desk.window->bench().setOperation(operation);
+    for (const Operation operation : {Operation::rename, Operation::copy, Operation::remove})
+        desk.window->bench().setOperation(operation);
     REQUIRE(desk.driver->settle());
     CHECK(desk.window->outcome().model().rowCount() == 0);
 }
 
-TEST_CASE("the folder that Tavlo's records lie in is not removed: it is said, and the start is held back", "[window][remove]") {
+TEST_CASE("the folder that Tavlo's records lie in is not removed: it is said, and the start is held back",
+          "[window][remove]") {
     Desk desk;
     desk.temp.write("desk/a", "a");
     desk.open();

@@ -87,7 +87,8 @@ SavedJob copies(const std::string& from, const std::string& into, Decision where
 
 }  // namespace
 
-TEST_CASE("what is on the bench is kept as a job that takes what fits then, and is run with a click", "[window][jobs]") {
+TEST_CASE("what is on the bench is kept as a job that takes what fits then, and is run with a click",
+          "[window][jobs]") {
     JobsDesk desk;
     desk.open();
     desk.driver->type("filter", QStringLiteral("*.pdf"));
@@ -122,7 +123,8 @@ TEST_CASE("what is on the bench is kept as a job that takes what fits then, and 
     auto* runs = desk.driver->find<QTreeWidget>("jobRuns");
     CHECK(runs->topLevelItem(0)->text(1) == QStringLiteral("done"));
     emit runs->itemActivated(runs->topLevelItem(0), 0);
-    REQUIRE(WindowDriver::wait([&] { return desk.text("receiptTitle").startsWith(QStringLiteral("PDFs away: ")); }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.text("receiptTitle").startsWith(QStringLiteral("PDFs away: ")); }));
 }
 
 TEST_CASE("a name that is another job's is told, and replaced only when that is said", "[window][jobs]") {
@@ -139,7 +141,8 @@ TEST_CASE("a name that is another job's is told, and replaced only when that is 
         in<QRadioButton>(dialog, "keepJobThese").setChecked(true);
         auto& keep = in<QPushButton>(dialog, "keepJobNow");
         QTest::mouseClick(&keep, Qt::LeftButton);
-        CHECK(WindowDriver::wait([&] { return keep.isEnabled() && keep.text() == QStringLiteral("Replace it"); }));
+        CHECK(WindowDriver::wait(
+            [&] { return keep.isEnabled() && keep.text() == QStringLiteral("Replace it"); }));
         CHECK(desk.job("weekly") == before);
         QTest::mouseClick(&keep, Qt::LeftButton);
     });
@@ -149,7 +152,9 @@ TEST_CASE("a name that is another job's is told, and replaced only when that is 
     CHECK(kept.into == desk.temp.path("elsewhere"));
 }
 
-TEST_CASE("a step goes onto the bench, comes back changed with its dates still dates, and the bench is as it was", "[window][jobs]") {
+TEST_CASE(
+    "a step goes onto the bench, comes back changed with its dates still dates, and the bench is as it was",
+    "[window][jobs]") {
     JobsDesk desk;
     SavedJob job = copies(desk.temp.path("desk"), desk.temp.path("archive"), Decision::skip);
     std::get<Job>(job.steps[0].what).into += "/{now:%Y}";
@@ -181,7 +186,8 @@ TEST_CASE("a step goes onto the bench, comes back changed with its dates still d
     CHECK_FALSE(desk.temp.has("archive"));  // nothing ran
 }
 
-TEST_CASE("steps are added, ordered, switched off, and the line of a note is written after the others", "[window][jobs]") {
+TEST_CASE("steps are added, ordered, switched off, and the line of a note is written after the others",
+          "[window][jobs]") {
     JobsDesk desk;
     desk.keep(copies(desk.temp.path("desk"), desk.temp.path("to"), Decision::skip));
     desk.open();
@@ -200,11 +206,13 @@ TEST_CASE("steps are added, ordered, switched off, and the line of a note is wri
     REQUIRE(WindowDriver::wait([&] { return desk.driver->find<QWidget>("stepCard2") != nullptr; }));
     CHECK(std::get<Note>(desk.job("copies").steps[1].what).file == desk.temp.path("logs") + "/{now:%Y}.txt");
     desk.entry("stepMore2", QStringLiteral("Earlier"))->trigger();
-    REQUIRE(WindowDriver::wait([&] { return std::holds_alternative<Note>(desk.job("copies").steps[0].what); }));
+    REQUIRE(
+        WindowDriver::wait([&] { return std::holds_alternative<Note>(desk.job("copies").steps[0].what); }));
     QTest::qWait(50);
     REQUIRE(WindowDriver::wait([&] { return desk.driver->find<QWidget>("stepSee2") != nullptr; }));
     desk.entry("stepMore1", QStringLiteral("Later"))->trigger();
-    REQUIRE(WindowDriver::wait([&] { return std::holds_alternative<Note>(desk.job("copies").steps[1].what); }));
+    REQUIRE(
+        WindowDriver::wait([&] { return std::holds_alternative<Note>(desk.job("copies").steps[1].what); }));
     REQUIRE(WindowDriver::wait([&] { return desk.driver->find<QWidget>("stepSee1") != nullptr; }));
     desk.driver->click("jobRun");
     REQUIRE(WindowDriver::wait([&] { return desk.temp.has("logs/" + this_year() + ".txt"); }));
@@ -214,7 +222,8 @@ TEST_CASE("steps are added, ordered, switched off, and the line of a note is wri
     REQUIRE(WindowDriver::wait([&] { return desk.job("copies").steps[0].off; }));
 }
 
-TEST_CASE("what a job left undecided is settled in Collisions, and its run goes on under its receipt", "[window][jobs]") {
+TEST_CASE("what a job left undecided is settled in Collisions, and its run goes on under its receipt",
+          "[window][jobs]") {
     JobsDesk desk;
     desk.temp.write("to/a.pdf", "an older one, of another size");
     desk.temp.date("to/a.pdf", 1'000'000'000);
@@ -233,7 +242,8 @@ TEST_CASE("what a job left undecided is settled in Collisions, and its run goes 
     REQUIRE(plan);
     CHECK(plan->totals.of(Outcome::undecided) == 1);
     for (ItemId id = 0; id < plan->items.size(); ++id)
-        if (plan->items[id].outcome == Outcome::undecided) desk.window->bench().decide({id}, Decision::overwrite);
+        if (plan->items[id].outcome == Outcome::undecided)
+            desk.window->bench().decide({id}, Decision::overwrite);
     REQUIRE(desk.driver->settle());
     desk.driver->click("placeBench");
     desk.driver->click("start");
@@ -250,7 +260,8 @@ TEST_CASE("a broken job is listed with its fault and its file, and cannot be run
     desk.open();
     desk.goToJobs(1);
     CHECK_FALSE(desk.driver->find<QPushButton>("jobRun")->isEnabled());
-    CHECK(desk.text("jobConcerns").contains(QString::fromStdString(desk.temp.path(desk.config_file("broken")))));
+    CHECK(desk.text("jobConcerns")
+              .contains(QString::fromStdString(desk.temp.path(desk.config_file("broken")))));
     CHECK(desk.temp.read(desk.config_file("broken")) == "{ \"tavlo\": 1,");
 }
 
@@ -264,19 +275,24 @@ TEST_CASE("a job is set to run by itself, in words, and forgotten with its units
     if (!knows_calendars) WARN("systemd-analyze is not there: the next times are not looked at");
     JobsDesk::inDialog("whenDialog", [&](QDialog& dialog) {
         in<QRadioButton>(dialog, "whenWorkingDays").setChecked(true);
-        if (knows_calendars) CHECK(WindowDriver::wait([&] { return in<QLabel>(dialog, "whenNext").text().count(QLatin1Char('\n')) == 3; }));
+        if (knows_calendars)
+            CHECK(WindowDriver::wait(
+                [&] { return in<QLabel>(dialog, "whenNext").text().count(QLatin1Char('\n')) == 3; }));
         in<QRadioButton>(dialog, "whenCalendar").setChecked(true);
         in<QLineEdit>(dialog, "whenExpression").setText(QStringLiteral("whenever"));
         if (knows_calendars)
-            CHECK(
-                WindowDriver::wait([&] { return in<QLabel>(dialog, "whenNext").property("tone").toString() == QStringLiteral("amber"); }));
+            CHECK(WindowDriver::wait([&] {
+                return in<QLabel>(dialog, "whenNext").property("tone").toString() == QStringLiteral("amber");
+            }));
         in<QRadioButton>(dialog, "whenWorkingDays").setChecked(true);
         dialog.accept();
     });
     desk.driver->click("jobWhenButton");
     REQUIRE(WindowDriver::wait([&] { return desk.temp.has("config/systemd/user/tavlo-job-copies.timer"); }));
-    CHECK(desk.temp.read("config/systemd/user/tavlo-job-copies.timer").find("OnCalendar=Mon..Fri 18:00\n") != std::string::npos);
-    REQUIRE(WindowDriver::wait([&] { return desk.text("jobWhen").contains(QStringLiteral("every working day at 18:00")); }));
+    CHECK(desk.temp.read("config/systemd/user/tavlo-job-copies.timer").find("OnCalendar=Mon..Fri 18:00\n") !=
+          std::string::npos);
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.text("jobWhen").contains(QStringLiteral("every working day at 18:00")); }));
     CHECK(desk.job("copies").schedule->calendar == "Mon..Fri 18:00");
     desk.entry("jobMore", QStringLiteral("Forget…"))->trigger();
     CHECK(desk.temp.has(desk.config_file("copies")));
@@ -287,14 +303,16 @@ TEST_CASE("a job is set to run by itself, in words, and forgotten with its units
 }
 
 TEST_CASE("dates in places are words that are typed, and come back as they were", "[jobs]") {
-    for (const char* pattern : {"/a/{now:%Y}/{now:%m}", "/a/{now:%F}/x{now:%V}", "/{{literal}}/{now:%d}", "/plain"}) {
+    for (const char* pattern :
+         {"/a/{now:%Y}/{now:%m}", "/a/{now:%F}/x{now:%V}", "/{{literal}}/{now:%d}", "/plain"}) {
         CAPTURE(pattern);
         CHECK(place_from_typed(place_as_typed(pattern)) == pattern);
         CHECK_FALSE(place_as_typed(pattern).contains(QLatin1Char('%')));
     }
     CHECK(place_as_typed("/a/{now:%Y-%m}") == QStringLiteral("/a/{year}-{month}"));
     CHECK(place_as_typed("/a/{now}") == QStringLiteral("/a/{date}"));
-    CHECK(place_as_typed("/a/{now:%A}") == QStringLiteral("/a/{now:%A}"));  // no word for it: it stays as it is
+    CHECK(place_as_typed("/a/{now:%A}") ==
+          QStringLiteral("/a/{now:%A}"));  // no word for it: it stays as it is
     CHECK(place_from_typed(QStringLiteral("/a/{now:%A}")) == "/a/{now:%A}");
 }
 
@@ -318,7 +336,8 @@ TEST_CASE("a filter is said as a job says it, or not at all", "[jobs]") {
     CHECK(what->not_below == std::vector<std::string>{"Drafts", "old*"});
     // the same files are meant
     const QDate today(2031, 5, 14);
-    const auto said = criteria_from(what->files, QDateTime(today, QTime(15, 0)).toMSecsSinceEpoch() * 1'000'000);
+    const auto said =
+        criteria_from(what->files, QDateTime(today, QTime(15, 0)).toMSecsSinceEpoch() * 1'000'000);
     REQUIRE(said);
     const Criteria meant = filter.criteria(today);
     CHECK(said->changed_from_ns == meant.changed_from_ns);
@@ -343,7 +362,8 @@ TEST_CASE("what is to be settled is the latest run of a step, also where other s
     KeptJob job{"job", "file"};
     CHECK(run_to_settle(job) == nullptr);
     // newest first: the second step of a run whose first left something
-    job.runs = {run(Operation::remove, "", Outcome::removed), run(Operation::copy, "/to", Outcome::undecided)};
+    job.runs = {run(Operation::remove, "", Outcome::removed),
+                run(Operation::copy, "/to", Outcome::undecided)};
     CHECK(run_to_settle(job) == &job.runs[1]);
     // the same step again since, without anything left
     job.runs.insert(job.runs.begin(), run(Operation::copy, "/to", Outcome::created));

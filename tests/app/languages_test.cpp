@@ -40,13 +40,16 @@ std::vector<Message> messages_of(const QString& path) {
         if (xml.name() == QLatin1String("numerusform")) all.back().forms << xml.readElementText();
         if (xml.name() == QLatin1String("translation")) {
             all.back().finished = !xml.attributes().hasAttribute(QLatin1String("type"));
-            if (xml.readNext() == QXmlStreamReader::Characters && !xml.isWhitespace()) all.back().forms << xml.text().toString();
+            if (xml.readNext() == QXmlStreamReader::Characters && !xml.isWhitespace())
+                all.back().forms << xml.text().toString();
         }
     }
     return all;
 }
 
-QString file_of(const QString& language) { return QStringLiteral(SOURCE "/app/i18n/tavlo_%1.ts").arg(language); }
+QString file_of(const QString& language) {
+    return QStringLiteral(SOURCE "/app/i18n/tavlo_%1.ts").arg(language);
+}
 
 QStringList places_in(const QString& text) {
     static const QRegularExpression place(QStringLiteral("%L?[0-9]|%L?n|\\{[^}]*\\}"));
@@ -59,7 +62,10 @@ QStringList places_in(const QString& text) {
 
 }  // namespace
 
-TEST_CASE("each language has every text, with the places of its parts, and a letter to reach it by where it had one", "[languages]") {
+TEST_CASE(
+    "each language has every text, with the places of its parts, and a letter to reach it by where it had "
+    "one",
+    "[languages]") {
     const auto language = GENERATE(QStringLiteral("de"), QStringLiteral("fr"));
     const auto all = messages_of(file_of(language));
     CHECK(all.size() > 1300);
@@ -77,8 +83,8 @@ TEST_CASE("each language has every text, with the places of its parts, and a let
 TEST_CASE("no text of the program is missing in a language", "[languages]") {
     const auto language = GENERATE(QStringLiteral("de"), QStringLiteral("fr"));
     const QString lupdate = QStandardPaths::findExecutable(
-        QStringLiteral("lupdate"),
-        {QLibraryInfo::path(QLibraryInfo::BinariesPath), QLibraryInfo::path(QLibraryInfo::LibraryExecutablesPath)});
+        QStringLiteral("lupdate"), {QLibraryInfo::path(QLibraryInfo::BinariesPath),
+                                    QLibraryInfo::path(QLibraryInfo::LibraryExecutablesPath)});
     if (lupdate.isEmpty()) {
         WARN("skipped: there is no lupdate");
         return;
@@ -87,8 +93,8 @@ TEST_CASE("no text of the program is missing in a language", "[languages]") {
     const QString copy = folder.filePath(QStringLiteral("tavlo_%1.ts").arg(language));
     REQUIRE(QFile::copy(file_of(language), copy));
     QProcess update;
-    update.start(lupdate,
-                 {QStringLiteral("-silent"), QStringLiteral("-no-obsolete"), QStringLiteral(SOURCE "/app"), QStringLiteral("-ts"), copy});
+    update.start(lupdate, {QStringLiteral("-silent"), QStringLiteral("-no-obsolete"),
+                           QStringLiteral(SOURCE "/app"), QStringLiteral("-ts"), copy});
     REQUIRE(update.waitForFinished(120'000));
     REQUIRE(update.exitCode() == 0);
     for (const Message& one : messages_of(copy)) {
@@ -105,7 +111,8 @@ TEST_CASE("in another language nothing in the window stays in English", "[langua
     {
         std::map<QString, QString> other_in_it;
         for (const Message& one : messages_of(file_of(language)))
-            if (one.forms.last() != one.source && !one.source.contains(QLatin1Char('%'))) other_in_it[one.source] = one.forms.last();
+            if (one.forms.last() != one.source && !one.source.contains(QLatin1Char('%')))
+                other_in_it[one.source] = one.forms.last();
         TempFolder temp;
         temp.write("desk/a.pdf", "1");
         temp.write("desk/b.pdf", "2");
@@ -118,7 +125,8 @@ TEST_CASE("in another language nothing in the window stays in English", "[langua
         window.bench().setDestination(temp.path("to"));
         REQUIRE(driver.settle());
         QStringList texts;
-        for (const auto* button : window.findChildren<QAbstractButton*>()) texts << button->text() << button->toolTip();
+        for (const auto* button : window.findChildren<QAbstractButton*>())
+            texts << button->text() << button->toolTip();
         for (const auto* action : window.findChildren<QAction*>()) texts << action->text();
         for (const auto* label : window.findChildren<QLabel*>()) texts << label->text();
         CHECK(texts.size() > 200);
@@ -126,7 +134,8 @@ TEST_CASE("in another language nothing in the window stays in English", "[langua
             CAPTURE(language.toStdString(), text.toStdString());
             CHECK_FALSE(other_in_it.contains(text));
         }
-        CHECK(driver.find<QPushButton>("start")->text() == (language == QLatin1String("de") ? "1 von 2 kopieren" : "Copier 1 sur 2"));
+        CHECK(driver.find<QPushButton>("start")->text() ==
+              (language == QLatin1String("de") ? "1 von 2 kopieren" : "Copier 1 sur 2"));
     }
     qApp->removeTranslator(&translator);
 }

@@ -52,7 +52,8 @@ void holds_its_figures(const QTableView& list, const std::vector<int>& columns) 
 
 }  // namespace
 
-TEST_CASE("with text of any size figures have their room, and all decisions can be reached, in German too", "[looks][large]") {
+TEST_CASE("with text of any size figures have their room, and all decisions can be reached, in German too",
+          "[looks][large]") {
     const double points = GENERATE(9.0, 11.0, 13.0, 16.0);
     const bool german = GENERATE(false, true);
     CAPTURE(points, german);
@@ -68,7 +69,7 @@ TEST_CASE("with text of any size figures have their room, and all decisions can 
             temp.write(name, std::string(987'654, name[0]));
         temp.date("desk/permit-0413.pdf", 1'943'000'000);
         temp.date("to/permit-0413.pdf", 1'942'000'000);
-        MainWindow window(temp.path("desk"), temp.path("state"), false);
+        MainWindow window(temp.path("desk"), temp.path("state"));
         window.resize(1400, 900);
         window.show();
         const WindowDriver driver(window);
@@ -88,7 +89,8 @@ TEST_CASE("with text of any size figures have their room, and all decisions can 
         REQUIRE(driver.settle());
         const auto* pairs = driver.find<QTableView>("pairList");
         REQUIRE(WindowDriver::wait([&] { return pairs->model()->rowCount() == 1; }));
-        CHECK(buttons_width(pairs->font(), decision_choices()) <= pairs->columnWidth(pairs->model()->columnCount() - 1));
+        CHECK(buttons_width(pairs->font(), decision_choices()) <=
+              pairs->columnWidth(pairs->model()->columnCount() - 1));
     }
     if (german) qApp->removeTranslator(&translator);
 }

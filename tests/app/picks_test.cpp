@@ -10,7 +10,9 @@
 using Change = Picks::Change;
 using Names = Picks::Names;
 
-TEST_CASE("what is in hand is counted once, however often it is picked, and a change tells what of it was new", "[picks]") {
+TEST_CASE(
+    "what is in hand is counted once, however often it is picked, and a change tells what of it was new",
+    "[picks]") {
     Picks picks;
     CHECK(picks.empty());
     CHECK(*picks.note(Change::of("/desk", {"b", "a"}, true)).names == Names{"b", "a"});
@@ -28,7 +30,8 @@ TEST_CASE("what is in hand is counted once, however often it is picked, and a ch
     CHECK(picks.folders().empty());
 }
 
-TEST_CASE("a change of what is in hand, reversed, gives back what was, bytes that are no text too", "[picks]") {
+TEST_CASE("a change of what is in hand, reversed, gives back what was, bytes that are no text too",
+          "[picks]") {
     std::mt19937 random(7);
     Picks picks;
     std::set<std::string> model;
@@ -36,11 +39,13 @@ TEST_CASE("a change of what is in hand, reversed, gives back what was, bytes tha
     for (int turn = 0; turn < 500; ++turn) {
         const std::string folder = "/f" + std::to_string(random() % 3);
         Names names;
-        for (unsigned count = random() % 4; count > 0; --count) names.push_back(std::string("n\xff") + std::to_string(random() % 9));
+        for (unsigned count = random() % 4; count > 0; --count)
+            names.push_back(std::string("n\xff") + std::to_string(random() % 9));
         const bool in = random() % 2 == 0;
         std::sort(names.begin(), names.end());
         names.erase(std::unique(names.begin(), names.end()), names.end());
-        for (const auto& name : names) in ? (void)model.insert(folder + "/" + name) : (void)model.erase(folder + "/" + name);
+        for (const auto& name : names)
+            in ? (void)model.insert(folder + "/" + name) : (void)model.erase(folder + "/" + name);
         made.push_back(picks.note(Change::of(folder, names, in)));
         CHECK(picks.count() == model.size());
     }

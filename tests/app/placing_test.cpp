@@ -29,7 +29,8 @@ namespace {
 
 struct Desk {
     Desk() {
-        for (const char* file : {"from/2031/May/a.pdf", "from/2030/June/b.pdf", "to/2031/May/old.pdf", "to/list.ods"})
+        for (const char* file :
+             {"from/2031/May/a.pdf", "from/2030/June/b.pdf", "to/2031/May/old.pdf", "to/list.ods"})
             temp.write(file, file);
         window.emplace(temp.path("from"), temp.path("state"));
         window->resize(1280, 800);
@@ -53,7 +54,9 @@ struct Desk {
 
 }  // namespace
 
-TEST_CASE("folders that things come from are kept from a level on, and what else is there leaves, and comes back", "[window][placing]") {
+TEST_CASE(
+    "folders that things come from are kept from a level on, and what else is there leaves, and comes back",
+    "[window][placing]") {
     Desk place;
     const Tree before = tree_of(place.temp.path("to"), {.folder_times = false});
     place.driver->chooseFromMenu("phraseShape", QStringLiteral("Kept below from: 20"));
@@ -76,19 +79,22 @@ TEST_CASE("folders that things come from are kept from a level on, and what else
     CHECK_FALSE(place.temp.has("to/2031/May/old.pdf"));
     CHECK_FALSE(place.temp.has("to/list.ods"));
     const auto store = Store::open(place.temp.path("state"));
-    const auto undone = carry_out(*make_disk(), **store, *prepare_undo(*make_disk(), **store, (*store)->receipts()->front().id), {});
+    const auto undone = carry_out(*make_disk(), **store,
+                                  *prepare_undo(*make_disk(), **store, (*store)->receipts()->front().id), {});
     REQUIRE(undone);
     CHECK(tree_of(place.temp.path("to"), {.folder_times = false}) == before);
 }
 
-TEST_CASE("a move says where attributes may be lost, once that was asked for, and a click takes it back", "[window][placing]") {
+TEST_CASE("a move says where attributes may be lost, once that was asked for, and a click takes it back",
+          "[window][placing]") {
     Desk place;
     place.window->bench().setOperation(Operation::move);
     REQUIRE(place.driver->settle());
     CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
     place.driver->chooseFromMenu("phraseItems", QStringLiteral("Move also what would lose"));
     REQUIRE(place.driver->settle());
-    CHECK(place.sentence().contains(QStringLiteral(", even where attributes are lost; where a name is taken")));
+    CHECK(
+        place.sentence().contains(QStringLiteral(", even where attributes are lost; where a name is taken")));
     CHECK(place.window->bench().plan()->may_lose);
     place.window->bench().setOperation(Operation::copy);
     REQUIRE(place.driver->settle());
@@ -123,9 +129,13 @@ TEST_CASE("destinations are kept at hand until they are let go, byte for byte", 
     CHECK(pinned_destinations().size() == pinned.size() - 1);
 }
 
-TEST_CASE("a copy begins while it is counted where somebody asked for that, and its totals say that they still grow", "[window][placing]") {
+TEST_CASE(
+    "a copy begins while it is counted where somebody asked for that, and its totals say that they still "
+    "grow",
+    "[window][placing]") {
     Desk place;
-    for (int i = 0; i < 3000; ++i) place.temp.write("many/" + std::to_string(i % 30) + "/f" + std::to_string(i), "x");
+    for (int i = 0; i < 3000; ++i)
+        place.temp.write("many/" + std::to_string(i % 30) + "/f" + std::to_string(i), "x");
     place.temp.write("to/many/3/f3", "held");
     auto* setting = place.window->findChild<QAction*>(QStringLiteral("withoutWaiting"));
     setting->setChecked(true);
@@ -146,7 +156,8 @@ TEST_CASE("a copy begins while it is counted where somebody asked for that, and 
     setting->setChecked(false);
 }
 
-TEST_CASE("a destination that is typed relative is meant from the folder on view, and said in full", "[window][placing]") {
+TEST_CASE("a destination that is typed relative is meant from the folder on view, and said in full",
+          "[window][placing]") {
     Desk place;
     place.temp.write("office/Inbox/a", "a");
     place.temp.write("office/Archive/kept", "kept");
@@ -158,7 +169,9 @@ TEST_CASE("a destination that is typed relative is meant from the folder on view
     line->clear();
     QTest::keyClicks(line, QStringLiteral("../Archive/2031/Permits"));
     const QString whole = QString::fromStdString(place.temp.path("office/Archive/2031/Permits"));
-    REQUIRE(WindowDriver::wait([&] { return note->text().contains(whole + QStringLiteral(": the run will make the last 2 folders")); }));
+    REQUIRE(WindowDriver::wait([&] {
+        return note->text().contains(whole + QStringLiteral(": the run will make the last 2 folders"));
+    }));
     QTest::keyClick(line, Qt::Key_Return);
     CHECK(place.window->bench().job().into == place.temp.path("office/Archive/2031/Permits"));
 }

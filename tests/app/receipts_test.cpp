@@ -21,7 +21,8 @@ namespace {
 /// A window after two runs: some permits one after the other into two folders.
 struct Past {
     Past() {
-        for (const char* name : {"permit-0416.pdf", "permit-0417.pdf", "list.csv"}) temp.write(std::string("from/") + name, name);
+        for (const char* name : {"permit-0416.pdf", "permit-0417.pdf", "list.csv"})
+            temp.write(std::string("from/") + name, name);
         window = std::make_unique<MainWindow>(temp.path("from"), temp.path("state"));
         window->resize(1280, 800);
         window->show();
@@ -51,7 +52,8 @@ struct Past {
 
 }  // namespace
 
-TEST_CASE("where a file went: every run that touched it, newest first, and in each just its items", "[window][receipts]") {
+TEST_CASE("where a file went: every run that touched it, newest first, and in each just its items",
+          "[window][receipts]") {
     Past past;
     past.driver->type("receiptSearch", QStringLiteral("permit-0417"));
     REQUIRE(WindowDriver::wait([&] { return past.receipts() == 1 && past.items() == 1; }));
@@ -71,7 +73,8 @@ TEST_CASE("a receipt is checked again, written out, and shown by result", "[wind
     PastRuns runs(past.temp.path("state"));
     const std::string id = list.currentIndex().data(Qt::UserRole + 1).toString().toStdString();
     std::optional<std::size_t> differing;
-    QObject::connect(&runs, &PastRuns::checked, [&](const std::string&, const auto& differs) { differing = differs->size(); });
+    QObject::connect(&runs, &PastRuns::checked,
+                     [&](const std::string&, const auto& differs) { differing = differs->size(); });
     runs.check(id);
     REQUIRE(WindowDriver::wait([&] { return differing.has_value(); }));
     CHECK(*differing == 0);
@@ -96,7 +99,8 @@ TEST_CASE("a receipt is checked again, written out, and shown by result", "[wind
     CHECK(receipt_as_html(head, items, 1).contains(QStringLiteral("2 more lines")));
 }
 
-TEST_CASE("an undo says what it left in the Safe, and frees that room once the source is seen to hold it", "[window][receipts]") {
+TEST_CASE("an undo says what it left in the Safe, and frees that room once the source is seen to hold it",
+          "[window][receipts]") {
     Past past;
     auto& list = *past.driver->find<QListView>("receipts");
     list.setCurrentIndex(list.model()->index(0, 0));
@@ -119,7 +123,8 @@ TEST_CASE("an undo says what it left in the Safe, and frees that room once the s
     const auto before = versions();
     past.driver->click("freeRoom");
     past.driver->click("freeRoomNow");
-    REQUIRE(WindowDriver::wait([&] { return versions() == before - 1 && note->text().contains("1 version"); }));
+    REQUIRE(
+        WindowDriver::wait([&] { return versions() == before - 1 && note->text().contains("1 version"); }));
     const auto left = (*Store::open(past.temp.path("state")))->safe_entries();
     CHECK(left->front().original.ends_with("permit-0416.pdf"));
 }

@@ -53,7 +53,7 @@ struct Yard {
     Yard(const Yard&) = delete;
     Yard& operator=(const Yard&) = delete;
     void open() {
-        window = std::make_unique<MainWindow>(temp.path(), temp.path("state"), false);
+        window = std::make_unique<MainWindow>(temp.path(), temp.path("state"));
         window->resize(1280, 800);
         window->show();
         driver.emplace(*window);
@@ -66,11 +66,14 @@ struct Yard {
     }
     Runs& runs() const { return window->runs(); }
     RunLane& lane(std::size_t at) const { return *runs().lanes().at(at); }
-    LaneState state(std::size_t at) const { return at < runs().lanes().size() ? lane(at).status().state : LaneState::refused; }
+    LaneState state(std::size_t at) const {
+        return at < runs().lanes().size() ? lane(at).status().state : LaneState::refused;
+    }
     RunLane* start(const std::string& source, const std::string& into) const {
         window->bench().replacePicks({temp.path(source)});
         window->bench().setDestination(into);
-        REQUIRE(WindowDriver::wait([&] { return !window->bench().isWorking() && driver->find<QWidget>("start")->isEnabled(); }));
+        REQUIRE(WindowDriver::wait(
+            [&] { return !window->bench().isWorking() && driver->find<QWidget>("start")->isEnabled(); }));
         driver->click("start");
         for (const auto& one : runs().lanes())
             if (one->isLive() && one->status().destination == into) return one.get();
@@ -107,7 +110,8 @@ struct Yard {
 
 }  // namespace
 
-TEST_CASE("runs on one drive queue up, one is paused so that another finishes, one is put first", "[window][runs]") {
+TEST_CASE("runs on one drive queue up, one is paused so that another finishes, one is put first",
+          "[window][runs]") {
     Yard yard;
     yard.runs().limitAll(6 * mega);
     RunLane* one = yard.start("one");
@@ -135,7 +139,8 @@ TEST_CASE("runs on one drive queue up, one is paused so that another finishes, o
     yard.runs().limitAll(0);
     REQUIRE(yard.driver->settle());
     for (const char* name : {"one", "two", "three"})
-        CHECK(tree_of(yard.temp.path(std::string("to-") + name + "/" + name)) == tree_of(yard.temp.path(name)));
+        CHECK(tree_of(yard.temp.path(std::string("to-") + name + "/" + name)) ==
+              tree_of(yard.temp.path(name)));
     yard.driver->click("clearRuns");
     CHECK(yard.runs().lanes().empty());
     CHECK(yard.driver->find<QLabel>("runsEmpty")->isVisible());
@@ -146,12 +151,15 @@ TEST_CASE("runs on different drives go side by side, a limit is kept", "[window]
     std::filesystem::create_directories(yard.temp.path("memory"));
     const Mount memory = Mount::memory(yard.temp.path("memory"));
     NEEDS(memory);
-    std::filesystem::copy(yard.temp.path("two"), yard.temp.path("memory/two"), std::filesystem::copy_options::recursive);
+    std::filesystem::copy(yard.temp.path("two"), yard.temp.path("memory/two"),
+                          std::filesystem::copy_options::recursive);
     QElapsedTimer clock;
     yard.runs().limitAll(1);  // until both are there
     RunLane* one = yard.start("one");
     RunLane* two = yard.start("memory/two", yard.temp.path("memory/to"));
-    REQUIRE(yard.wait([&] { return one->status().state == LaneState::running && two->status().state == LaneState::running; }));
+    REQUIRE(yard.wait([&] {
+        return one->status().state == LaneState::running && two->status().state == LaneState::running;
+    }));
     one->limit(4 * mega);
     yard.runs().limitAll(0);
     clock.start();
@@ -161,7 +169,8 @@ TEST_CASE("runs on different drives go side by side, a limit is kept", "[window]
     CHECK(clock.elapsed() > 700);  // 4 MB, but for what was begun and saved up before
 }
 
-TEST_CASE("a run that is paused when the window is closed is there at the next start, and goes on", "[window][runs]") {
+TEST_CASE("a run that is paused when the window is closed is there at the next start, and goes on",
+          "[window][runs]") {
     Yard yard;
     yard.runs().limitAll(4 * mega);
     RunLane* one = yard.start("one");
@@ -171,7 +180,8 @@ TEST_CASE("a run that is paused when the window is closed is there at the next s
     yard.close();
     CHECK_FALSE(yard.temp.has("to-two"));
     yard.open();
-    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::paused && yard.state(1) == LaneState::paused; }));
+    REQUIRE(
+        yard.wait([&] { return yard.state(0) == LaneState::paused && yard.state(1) == LaneState::paused; }));
     CHECK(yard.driver->find<QLabel>("runWords")->text() == "2 runs are paused since the last time.");
     CHECK(yard.lane(0).status().sentence.startsWith("Copy 5 items"));
     yard.press(&yard.lane(1), "lanePause");
@@ -190,7 +200,8 @@ TEST_CASE("a run that is paused when the window is closed is there at the next s
 
 TEST_CASE("a run is stopped, and what it had done is taken back", "[window][runs]") {
     Yard yard;
-    for (int number = 0; number < 300; ++number) yard.temp.write("one/many/" + std::to_string(number), "small");
+    for (int number = 0; number < 300; ++number)
+        yard.temp.write("one/many/" + std::to_string(number), "small");
     yard.runs().limitAll(6 * mega);
     RunLane* one = yard.start("one");
     REQUIRE(yard.wait([&] { return one->status().done.bytes > mega; }));
@@ -214,7 +225,8 @@ TEST_CASE("what failed is tried again once its cause is mended, or left", "[wind
     RunLane& lane = yard.lane(0);
     auto* faults = yard.driver->find<QListView>("faultList");
     REQUIRE(faults->model()->rowCount() == 2);
-    const QAbstractItemModelTester tester(faults->model(), QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester tester(faults->model(),
+                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     CHECK(faults->model()->index(0, 0).data().toString() == "part-1");
     CHECK(faults->model()->index(0, 0).data(RunFaultsModel::WhyRole).toString().startsWith("is not there"));
     CHECK(yard.window->runsPage().needsSomebody() == 2);
@@ -236,7 +248,8 @@ TEST_CASE("what failed is tried again once its cause is mended, or left", "[wind
 TEST_CASE("what a run does is listed as it goes, and narrowed by a name", "[window][runs]") {
     Yard yard;
     auto* log = yard.driver->find<RowView>("runLog");
-    const QAbstractItemModelTester tester(log->model(), QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester tester(log->model(),
+                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     for (int number = 0; number < 10'100; ++number) yard.temp.write("many/" + std::to_string(number), "x");
     yard.start("one");
     yard.start("many");
@@ -270,7 +283,9 @@ TEST_CASE("a run of another program has a lane here while it goes", "[window][ru
         options.pace = &pace;
         (void)carry_out(*disk, **store, *prepare(*disk, job)->plan, options);
     });
-    REQUIRE(yard.wait([&] { return yard.state(0) == LaneState::elsewhere; }));  // it is looked for while the page is on view
+    REQUIRE(yard.wait([&] {
+        return yard.state(0) == LaneState::elsewhere;
+    }));  // it is looked for while the page is on view
     CHECK(yard.lane(0).status().sentence == "Copy what the other program copies.");
     CHECK(yard.lane(0).status().all.items == 5);
     CHECK(yard.runs().isIdle());
@@ -285,7 +300,9 @@ TEST_CASE("chosen items of a receipt are undone, as a plan first", "[window][rec
     REQUIRE(yard.driver->settle());
     yard.press(&yard.lane(0), "laneReceipt");
     auto* items = yard.driver->find<RowView>("receiptItems");
-    REQUIRE(yard.wait([&] { return items->model()->rowCount() == 5 && items->model()->index(2, 0).data().toString() == "part-1"; }));
+    REQUIRE(yard.wait([&] {
+        return items->model()->rowCount() == 5 && items->model()->index(2, 0).data().toString() == "part-1";
+    }));
     items->selectRow(2);
     CHECK(yard.driver->find<QPushButton>("undo")->text() == QString("Undo 1 chosen…"));
     yard.driver->click("undo");
@@ -298,12 +315,17 @@ TEST_CASE("chosen items of a receipt are undone, as a plan first", "[window][rec
     auto* list = yard.driver->find<QListView>("receipts");
     REQUIRE(yard.wait([&] { return list->model()->rowCount() == 2; }));
     list->setCurrentIndex(list->model()->index(1, 0));
-    REQUIRE(yard.wait([&] { return items->model()->index(2, ReceiptColumns::Where).data().toString() == "taken back since"; }));
-    REQUIRE(yard.wait([&] { return yard.driver->find<QPushButton>("undo")->isEnabled(); }));  // the rest can still be
+    REQUIRE(yard.wait([&] {
+        return items->model()->index(2, ReceiptColumns::Where).data().toString() == "taken back since";
+    }));
+    REQUIRE(yard.wait(
+        [&] { return yard.driver->find<QPushButton>("undo")->isEnabled(); }));  // the rest can still be
     CHECK(yard.driver->find<QPushButton>("undo")->text() == QString("Undo…"));
 }
 
-TEST_CASE("lanes are gone through, paused and stopped by keys, a stopped run is gone on with from its receipt", "[window][runs]") {
+TEST_CASE(
+    "lanes are gone through, paused and stopped by keys, a stopped run is gone on with from its receipt",
+    "[window][runs]") {
     Yard yard;
     yard.runs().limitAll(4 * mega);
     RunLane* one = yard.start("one");
@@ -330,7 +352,8 @@ TEST_CASE("lanes are gone through, paused and stopped by keys, a stopped run is 
     QTest::keyClick(yard.view(one), Qt::Key_Space);
     REQUIRE(yard.driver->settle());
     for (const char* name : {"one", "two"})
-        CHECK(tree_of(yard.temp.path(std::string("to-") + name + "/" + name)) == tree_of(yard.temp.path(name)));
+        CHECK(tree_of(yard.temp.path(std::string("to-") + name + "/" + name)) ==
+              tree_of(yard.temp.path(name)));
 }
 
 TEST_CASE("keys of the bench change nothing while another place is on view", "[window][runs]") {
@@ -360,7 +383,8 @@ TEST_CASE("keys of the bench change nothing while another place is on view", "[w
     CHECK(yard.temp.has("to/one/part-0"));
 }
 
-TEST_CASE("a run that fills the disk waits in its lane, over a restart too, and goes on when there is room", "[window][runs]") {
+TEST_CASE("a run that fills the disk waits in its lane, over a restart too, and goes on when there is room",
+          "[window][runs]") {
     Yard yard;
     std::filesystem::create_directories(yard.temp.path("small"));
     const Mount small = Mount::memory(yard.temp.path("small"), "size=6m");
@@ -384,7 +408,9 @@ TEST_CASE("a run that fills the disk waits in its lane, over a restart too, and 
     CHECK(tree_of(small.path + "/one") == tree_of(yard.temp.path("one")));
 }
 
-TEST_CASE("a run whose disk has gone waits in its lane, and goes on once the disk is back, under whatever number", "[window][runs]") {
+TEST_CASE(
+    "a run whose disk has gone waits in its lane, and goes on once the disk is back, under whatever number",
+    "[window][runs]") {
     Yard yard;
     DiskThatComesBack disk(yard.temp.path(), yard.temp.path("disk"));
     NEEDS_THAT(disk.mounted, "a disk cannot be mounted here");
@@ -401,7 +427,8 @@ TEST_CASE("a run whose disk has gone waits in its lane, and goes on once the dis
         options.sentence = "Copy to a disk that goes.";
         RunEvents events;
         events.at_hand = [&](const std::string&) { soon.request_stop(); };
-        const auto head = carry_out(*make_disk(), **store, *prepare(*make_disk(), job)->plan, options, events);
+        const auto head =
+            carry_out(*make_disk(), **store, *prepare(*make_disk(), job)->plan, options, events);
         REQUIRE(head->state == RunState::stopped);
         REQUIRE((*store)->set_paused(head->id, true));
     }
@@ -439,8 +466,8 @@ TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]")
     CHECK(amounts_words(status).endsWith(", still counting"));
     status.state = LaneState::done;
     CHECK(done_part(status) == 1);
-    for (const auto fault :
-         {Fault::not_found, Fault::no_permission, Fault::changed_meanwhile, Fault::no_space, Fault::unreachable, Fault::io})
+    for (const auto fault : {Fault::not_found, Fault::no_permission, Fault::changed_meanwhile,
+                             Fault::no_space, Fault::unreachable, Fault::io})
         CHECK(remedy_words(fault).endsWith("."));
     CHECK(remedy_words(Fault::refused).isEmpty());
     CHECK(remedy_words(std::nullopt).isEmpty());
@@ -448,7 +475,8 @@ TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]")
         CHECK_FALSE(state_words(static_cast<LaneState>(state)).isEmpty());
 }
 
-TEST_CASE("drives are had in turn with other programs, and left to them by a run that is paused", "[window][runs]") {
+TEST_CASE("drives are had in turn with other programs, and left to them by a run that is paused",
+          "[window][runs]") {
     Yard yard;
     const std::string state = yard.temp.path("state");
     const auto drives = drives_below(yard.temp.path("one"));

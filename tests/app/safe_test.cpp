@@ -56,15 +56,21 @@ struct SafeScene {
 
 }  // namespace
 
-TEST_CASE("a version is looked at, and comes back: over what is there, which goes to the Safe, or to a free place", "[window][safe]") {
+TEST_CASE(
+    "a version is looked at, and comes back: over what is there, which goes to the Safe, or to a free place",
+    "[window][safe]") {
     SafeScene shelf;
     CHECK(shelf.driver->find<QLabel>("safeTitle")->text().startsWith("2 versions in the Safe"));
     shelf.driver->clickRow("safeList", shelf.driver->rowNamed("safeList", QStringLiteral("a.txt")));
     REQUIRE(WindowDriver::wait([&] {
-        return shelf.driver->find<QWidget>("safePage")->findChild<QLabel*>(QStringLiteral("rightTitle"))->text().contains("There now");
+        return shelf.driver->find<QWidget>("safePage")
+            ->findChild<QLabel*>(QStringLiteral("rightTitle"))
+            ->text()
+            .contains("There now");
     }));
     shelf.driver->click("safeBack");
-    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));  // its place is held: asked, not guessed
+    REQUIRE(WindowDriver::wait(
+        [&] { return shelf.isShown("safeQuestion"); }));  // its place is held: asked, not guessed
     CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
     shelf.driver->click("safeYes");
     REQUIRE(WindowDriver::wait([&] { return shelf.temp.read("to/a.txt") == "old, and longer a.txt"; }));
@@ -83,8 +89,9 @@ TEST_CASE("versions are removed for good only after what that means was said", "
     shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
     shelf.driver->click("safeRemove");
     REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
-    CHECK(shelf.driver->find<QLabel>("safeQuestionWords")->text() ==
-          "2 versions would be gone for good; that is not undone. 1 run can then no longer be undone in full.");
+    CHECK(
+        shelf.driver->find<QLabel>("safeQuestionWords")->text() ==
+        "2 versions would be gone for good; that is not undone. 1 run can then no longer be undone in full.");
     shelf.driver->click("safeNo");
     CHECK_FALSE(shelf.isShown("safeQuestion"));
     CHECK(shelf.rows() == 2);
@@ -103,9 +110,12 @@ TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its me
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 1; }));
     shelf.driver->type("safeFilter", {});
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 2; }));
-    for (const auto& [order, first] : {std::pair(Qt::AscendingOrder, "a.txt"), std::pair(Qt::DescendingOrder, "b.txt")}) {
+    for (const auto& [order, first] :
+         {std::pair(Qt::AscendingOrder, "a.txt"), std::pair(Qt::DescendingOrder, "b.txt")}) {
         list->sortByColumn(SafeModel::NameColumn, order);
-        REQUIRE(WindowDriver::wait([&, first = first] { return list->model()->index(0, 0).data().toString() == QLatin1String(first); }));
+        REQUIRE(WindowDriver::wait([&, first = first] {
+            return list->model()->index(0, 0).data().toString() == QLatin1String(first);
+        }));
     }
     shelf.driver->click("safeEmpty");
     auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
@@ -121,7 +131,10 @@ TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its me
     CHECK(shelf.driver->find<QLabel>("safeTitle")->text() == "The Safe is empty");
 }
 
-TEST_CASE("versions leave the Safe by themselves only at the age that was set, a Safe that is too large is said once", "[safe]") {
+TEST_CASE(
+    "versions leave the Safe by themselves only at the age that was set, a Safe that is too large is said "
+    "once",
+    "[safe]") {
     SafeScene shelf;
     const auto store = Store::open(shelf.temp.path("state"));
     const auto entries = (*store)->safe_entries();

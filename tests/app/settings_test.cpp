@@ -45,7 +45,8 @@ TEST_CASE("settings are one value, kept and read again", "[settings]") {
     QSettings::setDefaultFormat(QSettings::NativeFormat);
 }
 
-TEST_CASE("the dialog shows what is set, and gives back what somebody chooses, and nothing else", "[settings]") {
+TEST_CASE("the dialog shows what is set, and gives back what somebody chooses, and nothing else",
+          "[settings]") {
     Settings set;
     set.rate_limit = 1'500'000;  // no whole number of MiB
     set.keeping.safe_limit = 7;
@@ -85,10 +86,11 @@ TEST_CASE("a batch begins with the rule that is set, and one in hand keeps its o
 TEST_CASE("no setting takes anything out of the Safe without asking there first", "[settings][window]") {
     TempFolder temp;
     QSettings::setDefaultFormat(QSettings::IniFormat);
-    QSettings::setPath(QSettings::IniFormat, QSettings::UserScope, QString::fromStdString(temp.path("settings")));
+    QSettings::setPath(QSettings::IniFormat, QSettings::UserScope,
+                       QString::fromStdString(temp.path("settings")));
     {
         temp.write("desk/a", "1");
-        MainWindow window(temp.path("desk"), temp.path("state"), false);
+        MainWindow window(temp.path("desk"), temp.path("state"));
         window.show();
         const WindowDriver driver(window);
         REQUIRE(driver.settle());

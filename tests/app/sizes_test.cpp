@@ -28,7 +28,9 @@ void make_files(const TempFolder& temp) {
 /// A desk of known weights, on view in the place for sizes.
 struct Scales {
     explicit Scales(Desk& desk) : desk_(desk), page(opened(desk)) {
-        REQUIRE(WindowDriver::wait([&] { return !page.isWeighing() && page.model().weighed() && page.model().weighed()->complete; }));
+        REQUIRE(WindowDriver::wait([&] {
+            return !page.isWeighing() && page.model().weighed() && page.model().weighed()->complete;
+        }));
     }
     static SizesPage& opened(Desk& desk) {
         make_files(desk.temp);
@@ -38,12 +40,14 @@ struct Scales {
     }
     QStringList names(const QModelIndex& parent = {}) const {
         QStringList names;
-        for (int row = 0; row < page.model().rowCount(parent); ++row) names << page.model().index(row, 0, parent).data().toString();
+        for (int row = 0; row < page.model().rowCount(parent); ++row)
+            names << page.model().index(row, 0, parent).data().toString();
         return names;
     }
     void select(const std::string& path) const {
         auto* tree = desk_.driver->find<QTreeView>("sizes");
-        tree->selectionModel()->select(page.model().indexOf(path), QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
+        tree->selectionModel()->select(page.model().indexOf(path),
+                                       QItemSelectionModel::ClearAndSelect | QItemSelectionModel::Rows);
     }
     Desk& desk_;
     SizesPage& page;
@@ -51,7 +55,8 @@ struct Scales {
 
 }  // namespace
 
-TEST_CASE("sizes are a place to work in: folders open, what stands out is listed, and goes into the batch", "[window][sizes]") {
+TEST_CASE("sizes are a place to work in: folders open, what stands out is listed, and goes into the batch",
+          "[window][sizes]") {
     Desk desk;
     const Scales scales(desk);
     CHECK(scales.names() == QStringList{"large/", "small", "empty/"});
@@ -74,7 +79,8 @@ TEST_CASE("sizes are a place to work in: folders open, what stands out is listed
     CHECK(desk.window->bench().picks().contain(desk.temp.path("desk"), "large"));
 }
 
-TEST_CASE("the sizes follow the disk, what was open stays open, and what is selected becomes what is removed", "[window][sizes]") {
+TEST_CASE("the sizes follow the disk, what was open stays open, and what is selected becomes what is removed",
+          "[window][sizes]") {
     Desk desk;
     const Scales scales(desk);
     auto* tree = desk.driver->find<QTreeView>("sizes");
@@ -83,7 +89,8 @@ TEST_CASE("the sizes follow the disk, what was open stays open, and what is sele
     REQUIRE(WindowDriver::wait([&] {  // once the watch stands, what comes is seen
         desk.temp.write("desk/large/news", std::string(9000, 'z'));
         QTest::qWait(400);
-        return scales.names(scales.page.model().indexOf(desk.temp.path("desk/large"))).contains(QStringLiteral("news"));
+        return scales.names(scales.page.model().indexOf(desk.temp.path("desk/large")))
+            .contains(QStringLiteral("news"));
     }));
     const QModelIndex large = scales.page.model().indexOf(desk.temp.path("desk/large"));
     CHECK(scales.names(large).front() == "news");

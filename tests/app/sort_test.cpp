@@ -33,7 +33,8 @@ constexpr std::pair<double, double> torshavn{62.01, -6.77};
 void make_photos(const TempFolder& temp) {
     for (int at = 1; at <= 60; ++at) {
         Photo photo;
-        if (at % 12 != 0) photo.taken = std::to_string(2029 + at % 3) + ":05:0" + std::to_string(1 + at % 9) + " 09:14:07";
+        if (at % 12 != 0)
+            photo.taken = std::to_string(2029 + at % 3) + ":05:0" + std::to_string(1 + at % 9) + " 09:14:07";
         if (at != 10) photo.place = at % 2 == 0 ? inverness : torshavn;
         photo.behind = std::to_string(at);
         temp.write("desk/photos/quay-" + std::to_string(100 + at) + ".jpg", photo_bytes(photo));
@@ -53,7 +54,8 @@ public slots:
 
 }  // namespace
 
-TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all come back", "[window][sort]") {
+TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all come back",
+          "[window][sort]") {
     Desk desk;
     make_photos(desk.temp);
     desk.temp.folder("desk/archive");
@@ -66,10 +68,12 @@ TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all
     REQUIRE(desk.driver->settle());
     desk.stroke(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     CHECK(desk.driver->find<QWidget>("folderLevels")->isVisible());
-    CHECK(bench.job().structure.sort_into == "{taken:%Y|=undated}/{town|country|=no place}");  // as photos usually are
+    CHECK(bench.job().structure.sort_into ==
+          "{taken:%Y|=undated}/{town|country|=no place}");  // as photos usually are
     auto* panel = desk.driver->find<FolderLevelsPanel>("folderLevels");
     desk.driver->find<QPushButton>("levelSets")->menu()->aboutToShow();
-    desk.driver->find<QPushButton>("levelSets")->menu()->actions().front()->trigger();  // pictures: year, then town
+    desk.driver->find<QPushButton>("levelSets")->menu()->actions().front()->trigger();  // pictures: year,
+                                                                                        // then town
     REQUIRE(desk.driver->settle());
     CHECK(desk.sentence().contains(QStringLiteral("in folders by year taken, then town, or else country")));
     CHECK(bench.view().files == 60);
@@ -77,7 +81,9 @@ TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all
     REQUIRE(rows.size() == 2);
     CHECK(rows[0]->accessibleName().contains(QStringLiteral("year taken")));
     const auto& plan = *bench.plan();
-    CHECK(plan.totals.items == 60 + 4 + 2 + 2 + 2 + 1 + 1);  // years or none, two towns in each year, one without, one place unknown
+    CHECK(plan.totals.items ==
+          60 + 4 + 2 + 2 + 2 + 1 +
+              1);  // years or none, two towns in each year, one without, one place unknown
     CHECK(desk.rowOf(QStringLiteral("undated/")) >= 0);
     CHECK(desk.rowOf(QStringLiteral("2030/")) >= 0);
 
@@ -103,17 +109,20 @@ TEST_CASE("photos are sorted by year and town, one is corrected, opened, and all
     const std::string receipt = desk.finished();
     CHECK(desk.temp.has("desk/archive/2030/Elgin/quay-110.jpg"));
     CHECK(desk.temp.has("desk/archive/undated/Inverness/quay-112.jpg"));
-    CHECK(desk.temp.has("desk/archive/2029/T\u00f3rshavn/quay-101.jpg") != desk.temp.has("desk/archive/2030/T\u00f3rshavn/quay-101.jpg"));
+    CHECK(desk.temp.has("desk/archive/2029/T\u00f3rshavn/quay-101.jpg") !=
+          desk.temp.has("desk/archive/2030/T\u00f3rshavn/quay-101.jpg"));
     const auto head = value(value(Store::open(desk.temp.path("state")))->receipt(receipt));
     CHECK(head.sentence.find("in folders by year taken, then town") != std::string::npos);
     bool undone = false;
-    desk.window->runs().undoAtOnce(receipt, QStringLiteral("Undo it."), [&](const RunEnd&) { undone = true; });
+    desk.window->runs().undoAtOnce(receipt, QStringLiteral("Undo it."),
+                                   [&](const RunEnd&) { undone = true; });
     REQUIRE(WindowDriver::wait([&] { return undone; }));
     CHECK(desk.temp.has("desk/photos/quay-110.jpg"));
     CHECK(std::filesystem::is_empty(to));
 }
 
-TEST_CASE("levels are added, moved by keys and typed, what means nothing is said and changes nothing", "[window][sort]") {
+TEST_CASE("levels are added, moved by keys and typed, what means nothing is said and changes nothing",
+          "[window][sort]") {
     Desk desk;
     for (const char* file : {"desk/in/a.pdf", "desk/in/b.txt"}) desk.temp.write(file, file);
     desk.open();
@@ -125,11 +134,13 @@ TEST_CASE("levels are added, moved by keys and typed, what means nothing is said
     REQUIRE(desk.driver->settle());
     CHECK(bench.job().structure.sort_into == "{kind|=other}/{initial}");  // nothing in them tells more
     auto* panel = desk.driver->find<FolderLevelsPanel>("folderLevels");
-    QTest::keyClick(panel->findChildren<FolderLevelRow*>()[0]->findChild<QComboBox*>(), Qt::Key_Down, Qt::AltModifier);
+    QTest::keyClick(panel->findChildren<FolderLevelRow*>()[0]->findChild<QComboBox*>(), Qt::Key_Down,
+                    Qt::AltModifier);
     REQUIRE(desk.driver->settle());
     CHECK(bench.job().structure.sort_into == "{initial}/{kind|=other}");
     desk.driver->find<QPushButton>("addLevel")->menu()->aboutToShow();
-    desk.driver->find<QPushButton>("addLevel")->menu()->actions().back()->trigger();  // text with facts in braces
+    desk.driver->find<QPushButton>("addLevel")->menu()->actions().back()->trigger();  // text with facts in
+                                                                                      // braces
     desk.driver->type("levelText", QStringLiteral("by {townn}"));
     REQUIRE(desk.driver->settle());
     CHECK(bench.job().structure.sort_into == "{initial}/{kind|=other}/by ");  // as far as it could be read
@@ -164,19 +175,22 @@ TEST_CASE("levels are kept under a name, and a fact is said of what is selected"
     desk.entry("levelSets", QStringLiteral("By town"))->menu()->actions().front()->trigger();
     REQUIRE(desk.driver->settle());
     CHECK(bench.job().structure.sort_into == "{town}/{taken:%Y-%m}");
-    CHECK(desk.temp.path("desk/to/unknown/2031-05/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
+    CHECK(desk.temp.path("desk/to/unknown/2031-05/a.jpg") ==
+          bench.plan()->final_path(bench.plan()->items[2]));
     bench.sayFact({2}, "taken", *moment_from("1999"));
     bench.sayFact({2}, "town", std::string("Elgin"));
     REQUIRE(desk.driver->settle());
     CHECK(desk.temp.path("desk/to/Elgin/1999-01/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
     bench.sayFact({2}, "town", std::nullopt);
     REQUIRE(desk.driver->settle());
-    CHECK(desk.temp.path("desk/to/unknown/1999-01/a.jpg") == bench.plan()->final_path(bench.plan()->items[2]));
+    CHECK(desk.temp.path("desk/to/unknown/1999-01/a.jpg") ==
+          bench.plan()->final_path(bench.plan()->items[2]));
     CHECK(fact_from_text(*known_fact("track"), "7 of 12").error().fault == Fault::refused);
     CHECK(fact_from_text(*known_fact("taken"), "soon").error().fault == Fault::refused);
 }
 
-TEST_CASE("what is there under another name has a clause of its own, and a group among what is to be decided", "[window][elsewhere]") {
+TEST_CASE("what is there under another name has a clause of its own, and a group among what is to be decided",
+          "[window][elsewhere]") {
     Desk desk;
     desk.temp.write("desk/in/a.pdf", "the same bytes");
     desk.temp.write("desk/in/new.pdf", "new");
@@ -199,7 +213,8 @@ TEST_CASE("what is there under another name has a clause of its own, and a group
     REQUIRE(desk.driver->settle());
     CHECK(bench.plan()->totals.of(Outcome::undecided) == 1);
     desk.driver->click("placeCollisions");
-    REQUIRE(WindowDriver::wait([&] { return desk.window->collisions().collisions().view()->plan == bench.plan(); }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return desk.window->collisions().collisions().view()->plan == bench.plan(); }));
     desk.driver->key("groupList", Qt::Key_2);  // come in: there is nothing to be overwritten
     REQUIRE(desk.driver->settle());
     CHECK(bench.plan()->totals.of(Outcome::created) == 2);

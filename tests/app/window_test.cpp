@@ -63,7 +63,8 @@ struct Office {
     /// What a row of the outcome says, by the item's name.
     QString tag(const QString& name) {
         const int row = driver->rowNamed("outcomeList", name);
-        return row < 0 ? QStringLiteral("(not shown)") : window->outcome().model().index(row, 0).data(OutcomeModel::TagRole).toString();
+        return row < 0 ? QStringLiteral("(not shown)")
+                       : window->outcome().model().index(row, 0).data(OutcomeModel::TagRole).toString();
     }
     void pick(const QString& name) const {
         const int row = driver->rowNamed("folderList", name);
@@ -95,8 +96,9 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     driver.key("folderList", Qt::Key_Space);
     driver.openFolder(office.root() + "/Inbox/Harbour desk");
     for (const char* name :
-         {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf",
-          "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf", "quay-rates.csv", "Stamped"})
+         {"permit-0409-fuel-jetty.pdf", "permit-0410-slipway.pdf", "permit-0413-visiting-tender.pdf",
+          "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf", "permit-0420-repairs-dock-2.pdf",
+          "quay-rates.csv", "Stamped"})
         office.pick(QLatin1String(name));
     CHECK(office.window->bench().picks().count() == 9);
     driver.chooseDestination(QString::fromStdString(office.permits()));
@@ -111,7 +113,8 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
     CHECK(office.tag("permit-0420-repairs-dock-2.pdf") == "twin");
     CHECK(start->text() == "Copy 1 of 11");  // one is the same, nine are undecided
     CHECK(driver.find<QWidget>("instruction")->accessibleName() ==
-          QString("Copy 11 items from 2 folders into Archive / 2031 / Permits, keeping subfolders; where a name is taken, ask me; "
+          QString("Copy 11 items from 2 folders into Archive / 2031 / Permits, keeping subfolders; where a "
+                  "name is taken, ask me; "
                   "9 undecided stay in hand."));
     CHECK(office.text("toSettle").contains("9 to settle"));
 
@@ -146,12 +149,15 @@ TEST_CASE("the main job by mouse and keys: gather, see, settle, run, undo", "[wi
 
     // undo, shown as a plan first
     driver.click("runReceipt");
-    REQUIRE(WindowDriver::wait([&] { return driver.find<QListView>("receipts")->model()->rowCount() == 1 && office.isShown("undo"); }));
+    REQUIRE(WindowDriver::wait([&] {
+        return driver.find<QListView>("receipts")->model()->rowCount() == 1 && office.isShown("undo");
+    }));
     REQUIRE(WindowDriver::wait([&] { return office.text("receiptTitle").startsWith("Copy 11 items"); }));
     driver.click("undo");
     REQUIRE(WindowDriver::wait([&] { return office.isShown("undoNow"); }));
     CHECK(driver.find<RowView>("undoItems")->model()->rowCount() == 3);
-    CHECK(office.temp.has("office/Archive/2031/Permits/permit-0410-slipway.pdf"));  // nothing has happened yet
+    CHECK(
+        office.temp.has("office/Archive/2031/Permits/permit-0410-slipway.pdf"));  // nothing has happened yet
     driver.click("undoNow");
     REQUIRE(driver.settle());
     CHECK(tree_of(office.root() + "/Archive", {.folder_times = false}) == archive);
@@ -173,7 +179,8 @@ TEST_CASE("a move of folders into a folder that does not exist yet, and back", "
     CHECK(office.temp.has("office/Archive/2031/From the inbox/Odd names/two\nlines.txt"));
     CHECK(office.window->bench().picks().empty());
     driver.click("runReceipt");
-    REQUIRE(WindowDriver::wait([&] { return office.isShown("undo") && office.text("receiptTitle").startsWith("Move "); }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return office.isShown("undo") && office.text("receiptTitle").startsWith("Move "); }));
     driver.click("undo");
     REQUIRE(WindowDriver::wait([&] { return office.isShown("undoNow"); }));
     driver.key("undoNow", Qt::Key_Space);
@@ -227,7 +234,8 @@ TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", 
     CHECK(office.window->bench().picks().empty());
 }
 
-TEST_CASE("the balance shows one share of the batch, what is not possible is said and not started", "[window]") {
+TEST_CASE("the balance shows one share of the batch, what is not possible is said and not started",
+          "[window]") {
     Office office;
     WindowDriver& driver = *office.driver;
     office.pick("permit-0409-fuel-jetty.pdf");
@@ -257,22 +265,28 @@ TEST_CASE("copy and paste: in hand here, put there", "[window]") {
     REQUIRE(driver.settle());
     CHECK(office.window->bench().job().into == office.root() + "/Scanner/Empty tray");
     CHECK(office.tag("permit-0410-slipway.pdf") == "new");
-    CHECK(office.temp.has("office/Inbox/Harbour desk/permit-0410-slipway.pdf"));  // a paste shows, it does not run
+    CHECK(office.temp.has(
+        "office/Inbox/Harbour desk/permit-0410-slipway.pdf"));  // a paste shows, it does not run
 }
 
 TEST_CASE("models keep to their contract", "[model]") {
     Office office;
     FolderModel& folder = office.window->gathering().model();
     OutcomeModel& outcome = office.window->outcome().model();
-    const QAbstractItemModelTester folder_tester(&folder, QAbstractItemModelTester::FailureReportingMode::Fatal);
-    const QAbstractItemModelTester outcome_tester(&outcome, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester folder_tester(&folder,
+                                                 QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester outcome_tester(&outcome,
+                                                  QAbstractItemModelTester::FailureReportingMode::Fatal);
     ReceiptsModel receipts;
     ReceiptItemsModel items;
-    const QAbstractItemModelTester receipts_tester(&receipts, QAbstractItemModelTester::FailureReportingMode::Fatal);
-    const QAbstractItemModelTester items_tester(&items, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester receipts_tester(&receipts,
+                                                   QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester items_tester(&items,
+                                                QAbstractItemModelTester::FailureReportingMode::Fatal);
     GroupModel groups;
     SafeModel safe;
-    const QAbstractItemModelTester groups_tester(&groups, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester groups_tester(&groups,
+                                                 QAbstractItemModelTester::FailureReportingMode::Fatal);
     const QAbstractItemModelTester pairs_tester(&office.window->collisions().pairs(),
                                                 QAbstractItemModelTester::FailureReportingMode::Fatal);
     const QAbstractItemModelTester safe_tester(&safe, QAbstractItemModelTester::FailureReportingMode::Fatal);
@@ -293,7 +307,8 @@ TEST_CASE("models keep to their contract", "[model]") {
     CHECK(safe.index(1, 0).data().toString() == "b 9");
     receipts.setHeads(std::make_shared<const std::vector<ReceiptHead>>(3));
     std::vector<std::uint64_t> wanted;
-    QObject::connect(&items, &ReceiptItemsModel::pageWanted, [&](const std::string&, std::uint64_t first) { wanted.push_back(first); });
+    QObject::connect(&items, &ReceiptItemsModel::pageWanted,
+                     [&](const std::string&, std::uint64_t first) { wanted.push_back(first); });
     items.setReceipt("run", "/to", 1'000'000, true);
     CHECK(items.rowCount() == 1'000'001);
     CHECK(items.number(1'000'000) == rest_number);
@@ -301,7 +316,8 @@ TEST_CASE("models keep to their contract", "[model]") {
     wanted.clear();
     CHECK(items.index(700'000, ReceiptColumns::Name).data().toString().isEmpty());
     CHECK(items.index(600'000, ReceiptColumns::Name).data().toString().isEmpty());
-    REQUIRE(wanted == std::vector<std::uint64_t>{700'000 - 700'000 % ReceiptItemsModel::page_size});  // one at a time
+    REQUIRE(wanted ==
+            std::vector<std::uint64_t>{700'000 - 700'000 % ReceiptItemsModel::page_size});  // one at a time
     ReceiptItem seven;
     seven.source = "/from/seven";
     items.takePage("run", wanted.front(), {{700'000, seven}});
@@ -309,8 +325,8 @@ TEST_CASE("models keep to their contract", "[model]") {
     items.setNumbers(std::vector<std::uint64_t>{1, 700'000});
     CHECK(items.rowCount() == 2);
     CHECK(items.index(1, ReceiptColumns::Name).data().toString() == "seven");
-    items.setDifferences(
-        std::make_shared<const std::map<std::uint64_t, QString>>(std::map<std::uint64_t, QString>{{3, QStringLiteral("other bytes now")}}));
+    items.setDifferences(std::make_shared<const std::map<std::uint64_t, QString>>(
+        std::map<std::uint64_t, QString>{{3, QStringLiteral("other bytes now")}}));
     REQUIRE(items.rowCount() == 1);
     CHECK(items.index(0, ReceiptColumns::Where).data().toString() == "other bytes now");
     office.pick("Attachments");
@@ -329,7 +345,9 @@ TEST_CASE("models keep to their contract", "[model]") {
 
 TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
     const auto luminance = [](const QColor& colour) {  // WCAG 2.1, relative luminance
-        const auto part = [](double c) { return c <= 0.03928 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4); };
+        const auto part = [](double c) {
+            return c <= 0.03928 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4);
+        };
         return 0.2126 * part(colour.redF()) + 0.7152 * part(colour.greenF()) + 0.0722 * part(colour.blueF());
     };
     const auto contrast = [&](const QColor& a, const QColor& b) {
@@ -339,29 +357,34 @@ TEST_CASE("text stands out from its ground by 4.5 to 1 or more", "[looks]") {
     };
     for (const Theme& theme : {Theme::light(), Theme::night()}) {
         CAPTURE(theme.dark);
-        for (const QColor& ground :
-             {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash, theme.amber_wash})
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.selection,
+                                     theme.accent_wash, theme.amber_wash})
             CHECK(contrast(theme.ink, ground) >= 4.5);
-        for (const QColor& ground :
-             {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash, theme.accent_wash, theme.selection})
+        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.amber_wash,
+                                     theme.accent_wash, theme.selection})
             CHECK(contrast(theme.muted, ground) >= 4.5);
-        for (const QColor& ground : {theme.ground, theme.paper, theme.accent_wash}) CHECK(contrast(theme.accent, ground) >= 4.5);
+        for (const QColor& ground : {theme.ground, theme.paper, theme.accent_wash})
+            CHECK(contrast(theme.accent, ground) >= 4.5);
         CHECK(contrast(theme.amber, theme.amber_wash) >= 4.5);
         CHECK(contrast(theme.amber, theme.paper) >= 4.5);
         CHECK(contrast(theme.paper, theme.amber) >= 4.5);
-        for (const QColor& ground : {theme.plum_wash, theme.paper, theme.ground}) CHECK(contrast(theme.plum, ground) >= 4.5);
+        for (const QColor& ground : {theme.plum_wash, theme.paper, theme.ground})
+            CHECK(contrast(theme.plum, ground) >= 4.5);
         CHECK(contrast(theme.paper, theme.plum) >= 4.5);
         CHECK(contrast(theme.accent, theme.selection) >= 3.0);  // marks
         CHECK(contrast(theme.on_accent, theme.accent) >= 4.5);
         CHECK(contrast(theme.muted, theme.line) >= 3.0);  // a button that is not available
         CHECK(contrast(theme.paper, theme.ink) >= 4.5);
-        // what can be worked: edges of fields and buttons, scroll handles, the bar of a selected row, the frame of the current one
-        for (const QColor& ground : {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash}) {
+        // what can be worked: edges of fields and buttons, scroll handles, the bar of a selected row, the
+        // frame of the current one
+        for (const QColor& ground :
+             {theme.ground, theme.paper, theme.strip, theme.field, theme.selection, theme.accent_wash}) {
             CHECK(contrast(theme.edge, ground) >= 3.0);
             CHECK(contrast(theme.accent, ground) >= 3.0);
         }
     }
-    for (const auto choice : {ThemeChoice::dark, ThemeChoice::light}) {  // what stands in a line before anybody types
+    for (const auto choice :
+         {ThemeChoice::dark, ThemeChoice::light}) {  // what stands in a line before anybody types
         apply_theme(*qApp, choice);
         QLineEdit line;
         line.ensurePolished();
@@ -417,7 +440,8 @@ TEST_CASE("a run that was interrupted is offered at the next start, and one clic
     CHECK(driver.find<QLabel>("runWords")->text().startsWith("Interrupted: Copy 21 items."));
     CHECK_FALSE(temp.has("to"));
     driver.click("goOn");
-    REQUIRE(WindowDriver::wait([&] { return driver.find<QLabel>("runWords")->text().startsWith("Done: 21 copied"); }));
+    REQUIRE(WindowDriver::wait(
+        [&] { return driver.find<QLabel>("runWords")->text().startsWith("Done: 21 copied"); }));
     CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
 }
 
@@ -450,11 +474,13 @@ TEST_CASE("a full disk pauses the run, says what it waits for, and one click goe
     auto& driver = *office.driver;
     const Mount small = Mount::memory(office.temp.path("small"), "size=3m");
     NEEDS(small)
-    for (const char* name : {"a", "b", "c"}) office.temp.write(std::string("large/") + name, std::string(700'000, *name));
+    for (const char* name : {"a", "b", "c"})
+        office.temp.write(std::string("large/") + name, std::string(700'000, *name));
     office.window->bench().replacePicks({office.temp.path("large")});
     office.window->bench().setDestination(small.path);
     REQUIRE(driver.settle());
-    const std::string ballast = office.temp.write("small/ballast", std::string(2'000'000, 'b'));  // after the plan
+    const std::string ballast =
+        office.temp.write("small/ballast", std::string(2'000'000, 'b'));  // after the plan
     driver.click("start");
     REQUIRE(driver.settle());
     CHECK(office.text("runWords").contains(QStringLiteral("Paused")));
@@ -467,17 +493,23 @@ TEST_CASE("a full disk pauses the run, says what it waits for, and one click goe
     CHECK(tree_of(small.path).size() == 4);
 }
 
-TEST_CASE("a plan outlasts the window: sentence, batch and decisions, a pair that changed meanwhile is undecided again", "[window]") {
+TEST_CASE(
+    "a plan outlasts the window: sentence, batch and decisions, a pair that changed meanwhile is undecided "
+    "again",
+    "[window]") {
     Office office;
     auto& driver = *office.driver;
-    for (const char* name : {"permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf"}) office.pick(name);
+    for (const char* name :
+         {"permit-0413-visiting-tender.pdf", "permit-0416-north-quay.pdf", "permit-0418-slipway.pdf"})
+        office.pick(name);
     driver.chooseDestination(QString::fromStdString(office.permits()));
     driver.chooseFromMenu("phraseOperation", QStringLiteral("Move to"));
     driver.decideByClick(QStringLiteral("permit-0413-visiting-tender.pdf"), Decision::overwrite);
     driver.decideByClick(QStringLiteral("permit-0416-north-quay.pdf"), Decision::skip);
     REQUIRE(driver.settle());
     office.window.reset();
-    std::filesystem::last_write_time(office.permits() + "/permit-0416-north-quay.pdf", std::filesystem::file_time_type::clock::now());
+    std::filesystem::last_write_time(office.permits() + "/permit-0416-north-quay.pdf",
+                                     std::filesystem::file_time_type::clock::now());
     office.window.emplace(office.root() + "/Inbox/Harbour desk", office.temp.path("state"));
     office.window->show();
     office.driver.emplace(*office.window);

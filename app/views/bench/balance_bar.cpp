@@ -13,6 +13,7 @@
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 
 using namespace tavlo;
 
@@ -24,14 +25,16 @@ QString share_words(Share share, int count, const Job& job) {
     const bool in_place = job.operation == Operation::rename;
     switch (share) {
         case Share::created:
-            return in_place ? BalanceBar::tr("%Ln get new names", nullptr, count) : BalanceBar::tr("%Ln new", nullptr, count);
+            return in_place ? BalanceBar::tr("%Ln get new names", nullptr, count)
+                            : BalanceBar::tr("%Ln new", nullptr, count);
         case Share::overwrite: return BalanceBar::tr("%Ln overwrite, old ones to the Safe", nullptr, count);
         case Share::rename:
             return in_place ? BalanceBar::tr("%Ln get the nearest free name", nullptr, count)
                             : BalanceBar::tr("%Ln renamed", nullptr, count);
         case Share::same: return BalanceBar::tr("%Ln same, skipped", nullptr, count);
         case Share::skip:
-            return in_place ? BalanceBar::tr("%Ln keep their names", nullptr, count) : BalanceBar::tr("%Ln skipped", nullptr, count);
+            return in_place ? BalanceBar::tr("%Ln keep their names", nullptr, count)
+                            : BalanceBar::tr("%Ln skipped", nullptr, count);
         case Share::merge: return BalanceBar::tr("%Ln folders merge", nullptr, count);
         case Share::undecided: return BalanceBar::tr("%Ln undecided", nullptr, count);
         case Share::failed: return BalanceBar::tr("%Ln cannot be done", nullptr, count);
@@ -73,9 +76,10 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
         button->setObjectName(QStringLiteral("share%1").arg(i));
         button->setFlat(true);
         button->setCheckable(true);
-        button->setStyleSheet(QStringLiteral(
-            "QPushButton { border: 1px solid transparent; border-radius: 5px; padding: 2px 7px 2px 3px; background: transparent; }"
-            "QPushButton:focus, QPushButton:checked { border: 1px solid palette(link); }"));
+        button->setStyleSheet(
+            QStringLiteral("QPushButton { border: 1px solid transparent; border-radius: 5px; padding: 2px "
+                           "7px 2px 3px; background: transparent; }"
+                           "QPushButton:focus, QPushButton:checked { border: 1px solid palette(link); }"));
         connect(button, &QPushButton::clicked, this,
                 [this, i](bool on) { choose(on ? std::optional(static_cast<Share>(i)) : std::nullopt); });
         legend_[static_cast<std::size_t>(i)] = button;
@@ -96,15 +100,14 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
 
 void BalanceBar::choose(std::optional<Share> share) {
     chosen_ = share;
-    for (int i = 0; i < share_count; ++i) legend_[static_cast<std::size_t>(i)]->setChecked(share && static_cast<int>(*share) == i);
+    for (int i = 0; i < share_count; ++i)
+        legend_[static_cast<std::size_t>(i)]->setChecked(share && static_cast<int>(*share) == i);
     emit shareChosen(share);
     update();
 }
 
 void BalanceBar::refresh() {
-    const auto& plan = bench_.plan();
-    const auto& view = bench_.view();
-    counts_ = view.shares;
+    counts_ = bench_.view().shares;
     for (int i = 0; i < share_count; ++i) {
         QPushButton* button = legend_[static_cast<std::size_t>(i)];
         const auto count = counts_[static_cast<std::size_t>(i)];
@@ -114,49 +117,67 @@ void BalanceBar::refresh() {
         button->setVisible(count > 0);
     }
     if (chosen_ && counts_[static_cast<std::size_t>(*chosen_)] == 0) choose(std::nullopt);
-    QString note;
-    const bool refused = !view.refusals.empty();
-    if (refused)
-        note = view.refusals.size() == 1
-                   ? tr("Not possible: %1").arg(view.refusals.front())
-                   : tr("Not possible: %1 (and %Ln more)", nullptr, static_cast<int>(view.refusals.size()) - 1).arg(view.refusals.front());
-    else if (bench_.picks().empty())
-        note = tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
-    else if (bench_.job().operation == Operation::rename && bench_.job().naming.empty())
-        note = tr("Say what the new names are: add a step below.");
-    else if (bench_.job().into.empty() && goes_elsewhere(bench_.job()))
-        note = tr("Say where they go: click the destination above, or go there on the left and press “Put here”.");
-    else if (view.being_told > 0)
-        note = tr("facts: %1 of %2").arg(count_text(view.told), count_text(view.being_told));
-    else if (view.looked_for > 0)
-        note = tr("reading what may be there already: %1 of %2 files").arg(count_text(view.looked_at), count_text(view.looked_for));
-    else if (view.comparing)
-        note = tr("reading files of one size to see which are the same…");
-    else if (bench_.isWorking())
-        note = tr("working it out…");
+    const bool refused = !bench_.view().refusals.empty();
+    const QString note = noteWords();
     note_->setText(note);
     note_->setWordWrap(refused);
     note_->setToolTip(refused ? note : QString());
     set_tone(*note_, refused ? "amber" : "muted");
-    if (plan && bench_.job().operation == Operation::remove && plan->totals.of(Outcome::removed) > 0) {
-        const Weight& leaving = view.outcome->leaving;
-        room_->setText(tr("<b>%1</b> in %Ln files leave; the undo brings them back", nullptr, static_cast<int>(leaving.files))
-                           .arg(size_text(leaving.bytes)));
-        room_->setToolTip(QString());
-    } else if (plan && view.outcome->destination) {
-        const auto free = size_text(view.outcome->destination->volume.free_bytes);
-        const bool packs = bench_.job().operation == Operation::pack;
-        room_->setText(packs                 ? tr("<b>%1</b> to pack · %2 free there").arg(size_text(view.room.bytes), free)
-                       : view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(size_text(view.room.bytes), free)
-                                             : tr("%1 free there").arg(free));
-        const bool keeps = view.outcome->destination->volume.keeps_attributes;
-        room_->setToolTip(keeps ? QString() : tr("The destination cannot keep owners, permissions and extended attributes."));
-        if (!keeps) room_->setText(room_->text() + tr(" · without owners and permissions"));
-    } else {
-        room_->clear();
-    }
+    refreshRoom();
     fitLegend();
     update();
+}
+
+/// What stands in the way, what is to be said next, or what is still being found out.
+QString BalanceBar::noteWords() const {
+    const auto& view = bench_.view();
+    const Job& job = bench_.job();
+    if (!view.refusals.empty()) {
+        const QString& first = view.refusals.front();
+        const int more = static_cast<int>(view.refusals.size()) - 1;
+        return more == 0 ? tr("Not possible: %1").arg(first)
+                         : tr("Not possible: %1 (and %Ln more)", nullptr, more).arg(first);
+    }
+    if (bench_.picks().empty())
+        return tr("Pick files on the left: click at the edge of a row, or select rows and press Space.");
+    if (job.operation == Operation::rename && job.naming.empty())
+        return tr("Say what the new names are: add a step below.");
+    if (job.into.empty() && goes_elsewhere(job))
+        return tr(
+            "Say where they go: click the destination above, or go there on the left and press "
+            "“Put here”.");
+    if (view.being_told > 0)
+        return tr("facts: %1 of %2").arg(count_text(view.told), count_text(view.being_told));
+    if (view.looked_for > 0)
+        return tr("reading what may be there already: %1 of %2 files")
+            .arg(count_text(view.looked_at), count_text(view.looked_for));
+    if (view.comparing) return tr("reading files of one size to see which are the same…");
+    return bench_.isWorking() ? tr("working it out…") : QString();
+}
+
+/// What it takes, and what there is.
+void BalanceBar::refreshRoom() {
+    const auto& plan = bench_.plan();
+    const auto& view = bench_.view();
+    room_->clear();
+    room_->setToolTip(QString());
+    if (plan && bench_.job().operation == Operation::remove && plan->totals.of(Outcome::removed) > 0) {
+        const Weight& leaving = view.outcome->leaving;
+        room_->setText(tr("<b>%1</b> in %Ln files leave; the undo brings them back", nullptr,
+                          static_cast<int>(leaving.files))
+                           .arg(size_text(leaving.bytes)));
+        return;
+    }
+    if (!plan || !view.outcome->destination) return;
+    const auto free = size_text(view.outcome->destination->volume.free_bytes);
+    const auto bytes = size_text(view.room.bytes);
+    const bool packs = bench_.job().operation == Operation::pack;
+    room_->setText(packs                 ? tr("<b>%1</b> to pack · %2 free there").arg(bytes, free)
+                   : view.room.bytes > 0 ? tr("needs <b>%1</b> · %2 free there").arg(bytes, free)
+                                         : tr("%1 free there").arg(free));
+    if (view.outcome->destination->volume.keeps_attributes) return;
+    room_->setToolTip(tr("The destination cannot keep owners, permissions and extended attributes."));
+    room_->setText(room_->text() + tr(" · without owners and permissions"));
 }
 
 /// The legend in full where there is room for it, else as short as it can be.
@@ -165,7 +186,8 @@ void BalanceBar::fitLegend() {
         int wide = 60 + room_->sizeHint().width();
         for (int i = 0; i < share_count; ++i) {
             QPushButton* button = legend_[static_cast<std::size_t>(i)];
-            const QString words = share_words(static_cast<Share>(i), static_cast<int>(counts_[static_cast<std::size_t>(i)]), bench_.job());
+            const QString words = share_words(
+                static_cast<Share>(i), static_cast<int>(counts_[static_cast<std::size_t>(i)]), bench_.job());
             button->setText(QLatin1Char(' ') + (in_short ? words.section(QLatin1Char(','), 0, 0) : words));
             button->setToolTip(words);
             if (counts_[static_cast<std::size_t>(i)] > 0) wide += button->sizeHint().width() + 2;
@@ -192,9 +214,12 @@ std::vector<std::pair<Share, QRect>> BalanceBar::parts() const {
         const auto count = counts_[static_cast<std::size_t>(i)];
         if (count == 0) continue;
         const auto at = [&](std::uint64_t items) {
-            return bar.left() + static_cast<int>(static_cast<double>(items) / static_cast<double>(all) * bar.width());
+            return bar.left() +
+                   static_cast<int>(static_cast<double>(items) / static_cast<double>(all) * bar.width());
         };
-        out.emplace_back(static_cast<Share>(i), QRect(at(before), bar.top(), std::max(3, at(before + count) - at(before)), bar.height()));
+        out.emplace_back(static_cast<Share>(i),
+                         mirrored(bar, QRect(at(before), bar.top(),
+                                             std::max(3, at(before + count) - at(before)), bar.height())));
         before += count;
     }
     return out;

@@ -14,7 +14,8 @@ class QHBoxLayout;
 class QLabel;
 class QPushButton;
 
-/// One bar in proportion, split by what comes of the items, with the numbers under it. A click on a part shows just those.
+/// One bar in proportion, split by what comes of the items, with the numbers under it. A click on a part
+/// shows just those.
 class BalanceBar final : public QWidget {
     Q_OBJECT
 
@@ -33,6 +34,8 @@ protected:
 
 private:
     void refresh();
+    QString noteWords() const;
+    void refreshRoom();
     void fitLegend();
     void choose(std::optional<Share> share);
     QRect barRect() const;

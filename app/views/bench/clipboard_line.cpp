@@ -68,7 +68,8 @@ void ClipboardLine::refresh(std::size_t missing) {
     std::set<std::string_view> folders;
     for (const auto& path : clip_.paths) folders.insert(tavlo::parent_of(path));
     const int count = static_cast<int>(clip_.paths.size());
-    QString text = clip_.cut ? tr("Clipboard: %Ln cut", nullptr, count) : tr("Clipboard: %Ln copied", nullptr, count);
+    QString text =
+        clip_.cut ? tr("Clipboard: %Ln cut", nullptr, count) : tr("Clipboard: %Ln copied", nullptr, count);
     text += folders.size() == 1 ? tr(" from %1").arg(short_path(std::string(*folders.begin()), 1))
                                 : tr(" from %Ln folders", nullptr, static_cast<int>(folders.size()));
     if (!since_.isEmpty()) text += tr(" at %1").arg(since_);

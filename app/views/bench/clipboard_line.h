@@ -11,8 +11,8 @@
 class QLabel;
 class QPushButton;
 
-/// What the clipboard holds, from where, since when, and whether it was cut or copied: on view before it is pasted. Nothing
-/// while it holds no files.
+/// What the clipboard holds, from where, since when, and whether it was cut or copied: on view before it is
+/// pasted. Nothing while it holds no files.
 class ClipboardLine final : public QWidget {
     Q_OBJECT
 

@@ -34,7 +34,8 @@ namespace {
 /// Paths as their bytes, which text cannot always carry.
 std::vector<std::string> load(const QString& key) {
     std::vector<std::string> paths;
-    for (const QVariant& one : QSettings().value(key).toList()) paths.push_back(one.toByteArray().toStdString());
+    for (const QVariant& one : QSettings().value(key).toList())
+        paths.push_back(one.toByteArray().toStdString());
     return paths;
 }
 
@@ -98,7 +99,8 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     connect(put, &QPushButton::clicked, this, &DestinationPanel::accept);
     connect(choose, &QPushButton::clicked, this, [this] {
         hide();
-        const QString chosen = QFileDialog::getExistingDirectory(parentWidget(), tr("Destination"), shown(bench_.job().into));
+        const QString chosen =
+            QFileDialog::getExistingDirectory(parentWidget(), tr("Destination"), shown(bench_.job().into));
         if (chosen.isEmpty()) return;
         use(to_bytes(chosen));
     });
@@ -151,7 +153,8 @@ void DestinationPanel::addKnown(const std::string& path, bool pinned) {
     connect(known, &QPushButton::clicked, this, [this, path] { use(path); });
     auto* keep = new QPushButton(pinned ? tr("Let go") : tr("Keep at hand"));
     keep->setProperty("plain", true);
-    keep->setAccessibleName(pinned ? tr("No longer keep %1 at hand").arg(shown(path)) : tr("Keep %1 at hand").arg(shown(path)));
+    keep->setAccessibleName(pinned ? tr("No longer keep %1 at hand").arg(shown(path))
+                                   : tr("Keep %1 at hand").arg(shown(path)));
     connect(keep, &QPushButton::clicked, this, [this, path, pinned] {
         pin_destination(path, !pinned);
         fillRecent();
@@ -172,9 +175,11 @@ std::string DestinationPanel::typedPath() const {
 /// The whole path that what is typed comes to, and how much of it is there.
 void DestinationPanel::showWhereTo(const BegunFolders& found) {
     const QString whole = shown(typedPath());
-    note_->setText(found.exists         ? tr("%1 is there.").arg(whole)
-                   : found.missing <= 1 ? tr("%1: the run will make its last folder.").arg(whole)
-                                        : tr("%1: the run will make the last %Ln folders of it.", nullptr, found.missing).arg(whole));
+    note_->setText(
+        found.exists ? tr("%1 is there.").arg(whole)
+        : found.missing <= 1
+            ? tr("%1: the run will make its last folder.").arg(whole)
+            : tr("%1: the run will make the last %Ln folders of it.", nullptr, found.missing).arg(whole));
     note_->show();
     adjustSize();
 }

@@ -14,8 +14,8 @@ class QLabel;
 class QLineEdit;
 class QVBoxLayout;
 
-/// Where the destination is chosen: typed with completion, from the recent ones, or by the folder dialog. A folder that
-/// does not exist yet is fine, and is said to be made.
+/// Where the destination is chosen: typed with completion, from the recent ones, or by the folder dialog. A
+/// folder that does not exist yet is fine, and is said to be made.
 class DestinationPanel final : public QFrame {
     Q_OBJECT
 

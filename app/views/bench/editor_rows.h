@@ -11,8 +11,8 @@ class QHBoxLayout;
 class QLabel;
 class QVBoxLayout;
 
-/// One line of an editor in which lines have an order: moved by drag, or by Alt+Up and Alt+Down anywhere in it, and taken out by its
-/// button.
+/// One line of an editor in which lines have an order: moved by drag, or by Alt+Up and Alt+Down anywhere in
+/// it, and taken out by its button.
 class EditorRow : public QWidget {
     Q_OBJECT
 

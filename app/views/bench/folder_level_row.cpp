@@ -13,10 +13,12 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/named_combo.h"
 
 using namespace tavlo;
 
-FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : EditorRow(tr("Take this level out"), parent) {
+FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent)
+    : EditorRow(tr("Take this level out"), parent) {
     if (level.fact.empty()) {
         text_ = new QLineEdit(shown(level.text));
         text_->setObjectName(QStringLiteral("levelText"));
@@ -26,21 +28,18 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
         connect(text_, &QLineEdit::returnPressed, this, &FolderLevelRow::nextRequested);
         fields().addWidget(text_, 1);
     } else {
-        fact_ = new QComboBox;
+        fact_ = new NamedCombo(tr("What the folder is named by"));
         fact_->setObjectName(QStringLiteral("levelFact"));
-        fact_->setAccessibleName(tr("What the folder is named by"));
         fact_->setFixedWidth(digits(17.5));
         addFacts(*fact_);
         fact_->setCurrentIndex(fact_->findData(QString::fromStdString(level.fact)));
         fields().addWidget(fact_);
-        format_ = new QComboBox;
+        format_ = new NamedCombo(tr("How the date is written"));
         format_->setObjectName(QStringLiteral("levelFormat"));
-        format_->setAccessibleName(tr("How the date is written"));
         format_->setEditable(true);
         format_->setFixedWidth(digits(16));
         fields().addWidget(format_);
-        or_else_ = new QComboBox;
-        or_else_->setAccessibleName(tr("The fact that stands in where that one is not known"));
+        or_else_ = new NamedCombo(tr("The fact that stands in where that one is not known"));
         or_else_->addItem(tr("nothing else"), QString());
         addFacts(*or_else_);
         or_else_->setCurrentIndex(std::max(0, or_else_->findData(QString::fromStdString(level.or_else))));
@@ -77,7 +76,8 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent) : Edit
 void FolderLevelRow::addFacts(QComboBox& box) const {
     for (const KnownFact& known : known_facts()) {
         if (known.name == "date") continue;  // the same as another
-        box.addItem(fact_words(known.name), QString::fromUtf8(known.name.data(), static_cast<qsizetype>(known.name.size())));
+        box.addItem(fact_words(known.name),
+                    QString::fromUtf8(known.name.data(), static_cast<qsizetype>(known.name.size())));
     }
 }
 
@@ -108,7 +108,8 @@ FolderLevel FolderLevelRow::level() const {
     }
     level.fact = fact_->currentData().toString().toStdString();
     const int known = format_->findText(format_->currentText());
-    level.format = known >= 0 ? format_->itemData(known).toString().toStdString() : to_bytes(format_->currentText());
+    level.format =
+        known >= 0 ? format_->itemData(known).toString().toStdString() : to_bytes(format_->currentText());
     level.or_else = or_else_->currentData().toString().toStdString();
     level.otherwise = to_bytes(otherwise_->text());
     return level;
@@ -118,7 +119,8 @@ QString FolderLevelRow::words() const { return level_words(level()); }
 
 void FolderLevelRow::showKnown(std::uint64_t known_of, std::uint64_t files, const QString& values) {
     const bool says = files > 0 && fact_ != nullptr;
-    known_->setText(says ? tr("%1 of %2: %3").arg(count_text(known_of), count_text(files), values) : QString());
+    known_->setText(says ? tr("%1 of %2: %3").arg(count_text(known_of), count_text(files), values)
+                         : QString());
     if (says && known_of == 0) known_->setText(tr("none knows it"));
     known_->setToolTip(known_->text());
     set_tone(*known_, says && known_of < files ? "amber" : "muted");

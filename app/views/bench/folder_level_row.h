@@ -10,7 +10,8 @@ class ElidedLabel;
 class QComboBox;
 class QLineEdit;
 
-/// One level of the folders that files are sorted into: a fact, how it is written, and what stands where it is not known.
+/// One level of the folders that files are sorted into: a fact, how it is written, and what stands where it
+/// is not known.
 class FolderLevelRow final : public EditorRow {
     Q_OBJECT
 

@@ -36,10 +36,14 @@ struct Ready {
 
 std::vector<Ready> ready_ones() {
     using Of = KnownFact::Of;
-    return {{Of::pictures, FolderLevelsPanel::tr("Pictures: year, then town"), "{taken:%Y|=undated}/{town|country|=no place}"},
-            {Of::pictures, FolderLevelsPanel::tr("Pictures: year, then day"), "{taken:%Y|=undated}/{taken:%Y-%m-%d|=undated}"},
-            {Of::sound, FolderLevelsPanel::tr("Sound: artist, then album"), "{artist|=no artist}/{album|=no album}"},
-            {Of::documents, FolderLevelsPanel::tr("Documents: company, then author"), "{company|=no company}/{author|=no author}"},
+    return {{Of::pictures, FolderLevelsPanel::tr("Pictures: year, then town"),
+             "{taken:%Y|=undated}/{town|country|=no place}"},
+            {Of::pictures, FolderLevelsPanel::tr("Pictures: year, then day"),
+             "{taken:%Y|=undated}/{taken:%Y-%m-%d|=undated}"},
+            {Of::sound, FolderLevelsPanel::tr("Sound: artist, then album"),
+             "{artist|=no artist}/{album|=no album}"},
+            {Of::documents, FolderLevelsPanel::tr("Documents: company, then author"),
+             "{company|=no company}/{author|=no author}"},
             {Of::all, FolderLevelsPanel::tr("Anything: kind, then first letter"), "{kind|=other}/{initial}"},
             {Of::all, FolderLevelsPanel::tr("Anything: year and month of change"), "{changed:%Y-%m}"}};
 }
@@ -58,7 +62,9 @@ std::string usual_for(const BenchView& view) {
         pictures += kind != nullptr && kind->name == "pictures" ? 1U : 0U;
         sounds += kind != nullptr && kind->name == "audio" ? 1U : 0U;
     }
-    const auto of = 2 * pictures > files ? KnownFact::Of::pictures : 2 * sounds > files ? KnownFact::Of::sound : KnownFact::Of::all;
+    const auto of = 2 * pictures > files ? KnownFact::Of::pictures
+                    : 2 * sounds > files ? KnownFact::Of::sound
+                                         : KnownFact::Of::all;
     const auto ready = ready_ones();
     return std::find_if(ready.begin(), ready.end(), [&](const Ready& one) { return one.of == of; })->pattern;
 }
@@ -98,8 +104,10 @@ QWidget* FolderLevelsPanel::buildLevels() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);
     rows_ = new EditorRows(digits(levels_digits));
+    rows_->setAccessibleName(tr("Levels of folders"));
     connect(rows_, &EditorRows::changed, this, &FolderLevelsPanel::levelsChanged);
-    connect(rows_, &EditorRows::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
+    connect(rows_, &EditorRows::nextRequested, this,
+            [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
     connect(rows_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });
     column->addWidget(rows_, 1);
     auto* foot = new QHBoxLayout;
@@ -196,14 +204,16 @@ void FolderLevelsPanel::showFacts() {
             row->showKnown(0, 0, {});
             continue;
         }
-        const auto found =
-            std::find_if(view.facts->begin(), view.facts->end(), [&](const FactSummary& one) { return one.name == level.fact; });
+        const auto found = std::find_if(view.facts->begin(), view.facts->end(),
+                                        [&](const FactSummary& one) { return one.name == level.fact; });
         const bool known = found != view.facts->end();
         row->showKnown(known ? found->known_of : 0, view.files, known ? values_of(*found) : QString());
     }
     if (!Pattern::parse_folders(pattern_of(levels()))) return;  // which is said
-    words_->setText(view.being_told > 0 ? tr("Files are being read: %1 of %2").arg(count_text(view.told), count_text(view.being_told))
-                                        : QString());
+    words_->setText(
+        view.being_told > 0
+            ? tr("Files are being read: %1 of %2").arg(count_text(view.told), count_text(view.being_told))
+            : QString());
 }
 
 /// The facts in groups, what the batch knows first, each with how many know it and some of what they know.
@@ -212,10 +222,12 @@ void FolderLevelsPanel::fillFacts() {
     const BenchView& view = bench_.view();
     const auto summary_of = [&](std::string_view name) -> const FactSummary* {
         if (!view.facts) return nullptr;
-        const auto found = std::find_if(view.facts->begin(), view.facts->end(), [&](const FactSummary& one) { return one.name == name; });
+        const auto found = std::find_if(view.facts->begin(), view.facts->end(),
+                                        [&](const FactSummary& one) { return one.name == name; });
         return found == view.facts->end() ? nullptr : &*found;
     };
-    for (const auto of : {KnownFact::Of::pictures, KnownFact::Of::sound, KnownFact::Of::documents, KnownFact::Of::all}) {
+    for (const auto of :
+         {KnownFact::Of::pictures, KnownFact::Of::sound, KnownFact::Of::documents, KnownFact::Of::all}) {
         QMenu* group = facts_->addMenu(fact_group_words(of));
         bool any = of == KnownFact::Of::all || !view.facts;
         for (const KnownFact& known : known_facts()) {
@@ -223,15 +235,18 @@ void FolderLevelsPanel::fillFacts() {
             const FactSummary* summary = summary_of(known.name);
             QString words = fact_words(known.name);
             if (summary != nullptr)
-                words += tr("  ·  %1 of %2: %3").arg(count_text(summary->known_of), count_text(view.files), values_of(*summary));
+                words += tr("  ·  %1 of %2: %3")
+                             .arg(count_text(summary->known_of), count_text(view.files), values_of(*summary));
             auto* action =
-                group->addAction(words.replace(QLatin1Char('&'), QStringLiteral("&&")), this, [this, name = std::string(known.name)] {
-                    FolderLevel level{name};
-                    if (known_fact(name)->kind == KnownFact::Kind::moment && name != "time") level.format = "%Y";
-                    add(level);
-                    levelsChanged();
-                    rows_->focusLast();
-                });
+                group->addAction(words.replace(QLatin1Char('&'), QStringLiteral("&&")), this,
+                                 [this, name = std::string(known.name)] {
+                                     FolderLevel level{name};
+                                     if (known_fact(name)->kind == KnownFact::Kind::moment && name != "time")
+                                         level.format = "%Y";
+                                     add(level);
+                                     levelsChanged();
+                                     rows_->focusLast();
+                                 });
             action->setEnabled(of == KnownFact::Of::all || !view.facts || summary != nullptr);
             any = any || summary != nullptr;
         }
@@ -246,16 +261,19 @@ void FolderLevelsPanel::fillFacts() {
 
 void FolderLevelsPanel::fillSets() {
     sets_->clear();
-    for (const Ready& one : ready_ones()) sets_->addAction(one.words, this, [this, pattern = std::string(one.pattern)] { use(pattern); });
+    for (const Ready& one : ready_ones())
+        sets_->addAction(one.words, this, [this, pattern = std::string(one.pattern)] { use(pattern); });
     sets_->addSeparator();
     offer_kept(*sets_, kept_levels, [this](const QString& kept) -> std::function<void()> {
         if (!Pattern::parse_folders(kept.toStdString())) return nullptr;
         return [this, pattern = kept.toStdString()] { use(pattern); };
     });
-    sets_->addAction(tr("Keep these under a name…"), this, &FolderLevelsPanel::keepSet)->setEnabled(!shown_.empty());
+    sets_->addAction(tr("Keep these under a name…"), this, &FolderLevelsPanel::keepSet)
+        ->setEnabled(!shown_.empty());
 }
 
 void FolderLevelsPanel::keepSet() {
-    const QString name = keep_under_a_name(this, tr("Keep these levels"), kept_levels, QString::fromStdString(shown_));
+    const QString name =
+        keep_under_a_name(this, tr("Keep these levels"), kept_levels, QString::fromStdString(shown_));
     if (!name.isEmpty()) emit said(tr("Kept as %1.").arg(name));
 }

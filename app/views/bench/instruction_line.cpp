@@ -12,6 +12,7 @@
 #include <QStyle>
 #include <algorithm>
 
+#include "error_words.h"
 #include "files/path.h"
 #include "job_words.h"
 #include "sentence.h"
@@ -22,6 +23,7 @@
 #include "views/bench/destination_panel.h"
 #include "views/bench/phrase.h"
 #include "views/bench/rule_dialogs.h"
+#include "views/parts/building.h"
 
 using namespace tavlo;
 
@@ -33,29 +35,41 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     row->setContentsMargins(18, 12, 18, 12);
     row->setSpacing(18);
     auto* words = new QWidget;
-    auto* sentence = new SentenceLayout;
-    sentence->setContentsMargins(0, 0, 0, 0);
-    words->setLayout(sentence);
-    words_ = sentence;
+    words_ = new SentenceLayout;
+    words_->setContentsMargins(0, 0, 0, 0);
+    words->setLayout(words_);
     words->setObjectName(QStringLiteral("sentence"));  // the style sheet sets its size
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
     policy.setHeightForWidth(true);
     words->setSizePolicy(policy);
+    buildSentence(*words);
+    row->addWidget(words, 1);
+    start_ = named_button("start");
+    start_->setProperty("role", "primary");
+    row->addWidget(start_, 0, Qt::AlignVCenter);
+    panel_ = new DestinationPanel(bench_, this);
+    connectMenus();
+    connectPhrases();
+    connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
+    connect(&bench_, &Bench::jobChanged, this, &InstructionLine::refresh);
+    connect(&bench_, &Bench::viewChanged, this, &InstructionLine::refresh);
+    refresh();
+}
 
+void InstructionLine::buildSentence(QWidget& words) {
     const auto add_phrase = [&](const char* name) {
-        auto* phrase = new Phrase(QLatin1String(name), words);
-        sentence->addWidget(phrase);
+        auto* phrase = new Phrase(QLatin1String(name), &words);
+        words_->addWidget(phrase);
         return phrase;
     };
     const auto add_words = [&] {
-        auto* label = new QLabel(words);
+        auto* label = new QLabel(&words);
         label->setContentsMargins(0, 3, 0, 3);
-        sentence->addWidget(label);
+        words_->addWidget(label);
         return label;
     };
     operation_ = add_phrase("phraseOperation");
-    auto* gap = add_words();
-    gap->setText(QStringLiteral(" "));
+    add_words()->setText(QStringLiteral(" "));
     items_ = add_phrase("phraseItems");
     from_ = add_words();
     folders_ = add_phrase("phraseFolders");
@@ -68,15 +82,12 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     shape_ = add_phrase("phraseShape");
     second_comma_ = add_words();
     clearing_ = add_phrase("phraseClearing");
-    clearing_->setTakesAway(true);
     before_names_ = add_words();
     names_ = add_phrase("phraseNames");
     before_shelf_ = add_words();
     shelf_ = add_phrase("phraseShelf");
-    shelf_->setTakesAway(true);
     third_comma_ = add_words();
     losing_ = add_phrase("phraseLosing");
-    losing_->setTakesAway(true);
     then_ = add_phrase("phraseThen");
     semicolon_ = add_words();
     taken_ = add_words();
@@ -85,16 +96,13 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     elsewhere_ = add_phrase("phraseElsewhere");
     stop_ = add_words();
     stays_ = add_words();
-    for (QLabel* mark : {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, before_elsewhere_, stop_})
+    for (Phrase* phrase : {clearing_, shelf_, losing_}) phrase->setTakesAway(true);
+    for (QLabel* mark :
+         {comma_, second_comma_, before_shelf_, third_comma_, semicolon_, before_elsewhere_, stop_})
         mark->setProperty("glued", true);
-    row->addWidget(words, 1);
+}
 
-    start_ = new QPushButton;
-    start_->setObjectName(QStringLiteral("start"));
-    start_->setProperty("role", "primary");
-    row->addWidget(start_, 0, Qt::AlignVCenter);
-    panel_ = new DestinationPanel(bench_, this);
-
+void InstructionLine::connectMenus() {
     const auto open = [this](Phrase* phrase, QMenu& menu, void (InstructionLine::*fill)()) {
         connect(phrase, &Phrase::clicked, this, [this, phrase, &menu, fill] {
             menu.clear();
@@ -105,21 +113,29 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     open(operation_, operation_menu_, &InstructionLine::fillOperationMenu);
     open(shelf_, shelf_menu_, &InstructionLine::fillShelfMenu);
     open(items_, items_menu_, &InstructionLine::fillItemsMenu);
-    connect(names_, &Phrase::clicked, this, [this] { is_one_file_ ? emit oneNameRequested() : emit namesRequested(); });
     open(folders_, folders_menu_, &InstructionLine::fillFoldersMenu);
+    open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
+    open(elsewhere_, elsewhere_menu_, &InstructionLine::fillElsewhereMenu);
     connect(shape_, &Phrase::clicked, this, [this] {
-        if (goes_elsewhere(bench_.job()) && !bench_.job().structure.sort_into.empty()) return emit levelsRequested();
+        if (goes_elsewhere(bench_.job()) && !bench_.job().structure.sort_into.empty())
+            return emit levelsRequested();
         shape_menu_.clear();
         fillShapeMenu();
         shape_menu_.popup(shape_->mapToGlobal(QPoint(0, shape_->height())));
     });
-    open(rule_, rule_menu_, &InstructionLine::fillRuleMenu);
-    open(elsewhere_, elsewhere_menu_, &InstructionLine::fillElsewhereMenu);
     connect(clearing_, &Phrase::clicked, this, [this] {
         clearing_menu_.clear();
         fillClearingMenu(clearing_menu_);
         clearing_menu_.popup(clearing_->mapToGlobal(QPoint(0, clearing_->height())));
     });
+    for (QMenu* menu : {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_,
+                        &rule_menu_, &elsewhere_menu_, &clearing_menu_})
+        menu->setParent(this, menu->windowFlags());
+}
+
+void InstructionLine::connectPhrases() {
+    connect(names_, &Phrase::clicked, this,
+            [this] { is_one_file_ ? emit oneNameRequested() : emit namesRequested(); });
     connect(then_, &Phrase::clicked, this, [this] {
         Job wanted = bench_.job();
         wanted.then_remove = !wanted.then_remove;
@@ -131,14 +147,7 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
         menu.exec(which_->mapToGlobal(QPoint(0, which_->height())));
     });
     connect(losing_, &Phrase::clicked, this, [this] { bench_.setMayLose(false); });
-    for (QMenu* menu :
-         {&operation_menu_, &shelf_menu_, &items_menu_, &folders_menu_, &shape_menu_, &rule_menu_, &elsewhere_menu_, &clearing_menu_})
-        menu->setParent(this, menu->windowFlags());
     connect(destination_, &Phrase::clicked, this, &InstructionLine::chooseDestination);
-    connect(start_, &QPushButton::clicked, this, &InstructionLine::startRequested);
-    connect(&bench_, &Bench::jobChanged, this, &InstructionLine::refresh);
-    connect(&bench_, &Bench::viewChanged, this, &InstructionLine::refresh);
-    refresh();
 }
 
 void InstructionLine::chooseDestination() {
@@ -195,10 +204,12 @@ void InstructionLine::refresh() {
     which_->setText(tr("(%1)").arg(in_hand_.which));
     which_->setAccessibleName(tr("Which of them: %1").arg(in_hand_.which));
     setShown({before_which_, which_}, !in_hand_.which.isEmpty());
-    items_->setText(bench_.picks().empty() ? tr("nothing yet") : tr("%Ln items", nullptr, static_cast<int>(items)));
-    folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1) : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
-    is_one_file_ = plan && fresh && goes_elsewhere(job) && !packs() && job.naming.empty() && items == 1 && !plan->items.empty() &&
-                   plan->entry(plan->items.back()).status.type != FileType::folder;
+    items_->setText(bench_.picks().empty() ? tr("nothing yet")
+                                           : tr("%Ln items", nullptr, static_cast<int>(items)));
+    folders_->setText(folders.size() == 1 ? short_path(folders.front(), 1)
+                                          : tr("%Ln folders", nullptr, static_cast<int>(folders.size())));
+    is_one_file_ = plan && fresh && goes_elsewhere(job) && !packs() && job.naming.empty() && items == 1 &&
+                   !plan->items.empty() && plan->entry(plan->items.back()).status.type != FileType::folder;
     if (is_one_file_ && bench_.isTyped(static_cast<ItemId>(plan->items.size() - 1)))
         in_hand_.as = shown(plan->final_name(plan->items.back()));
     const auto stays = plan && fresh ? plan->totals.of(Outcome::undecided) : 0;
@@ -234,23 +245,31 @@ void InstructionLine::refreshTransfer() {
     const auto& plan = bench_.plan();
     const bool fresh = !bench_.isWorking();
     const bool moves = job.operation == Operation::move;
-    operation_->setText(packs() ? tr("Pack") : moves ? tr("Move") : job.operation == Operation::unpack ? tr("Unpack") : tr("Copy"));
+    operation_->setText(packs()                              ? tr("Pack")
+                        : moves                              ? tr("Move")
+                        : job.operation == Operation::unpack ? tr("Unpack")
+                                                             : tr("Copy"));
     operation_->setTakesAway(false);
     from_->setText(tr(" from "));
     into_->setText(tr(" into "));
-    destination_->setText(!job.into.empty() ? short_path(job.into) : packs() ? tr("an archive to be named") : tr("a folder to be chosen"));
+    destination_->setText(!job.into.empty() ? short_path(job.into)
+                          : packs()         ? tr("an archive to be named")
+                                            : tr("a folder to be chosen"));
     destination_->setWaiting(job.into.empty());
     destination_->setToolTip(shown(job.into));
     shape_->setText(structure_words(job.structure));
     // files alone from one folder can only go side by side
     const bool has_shape = in_hand_.has_folders || in_hand_.from.size() > 1 || job.structure != Structure{};
     const auto leaving = plan && fresh ? plan->leaving.size() : 0;
-    clearing_->setText(leaving == 0 ? clearing_words(job.clearing)
-                                    : tr("%1 (%Ln go)", nullptr, static_cast<int>(leaving)).arg(clearing_words(job.clearing)));
+    clearing_->setText(
+        leaving == 0
+            ? clearing_words(job.clearing)
+            : tr("%1 (%Ln go)", nullptr, static_cast<int>(leaving)).arg(clearing_words(job.clearing)));
     clearing_->setAccessibleName(tr("What else is in the destination: %1").arg(clearing_->text()));
     losing_->setText(tr("even where attributes are lost"));
     losing_->setToolTip(
-        tr("What people or programs noted about a file, and who may read it, is gone with its source where the destination "
+        tr("What people or programs noted about a file, and who may read it, is gone with its source where "
+           "the destination "
            "cannot keep it. Change to: such a file stays."));
     losing_->setAccessibleName(tr("Attributes: %1").arg(losing_->text()));
     before_names_->setText(is_one_file_ ? tr(", as ") : tr(", with new names: "));
@@ -277,8 +296,11 @@ void InstructionLine::refreshPacking() {
     const bool removes = bench_.job().then_remove;
     then_->setText(removes ? tr("then remove them") : tr("and keep them"));
     then_->setTakesAway(removes);
-    then_->setToolTip(removes ? tr("Each file goes to the Safe once it is proved to be in the archive. Change to: they stay.")
-                              : tr("They stay where they are. Change to: each goes to the Safe once it is proved to be in the archive."));
+    then_->setToolTip(
+        removes
+            ? tr("Each file goes to the Safe once it is proved to be in the archive. Change to: they stay.")
+            : tr("They stay where they are. Change to: each goes to the Safe once it is proved to be in the "
+                 "archive."));
     then_->setAccessibleName(tr("What becomes of them: %1").arg(then_->text()));
 }
 
@@ -298,7 +320,9 @@ void InstructionLine::refreshInPlace() {
     names_->setWaiting(job.naming.empty());
     shelf_->setText(shelf_words(job.shelf));
     showRule();
-    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_, then_, before_elsewhere_, elsewhere_}, false);
+    setShown({into_, destination_, second_comma_, clearing_, third_comma_, losing_, then_, before_elsewhere_,
+              elsewhere_},
+             false);
     setShown({comma_, shape_}, in_hand_.has_folders || job.structure.contents);
     setShown({before_names_, names_}, !removes);
     setShown({before_shelf_, shelf_}, removes);
@@ -310,9 +334,11 @@ void InstructionLine::showRule() {
     semicolon_->setText(tr("; "));
     taken_->setText(tr("where a name is taken, "));
     const auto overwrites = plan && !bench_.isWorking() ? plan->totals.of(Outcome::overwritten) : 0;
-    const bool by_rule = bench_.collisionRule() != CollisionRule::ask;  // what was decided one by one, the balance says
+    const bool by_rule =
+        bench_.collisionRule() != CollisionRule::ask;  // what was decided one by one, the balance says
     const QString words = policy_words(bench_.job().policy);
-    rule_->setText(overwrites == 0 || !by_rule ? words : tr("%1, overwriting %2").arg(words, count_text(overwrites)));
+    rule_->setText(overwrites == 0 || !by_rule ? words
+                                               : tr("%1, overwriting %2").arg(words, count_text(overwrites)));
     const bool undecided = plan && plan->totals.of(Outcome::undecided) > 0;
     rule_->setWaiting(bench_.collisionRule() == CollisionRule::ask && undecided);
     setShown({semicolon_, taken_, rule_}, true);
@@ -329,30 +355,35 @@ QString verb_for(Operation operation, int count, int does) {
     const auto words = [&](const QString& verb, const QString& all, const QString& some) {
         return count == 0      ? verb
                : does == count ? all
-                               : some.arg(count_text(static_cast<std::uint64_t>(does)), count_text(static_cast<std::uint64_t>(count)));
+                               : some.arg(count_text(static_cast<std::uint64_t>(does)),
+                                          count_text(static_cast<std::uint64_t>(count)));
     };
     switch (operation) {
         case Operation::move:
             return words(InstructionLine::tr("Move"), InstructionLine::tr("Move %Ln items", nullptr, count),
                          InstructionLine::tr("Move %1 of %2"));
         case Operation::rename:
-            return words(InstructionLine::tr("Rename"), InstructionLine::tr("Rename %Ln items", nullptr, count),
+            return words(InstructionLine::tr("Rename"),
+                         InstructionLine::tr("Rename %Ln items", nullptr, count),
                          InstructionLine::tr("Rename %1 of %2"));
         case Operation::remove:
-            return words(InstructionLine::tr("Remove"), InstructionLine::tr("Remove %Ln items", nullptr, count),
+            return words(InstructionLine::tr("Remove"),
+                         InstructionLine::tr("Remove %Ln items", nullptr, count),
                          InstructionLine::tr("Remove %1 of %2"));
         case Operation::pack:
             return words(InstructionLine::tr("Pack"), InstructionLine::tr("Pack %Ln items", nullptr, count),
                          InstructionLine::tr("Pack %1 of %2"));
         case Operation::unpack:
-            return words(InstructionLine::tr("Unpack"), InstructionLine::tr("Unpack %Ln items", nullptr, count),
+            return words(InstructionLine::tr("Unpack"),
+                         InstructionLine::tr("Unpack %Ln items", nullptr, count),
                          InstructionLine::tr("Unpack %1 of %2"));
         case Operation::copy:
         case Operation::undo:
         case Operation::restore:
         case Operation::make: break;
     }
-    return words(InstructionLine::tr("Copy"), InstructionLine::tr("Copy %Ln items", nullptr, count), InstructionLine::tr("Copy %1 of %2"));
+    return words(InstructionLine::tr("Copy"), InstructionLine::tr("Copy %Ln items", nullptr, count),
+                 InstructionLine::tr("Copy %1 of %2"));
 }
 
 }  // namespace
@@ -362,25 +393,28 @@ void InstructionLine::refreshStart(int count) {
     const auto& plan = bench_.plan();
     const auto& view = bench_.view();
     const bool fresh = !bench_.isWorking();
-    if (const bool removes = job.operation == Operation::remove; start_->property("takesAway").toBool() != removes) {
+    if (const bool removes = job.operation == Operation::remove;
+        start_->property("takesAway").toBool() != removes) {
         start_->setProperty("takesAway", removes);
         start_->style()->polish(start_);
     }
     const auto& totals = plan ? plan->totals : Totals{};
     // what is skipped, undecided or not possible stays as it is
-    const auto does =
-        static_cast<int>(totals.items - totals.of(Outcome::skipped) - totals.of(Outcome::undecided) - totals.of(Outcome::failed));
+    const auto does = static_cast<int>(totals.items - totals.of(Outcome::skipped) -
+                                       totals.of(Outcome::undecided) - totals.of(Outcome::failed));
     const int all = bench_.picks().empty() ? 0 : count;
     const bool known = plan && fresh && does > 0 && static_cast<std::uint64_t>(all) == totals.items;
     start_->setText(verb_for(job.operation, all, known ? does : all));
-    const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed) +
-                               totals.of(Outcome::merged) + totals.of(Outcome::removed) >
+    const bool something = totals.of(Outcome::created) + totals.of(Outcome::overwritten) +
+                               totals.of(Outcome::renamed) + totals.of(Outcome::merged) +
+                               totals.of(Outcome::removed) >
                            0;
     const bool undecided = totals.of(Outcome::undecided) > 0;
     start_->setEnabled(plan && fresh && something && view.refusals.empty());
-    const QString missing = job.operation == Operation::remove   ? tr("Pick files first")
-                            : job.operation == Operation::rename ? tr("Pick files and say what their names are to be first")
-                                                                 : tr("Pick files and choose a destination first");
+    const QString missing = job.operation == Operation::remove ? tr("Pick files first")
+                            : job.operation == Operation::rename
+                                ? tr("Pick files and say what their names are to be first")
+                                : tr("Pick files and choose a destination first");
     start_->setToolTip(!plan                    ? missing
                        : !view.refusals.empty() ? view.refusals.front()
                        : !something             ? tr("Nothing would be done")
@@ -390,6 +424,7 @@ void InstructionLine::refreshStart(int count) {
     const std::string why = bench_.reasonToWait();
     start_->setEnabled(why.empty());
     if (why.empty()) start_->setText(tr("Copy, while counting"));
-    start_->setToolTip(why.empty() ? tr("Begins with what collides with nothing; the rest follows as it is counted")
-                                   : tr("Everything is counted first: %1").arg(shown(why)));
+    start_->setToolTip(why.empty()
+                           ? tr("Begins with what collides with nothing; the rest follows as it is counted")
+                           : tr("Everything is counted first: %1").arg(told_words(why)));
 }

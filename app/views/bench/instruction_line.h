@@ -16,7 +16,8 @@ class QLabel;
 class QPushButton;
 class SentenceLayout;
 
-/// The sentence that says what is about to happen; each underlined part is a control, and the button at its end starts it.
+/// The sentence that says what is about to happen; each underlined part is a control, and the button at its
+/// end starts it.
 class InstructionLine final : public QWidget {
     Q_OBJECT
 
@@ -43,6 +44,9 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
+    void buildSentence(QWidget& words);
+    void connectMenus();
+    void connectPhrases();
     QString spoken() const;  ///< what stands in the line
     void refresh();
     void fillOperationMenu();

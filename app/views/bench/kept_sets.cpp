@@ -22,7 +22,8 @@ void offer_kept(QMenu& menu, const QString& group, const UseKept& use) {
         if (!used) continue;
         QMenu* set = menu.addMenu(name);
         set->addAction(Kept::tr("Use"), set, std::move(used));
-        set->addAction(Kept::tr("Forget"), set, [group, name] { QSettings().remove(group + QLatin1Char('/') + name); });
+        set->addAction(Kept::tr("Forget"), set,
+                       [group, name] { QSettings().remove(group + QLatin1Char('/') + name); });
     }
 }
 

@@ -15,6 +15,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/named_combo.h"
 
 using namespace tavlo;
 
@@ -71,10 +72,10 @@ QString NameStepRow::words(Kind kind) {
 
 NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* parent)
     : EditorRow(tr("Take this step out"), parent), counters_(counters) {
-    kind_ = new QComboBox;
+    kind_ = new NamedCombo(tr("What the step does"));
     kind_->setObjectName(QStringLiteral("stepKind"));
-    kind_->setAccessibleName(tr("What the step does"));
-    for (int at = 0; at < kind_count; ++at) kind_->addItem(words(static_cast<Kind>(at)).remove(QLatin1Char('&')));
+    for (int at = 0; at < kind_count; ++at)
+        kind_->addItem(words(static_cast<Kind>(at)).remove(QLatin1Char('&')));
     kind_->setCurrentIndex(static_cast<int>(kind_of(step)));
     kind_->setFixedWidth(digits(17.5));
     fields().addWidget(kind_);
@@ -110,13 +111,46 @@ QLineEdit* NameStepRow::addField(const QString& name, const QString& text, int w
 }
 
 QComboBox* NameStepRow::addChoice(const QString& name, const QStringList& words, int current) {
-    auto* choice = new QComboBox(fields_);
-    choice->setAccessibleName(name);
+    auto* choice = new NamedCombo(name, fields_);
     choice->addItems(words);
     choice->setCurrentIndex(current);
     connect(choice, &QComboBox::currentIndexChanged, this, &NameStepRow::changed);
     in_fields_->addWidget(choice);
     return choice;
+}
+
+QSpinBox* NameStepRow::addNumber(const QString& name, int least, int value) {
+    auto* box = new QSpinBox(fields_);
+    box->setAccessibleName(name);
+    box->setRange(least, most_added);
+    box->setValue(value);
+    box->setMaximumWidth(digits(9));
+    connect(box, &QSpinBox::valueChanged, this, &NameStepRow::changed);
+    in_fields_->addWidget(box);
+    return box;
+}
+
+void NameStepRow::buildExtension(const std::string& text) {
+    const int which = text == "lower" ? 0 : text == "upper" ? 1 : text.empty() ? 2 : 3;
+    choice_ = addChoice(tr("Extension"), {tr("in lower case"), tr("in capitals"), tr("none"), tr("another:")},
+                        which);
+    first_ = addField(tr("without its dot"), which == 3 ? shown(text) : QString(), digits(13.5));
+    first_->setVisible(which == 3);
+    connect(choice_, &QComboBox::currentIndexChanged, first_,
+            [this](int now) { first_->setVisible(now == 3); });
+}
+
+void NameStepRow::buildPattern(const std::string& pattern) {
+    first_ = addField(tr("pattern"), shown(pattern), digits(19.5));
+    first_->setToolTip(
+        tr("Text with fields in braces: {name} {ext} {n:3} {number} {changed:%Y-%m-%d} {folder} {size} "
+           "{kind} {initial}.\n"
+           "{a|b} takes the first that is known, {a|=text} text where none is; upper, lower and first "
+           "shape it."));
+    addWords(tr("from"));
+    from_ = addNumber(tr("Counting from"), 0, static_cast<int>(counters_.count_from));
+    addWords(tr("by"));
+    step_by_ = addNumber(tr("Counting by"), 1, static_cast<int>(counters_.count_by));
 }
 
 void NameStepRow::build(const NameStep& step) {
@@ -128,17 +162,8 @@ void NameStepRow::build(const NameStep& step) {
     first_ = second_ = nullptr;
     choice_ = nullptr;
     by_ = from_ = step_by_ = nullptr;
-    const auto spin = [this](const QString& name, int least, int value) {
-        auto* box = new QSpinBox(fields_);
-        box->setAccessibleName(name);
-        box->setRange(least, most_added);
-        box->setValue(value);
-        box->setMaximumWidth(digits(9));
-        connect(box, &QSpinBox::valueChanged, this, &NameStepRow::changed);
-        in_fields_->addWidget(box);
-        return box;
-    };
-    if (const auto* affix = std::get_if<Affix>(&step)) first_ = addField(tr("text"), shown(affix->text), digits(20.5));
+    if (const auto* affix = std::get_if<Affix>(&step))
+        first_ = addField(tr("text"), shown(affix->text), digits(20.5));
     if (const auto* replace = std::get_if<Replace>(&step)) {
         first_ = addField(tr("old text"), shown(replace->what), digits(14.5));
         addWords(tr("put"));
@@ -150,30 +175,17 @@ void NameStepRow::build(const NameStep& step) {
         second_ = addField(tr("new text; \\1 a group"), shown(replace->with), digits(17));
     }
     if (const auto* letters = std::get_if<LetterCase>(&step))
-        choice_ = addChoice(tr("Letters"), {tr("all lower case"), tr("all capitals"), tr("a capital for each word")},
+        choice_ = addChoice(tr("Letters"),
+                            {tr("all lower case"), tr("all capitals"), tr("a capital for each word")},
                             static_cast<int>(letters->to));
     if (const auto* add = std::get_if<AddToNumbers>(&step)) {
-        choice_ = addChoice(tr("Which numbers"), {tr("all of them"), tr("the first"), tr("the last")}, static_cast<int>(add->which));
+        choice_ = addChoice(tr("Which numbers"), {tr("all of them"), tr("the first"), tr("the last")},
+                            static_cast<int>(add->which));
         addWords(tr("grow by"));
-        by_ = spin(tr("By how much numbers grow"), -most_added, static_cast<int>(add->by));
+        by_ = addNumber(tr("By how much numbers grow"), -most_added, static_cast<int>(add->by));
     }
-    if (const auto* extension = std::get_if<Extension>(&step)) {
-        const int which = extension->text == "lower" ? 0 : extension->text == "upper" ? 1 : extension->text.empty() ? 2 : 3;
-        choice_ = addChoice(tr("Extension"), {tr("in lower case"), tr("in capitals"), tr("none"), tr("another:")}, which);
-        first_ = addField(tr("without its dot"), which == 3 ? shown(extension->text) : QString(), digits(13.5));
-        first_->setVisible(which == 3);
-        connect(choice_, &QComboBox::currentIndexChanged, first_, [this](int now) { first_->setVisible(now == 3); });
-    }
-    if (const auto* as = std::get_if<NameAs>(&step)) {
-        first_ = addField(tr("pattern"), shown(as->pattern), digits(19.5));
-        first_->setToolTip(
-            tr("Text with fields in braces: {name} {ext} {n:3} {number} {changed:%Y-%m-%d} {folder} {size} {kind} {initial}.\n"
-               "{a|b} takes the first that is known, {a|=text} text where none is; upper, lower and first shape it."));
-        addWords(tr("from"));
-        from_ = spin(tr("Counting from"), 0, static_cast<int>(counters_.count_from));
-        addWords(tr("by"));
-        step_by_ = spin(tr("Counting by"), 1, static_cast<int>(counters_.count_by));
-    }
+    if (const auto* extension = std::get_if<Extension>(&step)) buildExtension(extension->text);
+    if (const auto* as = std::get_if<NameAs>(&step)) buildPattern(as->pattern);
     if (const auto* table = std::get_if<NamesFrom>(&step)) {
         first_ = addField(tr("a file: old name, tab, new name"), shown(table->file), digits(27.5));
         auto* choose = new QPushButton(tr("Choose…"), fields_);
@@ -185,19 +197,23 @@ void NameStepRow::build(const NameStep& step) {
 }
 
 void NameStepRow::chooseTable() {
-    const QString file = QFileDialog::getOpenFileName(this, tr("A table of names: old name, tab, new name, a line each"));
+    const QString file =
+        QFileDialog::getOpenFileName(this, tr("A table of names: old name, tab, new name, a line each"));
     if (!file.isEmpty()) first_->setText(file);
 }
 
 NameStep NameStepRow::step() const {
-    const auto text = [](const QLineEdit* field) { return field == nullptr ? std::string() : to_bytes(field->text()); };
+    const auto text = [](const QLineEdit* field) {
+        return field == nullptr ? std::string() : to_bytes(field->text());
+    };
     switch (kind()) {
         case Kind::in_front: return Affix{text(first_)};
         case Kind::behind: return Affix{text(first_), true};
         case Kind::replace: return Replace{text(first_), text(second_)};
         case Kind::expression: return ReplaceRegex{text(first_), text(second_)};
         case Kind::letters: return LetterCase{static_cast<LetterCase::To>(choice_->currentIndex())};
-        case Kind::numbers: return AddToNumbers{by_->value(), static_cast<AddToNumbers::Which>(choice_->currentIndex())};
+        case Kind::numbers:
+            return AddToNumbers{by_->value(), static_cast<AddToNumbers::Which>(choice_->currentIndex())};
         case Kind::extension: {
             static constexpr const char* fixed[] = {"lower", "upper", ""};
             return Extension{choice_->currentIndex() < 3 ? fixed[choice_->currentIndex()] : text(first_)};

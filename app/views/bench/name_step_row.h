@@ -13,7 +13,8 @@ class QLabel;
 class QLineEdit;
 class QSpinBox;
 
-/// One step of new names: what it does, as a word that can be chosen, its fields, and what becomes of one example by it.
+/// One step of new names: what it does, as a word that can be chosen, its fields, and what becomes of one
+/// example by it.
 class NameStepRow final : public EditorRow {
     Q_OBJECT
 
@@ -40,6 +41,9 @@ private:
     void build(const tavlo::NameStep& step);
     QLineEdit* addField(const QString& name, const QString& text, int width);
     QComboBox* addChoice(const QString& name, const QStringList& words, int current);
+    void buildExtension(const std::string& text);
+    void buildPattern(const std::string& pattern);
+    QSpinBox* addNumber(const QString& name, int least, int value);
     QLabel* addWords(const QString& words);
     void chooseTable();
 

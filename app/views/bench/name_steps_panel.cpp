@@ -16,6 +16,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "error_words.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "job/document.h"
@@ -64,8 +65,10 @@ QWidget* NameStepsPanel::buildSteps() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);
     steps_ = new EditorRows(digits(steps_digits));
+    steps_->setAccessibleName(tr("Steps of the new names"));
     connect(steps_, &EditorRows::changed, this, &NameStepsPanel::stepsChanged);
-    connect(steps_, &EditorRows::nextRequested, this, [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
+    connect(steps_, &EditorRows::nextRequested, this,
+            [this] { add_->menu()->popup(add_->mapToGlobal(QPoint(0, add_->height()))); });
     connect(steps_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });
     column->addWidget(steps_, 1);
     auto* foot = new QHBoxLayout;
@@ -88,7 +91,8 @@ QWidget* NameStepsPanel::buildSteps() {
     auto* table = new QPushButton(tr("Table of names"));
     table->setObjectName(QStringLiteral("nameTable"));
     auto* tables = new QMenu(table);
-    tables->addAction(tr("Paste one: old name, tab, new name, a line each"), this, &NameStepsPanel::pasteTable);
+    tables->addAction(tr("Paste one: old name, tab, new name, a line each"), this,
+                      &NameStepsPanel::pasteTable);
     tables->addAction(tr("Write the names of now to one…"), this, &NameStepsPanel::writeTable);
     table->setMenu(tables);
     table->setProperty("menu", true);
@@ -154,9 +158,10 @@ Naming NameStepsPanel::naming() const {
         const auto* regex = std::get_if<ReplaceRegex>(&step);
         const auto* as = std::get_if<NameAs>(&step);
         const auto* table = std::get_if<NamesFrom>(&step);
-        const bool says_nothing = (affix != nullptr && affix->text.empty()) || (replace != nullptr && replace->what.empty()) ||
-                                  (regex != nullptr && regex->expression.empty()) || (as != nullptr && as->pattern.empty()) ||
-                                  (table != nullptr && table->file.empty());
+        const bool says_nothing =
+            (affix != nullptr && affix->text.empty()) || (replace != nullptr && replace->what.empty()) ||
+            (regex != nullptr && regex->expression.empty()) || (as != nullptr && as->pattern.empty()) ||
+            (table != nullptr && table->file.empty());
         if (!says_nothing) naming.steps.push_back(std::move(step));
     }
     if (naming.steps.empty()) naming.whole_names = false;
@@ -191,8 +196,10 @@ void NameStepsPanel::showExamples() {
     const int missed = static_cast<int>(view.misses.size());
     misses_->setVisible(missed > 0);
     if (missed > 0) {
-        misses_->setText(missed == 1 ? view.misses.front() : tr("%1 (and %Ln more)", nullptr, missed - 1).arg(view.misses.front()));
-        misses_->setToolTip(QStringList(view.misses.begin(), view.misses.begin() + std::min(missed, 40)).join(QLatin1Char('\n')));
+        misses_->setText(missed == 1 ? view.misses.front()
+                                     : tr("%1 (and %Ln more)", nullptr, missed - 1).arg(view.misses.front()));
+        misses_->setToolTip(QStringList(view.misses.begin(), view.misses.begin() + std::min(missed, 40))
+                                .join(QLatin1Char('\n')));
     }
     // the first example goes through the steps, the others show what comes of them
     std::size_t said = 0;
@@ -205,7 +212,8 @@ void NameStepsPanel::showExamples() {
             const NameExample& first = view.examples.front();
             const QString before = shown(said == 0 ? first.was : first.after[said - 1]);
             const bool fails = said == first.after.size();
-            row->showExample(before, fails ? QString() : shown(first.after[said]), fails ? shown(first.problem) : QString());
+            row->showExample(before, fails ? QString() : shown(first.after[said]),
+                             fails ? shown(first.problem) : QString());
         }
         if (counts) ++said;
     }
@@ -221,11 +229,15 @@ void NameStepsPanel::showExamples() {
         const std::string& last = example.after.empty() ? example.was : example.after.back();
         const bool stays = !fails && last == example.was;
         const QString after = fails ? shown(example.problem) : stays ? tr("stays") : shown(last);
-        text += QStringLiteral("<tr><td style='color:%1'>%2</td><td style='color:%1'>&nbsp;→&nbsp;</td><td%3>%4%5</td></tr>")
-                    .arg(muted, fitting(shown(example.was)), fails ? QStringLiteral(" style='color:%1'").arg(amber) : QString(),
-                         fails || stays ? after.toHtmlEscaped() : QStringLiteral("<b>%1</b>").arg(fitting(after)),
-                         example.collides && !fails && !stays ? QStringLiteral(" <span style='color:%1'>%2</span>").arg(amber, tr("taken"))
-                                                              : QString());
+        text +=
+            QStringLiteral(
+                "<tr><td style='color:%1'>%2</td><td style='color:%1'>&nbsp;→&nbsp;</td><td%3>%4%5</td></tr>")
+                .arg(muted, fitting(shown(example.was)),
+                     fails ? QStringLiteral(" style='color:%1'").arg(amber) : QString(),
+                     fails || stays ? after.toHtmlEscaped() : QStringLiteral("<b>%1</b>").arg(fitting(after)),
+                     example.collides && !fails && !stays
+                         ? QStringLiteral(" <span style='color:%1'>%2</span>").arg(amber, tr("taken"))
+                         : QString());
     }
     examples_->setText(text + QStringLiteral("</table>"));
 }
@@ -251,24 +263,30 @@ void NameStepsPanel::fillSets() {
         };
     });
     if (!sets_->isEmpty()) sets_->addSeparator();
-    sets_->addAction(tr("Keep these under a name…"), this, &NameStepsPanel::keepSet)->setEnabled(!shown_.empty());
+    sets_->addAction(tr("Keep these under a name…"), this, &NameStepsPanel::keepSet)
+        ->setEnabled(!shown_.empty());
 }
 
 void NameStepsPanel::keepSet() {
-    const QString name = keep_under_a_name(this, tr("Keep these steps"), kept_steps, QString::fromStdString(set_document(shown_)));
+    const QString name = keep_under_a_name(this, tr("Keep these steps"), kept_steps,
+                                           QString::fromStdString(set_document(shown_)));
     if (!name.isEmpty()) emit said(tr("Kept as %1.").arg(name));
 }
 
-/// What was copied from a sheet becomes a file of the state folder, so that the receipt can say which table it was.
+/// What was copied from a sheet becomes a file of the state folder, so that the receipt can say which table
+/// it was.
 void NameStepsPanel::pasteTable() {
     const std::string text = to_bytes(QGuiApplication::clipboard()->text());
-    if (text.find('\t') == std::string::npos) return emit said(tr("The clipboard holds no table: lines of old name, tab, new name."));
+    if (text.find('\t') == std::string::npos)
+        return emit said(tr("The clipboard holds no table: lines of old name, tab, new name."));
     const std::string file =
-        join(state_folder_, "names-" + to_bytes(QDateTime::currentDateTime().toString(QStringLiteral("yyyyMMdd-HHmmss"))) + ".txt");
+        join(state_folder_,
+             "names-" + to_bytes(QDateTime::currentDateTime().toString(QStringLiteral("yyyyMMdd-HHmmss"))) +
+                 ".txt");
     worker_.ask(
         this, [text, file](const std::stop_token&) { return write_small_file(file, text); },
         [this, file](const Result<void>& written) {
-            if (!written) return emit said(shown(describe(written.error())));
+            if (!written) return emit said(error_words(written.error()));
             add(NamesFrom{file});
             stepsChanged();
         });
@@ -279,18 +297,20 @@ void NameStepsPanel::writeTable() {
     const auto plan = bench_.plan();
     const auto batch = bench_.view().batch;
     if (!batch) return;
-    const QString path = QFileDialog::getSaveFileName(this, tr("Write the names to a table"), QStringLiteral("names.txt"));
+    const QString path =
+        QFileDialog::getSaveFileName(this, tr("Write the names to a table"), QStringLiteral("names.txt"));
     if (path.isEmpty()) return;
     const auto write = [plan, batch, file = to_bytes(path)](const std::stop_token&) {
         std::string text;
         if (plan)
-            for (const Item& item : plan->items) text += plan->entry(item).name + '\t' + plan->final_name(item) + '\n';
+            for (const Item& item : plan->items)
+                text += plan->entry(item).name + '\t' + plan->final_name(item) + '\n';
         else
             for (const Entry& entry : batch->entries)
                 if (batch->is_named(entry)) text += entry.name + '\t' + entry.name + '\n';
         return write_small_file(file, text);
     };
     worker_.ask(this, write, [this, file = to_bytes(path)](const Result<void>& written) {
-        emit said(written ? tr("Written to %1.").arg(shown(file)) : shown(describe(written.error())));
+        emit said(written ? tr("Written to %1.").arg(shown(file)) : error_words(written.error()));
     });
 }

@@ -17,7 +17,8 @@ class QLabel;
 class QMenu;
 class QPushButton;
 
-/// The steps that make new names, edited beside the sentence, and what they make of a few names that tell most.
+/// The steps that make new names, edited beside the sentence, and what they make of a few names that tell
+/// most.
 class NameStepsPanel final : public QWidget {
     Q_OBJECT
 

@@ -19,6 +19,7 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/building.h"
 #include "views/parts/dialog_buttons.h"
 
 using namespace tavlo;
@@ -39,7 +40,8 @@ QString format_words(ArchiveFormat format) {
 QString what_is_kept(ArchiveFormat format) {
     if (format == ArchiveFormat::zip)
         return PackDialog::tr(
-            "Keeps permissions, links, empty folders and dates to the second. Not owners, notes of programs (extended "
+            "Keeps permissions, links, empty folders and dates to the second. Not owners, notes of programs "
+            "(extended "
             "attributes), or that two names are one file.");
     return PackDialog::tr("Keeps everything: owners, permissions, dates, links, notes of programs, holes.");
 }
@@ -53,8 +55,8 @@ QString press_words(Press press) {
     return {};
 }
 
-constexpr ArchiveFormat every_format[] = {ArchiveFormat::zip, ArchiveFormat::tar, ArchiveFormat::tar_gz, ArchiveFormat::tar_xz,
-                                          ArchiveFormat::tar_zst};
+constexpr ArchiveFormat every_format[] = {ArchiveFormat::zip, ArchiveFormat::tar, ArchiveFormat::tar_gz,
+                                          ArchiveFormat::tar_xz, ArchiveFormat::tar_zst};
 
 }  // namespace
 
@@ -63,17 +65,34 @@ PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(
     setWindowTitle(tr("Pack into an archive"));
     setMinimumWidth(digits(67.5));
     auto* column = new QVBoxLayout(this);
+    column->addLayout(buildForm());
+    column->addSpacing(6);
+    removes_ =
+        new QCheckBox(tr("Then remove them, to the Safe: each file once it is proved to be in the archive"));
+    removes_->setObjectName(QStringLiteral("packRemoves"));
+    removes_->setChecked(job.then_remove);
+    note_ = named_label("packNote");
+    column->addWidget(removes_);
+    column->addWidget(note_);
+    use_ = add_dialog_buttons(*this, *column, tr("Use it"));
+    for (QLineEdit* line : {folder_, name_})
+        connect(line, &QLineEdit::textChanged, this, &PackDialog::refresh);
+    connect(format_, &QComboBox::currentIndexChanged, this, &PackDialog::refresh);
+    name_->setFocus();
+    name_->selectAll();
+    refresh();
+}
+
+QFormLayout* PackDialog::buildForm() {
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(14);
     form->setVerticalSpacing(10);
-    const std::string file(name_of(job.into));
-    const auto format = archive_format(file).value_or(ArchiveFormat::zip);
-
+    const std::string file(name_of(job_.into));
     auto* folder_row = new QHBoxLayout;
     folder_row->setSpacing(8);
-    folder_ = new QLineEdit(job.into.empty() ? QString() : shown(std::string(parent_of(job.into))));
+    folder_ = new QLineEdit(job_.into.empty() ? QString() : shown(std::string(parent_of(job_.into))));
     folder_->setObjectName(QStringLiteral("packFolder"));
-    auto* browse = new QPushButton(tr("Choose…"));
+    auto* browse = named_button("packBrowse", tr("Choose…"));
     folder_row->addWidget(folder_, 1);
     folder_row->addWidget(browse);
     name_ = new QLineEdit(shown(file.substr(0, extension_start(file, FileType::file))));
@@ -81,46 +100,31 @@ PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(
     format_ = new QComboBox;
     format_->setObjectName(QStringLiteral("packFormat"));
     for (const auto one : every_format) format_->addItem(format_words(one), static_cast<int>(one));
-    format_->setCurrentIndex(format_->findData(static_cast<int>(format)));
-    about_ = new QLabel;
-    about_->setWordWrap(true);
-    set_tone(*about_, "muted");
+    format_->setCurrentIndex(
+        format_->findData(static_cast<int>(archive_format(file).value_or(ArchiveFormat::zip))));
+    about_ = named_label("packAbout", "muted");
     press_ = new QComboBox;
     press_->setObjectName(QStringLiteral("packPress"));
-    for (const auto one : {Press::fast, Press::normal, Press::small}) press_->addItem(press_words(one), static_cast<int>(one));
-    press_->setCurrentIndex(press_->findData(static_cast<int>(job.press)));
-    removes_ = new QCheckBox(tr("Then remove them, to the Safe: each file once it is proved to be in the archive"));
-    removes_->setObjectName(QStringLiteral("packRemoves"));
-    removes_->setChecked(job.then_remove);
-    note_ = new QLabel;
-    note_->setObjectName(QStringLiteral("packNote"));
-    note_->setWordWrap(true);
-
-    const auto add = [&](const QString& words, QWidget* field) {
-        auto* label = new QLabel(words);
-        label->setBuddy(field);
+    for (const auto one : {Press::fast, Press::normal, Press::small})
+        press_->addItem(press_words(one), static_cast<int>(one));
+    press_->setCurrentIndex(press_->findData(static_cast<int>(job_.press)));
+    const auto label = [&](const QString& words, QWidget* field) {
+        auto* made = new QLabel(words);
+        made->setBuddy(field);
         field->setAccessibleName(QString(words).remove(QLatin1Char('&')));
-        return label;
+        return made;
     };
-    form->addRow(add(tr("&Folder"), folder_), folder_row);
-    form->addRow(add(tr("&Name"), name_), name_);
-    form->addRow(add(tr("F&ormat"), format_), format_);
+    form->addRow(label(tr("&Folder"), folder_), folder_row);
+    form->addRow(label(tr("&Name"), name_), name_);
+    form->addRow(label(tr("F&ormat"), format_), format_);
     form->addRow(QString(), about_);
-    form->addRow(add(tr("&Compression"), press_), press_);
-    column->addLayout(form);
-    column->addSpacing(6);
-    column->addWidget(removes_);
-    column->addWidget(note_);
-    use_ = add_dialog_buttons(*this, *column, tr("Use it"));
+    form->addRow(label(tr("&Compression"), press_), press_);
     connect(browse, &QPushButton::clicked, this, [this] {
-        const QString chosen = QFileDialog::getExistingDirectory(this, tr("Where the archive is to be"), folder_->text());
+        const QString chosen =
+            QFileDialog::getExistingDirectory(this, tr("Where the archive is to be"), folder_->text());
         if (!chosen.isEmpty()) folder_->setText(chosen);
     });
-    for (QLineEdit* line : {folder_, name_}) connect(line, &QLineEdit::textChanged, this, &PackDialog::refresh);
-    connect(format_, &QComboBox::currentIndexChanged, this, &PackDialog::refresh);
-    name_->setFocus();
-    name_->selectAll();
-    refresh();
+    return form;
 }
 
 std::string PackDialog::path() const {
@@ -133,13 +137,16 @@ void PackDialog::refresh() {
     about_->setText(what_is_kept(format));
     press_->setEnabled(format != ArchiveFormat::tar);
     const std::string name = to_bytes(name_->text());
-    const QString problem = !folder_->text().startsWith(QLatin1Char('/'))         ? tr("The folder is a path that begins with /.")
-                            : name.empty()                                        ? tr("The archive wants a name.")
-                            : !impossible_name(name).empty() || name.size() > 240 ? tr("No file can have this name.")
-                                                                                  : QString();
+    const QString problem =
+        !folder_->text().startsWith(QLatin1Char('/'))         ? tr("The folder is a path that begins with /.")
+        : name.empty()                                        ? tr("The archive wants a name.")
+        : !impossible_name(name).empty() || name.size() > 240 ? tr("No file can have this name.")
+                                                              : QString();
     use_->setEnabled(problem.isEmpty());
     set_tone(*note_, problem.isEmpty() ? "muted" : "amber");
-    note_->setText(problem.isEmpty() ? tr("It has its name once everything was read back out of it and compared.") : problem);
+    note_->setText(problem.isEmpty()
+                       ? tr("It has its name once everything was read back out of it and compared.")
+                       : problem);
 }
 
 Job PackDialog::job() const {

@@ -24,6 +24,7 @@ public:
     tavlo::Job job() const;
 
 private:
+    class QFormLayout* buildForm();
     void refresh();
     std::string path() const;
 

@@ -8,6 +8,7 @@
 #include <QWidget>
 
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 
 namespace {
 constexpr int margin = 2;
@@ -49,8 +50,10 @@ void Phrase::paintEvent(QPaintEvent*) {
     const QFontMetrics metrics(bold);
     const int baseline = 3 + metrics.ascent();
     const bool fits = metrics.horizontalAdvance(text()) <= width();
-    painter.drawText(margin, baseline, fits ? text() : metrics.elidedText(text(), Qt::ElideMiddle, width() - 2 * margin));
-    painter.fillRect(QRect(margin, baseline + 4, width() - 2 * margin, hasFocus() ? 3 : 2), waiting_ ? theme.amber_fill : colour);
+    painter.drawText(margin, baseline,
+                     fits ? text() : metrics.elidedText(text(), Qt::ElideMiddle, width() - 2 * margin));
+    painter.fillRect(QRect(margin, baseline + 4, width() - 2 * margin, hasFocus() ? 3 : 2),
+                     waiting_ ? theme.amber_fill : colour);
 }
 
 void Phrase::keyPressEvent(QKeyEvent* event) {
@@ -82,7 +85,9 @@ int SentenceLayout::arrange(const QRect& rect, bool apply) const {
     int x = rect.left();
     int y = rect.top();
     int line = 0;
-    const auto is_glued = [](const QLayoutItem* item) { return const_cast<QLayoutItem*>(item)->widget()->property("glued").toBool(); };
+    const auto is_glued = [](const QLayoutItem* item) {
+        return const_cast<QLayoutItem*>(item)->widget()->property("glued").toBool();
+    };
     for (int i = 0; i < items_.size(); ++i) {
         QLayoutItem* item = items_[i];
         if (item->isEmpty()) continue;  // hidden
@@ -96,7 +101,7 @@ int SentenceLayout::arrange(const QRect& rect, bool apply) const {
             y += line + 2;
             line = 0;
         }
-        if (apply) item->setGeometry(QRect(QPoint(x, y), size));
+        if (apply) item->setGeometry(mirrored(rect, QRect(QPoint(x, y), size)));
         x += size.width();
         line = std::max(line, size.height());
     }

@@ -35,7 +35,9 @@ public:
     void addItem(QLayoutItem* item) override { items_.append(item); }
     int count() const override { return static_cast<int>(items_.size()); }
     QLayoutItem* itemAt(int index) const override { return items_.value(index); }
-    QLayoutItem* takeAt(int index) override { return index >= 0 && index < items_.size() ? items_.takeAt(index) : nullptr; }
+    QLayoutItem* takeAt(int index) override {
+        return index >= 0 && index < items_.size() ? items_.takeAt(index) : nullptr;
+    }
     bool hasHeightForWidth() const override { return true; }
     int heightForWidth(int width) const override { return arrange(QRect(0, 0, width, 0), false); }
     void setGeometry(const QRect& rect) override;

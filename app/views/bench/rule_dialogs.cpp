@@ -26,7 +26,8 @@ OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(pare
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(12);
     const QString relations[] = {tr("incoming smaller"), tr("same size"), tr("incoming larger")};
-    const QString findings[] = {tr("same bytes"),          tr("incoming newer"),  tr("incoming older"), tr("same date, other bytes"),
+    const QString findings[] = {tr("same bytes"),          tr("incoming newer"),
+                                tr("incoming older"),      tr("same date, other bytes"),
                                 tr("a file and a folder"), tr("two of the batch")};
     for (int i = 0; i < size_relation_count; ++i) grid->addWidget(new QLabel(relations[i]), 0, i + 1);
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
@@ -34,15 +35,16 @@ OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(pare
         if (which == Finding::elsewhere) continue;  // which has a clause of its own in the sentence
         const int row = static_cast<int>(finding) + 1;
         grid->addWidget(new QLabel(findings[finding]), row, 0);
-        const bool has_sizes = which == Finding::newer || which == Finding::older || which == Finding::same_date;
+        const bool has_sizes =
+            which == Finding::newer || which == Finding::older || which == Finding::same_date;
         if (!has_sizes) {
             boxes_[finding][0] = box(findings[finding], rule.when[finding]);
             grid->addWidget(boxes_[finding][0], row, 1, 1, size_relation_count);
             continue;
         }
         for (std::size_t relation = 0; relation < size_relation_count; ++relation) {
-            boxes_[finding][relation] =
-                box(findings[finding] + QStringLiteral(", ") + relations[relation], rule.when_sized[finding][relation]);
+            boxes_[finding][relation] = box(findings[finding] + QStringLiteral(", ") + relations[relation],
+                                            rule.when_sized[finding][relation]);
             grid->addWidget(boxes_[finding][relation], row, static_cast<int>(relation) + 1);
         }
     }
@@ -57,8 +59,9 @@ OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(pare
 QComboBox* OwnRuleDialog::box(const QString& what, std::optional<Decision> now) {
     auto* made = new QComboBox;
     made->setAccessibleName(what);
-    for (const auto& [words, decision] : {std::pair{tr("ask me"), Decision::undecided}, std::pair{tr("skip"), Decision::skip},
-                                          std::pair{tr("overwrite"), Decision::overwrite}, std::pair{tr("rename"), Decision::rename}})
+    for (const auto& [words, decision] :
+         {std::pair{tr("ask me"), Decision::undecided}, std::pair{tr("skip"), Decision::skip},
+          std::pair{tr("overwrite"), Decision::overwrite}, std::pair{tr("rename"), Decision::rename}})
         made->addItem(words, static_cast<int>(decision));
     made->setCurrentIndex(made->findData(static_cast<int>(now.value_or(Decision::undecided))));
     return made;
@@ -67,7 +70,9 @@ QComboBox* OwnRuleDialog::box(const QString& what, std::optional<Decision> now) 
 Policy OwnRuleDialog::rule() const {
     Policy rule;
     for (std::size_t finding = 0; finding < finding_count; ++finding) {
-        const auto decision = [](const QComboBox* from) { return static_cast<Decision>(from->currentData().toInt()); };
+        const auto decision = [](const QComboBox* from) {
+            return static_cast<Decision>(from->currentData().toInt());
+        };
         if (boxes_[finding][0] == nullptr) continue;
         if (boxes_[finding][1] == nullptr)
             rule.when[finding] = decision(boxes_[finding][0]);
@@ -84,7 +89,8 @@ NamePatternDialog::NamePatternDialog(const std::string& pattern, QWidget* parent
     resize(460, 0);
     auto* column = new QVBoxLayout(this);
     auto* words =
-        new QLabel(tr("{name} and {ext} of the file, {date} and {time} of its change, {folder} it comes from, {n} counted up from 2"));
+        new QLabel(tr("{name} and {ext} of the file, {date} and {time} of its change, {folder} it comes "
+                      "from, {n} counted up from 2"));
     words->setWordWrap(true);
     column->addWidget(words);
     line_ = new QLineEdit(pattern.empty() ? QStringLiteral("{name} from {folder}{ext}") : shown(pattern));
@@ -107,7 +113,7 @@ void NamePatternDialog::refresh() {
     set_tone(*preview_, problem.empty() ? "muted" : "amber");
     if (!problem.empty()) return preview_->setText(shown(problem));
     const NameSource source{QDateTime::currentMSecsSinceEpoch() * 1'000'000, to_bytes(tr("Harbour desk"))};
-    const std::string made = free_name("report.pdf", FileType::file, {NewNames::Scheme::pattern, pattern()}, source,
-                                       [](const std::string& name) { return name == "report.pdf"; });
+    const std::string made = free_name("report.pdf", FileType::file, {NewNames::Scheme::pattern, pattern()},
+                                       source, [](const std::string& name) { return name == "report.pdf"; });
     preview_->setText(tr("report.pdf becomes %1").arg(shown(made)));
 }

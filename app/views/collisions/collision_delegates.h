@@ -11,7 +11,8 @@ class GroupDelegate final : public QStyledItemDelegate {
 
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override;
     QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
     /// Where the words to choose from are drawn.
     static QRect choicesCell(const QRect& row);
@@ -20,7 +21,8 @@ signals:
     void chosen(const QModelIndex& index, int choice);
 
 protected:
-    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
+                     const QModelIndex& index) override;
 };
 
 /// A pair: the stronger size and date set off, and the decision.
@@ -31,13 +33,15 @@ public:
     using QStyledItemDelegate::QStyledItemDelegate;
     void setChoices(const QStringList& choices) { choices_ = choices; }
     const QStringList& choices() const { return choices_; }
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override;
 
 signals:
     void chosen(const QModelIndex& index, int choice);
 
 protected:
-    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+    bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
+                     const QModelIndex& index) override;
 
 private:
     void paintTwo(QPainter& painter, const QRect& cell, const QModelIndex& index) const;

@@ -24,7 +24,9 @@
 #include "views/bench/rule_dialogs.h"
 #include "views/collisions/collision_delegates.h"
 #include "views/collisions/face_to_face.h"
+#include "views/parts/building.h"
 #include "views/parts/button_row.h"
+#include "views/parts/named_combo.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_view.h"
 #include "views/parts/with_focus.h"
@@ -59,25 +61,21 @@ CollisionsPage::CollisionsPage(Bench& bench, QWidget* parent) : QWidget(parent),
 }
 
 void CollisionsPage::buildLeft(QVBoxLayout& column) {
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(14, 10, 10, 6);
-    taken_ = new QLabel;
-    taken_->setObjectName(QStringLiteral("namesTaken"));
-    QFont bold = taken_->font();
-    bold.setWeight(QFont::DemiBold);
-    taken_->setFont(bold);
-    settled_ = new QLabel;
-    settled_->setObjectName(QStringLiteral("namesSettled"));
-    set_tone(*settled_, "muted");
+    auto* head = inset_row();
+    taken_ = named_label("namesTaken");
+    make_bold(*taken_);
+    settled_ = named_label("namesSettled", "muted");
+    for (QLabel* label : {taken_, settled_}) label->setWordWrap(false);
     head->addWidget(taken_, 1);
     head->addWidget(settled_);
     column.addLayout(head);
-    cut_ = new QComboBox;
+    cut_ = new NamedCombo(tr("How the groups are cut"));
     cut_->setObjectName(QStringLiteral("groupCut"));
-    cut_->setAccessibleName(tr("How the groups are cut"));
-    for (const auto& words : {tr("Grouped by finding"), tr("By finding and size"), tr("By finding and folder"), tr("By finding and kind")})
+    for (const auto& words : {tr("Grouped by finding"), tr("By finding and size"),
+                              tr("By finding and folder"), tr("By finding and kind")})
         cut_->addItem(words);
-    connect(cut_, &QComboBox::currentIndexChanged, this, [this](int at) { collisions_.setCut(static_cast<Cut>(at)); });
+    connect(cut_, &QComboBox::currentIndexChanged, this,
+            [this](int at) { collisions_.setCut(static_cast<Cut>(at)); });
     auto* cut_row = new QHBoxLayout;
     cut_row->setContentsMargins(14, 0, 10, 8);
     cut_row->addWidget(cut_);
@@ -94,52 +92,68 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     group_list_->setUniformItemSizes(true);
     group_list_->installEventFilter(this);
     column.addWidget(group_list_, 1);
-    connect(group_list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &CollisionsPage::showGroup);
+    connect(group_list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            &CollisionsPage::showGroup);
     connect(group_delegate_, &GroupDelegate::chosen, this,
             [this](const QModelIndex& index, int choice) { decideGroup(index.row(), choice); });
-    rule_ = new QPushButton;
-    rule_->setObjectName(QStringLiteral("makeRule"));
+    buildLeftFoot(column);
+}
+
+/// What the decisions amount to, and what can go on without more of them.
+void CollisionsPage::buildLeftFoot(QVBoxLayout& column) {
+    auto* foot = new QVBoxLayout;
+    foot->setContentsMargins(14, 8, 10, 8);
+    rule_ = named_button("makeRule");
+    keep_ = named_button("keepRule", tr("Keep as a job…"),
+                         tr("What is on the bench, with these decisions as its rule, to be done again"));
+    others_ = named_label("othersCanRun", "muted");
+    auto* keys = named_label("collisionKeys", "muted", tr("Keys 1, 2, 3 decide, N next"));
+    keys->setToolTip(
+        tr("1 skip, 2 overwrite, 3 rename, 0 undecided; N and Shift+N to the next and the last undecided "
+           "one; F2 the new name;\n"
+           "F7 the next difference; B each picture in the other's place; + and - closer and further"));
+    for (QWidget* part : std::initializer_list<QWidget*>{rule_, keep_, others_, keys}) foot->addWidget(part);
+    column.addLayout(foot);
     connect(rule_, &QPushButton::clicked, this, [this] {
         const Policy rule = ruleOffered();
         bench_.setOwnRule(rule);
         emit said(tr("It is the rule of this batch now; the sentence says so."));
     });
-    auto* foot = new QVBoxLayout;
-    foot->setContentsMargins(14, 8, 10, 8);
-    foot->addWidget(rule_);
-    keep_ = new QPushButton(tr("Keep as a job…"));
-    keep_->setObjectName(QStringLiteral("keepRule"));
-    keep_->setToolTip(tr("What is on the bench, with these decisions as its rule, to be done again"));
     connect(keep_, &QPushButton::clicked, this, [this] { emit keepRequested(ruleOffered()); });
-    foot->addWidget(keep_);
-    others_ = new QLabel;
-    others_->setObjectName(QStringLiteral("othersCanRun"));
-    others_->setWordWrap(true);
-    set_tone(*others_, "muted");
-    foot->addWidget(others_);
-    auto* keys = new QLabel(tr("Keys 1, 2, 3 decide, N next"));
-    keys->setWordWrap(true);
-    set_tone(*keys, "muted");
-    keys->setToolTip(
-        tr("1 skip, 2 overwrite, 3 rename, 0 undecided; N and Shift+N to the next and the last undecided one; F2 the new name;\n"
-           "F7 the next difference; B each picture in the other's place; + and - closer and further"));
-    foot->addWidget(keys);
-    column.addLayout(foot);
 }
 
 void CollisionsPage::buildRight(QVBoxLayout& column) {
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(14, 8, 14, 6);
-    filter_ = new QLineEdit;
-    filter_->setObjectName(QStringLiteral("pairFilter"));
-    filter_->setAccessibleName(tr("Only names with"));
-    filter_->setPlaceholderText(tr("Only names with… (groups and decisions are of these alone)"));
-    filter_->setClearButtonEnabled(true);
-    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) { collisions_.setNameFilter(to_bytes(text)); });
+    auto* head = inset_row();
+    filter_ = narrowing_line("pairFilter", tr("Only names with"),
+                             tr("Only names with… (groups and decisions are of these alone)"));
+    connect(filter_, &QLineEdit::textChanged, this,
+            [this](const QString& text) { collisions_.setNameFilter(to_bytes(text)); });
     head->addWidget(filter_, 1);
     column.addLayout(head);
     auto* parts = new QSplitter(Qt::Vertical);
     parts->setChildrenCollapsible(false);
+    buildPairs();
+    face_ = new FaceToFace;
+    parts->addWidget(pair_list_);
+    parts->addWidget(face_);
+    parts->setSizes({150, 400});
+    parts->setStretchFactor(1, 1);
+    column.addWidget(parts, 1);
+    auto* foot = inset_row();
+    name_words_ = new QLabel;
+    name_ = new QLineEdit;
+    name_->setObjectName(QStringLiteral("newName"));
+    name_->setMinimumWidth(digits(19.5));
+    names_ = named_button("newNames", tr("New names…"));
+    foot->addWidget(name_words_);
+    foot->addWidget(name_, 1);
+    foot->addWidget(names_);
+    column.addLayout(foot);
+    connect(name_, &QLineEdit::returnPressed, this, &CollisionsPage::applyTypedName);
+    connect(names_, &QPushButton::clicked, this, &CollisionsPage::fillNamesMenu);
+}
+
+void CollisionsPage::buildPairs() {
     pairs_ = new PairModel(this);
     pair_list_ = new RowView;
     pair_list_->setObjectName(QStringLiteral("pairList"));
@@ -154,41 +168,23 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
     pair_list_->setColumnWidth(PairModel::IncomingColumn, digits(24.5));
     pair_list_->setColumnWidth(PairModel::HeldColumn, digits(24.5));
     pair_list_->setColumnWidth(PairModel::WordsColumn, digits(18));
-    pair_list_->setColumnWidth(PairModel::DecisionColumn, std::max(digits(24), buttons_width(pair_list_->font(), decision_choices())));
+    pair_list_->setColumnWidth(PairModel::DecisionColumn,
+                               std::max(digits(24), buttons_width(pair_list_->font(), decision_choices())));
     pair_list_->installEventFilter(this);
     empty_ = new QLabel(pair_list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
-    face_ = new FaceToFace;
-    parts->addWidget(pair_list_);
-    parts->addWidget(face_);
-    parts->setSizes({150, 400});
-    parts->setStretchFactor(1, 1);
-    column.addWidget(parts, 1);
-    auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 7, 14, 7);
-    foot->setSpacing(8);
-    name_words_ = new QLabel;
-    name_ = new QLineEdit;
-    name_->setObjectName(QStringLiteral("newName"));
-    name_->setMinimumWidth(digits(19.5));
-    names_ = new QPushButton(tr("New names…"));
-    names_->setObjectName(QStringLiteral("newNames"));
-    foot->addWidget(name_words_);
-    foot->addWidget(name_, 1);
-    foot->addWidget(names_);
-    column.addLayout(foot);
-    connect(pair_list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &CollisionsPage::showPair);
-    connect(pair_list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &CollisionsPage::showNames);
+    connect(pair_list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            &CollisionsPage::showPair);
+    connect(pair_list_->selectionModel(), &QItemSelectionModel::selectionChanged, this,
+            &CollisionsPage::showNames);
     connect(pair_delegate_, &PairDelegate::chosen, this, [this](const QModelIndex& index, int choice) {
         const auto decision = static_cast<Decision>(choice + 1);
         const bool again = index.data(PairModel::DecisionRole).toInt() == choice + 1;
         if (!pair_list_->selectionModel()->isRowSelected(index.row(), {})) pair_list_->selectRow(index.row());
         decidePairs(again ? std::nullopt : std::optional(decision), false);
     });
-    connect(name_, &QLineEdit::returnPressed, this, &CollisionsPage::applyTypedName);
-    connect(names_, &QPushButton::clicked, this, &CollisionsPage::fillNamesMenu);
 }
 
 const CollisionGroup* CollisionsPage::currentGroup() const {
@@ -199,14 +195,19 @@ const CollisionGroup* CollisionsPage::currentGroup() const {
 void CollisionsPage::refresh() {
     const auto& view = *collisions_.view();
     const CollisionGroup* current = currentGroup();
-    const auto was = current == nullptr ? std::nullopt : std::optional(std::pair(current->finding, current->part));
+    const auto was =
+        current == nullptr ? std::nullopt : std::optional(std::pair(current->finding, current->part));
     groups_->setView(collisions_.view());
-    taken_->setText(view.taken == 0 ? tr("No name is taken") : tr("%Ln meet what is there", nullptr, static_cast<int>(view.taken)));
-    settled_->setText(view.taken == 0 ? QString() : tr("%Ln settled", nullptr, static_cast<int>(view.taken - view.undecided)));
+    taken_->setText(view.taken == 0 ? tr("No name is taken")
+                                    : tr("%Ln meet what is there", nullptr, static_cast<int>(view.taken)));
+    settled_->setText(view.taken == 0
+                          ? QString()
+                          : tr("%Ln settled", nullptr, static_cast<int>(view.taken - view.undecided)));
     const auto others = view.plan ? view.plan->totals.of(Outcome::created) : 0;
     others_->setText(view.undecided == 0 ? QString()
-                     : others > 0        ? tr("What collides with nothing, %Ln items, can start now.", nullptr, static_cast<int>(others))
-                                         : tr("What is undecided stays as it is, on both sides."));
+                     : others > 0 ? tr("What collides with nothing, %Ln items, can start now.", nullptr,
+                                       static_cast<int>(others))
+                                  : tr("What is undecided stays as it is, on both sides."));
     showRule();
     if (groups_->rowCount() > 0 && !group_list_->currentIndex().isValid()) {
         int row = 0;
@@ -223,22 +224,27 @@ void CollisionsPage::showGroup() {
     const auto& view = *collisions_.view();
     const CollisionGroup* group = currentGroup();
     const ItemId current = pairs_->itemAt(pair_list_->currentIndex().row());
-    const std::string was =
-        current == no_item || !pairs_->plan() ? std::string() : pairs_->plan()->source_path(pairs_->plan()->items[current]);
+    const std::string was = current == no_item || !pairs_->plan()
+                                ? std::string()
+                                : pairs_->plan()->source_path(pairs_->plan()->items[current]);
     const bool elsewhere = group != nullptr && GroupModel::isElsewhere(*group);
-    pair_delegate_->setChoices(elsewhere                                         ? GroupModel::elsewhereChoices()
-                               : group != nullptr && GroupModel::isTwins(*group) ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
-                                                                                 : decision_choices());
-    for (QWidget* part : std::initializer_list<QWidget*>{name_words_, name_, names_}) part->setVisible(!elsewhere);  // their own are free
+    pair_delegate_->setChoices(elsewhere ? GroupModel::elsewhereChoices()
+                               : group != nullptr && GroupModel::isTwins(*group)
+                                   ? QStringList{tr("Skip"), tr("Gets it"), tr("New name")}
+                                   : decision_choices());
+    for (QWidget* part : std::initializer_list<QWidget*>{name_words_, name_, names_})
+        part->setVisible(!elsewhere);  // their own are free
     fitColumns();
     pairs_->setPairs(view.plan, group == nullptr ? std::vector<ItemId>{} : group->items);
-    empty_->setText(view.taken == 0
-                        ? (view.plan ? tr("No name that the batch wants is taken.") : tr("Pick files and choose a destination first."))
+    empty_->setText(view.taken == 0    ? (view.plan ? tr("No name that the batch wants is taken.")
+                                                    : tr("Pick files and choose a destination first."))
                     : group == nullptr ? tr("No name that is taken fits “%1”.").arg(filter_->text())
                                        : QString());
     empty_->setGeometry(QRect(QPoint(0, 0), pair_list_->viewport()->size()).adjusted(30, 10, -30, -10));
     if (pairs_->rowCount() > 0 && !pair_list_->currentIndex().isValid()) {
-        int row = pairs_->index(0, 0).data(PairModel::WaitingRole).toBool() ? 0 : std::max(0, pairs_->nextUndecided(0, false));
+        int row = pairs_->index(0, 0).data(PairModel::WaitingRole).toBool()
+                      ? 0
+                      : std::max(0, pairs_->nextUndecided(0, false));
         for (int at = 0; !was.empty() && at < pairs_->rowCount(); ++at)
             if (view.plan->source_path(view.plan->items[pairs_->itemAt(at)]) == was) row = at;
         pair_list_->selectRow(row);
@@ -247,18 +253,24 @@ void CollisionsPage::showGroup() {
     showNames();
 }
 
-/// The current pair, face to face; of twins, each against what holds the name, or else against the first other one.
+/// The current pair, face to face; of twins, each against what holds the name, or else against the first
+/// other one.
 void CollisionsPage::showPair() {
     const ItemId id = pairs_->itemAt(pair_list_->currentIndex().row());
     const auto& plan = pairs_->plan();
-    if (id == no_item || !plan) return face_->clear(pairs_->rowCount() > 0 ? tr("Choose a pair to see the two face to face.") : QString());
+    if (id == no_item || !plan)
+        return face_->clear(pairs_->rowCount() > 0 ? tr("Choose a pair to see the two face to face.")
+                                                   : QString());
     const Item& item = plan->items[id];
     const Side incoming{tr("Incoming"), plan->source_path(item), plan->entry(item).status};
-    Side held{tr("There now"), item.collision->elsewhere ? *item.collision->elsewhere : plan->target_path(item), item.collision->held};
+    Side held{tr("There now"),
+              item.collision->elsewhere ? *item.collision->elsewhere : plan->target_path(item),
+              item.collision->held};
     if (item.collision->held_by_batch)
         for (const ItemId twin : twins_of(*plan, id))
             if (twin != id) {
-                held = {tr("Also from the batch"), plan->source_path(plan->items[twin]), plan->entry(plan->items[twin]).status};
+                held = {tr("Also from the batch"), plan->source_path(plan->items[twin]),
+                        plan->entry(plan->items[twin]).status};
                 break;
             }
     face_->setSides(incoming, held);
@@ -280,27 +292,6 @@ std::vector<ItemId> CollisionsPage::selectedItems() const {
     return items;
 }
 
-/// What a rename comes to, for the pair that is selected; to be changed in place.
-void CollisionsPage::showNames() {
-    const auto items = selectedItems();
-    const auto& plan = pairs_->plan();
-    const auto& outcome = bench_.view().outcome;
-    const bool one = items.size() == 1 && plan && outcome && plan == bench_.plan();
-    names_->setEnabled(!items.empty());
-    name_->setEnabled(one);
-    name_words_->setText(items.size() > 1 ? tr("%Ln selected", nullptr, static_cast<int>(items.size()))
-                         : !one           ? QString()
-                         : renames_held_  ? tr("The one there would be renamed to")
-                                          : tr("Incoming would be kept as"));
-    name_->setAccessibleName(renames_held_ ? tr("New name of the one that is there") : tr("New name of the incoming one"));
-    if (!one) return name_->clear();
-    const Item& item = plan->items[items.front()];
-    if (name_->hasFocus() && name_->isModified()) return;  // somebody is typing
-    const bool settled = item.outcome == Outcome::renamed && !renames_held_;
-    name_->setText(shown(settled ? plan->final_name(item)
-                                 : proposed_name(*plan, *outcome->survey, items.front(), bench_.job().policy.new_names, renames_held_)));
-}
-
 void CollisionsPage::decideGroup(int row, int choice) {
     if (row < 0 || row >= groups_->rowCount() || collisions_.view()->plan != bench_.plan()) return;
     const CollisionGroup& group = groups_->group(row);
@@ -311,7 +302,8 @@ void CollisionsPage::decideGroup(int row, int choice) {
         bench_.decide(group.items, static_cast<Decision>(choice + 1));
 }
 
-/// One of each name gets it: the first of the batch, or the newest; or all arrive, those that cannot have it under new names.
+/// One of each name gets it: the first of the batch, or the newest; or all arrive, those that cannot have it
+/// under new names.
 void CollisionsPage::decideTwins(const CollisionGroup& group, int choice) {
     const Plan& plan = *bench_.plan();
     std::vector<std::pair<ItemId, PairDecision>> decisions;
@@ -320,12 +312,17 @@ void CollisionsPage::decideTwins(const CollisionGroup& group, int choice) {
         if (seen[id]) continue;
         const auto twins = twins_of(plan, id);
         const auto changed = [&](ItemId one) { return plan.entry(plan.items[one]).status.id.modified_ns; };
-        const ItemId newest = *std::max_element(twins.begin(), twins.end(), [&](ItemId a, ItemId b) { return changed(a) < changed(b); });
+        const ItemId newest = *std::max_element(twins.begin(), twins.end(),
+                                                [&](ItemId a, ItemId b) { return changed(a) < changed(b); });
         const bool name_is_free = plan.items[id].collision->held_by_batch;
         for (const ItemId twin : twins) {
             seen[twin] = true;
-            const bool gets_it = twin == (choice == 1 ? newest : twins.front()) && (choice < 2 || name_is_free);
-            decisions.emplace_back(twin, PairDecision{{}, gets_it ? Decision::overwrite : choice < 2 ? Decision::skip : Decision::rename});
+            const bool gets_it =
+                twin == (choice == 1 ? newest : twins.front()) && (choice < 2 || name_is_free);
+            decisions.emplace_back(twin, PairDecision{{},
+                                                      gets_it      ? Decision::overwrite
+                                                      : choice < 2 ? Decision::skip
+                                                                   : Decision::rename});
         }
     }
     bench_.decide(decisions);
@@ -350,54 +347,6 @@ void CollisionsPage::decidePairs(std::optional<Decision> decision, bool go_on) {
         bench_.decide(items, decision.value_or(Decision::undecided));
 }
 
-void CollisionsPage::applyNames(const std::optional<NewNames>& scheme, bool of_held) {
-    if (pairs_->plan() != bench_.plan()) return;
-    bench_.decide(selectedItems(), PairDecision{{}, Decision::rename, scheme, {}, of_held});
-}
-
-void CollisionsPage::applyTypedName() {
-    const auto items = selectedItems();
-    if (items.size() != 1 || pairs_->plan() != bench_.plan()) return;
-    const std::string name = to_bytes(name_->text());
-    const auto problem = name.empty() || name.find('/') != std::string::npos || name == "." || name == ".."
-                             ? tr("“%1” is no name: it must hold something, and no “/”.").arg(name_->text())
-                             : QString();
-    if (!problem.isEmpty()) return emit said(problem);
-    name_->setModified(false);
-    bench_.decide(items, PairDecision{{}, Decision::rename, {}, name, renames_held_});
-    pair_list_->setFocus();
-}
-
-void CollisionsPage::fillNamesMenu() {
-    const auto items = selectedItems();
-    const auto& plan = bench_.plan();
-    const auto& outcome = bench_.view().outcome;
-    if (items.empty() || pairs_->plan() != plan || !outcome) return;
-    auto* menu = new QMenu(this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    const auto add = [&](const QString& words, const NewNames& scheme) {
-        const QString example = shown(proposed_name(*plan, *outcome->survey, items.front(), scheme, renames_held_));
-        menu->addAction(tr("%1: %2").arg(words, example), this, [this, scheme] { applyNames(scheme, renames_held_); });
-    };
-    add(tr("By number"), {});
-    add(tr("By date of change"), {NewNames::Scheme::date, {}});
-    add(tr("With the folder that it comes from"), {NewNames::Scheme::pattern, "{name} from {folder}{ext}"});
-    menu->addAction(tr("By a pattern of my own…"), this, [this] {
-        NamePatternDialog dialog(bench_.job().policy.new_names.pattern, this);
-        if (dialog.exec() == QDialog::Accepted) applyNames(NewNames{NewNames::Scheme::pattern, dialog.pattern()}, renames_held_);
-    });
-    menu->addSeparator();
-    auto* held = menu->addAction(tr("Give the new name to the one that is there"), this, [this] {
-        renames_held_ = !renames_held_;
-        showNames();
-    });
-    held->setCheckable(true);
-    held->setChecked(renames_held_);
-    const CollisionGroup* group = currentGroup();
-    held->setEnabled(group != nullptr && !GroupModel::isTwins(*group));
-    menu->popup(names_->mapToGlobal(QPoint(0, -menu->sizeHint().height())));
-}
-
 void CollisionsPage::goToUndecided(bool backwards) {
     const int row = pairs_->nextUndecided(pair_list_->currentIndex().row(), backwards);
     if (row >= 0) {
@@ -407,7 +356,8 @@ void CollisionsPage::goToUndecided(bool backwards) {
     }
     const int count = groups_->rowCount();  // none in this group: on to the next one that has some
     for (int step = 1; step <= count; ++step) {
-        const int at = ((group_list_->currentIndex().row() + (backwards ? -step : step)) % count + count) % count;
+        const int at =
+            ((group_list_->currentIndex().row() + (backwards ? -step : step)) % count + count) % count;
         if (!groups_->index(at).data(GroupModel::WaitingRole).toBool()) continue;
         group_list_->setCurrentIndex(groups_->index(at));
         pair_list_->setFocus();
@@ -420,7 +370,8 @@ void CollisionsPage::focus() {
     // where somebody is needed, unless they are looking there already
     if (!group_list_->currentIndex().data(GroupModel::WaitingRole).toBool())
         for (int at = groups_->rowCount() - 1; at >= 0; --at)
-            if (groups_->index(at).data(GroupModel::WaitingRole).toBool()) group_list_->setCurrentIndex(groups_->index(at));
+            if (groups_->index(at).data(GroupModel::WaitingRole).toBool())
+                group_list_->setCurrentIndex(groups_->index(at));
     group_list_->setFocus();
 }
 
@@ -432,7 +383,8 @@ bool CollisionsPage::groupKey(int key) {
         case Qt::Key_2:
         case Qt::Key_3:
             decideGroup(row, key - Qt::Key_1);
-            for (int step = 1; step < groups_->rowCount(); ++step) {  // and on to the next that needs somebody
+            for (int step = 1; step < groups_->rowCount();
+                 ++step) {  // and on to the next that needs somebody
                 const QModelIndex next = groups_->index((row + step) % groups_->rowCount());
                 if (!next.data(GroupModel::WaitingRole).toBool()) continue;
                 group_list_->setCurrentIndex(next);
@@ -472,11 +424,13 @@ bool CollisionsPage::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() == QEvent::Resize && watched == pair_list_)
         empty_->setGeometry(QRect(QPoint(0, 0), pair_list_->viewport()->size()).adjusted(30, 10, -30, -10));
     // F2 is the window's own for files
-    const bool override_key = event->type() == QEvent::ShortcutOverride && static_cast<QKeyEvent*>(event)->key() == Qt::Key_F2;
+    const bool override_key =
+        event->type() == QEvent::ShortcutOverride && static_cast<QKeyEvent*>(event)->key() == Qt::Key_F2;
     if (override_key && watched == pair_list_) event->accept();
     if (event->type() != QEvent::KeyPress) return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
-    if (key->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) return QWidget::eventFilter(watched, event);
+    if (key->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
+        return QWidget::eventFilter(watched, event);
     if (watched == group_list_ && groupKey(key->key())) return true;
     if (watched == pair_list_ && pairKey(key->key(), key->modifiers())) return true;
     return QWidget::eventFilter(watched, event);

@@ -21,8 +21,8 @@ class QListView;
 class QPushButton;
 class RowView;
 
-/// All names that are taken at once: groups with one decision for all in them, the pairs of a group with single ones, and the two of
-/// a pair face to face.
+/// All names that are taken at once: groups with one decision for all in them, the pairs of a group with
+/// single ones, and the two of a pair face to face.
 class CollisionsPage final : public QWidget {
     Q_OBJECT
 
@@ -44,6 +44,8 @@ protected:
 private:
     void buildLeft(class QVBoxLayout& column);
     void buildRight(class QVBoxLayout& column);
+    void buildLeftFoot(class QVBoxLayout& column);
+    void buildPairs();
     void refresh();
     void showGroup();
     void showPair();

@@ -33,7 +33,8 @@ void CollisionsPage::showRule() {
     const auto& offered = collisions_.view()->rule;
     const Policy& now = bench_.job().policy;
     const Policy rule = ruleOffered();
-    const bool is_news = offered && offered->taken >= enough_for_a_rule && (rule.when != now.when || rule.when_sized != now.when_sized);
+    const bool is_news = offered && offered->taken >= enough_for_a_rule &&
+                         (rule.when != now.when || rule.when_sized != now.when_sized);
     rule_->setVisible(is_news);
     keep_->setVisible(is_news);
     if (!is_news) return;
@@ -50,8 +51,10 @@ void CollisionsPage::showRule() {
             }
         if (!sized) parts << tr("%1: %2").arg(name, decision_words(*offered->policy.when[finding]));
     }
-    rule_->setText(tr("Make it a rule: %1").arg(parts.first()) + (parts.size() > 1 ? QStringLiteral(", …") : QString()));
+    rule_->setText(tr("Make it a rule: %1").arg(parts.first()) +
+                   (parts.size() > 1 ? QStringLiteral(", …") : QString()));
     rule_->setToolTip(
-        tr("From %1 of %2 decisions:\n%3").arg(count_text(offered->covered), count_text(offered->taken), parts.join(QLatin1Char('\n'))));
+        tr("From %1 of %2 decisions:\n%3")
+            .arg(count_text(offered->covered), count_text(offered->taken), parts.join(QLatin1Char('\n'))));
     rule_->setAccessibleName(tr("Make it a rule: %1").arg(parts.join(QStringLiteral(", "))));
 }

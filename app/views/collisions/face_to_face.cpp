@@ -15,6 +15,7 @@
 #include "theme/theme.h"
 #include "views/collisions/picture_pair.h"
 #include "views/collisions/text_pair.h"
+#include "views/parts/building.h"
 
 using namespace tavlo;
 
@@ -24,7 +25,9 @@ constexpr int rest_ms = 120;
 
 QString bytes_text(const Status& status) {
     switch (status.type) {
-        case FileType::file: return FaceToFace::tr("%1 (%2 bytes)").arg(size_text(status.id.size_bytes), count_text(status.id.size_bytes));
+        case FileType::file:
+            return FaceToFace::tr("%1 (%2 bytes)")
+                .arg(size_text(status.id.size_bytes), count_text(status.id.size_bytes));
         case FileType::folder: return FaceToFace::tr("a folder");
         case FileType::link: return FaceToFace::tr("a link");
         case FileType::other: return FaceToFace::tr("a special file");
@@ -44,6 +47,25 @@ FaceToFace::FaceToFace(QWidget* parent) : QWidget(parent) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(14, 10, 14, 8);
     column->setSpacing(8);
+    column->addLayout(buildHeads());
+    in_words_ = new QLabel;
+    in_words_->setObjectName(QStringLiteral("pairInWords"));
+    set_tone(*in_words_, "muted");
+    column->addWidget(in_words_);
+    pages_ = new QStackedWidget;
+    note_ = named_label("pairNote", "muted");
+    note_->setAlignment(Qt::AlignCenter);
+    pictures_ = new PicturePair;
+    pictures_->setObjectName(QStringLiteral("pairPictures"));
+    texts_ = new TextPair;
+    for (QWidget* page : std::initializer_list<QWidget*>{note_, pictures_, texts_}) pages_->addWidget(page);
+    column->addWidget(pages_, 1);
+    connectLookers();
+    clear({});
+}
+
+/// Titles and facts of the two, side by side.
+QGridLayout* FaceToFace::buildHeads() {
     auto* heads = new QGridLayout;
     heads->setHorizontalSpacing(16);
     heads->setVerticalSpacing(6);
@@ -56,32 +78,22 @@ FaceToFace::FaceToFace(QWidget* parent) : QWidget(parent) {
         facts_[at]->setTextFormat(Qt::RichText);
         facts_[at]->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         facts_[at]->setTextInteractionFlags(Qt::TextSelectableByMouse);
-        for (QLabel* label : {titles_[at], facts_[at]}) label->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+        for (QLabel* label : {titles_[at], facts_[at]})
+            label->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
         heads->addWidget(titles_[at], 0, side);
         heads->addWidget(facts_[at], 1, side);
         heads->setColumnStretch(side, 1);
     }
-    column->addLayout(heads);
-    in_words_ = new QLabel;
-    in_words_->setObjectName(QStringLiteral("pairInWords"));
-    set_tone(*in_words_, "muted");
-    column->addWidget(in_words_);
-    pages_ = new QStackedWidget;
-    note_ = new QLabel;
-    note_->setObjectName(QStringLiteral("pairNote"));
-    note_->setAlignment(Qt::AlignCenter);
-    note_->setWordWrap(true);
-    set_tone(*note_, "muted");
-    pictures_ = new PicturePair;
-    pictures_->setObjectName(QStringLiteral("pairPictures"));
-    texts_ = new TextPair;
-    for (QWidget* page : {static_cast<QWidget*>(note_), static_cast<QWidget*>(pictures_), static_cast<QWidget*>(texts_)})
-        pages_->addWidget(page);
-    column->addWidget(pages_, 1);
+    return heads;
+}
+
+void FaceToFace::connectLookers() {
     wait_.setSingleShot(true);
     wait_.setInterval(rest_ms);
     connect(&wait_, &QTimer::timeout, this, [this] {
-        const auto path = [&](const Side& side) { return side.status.type == FileType::file ? side.path : std::string(); };
+        const auto path = [&](const Side& side) {
+            return side.status.type == FileType::file ? side.path : std::string();
+        };
         looker_.lookAt(path(sides_[0]), path(sides_[1]));
     });
     const auto looked = [this](std::size_t side) {
@@ -98,7 +110,6 @@ FaceToFace::FaceToFace(QWidget* parent) : QWidget(parent) {
         differences_ = differences;
         showContents();
     });
-    clear({});
 }
 
 void FaceToFace::clear(const QString& why) {
@@ -133,9 +144,10 @@ void FaceToFace::setSides(const Side& left, const Side& right) {
 
 void FaceToFace::showTitles() {
     for (std::size_t side = 0; side < 2; ++side)
-        titles_[side]->setText(QStringLiteral("<b>%1</b>&nbsp;&nbsp;<span style='color:%2'>%3</span>")
-                                   .arg(sides_[side].title.toHtmlEscaped(), Theme::current().muted.name(),
-                                        short_path(std::string(parent_of(sides_[side].path)), 3).toHtmlEscaped()));
+        titles_[side]->setText(
+            QStringLiteral("<b>%1</b>&nbsp;&nbsp;<span style='color:%2'>%3</span>")
+                .arg(sides_[side].title.toHtmlEscaped(), Theme::current().muted.name(),
+                     short_path(std::string(parent_of(sides_[side].path)), 3).toHtmlEscaped()));
 }
 
 FaceToFace::Facts FaceToFace::factsOf(int side) const {
@@ -152,7 +164,8 @@ void FaceToFace::showFacts() {
     const auto is_there = [this](std::size_t side) { return sides_[side].status.id.inode != 0; };
     const std::array<Facts, 2> facts{is_there(0) ? factsOf(0) : Facts{}, is_there(1) ? factsOf(1) : Facts{}};
     const auto value_of = [](const Facts& all, const QString& name) {
-        const auto found = std::find_if(all.begin(), all.end(), [&](const auto& fact) { return fact.first == name; });
+        const auto found =
+            std::find_if(all.begin(), all.end(), [&](const auto& fact) { return fact.first == name; });
         return found == all.end() ? QString() : found->second;
     };
     const auto gap = sides_[0].status.id.modified_ns - sides_[1].status.id.modified_ns;
@@ -163,15 +176,20 @@ void FaceToFace::showFacts() {
             const bool differs = value != other && !other.isEmpty();
             QString note;
             const bool both = is_there(0) && is_there(1);
-            if (name == tr("Changed") && both && (side == 0 ? gap > 0 : gap < 0)) note = chip(tr("%1 newer").arg(duration_text(gap)));
+            if (name == tr("Changed") && both && (side == 0 ? gap > 0 : gap < 0))
+                note = chip(tr("%1 newer").arg(duration_text(gap)));
             const auto own_size = sides_[side].status.id.size_bytes;
             const auto other_size = sides_[1 - side].status.id.size_bytes;
-            const bool files = sides_[0].status.type == FileType::file && sides_[1].status.type == FileType::file;
-            if (name == tr("Size") && files && own_size > other_size) note = chip(tr("%1 larger").arg(size_text(own_size - other_size)));
+            const bool files =
+                sides_[0].status.type == FileType::file && sides_[1].status.type == FileType::file;
+            if (name == tr("Size") && files && own_size > other_size)
+                note = chip(tr("%1 larger").arg(size_text(own_size - other_size)));
             const bool strong = name == tr("Changed") || name == tr("Size") ? !note.isEmpty() : differs;
             html += QStringLiteral("<tr><td style='color:%1; padding-right:12px'>%2</td><td>%3%4</td></tr>")
                         .arg(Theme::current().muted.name(), name.toHtmlEscaped(),
-                             strong ? QStringLiteral("<b>%1</b>").arg(value.toHtmlEscaped()) : value.toHtmlEscaped(), note);
+                             strong ? QStringLiteral("<b>%1</b>").arg(value.toHtmlEscaped())
+                                    : value.toHtmlEscaped(),
+                             note);
         }
         facts_[side]->setText(html + QStringLiteral("</table>"));
     }
@@ -186,9 +204,11 @@ void FaceToFace::showContents() {
         const auto rows = std::count_if(differences_.rows.begin(), differences_.rows.end(),
                                         [](const auto& row) { return row.how != Differences::How::same; });
         words = rows > 0 && differences_.cells ? tr("%Ln cells differ", nullptr, static_cast<int>(rows))
-                : rows > 0                     ? tr("%Ln lines differ; F7 goes to the next", nullptr, static_cast<int>(rows))
-                           : tr("The bytes differ from byte %1 on.").arg(count_text(static_cast<std::uint64_t>(differences_.first) + 1));
-        if (rows == 0 && !differences_.rows.empty()) words = tr("The lines are the same; how they end, or how they are coded, differs.");
+                : rows > 0 ? tr("%Ln lines differ; F7 goes to the next", nullptr, static_cast<int>(rows))
+                           : tr("The bytes differ from byte %1 on.")
+                                 .arg(count_text(static_cast<std::uint64_t>(differences_.first) + 1));
+        if (rows == 0 && !differences_.rows.empty())
+            words = tr("The lines are the same; how they end, or how they are coded, differs.");
     }
     in_words_->setText(words);
     const bool has_pictures = !looks_[0].picture.isNull() || !looks_[1].picture.isNull();
@@ -199,11 +219,13 @@ void FaceToFace::showContents() {
         if (pages_->currentWidget() != texts_) texts_->setRows(differences_.rows, differences_.cut);
         pages_->setCurrentWidget(texts_);
     } else {
-        const bool one_is_no_file = sides_[0].status.type != FileType::file || sides_[1].status.type != FileType::file;
+        const bool one_is_no_file =
+            sides_[0].status.type != FileType::file || sides_[1].status.type != FileType::file;
         const bool alone = sides_[1].status.id.inode == 0;
         if (alone && !looks_[0].text.isEmpty()) {
             std::vector<Differences::Row> rows;
-            for (const QString& line : looks_[0].text.split(QLatin1Char('\n'))) rows.push_back({Differences::How::same, line, {}});
+            for (const QString& line : looks_[0].text.split(QLatin1Char('\n')))
+                rows.push_back({Differences::How::same, line, {}});
             texts_->setRows(rows, false);
             pages_->setCurrentWidget(texts_);
         } else if (alone && !looked_[0])

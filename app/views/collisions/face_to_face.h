@@ -26,8 +26,8 @@ struct Side {
     tavlo::Status status;
 };
 
-/// Two files, or whatever wants one name, face to face: their facts with what differs set off, and what is in them: pictures at one
-/// scale, texts by their lines, first pages, or the first byte that differs.
+/// Two files, or whatever wants one name, face to face: their facts with what differs set off, and what is in
+/// them: pictures at one scale, texts by their lines, first pages, or the first byte that differs.
 class FaceToFace final : public QWidget {
     Q_OBJECT
 
@@ -43,6 +43,8 @@ protected:
     void changeEvent(QEvent* event) override;
 
 private:
+    class QGridLayout* buildHeads();
+    void connectLookers();
     using Facts = std::vector<std::pair<QString, QString>>;
     Facts factsOf(int side) const;
     void showTitles();

@@ -21,7 +21,8 @@ PicturePair::PicturePair(QWidget* parent) : QWidget(parent) {
 }
 
 void PicturePair::setPictures(const QImage& left, const QImage& right) {
-    const bool others = left.cacheKey() != pictures_[0].cacheKey() || right.cacheKey() != pictures_[1].cacheKey();
+    const bool others =
+        left.cacheKey() != pictures_[0].cacheKey() || right.cacheKey() != pictures_[1].cacheKey();
     pictures_ = {left, right};
     if (others) {
         scale_ = 1;
@@ -61,14 +62,14 @@ void PicturePair::paintEvent(QPaintEvent*) {
         double smallest = 1e9;
         for (const QImage& one : pictures_)
             if (!one.isNull())
-                smallest = std::min(
-                    {smallest, static_cast<double>(place.width()) / one.width(), static_cast<double>(place.height()) / one.height()});
+                smallest = std::min({smallest, static_cast<double>(place.width()) / one.width(),
+                                     static_cast<double>(place.height()) / one.height()});
         fit *= smallest;
         const QSizeF size(picture.width() * fit, picture.height() * fit);
         const QPointF middle = QRectF(place).center();
-        painter.drawImage(
-            QRectF(middle.x() - middle_.x() * size.width(), middle.y() - middle_.y() * size.height(), size.width(), size.height()),
-            picture);
+        painter.drawImage(QRectF(middle.x() - middle_.x() * size.width(),
+                                 middle.y() - middle_.y() * size.height(), size.width(), size.height()),
+                          picture);
     }
     if (!swapped_) return;
     painter.setClipping(false);

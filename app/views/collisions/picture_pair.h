@@ -7,8 +7,8 @@
 #include <QWidget>
 #include <array>
 
-/// Two pictures side by side, at one scale and with the same place in view; for a moment each in the place of the other, so
-/// that what differs is seen to jump.
+/// Two pictures side by side, at one scale and with the same place in view; for a moment each in the place of
+/// the other, so that what differs is seen to jump.
 class PicturePair final : public QWidget {
     Q_OBJECT
 

@@ -31,8 +31,10 @@ TextPair::TextPair(QWidget* parent) : QWidget(parent) {
     left_ = pane("pairTextLeft", tr("Text of the incoming one"));
     right_ = pane("pairTextRight", tr("Text of the one there now"));
     for (const auto& [one, other] : {std::pair(left_, right_), std::pair(right_, left_)}) {
-        connect(one->verticalScrollBar(), &QScrollBar::valueChanged, other->verticalScrollBar(), &QScrollBar::setValue);
-        connect(one->horizontalScrollBar(), &QScrollBar::valueChanged, other->horizontalScrollBar(), &QScrollBar::setValue);
+        connect(one->verticalScrollBar(), &QScrollBar::valueChanged, other->verticalScrollBar(),
+                &QScrollBar::setValue);
+        connect(one->horizontalScrollBar(), &QScrollBar::valueChanged, other->horizontalScrollBar(),
+                &QScrollBar::setValue);
     }
 }
 
@@ -53,7 +55,8 @@ void TextPair::setRows(const std::vector<Differences::Row>& rows, bool cut) {
     mark();
     left_->moveCursor(QTextCursor::Start);
     // once both are laid out, so that they scroll to the same place
-    if (!rows_.empty() && rows_.front().how == Differences::How::same) QTimer::singleShot(0, this, &TextPair::goToNextDifference);
+    if (!rows_.empty() && rows_.front().how == Differences::How::same)
+        QTimer::singleShot(0, this, &TextPair::goToNextDifference);
 }
 
 void TextPair::goToNextDifference() {
@@ -77,7 +80,8 @@ void TextPair::mark() {
         for (std::size_t at = 0; at < rows_.size(); ++at) {
             const auto how = rows_[at].how;
             if (how == Differences::How::same) continue;
-            const bool missing = how == (pane == left_ ? Differences::How::only_right : Differences::How::only_left);
+            const bool missing =
+                how == (pane == left_ ? Differences::How::only_right : Differences::How::only_left);
             QTextEdit::ExtraSelection line;
             line.format.setBackground(missing ? theme.ground : theme.amber_wash);
             line.format.setProperty(QTextFormat::FullWidthSelection, true);

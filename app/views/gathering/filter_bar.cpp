@@ -53,7 +53,8 @@ void ChipPanel::addChoice(const QString& words, const char* name, std::function<
     column_->addWidget(button);
 }
 
-QLineEdit* ChipPanel::addField(const QString& label, const QString& example, const char* name, std::function<void(const QString&)> typed) {
+QLineEdit* ChipPanel::addField(const QString& label, const QString& example, const char* name,
+                               std::function<void(const QString&)> typed) {
     auto* row = new QHBoxLayout;
     row->setContentsMargins(8, 4, 4, 2);
     auto* words = new QLabel(label);
@@ -73,7 +74,8 @@ QLineEdit* ChipPanel::addField(const QString& label, const QString& example, con
 void ChipPanel::openBelow(const QWidget& chip) {
     adjustSize();
     QPoint at = chip.mapToGlobal(QPoint(0, chip.height() + 4));
-    if (const QScreen* screen = QGuiApplication::screenAt(at)) at.setX(std::min(at.x(), screen->availableGeometry().right() - width() - 8));
+    if (const QScreen* screen = QGuiApplication::screenAt(at))
+        at.setX(std::min(at.x(), screen->availableGeometry().right() - width() - 8));
     move(at);
     show();
     if (auto* first = findChild<QPushButton*>()) first->setFocus();
@@ -147,7 +149,9 @@ void FilterBar::change(const std::function<void(FilterState&)>& change) {
 }
 
 void FilterBar::setProblem(const QString& problem) {
-    const QString own = state_.mistakes().isEmpty() ? QString() : tr("One part of the filter cannot be read, and is left out for now.");
+    const QString own = state_.mistakes().isEmpty()
+                            ? QString()
+                            : tr("One part of the filter cannot be read, and is left out for now.");
     problem_->setText(problem.isEmpty() ? own : problem);
     problem_->setVisible(!problem_->text().isEmpty());
 }
@@ -218,18 +222,20 @@ void FilterBar::openSize() {
     panel->addChoice(tr("Empty files"), "sizeEmpty", set({}, {}, true));
     panel->addChoice(tr("Over 1 MB"), "sizeOver1M", set(QStringLiteral("1M"), {}, false));
     panel->addChoice(tr("Over 100 MB"), "sizeOver100M", set(QStringLiteral("100M"), {}, false));
-    auto* larger = panel->addField(tr("More than"), tr("20K, 1.5M, 2G"), "sizeLarger", [this](const QString& text) {
-        change([&](FilterState& state) {
-            state.larger = text.trimmed();
-            state.only_empty = false;
+    auto* larger =
+        panel->addField(tr("More than"), tr("20K, 1.5M, 2G"), "sizeLarger", [this](const QString& text) {
+            change([&](FilterState& state) {
+                state.larger = text.trimmed();
+                state.only_empty = false;
+            });
         });
-    });
-    auto* smaller = panel->addField(tr("Less than"), tr("20K, 1.5M, 2G"), "sizeSmaller", [this](const QString& text) {
-        change([&](FilterState& state) {
-            state.smaller = text.trimmed();
-            state.only_empty = false;
+    auto* smaller =
+        panel->addField(tr("Less than"), tr("20K, 1.5M, 2G"), "sizeSmaller", [this](const QString& text) {
+            change([&](FilterState& state) {
+                state.smaller = text.trimmed();
+                state.only_empty = false;
+            });
         });
-    });
     larger->setText(state_.larger);
     smaller->setText(state_.smaller);
     panel->openBelow(*size_);
@@ -238,8 +244,9 @@ void FilterBar::openSize() {
 void FilterBar::openChanged() {
     using Changed = FilterState::Changed;
     auto* panel = new ChipPanel(this);
-    for (const auto when : {Changed::any, Changed::today, Changed::yesterday, Changed::this_week, Changed::last_week, Changed::this_month,
-                            Changed::last_month, Changed::this_year}) {
+    for (const auto when :
+         {Changed::any, Changed::today, Changed::yesterday, Changed::this_week, Changed::last_week,
+          Changed::this_month, Changed::last_month, Changed::this_year}) {
         QString words = changed_words(when);
         words[0] = words[0].toUpper();
         panel->addChoice(words, "changedChoice", [this, when] {
@@ -255,12 +262,15 @@ void FilterBar::openChanged() {
             change([&](FilterState& state) {
                 state.*field = text.trimmed();
                 state.changed = Changed::between;
-                if (state.changed_from.isEmpty() && state.changed_until.isEmpty()) state.changed = Changed::any;
+                if (state.changed_from.isEmpty() && state.changed_until.isEmpty())
+                    state.changed = Changed::any;
             });
         };
     };
-    auto* from = panel->addField(tr("Since"), tr("2031-05-02, or 30d"), "changedFrom", between(&FilterState::changed_from));
-    auto* until = panel->addField(tr("Until"), tr("2031-05-31"), "changedUntil", between(&FilterState::changed_until));
+    auto* from = panel->addField(tr("Since"), tr("2031-05-02, or 30d"), "changedFrom",
+                                 between(&FilterState::changed_from));
+    auto* until =
+        panel->addField(tr("Until"), tr("2031-05-31"), "changedUntil", between(&FilterState::changed_until));
     from->setText(state_.changed_from);
     until->setText(state_.changed_until);
     panel->openBelow(*changed_);
@@ -275,14 +285,18 @@ void FilterBar::openNumber() {
             state.parity = Parity::any;
         });
     });
-    for (const auto& [words, parity] :
-         {std::pair{tr("Odd: the last number in the name"), Parity::odd}, std::pair{tr("Even: the last number in the name"), Parity::even}})
-        panel->addChoice(words, parity == Parity::odd ? "numberOdd" : "numberEven",
-                         [this, parity = parity] { change([&](FilterState& state) { state.parity = parity; }); });
+    for (const auto& [words, parity] : {std::pair{tr("Odd: the last number in the name"), Parity::odd},
+                                        std::pair{tr("Even: the last number in the name"), Parity::even}})
+        panel->addChoice(words, parity == Parity::odd ? "numberOdd" : "numberEven", [this, parity = parity] {
+            change([&](FilterState& state) { state.parity = parity; });
+        });
     const auto set = [this](QString FilterState::*field) {
-        return [this, field](const QString& text) { change([&](FilterState& state) { state.*field = text.trimmed(); }); };
+        return [this, field](const QString& text) {
+            change([&](FilterState& state) { state.*field = text.trimmed(); });
+        };
     };
-    auto* from = panel->addField(tr("A number from"), tr("120"), "numberFrom", set(&FilterState::number_from));
+    auto* from =
+        panel->addField(tr("A number from"), tr("120"), "numberFrom", set(&FilterState::number_from));
     auto* to = panel->addField(tr("up to"), tr("135"), "numberTo", set(&FilterState::number_to));
     from->setText(state_.number_from);
     to->setText(state_.number_to);
@@ -292,9 +306,9 @@ void FilterBar::openNumber() {
 /// Folders that are left out by their names, with all that is in them.
 void FilterBar::askNotBelow() {
     bool said = false;
-    const QString names =
-        QInputDialog::getText(this, tr("Leave out folders"), tr("Names of folders, with commas between (* and ? fit anything):"),
-                              QLineEdit::Normal, state_.not_below, &said);
+    const QString names = QInputDialog::getText(
+        this, tr("Leave out folders"), tr("Names of folders, with commas between (* and ? fit anything):"),
+        QLineEdit::Normal, state_.not_below, &said);
     if (said) change([&](FilterState& state) { state.not_below = names.trimmed(); });
 }
 
@@ -304,14 +318,18 @@ void FilterBar::openMore() {
         auto* action = menu.addAction(words);
         action->setCheckable(true);
         action->setChecked(on);
-        connect(action, &QAction::toggled, this, [this, set](bool now) { change([&](FilterState& state) { set(state, now); }); });
+        connect(action, &QAction::toggled, this,
+                [this, set](bool now) { change([&](FilterState& state) { set(state, now); }); });
     };
-    check(tr("Upper and lower case count"), state_.match_case, [](FilterState& state, bool on) { state.match_case = on; });
-    check(tr("Read the line as an expression (RE2)"), state_.regex, [](FilterState& state, bool on) { state.regex = on; });
+    check(tr("Upper and lower case count"), state_.match_case,
+          [](FilterState& state, bool on) { state.match_case = on; });
+    check(tr("Read the line as an expression (RE2)"), state_.regex,
+          [](FilterState& state, bool on) { state.regex = on; });
     menu.addAction(tr("Nothing below folders named…"), this, &FilterBar::askNotBelow);
     auto* owners = menu.addMenu(tr("Owner"));
     const auto by = [&](const QString& words, std::optional<std::uint32_t> owner) {
-        auto* action = owners->addAction(words, this, [this, owner] { change([&](FilterState& state) { state.owner = owner; }); });
+        auto* action = owners->addAction(
+            words, this, [this, owner] { change([&](FilterState& state) { state.owner = owner; }); });
         action->setCheckable(true);
         action->setChecked(state_.owner == owner);
     };
@@ -324,13 +342,15 @@ void FilterBar::openMore() {
     settings.beginGroup(kept_key);
     const QStringList kept = settings.childKeys();
     for (const QString& name : kept)
-        menu.addAction(tr("Use “%1”").arg(name), this,
-                       [this, text = settings.value(name).toString()] { setState(FilterState::fromText(text)); });
+        menu.addAction(tr("Use “%1”").arg(name), this, [this, text = settings.value(name).toString()] {
+            setState(FilterState::fromText(text));
+        });
     auto* keep = menu.addAction(tr("Keep this filter under a name…"), this, &FilterBar::keepUnderName);
     keep->setEnabled(!state_.isEmpty());
     if (!kept.isEmpty()) {
         auto* forget = menu.addMenu(tr("Forget"));
-        for (const QString& name : kept) forget->addAction(name, this, [name] { QSettings().remove(kept_key + QLatin1Char('/') + name); });
+        for (const QString& name : kept)
+            forget->addAction(name, this, [name] { QSettings().remove(kept_key + QLatin1Char('/') + name); });
     }
     menu.exec(more_->mapToGlobal(QPoint(0, more_->height() + 4)));
 }

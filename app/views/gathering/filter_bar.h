@@ -22,14 +22,16 @@ class ChipPanel final : public QFrame {
 public:
     explicit ChipPanel(QWidget* parent);
     void addChoice(const QString& words, const char* name, std::function<void()> choose);
-    QLineEdit* addField(const QString& label, const QString& example, const char* name, std::function<void(const QString&)> typed);
+    QLineEdit* addField(const QString& label, const QString& example, const char* name,
+                        std::function<void(const QString&)> typed);
     void openBelow(const QWidget& chip);
 
 private:
     QVBoxLayout* column_;
 };
 
-/// The filter line and its chips. A chip says what it does; what hides something can be seen, and cleared by one key.
+/// The filter line and its chips. A chip says what it does; what hides something can be seen, and cleared by
+/// one key.
 class FilterBar final : public QWidget {
     Q_OBJECT
 

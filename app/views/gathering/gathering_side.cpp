@@ -3,10 +3,10 @@
 
 #include "views/gathering/gathering_side.h"
 
+#include <QButtonGroup>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
 #include <QScrollBar>
@@ -25,6 +25,8 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/bench/clipboard_line.h"
+#include "views/gathering/arrivals_line.h"
+#include "views/gathering/contact_sheet.h"
 #include "views/gathering/filter_bar.h"
 #include "views/gathering/kinds_dialog.h"
 #include "views/gathering/list_panel.h"
@@ -32,10 +34,12 @@
 #include "views/gathering/look_panel.h"
 #include "views/gathering/pick_box.h"
 #include "views/gathering/places_menu.h"
+#include "views/parts/building.h"
+#include "views/parts/elided_label.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
-#include "views/parts/elided_label.h"
+#include "views/parts/segments.h"
 
 using namespace tavlo;
 
@@ -43,8 +47,7 @@ namespace {
 
 constexpr std::size_t most_kept_selected = 2000;  // beyond that finding them again would hold the window
 const auto columns_key = QStringLiteral("folderColumns");
-
-int number(FolderColumn column) { return static_cast<int>(column); }
+const auto pictures_key = QStringLiteral("folderAsPictures");
 
 }  // namespace
 
@@ -53,61 +56,111 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     setAttribute(Qt::WA_StyledBackground);
     model_ = new FolderModel(bench_, this);
     buildList();
+    buildSheet();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     buildHead(*column);
+    arrivals_ = new ArrivalsLine;
+    column->addWidget(arrivals_);
     list_panel_ = new ListPanel(*model_);
     pages_ = new QStackedWidget;
-    pages_->addWidget(list_);
-    pages_->addWidget(list_panel_);
+    for (QWidget* page :
+         {static_cast<QWidget*>(list_), static_cast<QWidget*>(sheet_), static_cast<QWidget*>(list_panel_)})
+        pages_->addWidget(page);
     column->addWidget(pages_, 1);
     look_ = new LookPanel;
     column->addWidget(look_);
     look_->hide();
-
     auto* clipboard = new ClipboardLine;
     column->addWidget(clipboard);
     connect(clipboard, &ClipboardLine::pasteRequested, this, &GatheringSide::pasteRequested);
+    buildFoot(*column);
+    wire();
+    setAsPictures(QSettings().value(pictures_key, false).toBool());
+}
 
+void GatheringSide::buildFoot(QVBoxLayout& column) {
     auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 7, 14, 7);
+    foot->setContentsMargins(14, 5, 14, 5);
     foot->setSpacing(14);
     totals_ = new ElidedLabel;
     totals_->setObjectName(QStringLiteral("folderTotals"));
     in_batch_ = new QLabel;
     in_batch_->setObjectName(QStringLiteral("pickedHere"));
     set_tone(*in_batch_, "accent");
+    make_bold(*in_batch_);
     foot->addWidget(totals_, 1);
     foot->addWidget(in_batch_);
-    column->addLayout(foot);
+    as_list_ = new QPushButton(tr("List"));
+    as_list_->setObjectName(QStringLiteral("asList"));
+    as_pictures_ = new QPushButton(tr("Pictures"));
+    as_pictures_->setObjectName(QStringLiteral("asPictures"));
+    as_pictures_->setToolTip(tr("The folder as small pictures, to pick by eye (F9)"));
+    auto* ways = new QButtonGroup(this);
+    add_segments(*foot, *ways, {as_list_, as_pictures_});
+    column.addLayout(foot);
+    connect(as_list_, &QPushButton::clicked, this, [this] { setAsPictures(false); });
+    connect(as_pictures_, &QPushButton::clicked, this, [this] { setAsPictures(true); });
+}
 
+void GatheringSide::wire() {
     connect(list_panel_, &ListPanel::closed, this, [this] {
-        pages_->setCurrentWidget(list_);
-        list_->setFocus();
+        pages_->setCurrentWidget(&view());
+        view().setFocus();
     });
     connect(list_panel_, &ListPanel::confirmed, this, [this](const auto& picks) {
         std::map<std::string, std::vector<std::string>> by_folder;
         for (const auto& [folder, name] : picks) by_folder[folder].push_back(name);
         bench_.pickAll(by_folder, tr("Pick what a list names"));
     });
-    connect(pick_box_, &PickBox::picked, this, [this](const auto& folder, const auto& name) { bench_.pick(folder, {name}); });
-    connect(pick_box_, &PickBox::taken, this, [this](const auto& folder, const auto& name) { bench_.unpick(folder, {name}); });
+    connect(pick_box_, &PickBox::picked, this,
+            [this](const auto& folder, const auto& name) { bench_.pick(folder, {name}); });
+    connect(pick_box_, &PickBox::taken, this,
+            [this](const auto& folder, const auto& name) { bench_.unpick(folder, {name}); });
     connect(model_, &FolderModel::modelAboutToBeReset, this, [this] {
         const auto paths = selectedPaths();
         selected_before_ = paths.size() <= most_kept_selected ? paths : std::vector<std::string>();
         const int row = list_->currentIndex().row();
         current_before_ = row >= 0 ? model_->path(list_->currentIndex()) : std::string();
-        scrolled_ = list_->verticalScrollBar()->value();
+        scrolled_ = view().verticalScrollBar()->value();
+    });
+    connect(arrivals_, &ArrivalsLine::onlyTheseToggled, model_, &FolderModel::setOnlyArrivals);
+    connect(arrivals_, &ArrivalsLine::closed, this, [this] {
+        arrivals_->show_(nullptr);
+        model_->setArrivals(nullptr);
+        view().setFocus();
     });
     connect(model_, &FolderModel::loaded, this, &GatheringSide::afterLoading);
     connect(model_, &FolderModel::folderFactsChanged, this, &GatheringSide::refreshTotals);
-    connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &GatheringSide::refreshTotals);
-    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, &GatheringSide::lookAtCurrent);
+    connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this,
+            &GatheringSide::refreshTotals);
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            &GatheringSide::lookAtCurrent);
     connect(&bench_, &Bench::jobChanged, this, &GatheringSide::refreshTotals);
     connect(&bench_, &Bench::jobChanged, this, [this] {
-        pick_box_->keepAdded([this](const auto& folder, const auto& name) { return bench_.picks().contain(folder, name); });
+        pick_box_->keepAdded(
+            [this](const auto& folder, const auto& name) { return bench_.picks().contain(folder, name); });
     });
+}
+
+QAbstractItemView& GatheringSide::view() const {
+    return showsPictures() ? static_cast<QAbstractItemView&>(*sheet_)
+                           : static_cast<QAbstractItemView&>(*list_);
+}
+
+void GatheringSide::setAsPictures(bool on) {
+    const bool had_focus = view().hasFocus();
+    pictures_ = on;
+    (on ? as_pictures_ : as_list_)->setChecked(true);
+    if (pages_->currentWidget() != list_panel_) pages_->setCurrentWidget(&view());
+    if (had_focus) view().setFocus();
+    if (list_->currentIndex().isValid()) view().scrollTo(list_->currentIndex());
+    empty_->setParent(view().viewport());
+    empty_->show();
+    refreshEmpty();
+    QSettings().setValue(pictures_key, on);
+    emit asPicturesChanged(on);
 }
 
 void GatheringSide::buildHead(QVBoxLayout& column) {
@@ -143,18 +196,19 @@ void GatheringSide::buildHead(QVBoxLayout& column) {
 
     connect(location_, &LocationBar::folderChosen, this, [this](const std::string& path) {
         openFolder(path);
-        list_->setFocus();
+        view().setFocus();
     });
     connect(up, &QPushButton::clicked, this, &GatheringSide::goUp);
     connect(places_, &QPushButton::clicked, this, &GatheringSide::openPlaces);
     connect(here, &QPushButton::clicked, this, [this] { bench_.setDestination(folder()); });
     connect(paste, &QPushButton::clicked, this, &GatheringSide::pasteList);
-    connect(filter_, &FilterBar::stateChanged, this, [this] { model_->setCriteria(filter_->state().criteria(QDate::currentDate())); });
+    connect(filter_, &FilterBar::stateChanged, this,
+            [this] { model_->setCriteria(filter_->state().criteria(QDate::currentDate())); });
     connect(filter_, &FilterBar::belowChanged, this, [this](bool below) {
         list_->setColumnHidden(number(FolderColumn::folder), !below);
         model_->setBelow(below);
     });
-    connect(filter_, &FilterBar::leftDownwards, this, [this] { list_->setFocus(); });
+    connect(filter_, &FilterBar::leftDownwards, this, [this] { view().setFocus(); });
     connect(filter_, &FilterBar::kindsEditRequested, this, [this] {
         auto* dialog = new KindsDialog(model_->kinds(), this);
         connect(dialog, &KindsDialog::saved, model_, &FolderModel::loadKinds);
@@ -183,8 +237,10 @@ void GatheringSide::buildList() {
     list_->setColumnWidth(number(FolderColumn::size), digits(13.5));
     list_->setColumnWidth(number(FolderColumn::changed), digits(16));
     list_->setColumnWidth(number(FolderColumn::folder), digits(17));
-    const QStringList wanted = QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
-    for (int column = 1; column < folder_column_count; ++column) list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
+    const QStringList wanted =
+        QSettings().value(columns_key, QStringList{QStringLiteral("2"), QStringLiteral("3")}).toStringList();
+    for (int column = 1; column < folder_column_count; ++column)
+        list_->setColumnHidden(column, !wanted.contains(QString::number(column)));
     list_->setColumnHidden(number(FolderColumn::folder), true);
     list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     list_->installEventFilter(this);
@@ -195,16 +251,38 @@ void GatheringSide::buildList() {
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
-    connect(delegate, &FolderDelegate::pickToggled, this, [this](const QModelIndex& index) { togglePick({index.row()}); });
-    connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) { activate(index.row()); });
+    connect(delegate, &FolderDelegate::pickToggled, this,
+            [this](const QModelIndex& index) { togglePick({index.row()}); });
+    connect(list_, &RowView::doubleClicked, this,
+            [this](const QModelIndex& index) { activate(index.row()); });
     connect(list_, &QWidget::customContextMenuRequested, this, &GatheringSide::openMenu);
-    connect(list_->horizontalHeader(), &QWidget::customContextMenuRequested, this, &GatheringSide::chooseColumns);
+    connect(list_->horizontalHeader(), &QWidget::customContextMenuRequested, this,
+            &GatheringSide::chooseColumns);
+}
+
+void GatheringSide::keepShownColumns() {
+    QStringList wanted;
+    for (int column = 1; column < number(FolderColumn::folder); ++column)
+        if (!list_->isColumnHidden(column)) wanted << QString::number(column);
+    QSettings().setValue(columns_key, wanted);
+}
+
+void GatheringSide::buildSheet() {
+    sheet_ = new ContactSheet(*model_, *list_->selectionModel(), ThumbnailCache::ofThisUser());
+    sheet_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
+    sheet_->installEventFilter(this);
+    sheet_->setContextMenuPolicy(Qt::CustomContextMenu);
+    connect(sheet_, &ContactSheet::pickToggled, this,
+            [this](const QModelIndex& index) { togglePick({index.row()}); });
+    connect(sheet_, &QListView::doubleClicked, this,
+            [this](const QModelIndex& index) { activate(index.row()); });
+    connect(sheet_, &QWidget::customContextMenuRequested, this, &GatheringSide::openMenu);
 }
 
 void GatheringSide::afterLoading(bool another) {
     if (!another) {
         keepSelection();
-        list_->verticalScrollBar()->setValue(scrolled_);
+        view().verticalScrollBar()->setValue(scrolled_);
     }
     const int row = came_from_.empty() ? 0 : std::max(0, model_->rowOf(came_from_));
     if (another && model_->rowCount() > 0) {
@@ -224,11 +302,13 @@ void GatheringSide::keepSelection() {
     int current = -1;
     for (int row = 0; row < model_->rowCount() && !(paths.empty() && current_before_.empty()); ++row) {
         const std::string path = model_->path(model_->index(row, 0));
-        if (paths.contains(path)) selection.select(model_->index(row, 0), model_->index(row, folder_column_count - 1));
+        if (paths.contains(path))
+            selection.select(model_->index(row, 0), model_->index(row, folder_column_count - 1));
         if (path == current_before_) current = row;
         if (current >= 0 && selection.size() == static_cast<qsizetype>(paths.size())) break;
     }
-    if (current >= 0) list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
+    if (current >= 0)
+        list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
     list_->selectionModel()->select(selection, QItemSelectionModel::ClearAndSelect);
 }
 
@@ -247,6 +327,10 @@ void GatheringSide::show_(const std::string& path, bool remember) {
         forward_.clear();
     }
     remember_folder(path);
+    if (const auto& arrivals = model_->arrivals(); arrivals && !is_within(path, arrivals->folder)) {
+        arrivals_->show_(nullptr);
+        model_->setArrivals(nullptr);
+    }
     location_->setPath(path);
     {
         const QSignalBlocker quiet(filter_);  // another folder begins unfiltered
@@ -258,6 +342,13 @@ void GatheringSide::show_(const std::string& path, bool remember) {
     (void)model_->narrow({});
     model_->openFolder(path);
     emit folderChanged();
+}
+
+void GatheringSide::showArrivals(const std::shared_ptr<const Arrivals>& arrivals) {
+    model_->setArrivals(arrivals);
+    openFolder(arrivals->folder);
+    arrivals_->show_(arrivals);
+    view().setFocus();
 }
 
 void GatheringSide::goUp() {
@@ -291,7 +382,7 @@ void GatheringSide::pasteList() {
     list_panel_->open();
 }
 
-bool GatheringSide::listHasFocus() const { return list_->hasFocus(); }
+bool GatheringSide::listHasFocus() const { return view().hasFocus(); }
 
 std::vector<std::string> GatheringSide::selectedPaths() const {
     std::vector<std::string> paths;
@@ -321,7 +412,8 @@ void GatheringSide::togglePick(const std::vector<int>& rows) {
 void GatheringSide::pickShown() {
     std::map<std::string, std::vector<std::string>> by_folder;
     for (int row = 0; row < model_->rowCount(); ++row)
-        if (model_->row(row).status.type != FileType::folder) by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
+        if (model_->row(row).status.type != FileType::folder)
+            by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
     bench_.pickAll(std::move(by_folder), tr("Pick all files shown"));
 }
 
@@ -338,16 +430,17 @@ void GatheringSide::activate(int row) {
 }
 
 bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == list_ && event->type() == QEvent::Resize) {
-        empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
-    } else if (watched == list_ && event->type() == QEvent::KeyPress) {
+    if (watched == &view() && (event->type() == QEvent::Resize || event->type() == QEvent::Show)) {
+        empty_->setGeometry(QRect(QPoint(0, 0), view().viewport()->size()).adjusted(30, 20, -30, -20));
+    } else if (watched == &view() && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);
         const int row = list_->currentIndex().row();
         if (key->key() == Qt::Key_Space && key->modifiers() == Qt::NoModifier) {
             togglePickOfSelected();
             return true;
         }
-        if ((key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) && key->modifiers() == Qt::NoModifier && row >= 0) {
+        if ((key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) &&
+            key->modifiers() == Qt::NoModifier && row >= 0) {
             activate(row);
             return true;
         }
@@ -363,105 +456,6 @@ bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
-void GatheringSide::refreshTotals() {
-    const Listing& listing = model_->listing();
-    const auto shown_rows = static_cast<std::uint64_t>(model_->rowCount());
-    const auto selected = list_->selectionModel()->selectedRows().size();
-    QStringList parts;
-    if (listing.below) {
-        parts << (listing.complete ? tr("%Ln fit, here and below", nullptr, static_cast<int>(listing.rows.size()))
-                                   : tr("%Ln fit so far, looking on…", nullptr, static_cast<int>(listing.rows.size())));
-    } else {
-        parts << (shown_rows == listing.rows.size() ? tr("%Ln here", nullptr, static_cast<int>(listing.rows.size()))
-                  : filter_->state().isEmpty()
-                      ? tr("%1 here, %2 hidden").arg(count_text(shown_rows), count_text(listing.rows.size() - shown_rows))
-                      : tr("%1 of %2 shown").arg(count_text(shown_rows), count_text(listing.rows.size())));
-        parts << tr("%Ln folders", nullptr, static_cast<int>(listing.folder_count));
-    }
-    parts << size_text(listing.bytes);
-    if (selected > 0) parts << tr("%Ln selected", nullptr, static_cast<int>(selected));
-    totals_->setText(parts.join(QStringLiteral(" · ")));
-    const auto here = bench_.picks().in(listing.path);
-    const auto all = bench_.picks().count();
-    in_batch_->setText(all == 0   ? QString()
-                       : here > 0 ? tr("<b>%Ln in the batch from here</b>", nullptr, static_cast<int>(here))
-                                  : tr("<b>%Ln in the batch</b>", nullptr, static_cast<int>(all)));
-    refreshEmpty();
-}
-
-void GatheringSide::refreshEmpty() {
-    const Listing& listing = model_->listing();
-    if (!listing.problem.isEmpty() && listing.rows.empty())
-        empty_->setText(tr("This folder cannot be read: %1").arg(listing.problem));
-    else if (model_->rowCount() > 0)
-        empty_->clear();
-    else if (model_->isLoading() && (listing.rows.empty() || listing.below))
-        empty_->setText(listing.below ? tr("Looking…") : QString());
-    else if (listing.rows.empty() && !listing.below)
-        empty_->setText(tr("This folder is empty."));
-    else if (!filter_->state().isEmpty() || listing.below)
-        empty_->setText(tr("Nothing here fits the filter (Esc clears it)."));
-    else
-        empty_->setText(tr("Everything here is hidden (Ctrl+H shows it)."));
-}
-
-void GatheringSide::openPlaces() {
-    auto* menu = new PlacesMenu(folder(), bench_.job().into, this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    connect(menu, &PlacesMenu::chosen, this, &GatheringSide::openFolder);
-    menu->popup(places_->mapToGlobal(QPoint(0, places_->height() + 4)));
-}
-
-void GatheringSide::chooseColumns(const QPoint& at) {
-    QMenu menu(this);
-    for (int column = 1; column < number(FolderColumn::folder); ++column) {
-        auto* action = menu.addAction(model_->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString());
-        action->setCheckable(true);
-        action->setChecked(!list_->isColumnHidden(column));
-        connect(action, &QAction::toggled, this, [this, column](bool on) {
-            list_->setColumnHidden(column, !on);
-            QStringList wanted;
-            for (int i = 1; i < number(FolderColumn::folder); ++i)
-                if (!list_->isColumnHidden(i)) wanted << QString::number(i);
-            QSettings().setValue(columns_key, wanted);
-        });
-    }
-    menu.exec(list_->horizontalHeader()->mapToGlobal(at));
-}
-
-void GatheringSide::openMenu(const QPoint& at) {
-    const QModelIndex index = list_->indexAt(at);
-    QMenu menu(this);
-    if (index.isValid()) {
-        const auto& row = model_->row(index.row());
-        const std::string path = model_->path(index);
-        const bool is_folder = row.status.type == FileType::folder;
-        menu.addAction(tr("Pick or drop\tSpace"), this, &GatheringSide::togglePickOfSelected);
-        if (is_folder) {
-            menu.addAction(tr("Open"), this, [this, path] { openFolder(path); });
-            menu.addAction(tr("Open in another window"), this, [this, path] { emit otherWindowRequested(path); });
-            menu.addAction(tr("Make it the destination"), this, [this, path] { bench_.setDestination(path); });
-            menu.addAction(tr("What stands out below it"), this, [this, path] { emit sizesRequested(path); });
-        } else if (looks_like_archive(row.name)) {
-            menu.addAction(tr("Look into the archive\tReturn"), this, [this, path] { openFolder(path); });
-            menu.addAction(tr("Unpack"), this, [this, path] { emit unpackRequested({path}); });
-        }
-        if (!is_folder && model_->isBelow()) {
-            menu.addAction(tr("Open the folder it lies in"), this, [this, path] { openFolder(std::string(parent_of(path))); });
-        }
-        menu.addSeparator();
-        add_opening(menu, path);
-        menu.addSeparator();
-        menu.addAction(tr("Rename…\tF2"), this,
-                       [this, index, name = row.name] { emit renameRequested(model_->folderOf(index.row()), name); });
-        menu.addAction(tr("Move to the trash\tDel"), this, [this] { emit trashRequested(selectedPaths()); });
-        menu.addSeparator();
-    }
-    menu.addAction(tr("New folder…\tCtrl+Shift+N"), this, &GatheringSide::newFolderRequested);
-    menu.addAction(tr("What stands out below this folder"), this, [this] { emit sizesRequested(folder()); });
-    menu.exec(list_->viewport()->mapToGlobal(at));
-}
-
 void GatheringSide::setLookShown(bool shown) {
     look_->setVisible(shown);
     lookAtCurrent();
@@ -471,5 +465,6 @@ void GatheringSide::lookAtCurrent() {
     if (!look_->isVisibleTo(this)) return;
     const QModelIndex index = list_->currentIndex();
     if (!index.isValid()) return look_->clear();
-    look_->lookAt(model_->path(index), model_->row(index.row()).status, kind_text(model_->row(index.row()), model_->kinds()));
+    look_->lookAt(model_->path(index), model_->row(index.row()).status,
+                  kind_text(model_->row(index.row()), model_->kinds()));
 }

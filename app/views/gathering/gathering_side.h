@@ -4,23 +4,31 @@
 #pragma once
 
 #include <QWidget>
+#include <memory>
 #include <string>
 #include <vector>
 
+#include "tasks/worker.h"
+
+class ArrivalsLine;
 class Bench;
+class ContactSheet;
+struct Arrivals;
 class FilterBar;
 class FolderModel;
 class ListPanel;
 class LocationBar;
 class LookPanel;
 class PickBox;
+class QAbstractItemView;
 class QLabel;
+class QMenu;
 class QPushButton;
 class QStackedWidget;
 class RowView;
 
-/// Where files are picked: one folder at a time (or all below it), its location, the filter, the pick box, its list with
-/// marks on what is in the batch, and a look at a file.
+/// Where files are picked: one folder at a time (or all below it), its location, the filter, the pick box,
+/// its list with marks on what is in the batch, and a look at a file.
 class GatheringSide final : public QWidget {
     Q_OBJECT
 
@@ -29,6 +37,8 @@ public:
     void openFolder(const std::string& path);
     void openFolderAt(const std::string& path, const std::string& name);  ///< with this one selected
     const std::string& folder() const;
+    /// Opens the place where a run brought things in, with those marked for as long as one looks there.
+    void showArrivals(const std::shared_ptr<const Arrivals>& arrivals);
     FolderModel& model() { return *model_; }
     FilterBar& filter() { return *filter_; }
     void goUp();
@@ -39,6 +49,8 @@ public:
     void focusPickBox();
     void pasteList();
     void setLookShown(bool shown);
+    void setAsPictures(bool on);  ///< the list as a contact sheet
+    bool showsPictures() const { return pictures_; }
     void togglePickOfSelected();
     void pickShown();
     void invertSelection();
@@ -55,6 +67,8 @@ signals:
     void sizesRequested(const std::string& folder);
     void unpackRequested(const std::vector<std::string>& archives);
     void otherWindowRequested(const std::string& folder);
+    void asPicturesChanged(bool on);
+    void said(const QString& words);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -62,6 +76,11 @@ protected:
 private:
     void buildHead(class QVBoxLayout& column);
     void buildList();
+    void keepShownColumns();
+    void buildSheet();
+    void buildFoot(class QVBoxLayout& column);
+    void wire();
+    QAbstractItemView& view() const;  ///< list or contact sheet: what is on view
     void show_(const std::string& path, bool remember);
     void activate(int row);
     void togglePick(const std::vector<int>& rows);
@@ -71,6 +90,7 @@ private:
     void openPlaces();
     void openMenu(const QPoint& at);
     void chooseColumns(const QPoint& at);
+    void addSorting(QMenu& menu);
     void lookAtCurrent();
     void keepSelection();
 
@@ -81,9 +101,13 @@ private:
     PickBox* pick_box_;
     ListPanel* list_panel_;
     LookPanel* look_;
+    ArrivalsLine* arrivals_;
     QStackedWidget* pages_;
     QPushButton* places_;
     RowView* list_;
+    ContactSheet* sheet_;
+    QPushButton* as_list_;
+    QPushButton* as_pictures_;
     QLabel* totals_;
     QLabel* in_batch_;
     QLabel* empty_;
@@ -93,4 +117,6 @@ private:
     std::string current_before_;
     std::string came_from_;  ///< selected once the folder above is shown
     int scrolled_ = 0;
+    EachWorker keeper_;  ///< of bookmarks
+    bool pictures_ = false;  ///< on view, instead of the list
 };

@@ -9,6 +9,7 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "error_words.h"
 #include "files/small_file.h"
 #include "text.h"
 #include "theme/theme.h"
@@ -22,7 +23,8 @@ KindsDialog::KindsDialog(const Kinds& kinds, QWidget* parent) : QDialog(parent) 
     resize(640, 420);
     auto* column = new QVBoxLayout(this);
     auto* words =
-        new QLabel(tr("One kind a line: its name, a colon, the extensions. A new line makes a new kind; a kind without extensions "
+        new QLabel(tr("One kind a line: its name, a colon, the extensions. A new line makes a new kind; a "
+                      "kind without extensions "
                       "is taken out. The command line knows the same kinds."));
     words->setWordWrap(true);
     column->addWidget(words);
@@ -38,18 +40,20 @@ KindsDialog::KindsDialog(const Kinds& kinds, QWidget* parent) : QDialog(parent) 
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
     auto* built_in = buttons->addButton(tr("As built in"), QDialogButtonBox::ResetRole);
     column->addWidget(buttons);
-    connect(built_in, &QPushButton::clicked, this, [this] { text_->setPlainText(QString::fromStdString(Kinds().to_text())); });
+    connect(built_in, &QPushButton::clicked, this,
+            [this] { text_->setPlainText(QString::fromStdString(Kinds().to_text())); });
     connect(buttons, &QDialogButtonBox::accepted, this, &KindsDialog::save);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::close);
 }
 
 void KindsDialog::save() {
     const std::string text = to_bytes(text_->toPlainText());
-    if (const auto good = Kinds().change(text, kinds_file()); !good) return problem_->setText(shown(describe(good.error())));
+    if (const auto good = Kinds().change(text, kinds_file()); !good)
+        return problem_->setText(error_words(good.error()));
     worker_.ask(
         this, [text](const std::stop_token&) { return write_small_file(kinds_file(), text); },
         [this](const Result<void>& written) {
-            if (!written) return problem_->setText(shown(describe(written.error())));
+            if (!written) return problem_->setText(error_words(written.error()));
             emit saved();
             close();
         });

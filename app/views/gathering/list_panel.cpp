@@ -16,11 +16,14 @@
 #include <QTableWidget>
 #include <QVBoxLayout>
 
+#include "error_words.h"
 #include "files/small_file.h"
 #include "models/folder_model.h"
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/building.h"
+#include "views/parts/named_combo.h"
 #include "views/parts/with_focus.h"
 
 using namespace tavlo;
@@ -37,55 +40,25 @@ constexpr std::size_t most_rows = 5000;  // of the report that is shown; what is
 ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), model_(model) {
     setObjectName(QStringLiteral("listPanel"));
     setAttribute(Qt::WA_StyledBackground);
+    setSizePolicy(QSizePolicy::Preferred,
+                  QSizePolicy::Ignored);  // the list below it says how much room there is
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(14, 10, 14, 10);
     column->setSpacing(8);
     auto* head = new QHBoxLayout;
-    auto* title = new QLabel(tr("<b>Pick what a list names</b>"));
-    auto* file = new QPushButton(tr("Read a file…"));
-    auto* close = new QPushButton(tr("Close"));
-    close->setObjectName(QStringLiteral("listClose"));
-    head->addWidget(title, 1);
+    auto* file = named_button("listFile", tr("Read a file…"));
+    auto* close = named_button("listClose", tr("Close"));
+    head->addWidget(new QLabel(tr("<b>Pick what a list names</b>")), 1);
     head->addWidget(file);
     head->addWidget(close);
     column->addLayout(head);
-    text_ = new QPlainTextEdit;
-    text_->setObjectName(QStringLiteral("listText"));
-    text_->setAccessibleName(tr("The list"));
-    text_->setPlaceholderText(tr("Paste names, numbers or ranges (120-135), from a mail, a sheet or a file."));
-    text_->setTabChangesFocus(true);
-    text_->setMaximumHeight(96);
-    text_->setMinimumHeight(50);
-    column->addWidget(text_);
-    table_ = new WithFocus<QTableWidget>(0, 3);
-    table_->setObjectName(QStringLiteral("listReport"));
-    table_->setAccessibleName(tr("What was found"));
-    table_->setHorizontalHeaderLabels({tr("Asked for"), tr("State"), tr("Fits")});
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
-    table_->setFrameShape(QFrame::NoFrame);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->horizontalHeader()->setSectionResizeMode(what, QHeaderView::Stretch);
-    table_->horizontalHeader()->setHighlightSections(false);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table_->setStyleSheet(QStringLiteral("QTableView::item { padding-left: 10px; }"));
-    table_->setMinimumHeight(60);
-    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Ignored);  // the list below it says how much room there is
-    table_->setColumnWidth(asked, digits(18));
-    table_->setColumnWidth(state, digits(11));
-    column->addWidget(table_, 1);
-    counts_ = new QLabel;
-    counts_->setObjectName(QStringLiteral("listCounts"));
-    counts_->setWordWrap(true);
+    buildLists(*column);
+    counts_ = named_label("listCounts");
     column->addWidget(counts_);
     auto* foot = new QHBoxLayout;
-    auto* copy = new QPushButton(tr("Copy the report"));
-    copy->setObjectName(QStringLiteral("listCopy"));
-    all_ = new QPushButton(tr("Take all that fit"));
-    all_->setObjectName(QStringLiteral("listTakeAll"));
-    add_ = new QPushButton;
-    add_->setObjectName(QStringLiteral("listAdd"));
+    auto* copy = named_button("listCopy", tr("Copy the report"));
+    all_ = named_button("listTakeAll", tr("Take all that fit"));
+    add_ = named_button("listAdd");
     add_->setProperty("role", "primary");
     foot->addWidget(copy);
     foot->addStretch(1);
@@ -111,6 +84,36 @@ ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), mode
     show_(std::make_shared<const Answer>());
 }
 
+/// What is pasted, and what was found of it.
+void ListPanel::buildLists(QVBoxLayout& column) {
+    text_ = new QPlainTextEdit;
+    text_->setObjectName(QStringLiteral("listText"));
+    text_->setAccessibleName(tr("The list"));
+    text_->setPlaceholderText(
+        tr("Paste names, numbers or ranges (120-135), from a mail, a sheet or a file."));
+    text_->setTabChangesFocus(true);
+    text_->setMaximumHeight(96);
+    text_->setMinimumHeight(50);
+    column.addWidget(text_);
+    table_ = new WithFocus<QTableWidget>(0, 3);
+    table_->setObjectName(QStringLiteral("listReport"));
+    table_->setAccessibleName(tr("What was found"));
+    table_->setHorizontalHeaderLabels({tr("Asked for"), tr("State"), tr("Fits")});
+    table_->verticalHeader()->hide();
+    table_->setShowGrid(false);
+    table_->setFrameShape(QFrame::NoFrame);
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->horizontalHeader()->setSectionResizeMode(what, QHeaderView::Stretch);
+    table_->horizontalHeader()->setHighlightSections(false);
+    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    table_->setStyleSheet(QStringLiteral("QTableView::item { padding-left: 10px; }"));
+    table_->setMinimumHeight(60);
+    table_->setColumnWidth(asked, digits(18));
+    table_->setColumnWidth(state, digits(11));
+    column.addWidget(table_, 1);
+}
+
 void ListPanel::open() {
     const QString text = QApplication::clipboard()->text();
     if (text_->toPlainText().isEmpty() && !text.isEmpty()) text_->setPlainText(text);
@@ -125,8 +128,10 @@ void ListPanel::openFile() {
     worker_.ask(
         this, [file = to_bytes(path)](const std::stop_token&) { return read_small_file(file); },
         [this](const Result<std::string>& bytes) {
-            if (bytes) return text_->setPlainText(QString::fromUtf8(bytes->data(), static_cast<qsizetype>(bytes->size())));
-            counts_->setText(shown(describe(bytes.error())));
+            if (bytes)
+                return text_->setPlainText(
+                    QString::fromUtf8(bytes->data(), static_cast<qsizetype>(bytes->size())));
+            counts_->setText(error_words(bytes.error()));
             set_tone(*counts_, "amber");
         });
 }
@@ -134,15 +139,20 @@ void ListPanel::openFile() {
 void ListPanel::read() {
     std::vector<Candidate> candidates;
     for (int row = 0; row < model_.rowCount(); ++row)
-        if (model_.row(row).status.type != FileType::folder) candidates.push_back({model_.folderOf(row), model_.row(row).name});
-    const auto match = [text = to_bytes(text_->toPlainText()), candidates = std::move(candidates)](const std::stop_token&) {
+        if (model_.row(row).status.type != FileType::folder)
+            candidates.push_back({model_.folderOf(row), model_.row(row).name});
+    const auto match = [text = to_bytes(text_->toPlainText()),
+                        candidates = std::move(candidates)](const std::stop_token&) {
         auto answer = std::make_shared<Answer>();
         std::vector<std::string> names;
         for (const Candidate& candidate : candidates) names.push_back(candidate.name);
         answer->listed = match_list(text, names);
         // what needs somebody comes first
-        const auto rank = [](const ListedName& one) { return one.fits.size() > 1 ? 0 : one.fits.empty() ? 1 : 2; };
-        std::stable_sort(answer->listed.begin(), answer->listed.end(), [&](const auto& a, const auto& b) { return rank(a) < rank(b); });
+        const auto rank = [](const ListedName& one) {
+            return one.fits.size() > 1 ? 0 : one.fits.empty() ? 1 : 2;
+        };
+        std::stable_sort(answer->listed.begin(), answer->listed.end(),
+                         [&](const auto& a, const auto& b) { return rank(a) < rank(b); });
         answer->candidates = candidates;
         return answer;
     };
@@ -158,18 +168,20 @@ void ListPanel::show_(std::shared_ptr<const Answer> answer) {
     for (int row = 0; row < table_->rowCount(); ++row) {
         const ListedName& one = listed[static_cast<std::size_t>(row)];
         table_->setItem(row, asked, new QTableWidgetItem(shown(one.text)));
-        auto* word = new QTableWidgetItem(one.fits.empty()       ? tr("not found")
-                                          : one.fits.size() == 1 ? tr("found")
-                                                                 : tr("%Ln fit", nullptr, static_cast<int>(one.fits.size())));
+        auto* word = new QTableWidgetItem(one.fits.empty() ? tr("not found")
+                                          : one.fits.size() == 1
+                                              ? tr("found")
+                                              : tr("%Ln fit", nullptr, static_cast<int>(one.fits.size())));
         word->setForeground(one.fits.size() == 1 ? theme.muted : theme.amber);
         table_->setItem(row, state, word);
-        if (one.fits.size() == 1) table_->setItem(row, what, new QTableWidgetItem(shown(answer_->candidates[one.fits[0]].name)));
+        if (one.fits.size() == 1)
+            table_->setItem(row, what, new QTableWidgetItem(shown(answer_->candidates[one.fits[0]].name)));
         if (one.fits.size() < 2) continue;
-        auto* box = new QComboBox;
-        box->setAccessibleName(tr("Which of those that fit “%1”").arg(shown(one.text)));
+        auto* box = new NamedCombo(tr("Which of those that fit “%1”").arg(shown(one.text)));
         box->addItem(tr("choose…"), take_none);
         box->addItem(tr("take all %1").arg(one.fits.size()), take_all);
-        for (const auto fit : one.fits) box->addItem(shown(answer_->candidates[fit].name), static_cast<int>(fit));
+        for (const auto fit : one.fits)
+            box->addItem(shown(answer_->candidates[fit].name), static_cast<int>(fit));
         connect(box, &QComboBox::currentIndexChanged, this, &ListPanel::refreshCount);
         table_->setCellWidget(row, what, box);
     }
@@ -185,8 +197,9 @@ std::vector<std::pair<std::string, std::string>> ListPanel::chosen() const {
     for (std::size_t i = 0; i < answer_->listed.size(); ++i) {
         const ListedName& one = answer_->listed[i];
         if (one.fits.size() == 1) add(one.fits[0]);
-        auto* box =
-            one.fits.size() > 1 && i < most_rows ? qobject_cast<QComboBox*>(table_->cellWidget(static_cast<int>(i), what)) : nullptr;
+        auto* box = one.fits.size() > 1 && i < most_rows
+                        ? qobject_cast<QComboBox*>(table_->cellWidget(static_cast<int>(i), what))
+                        : nullptr;
         if (box == nullptr || box->currentData().toInt() == take_none) continue;
         if (box->currentData().toInt() == take_all)
             for (const auto fit : one.fits) add(fit);
@@ -202,16 +215,19 @@ void ListPanel::refreshCount() {
     int found = 0;
     int several = 0;
     int missing = 0;
-    for (const ListedName& one : answer_->listed) ++(one.fits.empty() ? missing : one.fits.size() == 1 ? found : several);
+    for (const ListedName& one : answer_->listed)
+        ++(one.fits.empty() ? missing : one.fits.size() == 1 ? found : several);
     int open = 0;
-    for (int row = 0; row < table_->rowCount(); ++row)  // by cell: a box that was replaced is still a child for a while
+    for (int row = 0; row < table_->rowCount();
+         ++row)  // by cell: a box that was replaced is still a child for a while
         if (const auto* box = qobject_cast<QComboBox*>(table_->cellWidget(row, what)))
             open += box->currentData().toInt() == take_none ? 1 : 0;
     QStringList parts;
     if (found > 0) parts << tr("%Ln found", nullptr, found);
     if (several > 0) parts << tr("%Ln fit several, %1 still to choose", nullptr, several).arg(open);
     if (missing > 0) parts << tr("%Ln not found", nullptr, missing);
-    counts_->setText(parts.isEmpty() ? tr("Names are looked for among the files that are listed.") : parts.join(QStringLiteral(" · ")));
+    counts_->setText(parts.isEmpty() ? tr("Names are looked for among the files that are listed.")
+                                     : parts.join(QStringLiteral(" · ")));
     set_tone(*counts_, missing > 0 || open > 0 ? "amber" : "muted");
     const auto count = static_cast<int>(chosen().size());
     add_->setText(tr("Add %Ln files to the batch", nullptr, count));
@@ -224,18 +240,22 @@ QString ListPanel::report() const {
     for (const ListedName& one : answer_->listed) {
         QStringList names;
         for (const auto fit : one.fits) names << shown(answer_->candidates[fit].name);
-        const QString word = one.fits.empty() ? tr("not found") : one.fits.size() == 1 ? tr("found") : tr("several fit");
+        const QString word = one.fits.empty()       ? tr("not found")
+                             : one.fits.size() == 1 ? tr("found")
+                                                    : tr("several fit");
         text += QStringLiteral("%1\t%2\t%3\n").arg(shown(one.text), word, names.join(QStringLiteral("; ")));
     }
     return text;
 }
 
 void ListPanel::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::PaletteChange && answer_)  // words in the table have their colour from the theme
+    if (event->type() == QEvent::PaletteChange &&
+        answer_)  // words in the table have their colour from the theme
         for (int row = 0; row < table_->rowCount(); ++row)
             if (auto* word = table_->item(row, state); word != nullptr)
-                word->setForeground(answer_->listed[static_cast<std::size_t>(row)].fits.size() == 1 ? Theme::current().muted
-                                                                                                    : Theme::current().amber);
+                word->setForeground(answer_->listed[static_cast<std::size_t>(row)].fits.size() == 1
+                                        ? Theme::current().muted
+                                        : Theme::current().amber);
     QFrame::changeEvent(event);
 }
 

@@ -17,8 +17,8 @@ class QPlainTextEdit;
 class QPushButton;
 class QTableWidget;
 
-/// Picks what a pasted list names: each thing it asks for is found, fits several, or is not found. Nothing is added before it
-/// is confirmed.
+/// Picks what a pasted list names: each thing it asks for is found, fits several, or is not found. Nothing is
+/// added before it is confirmed.
 class ListPanel final : public QFrame {
     Q_OBJECT
 
@@ -44,6 +44,7 @@ private:
         std::vector<tavlo::ListedName> listed;
         std::vector<Candidate> candidates;
     };
+    void buildLists(class QVBoxLayout& column);
     void read();
     void show_(std::shared_ptr<const Answer> answer);
     void refreshCount();

@@ -85,7 +85,8 @@ void LocationBar::showSteps() {
         const QFontMetrics metrics(bold);
         words = metrics.elidedText(words, Qt::ElideMiddle, std::max(80, room - 20));
         const bool fits = here || metrics.horizontalAdvance(words) + 26 <= room;
-        auto* step = new QPushButton(fits ? words.replace(QLatin1Char('&'), QStringLiteral("&&")) : QStringLiteral("…"));
+        auto* step = new QPushButton(fits ? words.replace(QLatin1Char('&'), QStringLiteral("&&"))
+                                          : QStringLiteral("…"));
         step->setObjectName(QStringLiteral("locationStep"));
         step->setProperty("role", "step");
         step->setFont(bold);
@@ -116,7 +117,8 @@ bool LocationBar::eventFilter(QObject* watched, QEvent* event) {
         edit();
         return true;
     }
-    if (watched == line_ && event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+    if (watched == line_ && event->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
         setPath(path_);
         return true;
     }

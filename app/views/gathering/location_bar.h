@@ -10,8 +10,8 @@ class QHBoxLayout;
 class QLineEdit;
 class QStackedLayout;
 
-/// Where one is: the folders of the path, each a step that can be taken; or, after a click beside them or Ctrl+L, the path to
-/// be typed, with completion.
+/// Where one is: the folders of the path, each a step that can be taken; or, after a click beside them or
+/// Ctrl+L, the path to be typed, with completion.
 class LocationBar final : public QWidget {
     Q_OBJECT
 

@@ -57,7 +57,8 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     note_->setAlignment(Qt::AlignCenter);
     note_->setWordWrap(true);
     set_tone(*note_, "muted");
-    for (QWidget* page : {static_cast<QWidget*>(note_), static_cast<QWidget*>(picture_), static_cast<QWidget*>(text_)})
+    for (QWidget* page :
+         {static_cast<QWidget*>(note_), static_cast<QWidget*>(picture_), static_cast<QWidget*>(text_)})
         pages_->addWidget(page);
     facts_ = new QLabel;
     facts_->setObjectName(QStringLiteral("lookFacts"));
@@ -74,7 +75,8 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setFixedWidth(digits(28.5));
     scroll->setWidget(facts_);
-    for (QWidget* part : {static_cast<QWidget*>(facts_), scroll->viewport()}) part->setAutoFillBackground(false);
+    for (QWidget* part : {static_cast<QWidget*>(facts_), scroll->viewport()})
+        part->setAutoFillBackground(false);
     row->addWidget(scroll);
     wait_.setSingleShot(true);
     wait_.setInterval(rest_ms);
@@ -97,9 +99,11 @@ void LookPanel::lookAt(const std::string& path, const Status& status, const QStr
     if (path == path_) return;  // current already
     path_ = path;
     looker_.stop();
-    own_facts_ = {{tr("Kind"), kind},
-                  {tr("Size"), tr("%1 (%2 bytes)").arg(size_text(status.id.size_bytes), count_text(status.id.size_bytes))},
-                  {tr("Changed"), date_text(status.id.modified_ns)}};
+    own_facts_ = {
+        {tr("Kind"), kind},
+        {tr("Size"),
+         tr("%1 (%2 bytes)").arg(size_text(status.id.size_bytes), count_text(status.id.size_bytes))},
+        {tr("Changed"), date_text(status.id.modified_ns)}};
     permissions_ = permissions_text(status.mode);
     title_ = QStringLiteral("<b>%1</b>").arg(shown(name_of(path)).toHtmlEscaped());
     inner_facts_.clear();
@@ -135,10 +139,14 @@ void LookPanel::showFacts() {
     auto facts = own_facts_;
     facts.insert(facts.end(), inner_facts_.begin(), inner_facts_.end());
     facts.emplace_back(tr("Permissions"), permissions_);
-    const QString on_map = geo_.isEmpty() ? QString()
-                                          : QStringLiteral("<a href='%1' style='color:%2'>%3</a>")
-                                                .arg(geo_, Theme::current().accent.name(), tr("%1 on a map").arg(place_));
-    facts_->setText(path_.empty() ? QString() : title_ + (on_map.isEmpty() ? QString() : QStringLiteral("<br>") + on_map) + rows_of(facts));
+    const QString on_map =
+        geo_.isEmpty() ? QString()
+                       : QStringLiteral("<a href='%1' style='color:%2'>%3</a>")
+                             .arg(geo_, Theme::current().accent.name(), tr("%1 on a map").arg(place_));
+    facts_->setText(path_.empty()
+                        ? QString()
+                        : title_ + (on_map.isEmpty() ? QString() : QStringLiteral("<br>") + on_map) +
+                              rows_of(facts));
 }
 
 void LookPanel::changeEvent(QEvent* event) {
@@ -149,9 +157,10 @@ void LookPanel::changeEvent(QEvent* event) {
 void LookPanel::fitPicture() {
     if (image_.isNull()) return;
     const QSize room = pages_->size() * devicePixelRatio();
-    QPixmap pixmap = QPixmap::fromImage(image_.width() > room.width() || image_.height() > room.height()
-                                            ? image_.scaled(room, Qt::KeepAspectRatio, Qt::SmoothTransformation)
-                                            : image_);
+    QPixmap pixmap =
+        QPixmap::fromImage(image_.width() > room.width() || image_.height() > room.height()
+                               ? image_.scaled(room, Qt::KeepAspectRatio, Qt::SmoothTransformation)
+                               : image_);
     pixmap.setDevicePixelRatio(devicePixelRatio());
     picture_->setPixmap(pixmap);
 }

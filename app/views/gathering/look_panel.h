@@ -13,7 +13,8 @@ class QLabel;
 class QPlainTextEdit;
 class QStackedWidget;
 
-/// A look at the file that is current in the list, without leaving it: picture, text, first page, and its facts.
+/// A look at the file that is current in the list, without leaving it: picture, text, first page, and its
+/// facts.
 class LookPanel final : public QFrame {
     Q_OBJECT
 

@@ -13,8 +13,8 @@
 #include "models/folder_model.h"
 #include "text.h"
 #include "theme/theme.h"
-#include "views/parts/row_view.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/row_view.h"
 
 using tavlo::FileType;
 
@@ -22,7 +22,8 @@ namespace {
 constexpr std::size_t most_shown = 3;
 }
 
-PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent) : QWidget(parent), model_(model), list_(list) {
+PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent)
+    : QWidget(parent), model_(model), list_(list) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
@@ -37,7 +38,8 @@ PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent) : QWidget(p
     box_->installEventFilter(this);
     state_ = new ElidedLabel;
     state_->setObjectName(QStringLiteral("pickState"));
-    state_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);  // the list keeps its width, whatever is said
+    state_->setSizePolicy(QSizePolicy::Ignored,
+                          QSizePolicy::Preferred);  // the list keeps its width, whatever is said
     row->addWidget(box_);
     row->addWidget(state_, 1);
     column->addLayout(row);
@@ -63,8 +65,11 @@ void PickBox::reset() {
     say(tr("a few characters, then Return"), false);
 }
 
-void PickBox::keepAdded(const std::function<bool(const std::string& folder, const std::string& name)>& in_batch) {
-    const auto gone = [&](const Added& one) { return !one.folder.empty() && !in_batch(one.folder, one.name); };
+void PickBox::keepAdded(
+    const std::function<bool(const std::string& folder, const std::string& name)>& in_batch) {
+    const auto gone = [&](const Added& one) {
+        return !one.folder.empty() && !in_batch(one.folder, one.name);
+    };
     if (std::erase_if(added_, gone) > 0) showAdded();
 }
 
@@ -95,7 +100,8 @@ void PickBox::add() {
     if (row < 0 || row >= rows) {
         if (rows > 1) return say(tr("%Ln left, nothing added: type on", nullptr, rows), true);
         narrow();
-        added_.push_front({{}, to_bytes(box_->text())});  // so that what was not found can still be seen later
+        added_.push_front(
+            {{}, to_bytes(box_->text())});  // so that what was not found can still be seen later
         if (added_.size() > most_shown) added_.pop_back();
         showAdded();
         box_->selectAll();  // the next name replaces it
@@ -138,14 +144,17 @@ void PickBox::showAdded() {
             added_row_->addWidget(missing);
             continue;
         }
-        auto* button = new QPushButton(list_.fontMetrics().elidedText(shown(one.name), Qt::ElideMiddle, 130) + QStringLiteral("  ×"));
+        auto* button = new QPushButton(list_.fontMetrics().elidedText(shown(one.name), Qt::ElideMiddle, 130) +
+                                       QStringLiteral("  ×"));
         button->setObjectName(QStringLiteral("pickTakeBack"));
         button->setProperty("plain", true);
         button->setToolTip(tr("Take %1 out of the batch again").arg(shown(one.name)));
         button->setAccessibleName(tr("Take %1 out of the batch again").arg(shown(one.name)));
         connect(button, &QPushButton::clicked, this, [this, one] {
             emit taken(one.folder, one.name);
-            std::erase_if(added_, [&](const Added& known) { return known.folder == one.folder && known.name == one.name; });
+            std::erase_if(added_, [&](const Added& known) {
+                return known.folder == one.folder && known.name == one.name;
+            });
             showAdded();
             box_->setFocus();
         });

@@ -16,8 +16,9 @@ class QLineEdit;
 class QPushButton;
 class RowView;
 
-/// Picks by typing: a few characters narrow the list, and when one name is left Return puts it into the batch and empties
-/// the box for the next. Made for reading names off paper at full speed: Return adds nothing unless it is certain which.
+/// Picks by typing: a few characters narrow the list, and when one name is left Return puts it into the batch
+/// and empties the box for the next. Made for reading names off paper at full speed: Return adds nothing
+/// unless it is certain which.
 class PickBox final : public QWidget {
     Q_OBJECT
 

@@ -26,10 +26,12 @@ QString key_of(const QAction& action) {
     return written.isEmpty() ? action.shortcut().toString(QKeySequence::NativeText) : written;
 }
 
-void collect(const QList<QAction*>& from, const QString& where, std::vector<std::pair<QString, QAction*>>& found) {
+void collect(const QList<QAction*>& from, const QString& where,
+             std::vector<std::pair<QString, QAction*>>& found) {
     for (QAction* action : from) {
         if (action->isSeparator() || !action->isVisible()) continue;
-        const QString words = where.isEmpty() ? plain(action->text()) : ActionPalette::tr("%1: %2").arg(where, plain(action->text()));
+        const QString words = where.isEmpty() ? plain(action->text())
+                                              : ActionPalette::tr("%1: %2").arg(where, plain(action->text()));
         if (const QMenu* menu = action->menu())
             collect(menu->actions(), words, found);
         else
@@ -75,8 +77,9 @@ void ActionPalette::narrow() {
     list_->clear();
     for (std::size_t at = 0; at < actions_.size(); ++at) {
         const auto& [words, action] = actions_[at];
-        if (!std::all_of(wanted.begin(), wanted.end(),
-                         [&words = words](const QString& one) { return words.contains(one, Qt::CaseInsensitive); }))
+        if (!std::all_of(wanted.begin(), wanted.end(), [&words = words](const QString& one) {
+                return words.contains(one, Qt::CaseInsensitive);
+            }))
             continue;
         auto* item = new QTreeWidgetItem(list_, {words, key_of(*action)});
         item->setData(0, Qt::UserRole, static_cast<int>(at));

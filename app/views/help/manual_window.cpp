@@ -63,7 +63,8 @@ ManualWindow::ManualWindow(QWidget* parent) : QDialog(parent) {
     }
     connect(pages_, &QListWidget::currentRowChanged, this, &ManualWindow::show_);
     connect(line_, &QLineEdit::textChanged, this, &ManualWindow::search);
-    connect(page_, &QTextBrowser::anchorClicked, this, [this](const QUrl& link) { openPage(link.path().section(QLatin1Char('.'), 0, 0)); });
+    connect(page_, &QTextBrowser::anchorClicked, this,
+            [this](const QUrl& link) { openPage(link.path().section(QLatin1Char('.'), 0, 0)); });
 }
 
 void ManualWindow::openPage(const QString& name) {

@@ -45,8 +45,9 @@ void JobBanner::show(const SavedJob& job, std::size_t step, For what) {
     bench_.take(wanted);
     const QString which = tr("Step %1 of \u201c%2\u201d").arg(step + 1).arg(::shown(job.name));
     const bool changes = what == For::changing;
-    words_->setText(changes ? tr("%1 is on the bench. Change what you want, and put it back.").arg(which)
-                            : tr("%1: this is what it would do now. Nothing is done until you start it.").arg(which));
+    words_->setText(
+        changes ? tr("%1 is on the bench. Change what you want, and put it back.").arg(which)
+                : tr("%1: this is what it would do now. Nothing is done until you start it.").arg(which));
     put_back_->setVisible(changes);
     leave_->setText(changes ? tr("Leave the job as it was") : tr("Back to what was on the bench"));
     setVisible(true);

@@ -13,8 +13,8 @@ class Bench;
 class QLabel;
 class QPushButton;
 
-/// Above the bench while a step of a saved job is on it, to be seen or to be changed: says which, and puts it back, or leaves the job as it
-/// was; what was on the bench before comes back in any case.
+/// Above the bench while a step of a saved job is on it, to be seen or to be changed: says which, and puts it
+/// back, or leaves the job as it was; what was on the bench before comes back in any case.
 class JobBanner final : public QWidget {
     Q_OBJECT
 

@@ -26,46 +26,24 @@
 #include "views/jobs/step_card.h"
 #include "views/jobs/step_dialog.h"
 #include "views/jobs/when_dialog.h"
+#include "views/parts/building.h"
 #include "views/parts/three_line_delegate.h"
 #include "views/parts/with_focus.h"
 
 using namespace tavlo;
 
-namespace {
-
-QLabel* words(const char* name, const char* tone) {
-    auto* label = new QLabel;
-    label->setObjectName(QLatin1String(name));
-    label->setTextFormat(Qt::PlainText);
-    label->setWordWrap(true);
-    set_tone(*label, tone);
-    return label;
-}
-
-QPushButton* button(const QString& text, const char* name, const QString& tip = {}) {
-    auto* made = new QPushButton(text);
-    made->setObjectName(QLatin1String(name));
-    made->setToolTip(tip);
-    return made;
-}
-
-}  // namespace
-
-JobsPage::JobsPage(SavedJobs& jobs, JobRuns& runs, QWidget* parent) : QWidget(parent), jobs_(jobs), runs_(runs) {
+JobsPage::JobsPage(SavedJobs& jobs, JobRuns& runs, QWidget* parent)
+    : QWidget(parent), jobs_(jobs), runs_(runs) {
     model_ = new JobsModel(this);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* splitter = new QSplitter;
     splitter->setHandleWidth(1);
     row->addWidget(splitter);
-    for (const auto& [name, build] : {std::pair("jobList", &JobsPage::buildLeft), std::pair("jobDetail", &JobsPage::buildRight)}) {
-        auto* side = new QWidget;
-        side->setObjectName(QLatin1String(name));
-        side->setAttribute(Qt::WA_StyledBackground);
-        auto* column = new QVBoxLayout(side);
-        column->setContentsMargins(0, 0, 0, 0);
-        column->setSpacing(0);
-        (this->*build)(*column);
+    for (const auto& [name, build] :
+         {std::pair("jobList", &JobsPage::buildLeft), std::pair("jobDetail", &JobsPage::buildRight)}) {
+        auto* side = ground(name);
+        (this->*build)(*column_on(side));
         splitter->addWidget(side);
     }
     splitter->setSizes({380, 816});
@@ -73,13 +51,16 @@ JobsPage::JobsPage(SavedJobs& jobs, JobRuns& runs, QWidget* parent) : QWidget(pa
 
     connect(&jobs_, &SavedJobs::listed, this, &JobsPage::takeList);
     connect(&jobs_, &SavedJobs::kept, this, &JobsPage::show_);
-    connect(&jobs_, &SavedJobs::failed, this, [this](const QString& why) { emit said(tr("Not done: %1").arg(why)); });
+    connect(&jobs_, &SavedJobs::failed, this,
+            [this](const QString& why) { emit said(tr("Not done: %1").arg(why)); });
     connect(&jobs_, &SavedJobs::nameTaken, this, [this](const std::string& name) {
         emit said(tr("There is a job \u201c%1\u201d already; nothing was changed.").arg(shown(name)));
     });
-    connect(&jobs_, &SavedJobs::forgotten, this,
-            [this](const std::string& name) { emit said(tr("\u201c%1\u201d is forgotten; its receipts stay.").arg(shown(name))); });
-    connect(&jobs_, &SavedJobs::written, this, [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
+    connect(&jobs_, &SavedJobs::forgotten, this, [this](const std::string& name) {
+        emit said(tr("\u201c%1\u201d is forgotten; its receipts stay.").arg(shown(name)));
+    });
+    connect(&jobs_, &SavedJobs::written, this,
+            [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
     connect(&jobs_, &SavedJobs::scheduled, this, [this](const std::string& name, const QString& why) {
         emit said(why.isEmpty() ? tr("\u201c%1\u201d: set.").arg(shown(name))
                                 : tr("\u201c%1\u201d is set, but not switched on: %2").arg(shown(name), why));
@@ -102,17 +83,19 @@ void JobsPage::buildLeft(QVBoxLayout& column) {
     list_->setObjectName(QStringLiteral("jobs"));
     list_->setAccessibleName(tr("Saved jobs"));
     list_->setModel(model_);
-    list_->setItemDelegate(new ThreeLineDelegate({JobsModel::AboutRole, JobsModel::LastRole, JobsModel::NextRole}, list_));
+    list_->setItemDelegate(
+        new ThreeLineDelegate({JobsModel::AboutRole, JobsModel::LastRole, JobsModel::NextRole}, list_));
     list_->setFrameShape(QFrame::NoFrame);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column.addWidget(list_);
-    none_ = words("noJobs", "muted");
+    none_ = named_label("noJobs", "muted");
     none_->setContentsMargins(20, 30, 20, 0);
     none_->setText(
-        tr("No job is kept yet.\n\nWhat is done again and again is put together on the bench as always; then Batch, Keep as a job…"));
+        tr("No job is kept yet.\n\nWhat is done again and again is put together on the bench as always; then "
+           "Batch, Keep as a job…"));
     column.addWidget(none_);
     column.addStretch(0);
-    auto* read = button(tr("Read a job from a file…"), "jobReadIn");
+    auto* read = named_button("jobReadIn", tr("Read a job from a file…"));
     read->setProperty("plain", true);
     connect(read, &QPushButton::clicked, this, &JobsPage::readIn);
     column.addWidget(read);
@@ -127,75 +110,40 @@ void JobsPage::buildRight(QVBoxLayout& column) {
     auto* inside = new QVBoxLayout(page);
     inside->setContentsMargins(18, 14, 18, 12);
     inside->setSpacing(10);
-
-    auto* head = new QHBoxLayout;
-    head->setSpacing(8);
-    auto* title = new QVBoxLayout;
-    title_ = words("jobTitle", "");
-    when_ = words("jobWhen", "muted");
-    title->addWidget(title_);
-    title->addWidget(when_);
-    head->addLayout(title, 1);
-    run_ = button(tr("Run now"), "jobRun", tr("All its steps, one after the other; each leaves a receipt that can be undone"));
-    run_->setProperty("role", "primary");
-    when_button_ = button(tr("When…"), "jobWhenButton", tr("Has it run by itself"));
-    more_ = button(tr("More"), "jobMore");
-    auto* menu = new QMenu(more_);
-    more_->setMenu(menu);
-    more_->setProperty("menu", true);
-    connect(menu, &QMenu::aboutToShow, this, &JobsPage::fillMore);
-    for (QPushButton* one : {more_, when_button_, run_}) head->addWidget(one, 0, Qt::AlignTop);
-    inside->addLayout(head);
-    concerns_ = words("jobConcerns", "amber");
+    inside->addLayout(buildHead());
+    concerns_ = named_label("jobConcerns", "amber");
     inside->addWidget(concerns_);
-
-    question_ = new QWidget;
-    auto* asking = new QHBoxLayout(question_);
-    asking->setContentsMargins(0, 0, 0, 0);
-    question_words_ = words("jobQuestion", "amber");
-    auto* yes = button(tr("Forget it"), "jobForgetNow");
-    auto* no = button(tr("Keep it"), "jobForgetNot");
-    asking->addWidget(question_words_, 1);
-    asking->addWidget(yes);
-    asking->addWidget(no);
+    buildQuestion();
     inside->addWidget(question_);
-    connect(yes, &QPushButton::clicked, this, [this] {
-        if (const KeptJob* job = current()) jobs_.forget(job->name);
-    });
-    connect(no, &QPushButton::clicked, question_, &QWidget::hide);
-
     auto* area = new QScrollArea;
     area->setWidgetResizable(true);
     area->setFrameShape(QFrame::NoFrame);
     area->setFocusPolicy(Qt::NoFocus);
-    auto* below = new QWidget;
-    below->setObjectName(QStringLiteral("jobBelow"));
-    auto* rest = new QVBoxLayout(below);
-    rest->setContentsMargins(0, 0, 0, 0);
-    rest->setSpacing(8);
-    step_column_ = new QVBoxLayout;
-    step_column_->setSpacing(8);
-    rest->addLayout(step_column_);
-    add_ = button(tr("Add a step"), "jobAddStep");
-    auto* add_menu = new QMenu(add_);
-    add_->setMenu(add_menu);
-    add_->setProperty("menu", true);
-    connect(add_menu, &QMenu::aboutToShow, this, &JobsPage::fillAdd);
-    rest->addWidget(add_, 0, Qt::AlignLeft);
-    rest->addSpacing(10);
-    auto* runs_head = new QHBoxLayout;
-    runs_title_ = words("jobRunsTitle", "muted");
-    runs_head->addWidget(runs_title_, 1);
-    settle_ = button(tr("Settle what is undecided…"), "jobSettle",
-                     tr("Puts it onto the bench as that run had it; what you decide then is done under its receipt"));
-    runs_head->addWidget(settle_);
-    rest->addLayout(runs_head);
-    buildPast();
-    rest->addWidget(past_);
-    rest->addStretch(1);
-    area->setWidget(below);
+    area->setWidget(buildSteps());
     inside->addWidget(area, 1);
+    for (QLabel* label : {title_, when_, concerns_, question_words_, runs_title_})
+        label->setTextFormat(Qt::PlainText);
+}
 
+QHBoxLayout* JobsPage::buildHead() {
+    auto* head = new QHBoxLayout;
+    head->setSpacing(8);
+    auto* title = new QVBoxLayout;
+    title_ = named_label("jobTitle");
+    when_ = named_label("jobWhen", "muted");
+    title->addWidget(title_);
+    title->addWidget(when_);
+    head->addLayout(title, 1);
+    run_ = named_button("jobRun", tr("Run now"),
+                        tr("All its steps, one after the other; each leaves a receipt that can be undone"));
+    run_->setProperty("role", "primary");
+    when_button_ = named_button("jobWhenButton", tr("When…"), tr("Has it run by itself"));
+    more_ = named_button("jobMore", tr("More"));
+    auto* menu = new QMenu(more_);
+    more_->setMenu(menu);
+    more_->setProperty("menu", true);
+    for (QPushButton* one : {more_, when_button_, run_}) head->addWidget(one, 0, Qt::AlignTop);
+    connect(menu, &QMenu::aboutToShow, this, &JobsPage::fillMore);
     connect(run_, &QPushButton::clicked, this, [this] {
         const KeptJob* job = current();
         if (job == nullptr || !job->job) return;
@@ -203,12 +151,61 @@ void JobsPage::buildRight(QVBoxLayout& column) {
         runs_.run(*job->job);
     });
     connect(when_button_, &QPushButton::clicked, this, &JobsPage::askWhen);
-    connect(past_, &QTreeWidget::itemActivated, this,
-            [this](const QTreeWidgetItem* item) { emit receiptRequested(item->data(0, Qt::UserRole).toString().toStdString()); });
+    return head;
+}
+
+void JobsPage::buildQuestion() {
+    question_ = new QWidget;
+    auto* asking = new QHBoxLayout(question_);
+    asking->setContentsMargins(0, 0, 0, 0);
+    question_words_ = named_label("jobQuestion", "amber");
+    auto* yes = named_button("jobForgetNow", tr("Forget it"));
+    auto* no = named_button("jobForgetNot", tr("Keep it"));
+    asking->addWidget(question_words_, 1);
+    asking->addWidget(yes);
+    asking->addWidget(no);
+    connect(yes, &QPushButton::clicked, this, [this] {
+        if (const KeptJob* job = current()) jobs_.forget(job->name);
+    });
+    connect(no, &QPushButton::clicked, question_, &QWidget::hide);
+}
+
+/// The steps, and the runs that there were.
+QWidget* JobsPage::buildSteps() {
+    auto* below = new QWidget;
+    below->setObjectName(QStringLiteral("jobBelow"));
+    auto* rest = column_on(below);
+    rest->setSpacing(8);
+    step_column_ = new QVBoxLayout;
+    step_column_->setSpacing(8);
+    rest->addLayout(step_column_);
+    add_ = named_button("jobAddStep", tr("Add a step"));
+    auto* add_menu = new QMenu(add_);
+    add_->setMenu(add_menu);
+    add_->setProperty("menu", true);
+    rest->addWidget(add_, 0, Qt::AlignLeft);
+    rest->addSpacing(10);
+    auto* runs_head = new QHBoxLayout;
+    runs_title_ = named_label("jobRunsTitle", "muted");
+    runs_head->addWidget(runs_title_, 1);
+    settle_ = named_button(
+        "jobSettle", tr("Settle what is undecided…"),
+        tr("Puts it onto the bench as that run had it; what you decide then is done under its receipt"));
+    runs_head->addWidget(settle_);
+    rest->addLayout(runs_head);
+    buildPast();
+    rest->addWidget(past_);
+    rest->addStretch(1);
+    connect(add_menu, &QMenu::aboutToShow, this, &JobsPage::fillAdd);
+    connect(past_, &QTreeWidget::itemActivated, this, [this](const QTreeWidgetItem* item) {
+        emit receiptRequested(item->data(0, Qt::UserRole).toString().toStdString());
+    });
     connect(settle_, &QPushButton::clicked, this, [this] {
         const KeptJob* job = current();
-        if (const ReceiptHead* open = job != nullptr ? run_to_settle(*job) : nullptr) emit settleRequested(*open);
+        if (const ReceiptHead* open = job != nullptr ? run_to_settle(*job) : nullptr)
+            emit settleRequested(*open);
     });
+    return below;
 }
 
 void JobsPage::buildPast() {
@@ -293,7 +290,8 @@ void JobsPage::showSteps(const KeptJob& job) {
         auto* card = new StepCard(job.job->steps[index], at, of);
         step_column_->addWidget(card);
         const auto whole = job.job;
-        connect(card, &StepCard::seeRequested, this, [this, whole, index] { emit seeRequested(*whole, index); });
+        connect(card, &StepCard::seeRequested, this,
+                [this, whole, index] { emit seeRequested(*whole, index); });
         connect(card, &StepCard::changeRequested, this, [this, whole, index] {
             if (std::holds_alternative<Note>(whole->steps[index].what)) return editStep(index);
             emit changeRequested(*whole, index);
@@ -319,8 +317,9 @@ void JobsPage::showSteps(const KeptJob& job) {
 
 void JobsPage::showRuns(const KeptJob& job) {
     past_->clear();
-    runs_title_->setText(job.runs.empty() ? tr("It has left no receipt yet.")
-                                          : tr("Its last runs, a line for each step. Return opens the receipt."));
+    runs_title_->setText(job.runs.empty()
+                             ? tr("It has left no receipt yet.")
+                             : tr("Its last runs, a line for each step. Return opens the receipt."));
     past_->setVisible(!job.runs.empty());
     for (const ReceiptHead& head : job.runs) {
         QString sentence = shown(head.sentence);
@@ -328,13 +327,15 @@ void JobsPage::showRuns(const KeptJob& job) {
         if (sentence.startsWith(before)) sentence.remove(0, before.size());
         QString ended = ending_words(ending_of(head));
         if (!head.undone_by.empty()) ended += tr(", undone");
-        auto* item = new QTreeWidgetItem(past_, {date_text(head.started_ns), ended, shown(in_words(head.totals)), sentence});
+        auto* item = new QTreeWidgetItem(
+            past_, {date_text(head.started_ns), ended, shown(in_words(head.totals)), sentence});
         item->setToolTip(3, shown(head.sentence));
         item->setData(0, Qt::UserRole, QString::fromStdString(head.id));
     }
     // all of them are on view: what scrolls is the page
     const int rows = static_cast<int>(job.runs.size());
-    if (rows > 0) past_->setFixedHeight(past_->header()->sizeHint().height() + rows * past_->sizeHintForRow(0) + 6);
+    if (rows > 0)
+        past_->setFixedHeight(past_->header()->sizeHint().height() + rows * past_->sizeHintForRow(0) + 6);
     settle_->setVisible(run_to_settle(job) != nullptr);
 }
 
@@ -355,7 +356,8 @@ void JobsPage::addNote() {
     if (job == nullptr || !job->job) return;
     SavedJob changed = *job->job;
     const auto* first = std::get_if<Job>(&changed.steps.front().what);
-    const std::string folder = first != nullptr && !first->into.empty() ? std::string(parent_of(first->into)) : "~";
+    const std::string folder =
+        first != nullptr && !first->into.empty() ? std::string(parent_of(first->into)) : "~";
     StepDialog dialog({Note{join(folder, "log.txt"), "{now:%F %T} {job}: {totals}"}}, changed.name, this);
     if (dialog.exec() != QDialog::Accepted) return;
     changed.steps.push_back(dialog.step());
@@ -393,27 +395,31 @@ void JobsPage::askName() {
     if (job == nullptr || !job->job) return;
     SavedJob changed = *job->job;
     bool ok = false;
-    const QString name =
-        QInputDialog::getText(this, tr("Another name"), tr("Name of the job"), QLineEdit::Normal, shown(changed.name), &ok);
+    const QString name = QInputDialog::getText(this, tr("Another name"), tr("Name of the job"),
+                                               QLineEdit::Normal, shown(changed.name), &ok);
     if (!ok || to_bytes(name.trimmed()) == changed.name) return;
     const std::string before = std::exchange(changed.name, to_bytes(name.trimmed()));
-    if (const auto why = objection_to_job_name(changed.name); !why.empty()) return emit said(tr("The name %1.").arg(shown(why)));
+    if (const auto why = objection_to_job_name(changed.name); !why.empty())
+        return emit said(tr("The name %1.").arg(shown(why)));
     jobs_.keep(changed, SavedJobs::IfTaken::refuse, before);
 }
 
 void JobsPage::askForget() {
     const KeptJob* job = current();
     if (job == nullptr) return;
-    question_words_->setText(
-        job->runs_by ? tr("\u201c%1\u201d would be gone, and would not run by itself any more. What it did stays, with its receipts.")
-                           .arg(shown(job->name))
-                     : tr("\u201c%1\u201d would be gone. What it did stays, with its receipts.").arg(shown(job->name)));
+    question_words_->setText(job->runs_by
+                                 ? tr("\u201c%1\u201d would be gone, and would not run by itself any more. "
+                                      "What it did stays, with its receipts.")
+                                       .arg(shown(job->name))
+                                 : tr("\u201c%1\u201d would be gone. What it did stays, with its receipts.")
+                                       .arg(shown(job->name)));
     question_->show();
     question_->findChild<QPushButton*>(QStringLiteral("jobForgetNot"))->setFocus();
 }
 
 void JobsPage::readIn() {
-    const QString file = QFileDialog::getOpenFileName(this, tr("Read a job from a file"), {}, tr("Jobs (*.json)"));
+    const QString file =
+        QFileDialog::getOpenFileName(this, tr("Read a job from a file"), {}, tr("Jobs (*.json)"));
     if (!file.isEmpty()) jobs_.readIn(to_bytes(file));
 }
 
@@ -421,7 +427,7 @@ void JobsPage::writeOut() {
     const KeptJob* job = current();
     if (job == nullptr) return;
     const std::string name = job->name;
-    const QString file =
-        QFileDialog::getSaveFileName(this, tr("Write the job to a file"), shown(name) + QStringLiteral(".json"), tr("Jobs (*.json)"));
+    const QString file = QFileDialog::getSaveFileName(
+        this, tr("Write the job to a file"), shown(name) + QStringLiteral(".json"), tr("Jobs (*.json)"));
     if (!file.isEmpty()) jobs_.writeOut(name, to_bytes(file));
 }

@@ -18,7 +18,8 @@ class QStackedWidget;
 class QTreeWidget;
 class QVBoxLayout;
 
-/// Saved jobs: each with its steps, how it went, and when it runs; run, seen first, changed, scheduled, forgotten.
+/// Saved jobs: each with its steps, how it went, and when it runs; run, seen first, changed, scheduled,
+/// forgotten.
 class JobsPage final : public QWidget {
     Q_OBJECT
 
@@ -41,6 +42,9 @@ signals:
 private:
     void buildLeft(QVBoxLayout& column);
     void buildRight(QVBoxLayout& column);
+    class QHBoxLayout* buildHead();
+    void buildQuestion();
+    QWidget* buildSteps();
     void buildPast();
     void takeList(std::shared_ptr<const std::vector<KeptJob>> jobs);
     void showCurrent();

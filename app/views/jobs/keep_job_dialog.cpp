@@ -17,10 +17,12 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/building.h"
 
 using namespace tavlo;
 
-KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optional<Job>& as_now, QWidget* parent)
+KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optional<Job>& as_now,
+                             QWidget* parent)
     : QDialog(parent), jobs_(jobs), job_(job), as_now_(as_now) {
     setObjectName(QStringLiteral("keepJob"));
     setWindowTitle(tr("Keep as a job"));
@@ -34,31 +36,14 @@ KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optiona
     label->setBuddy(name_);
     column->addWidget(label);
     column->addWidget(name_);
-    if (as_now_) {
-        column->addSpacing(6);
-        column->addWidget(new QLabel(tr("Next time it takes")));
-        what_fits_ = new QRadioButton(tr("what is there then and fits"));
-        what_fits_->setObjectName(QStringLiteral("keepJobFits"));
-        these_ = new QRadioButton(tr("the same %Ln things, by their names", nullptr, static_cast<int>(job_.what.sources.size())));
-        these_->setObjectName(QStringLiteral("keepJobThese"));
-        what_fits_->setChecked(true);
-        for (QRadioButton* way : {what_fits_, these_}) {
-            column->addWidget(way);
-            connect(way, &QRadioButton::toggled, this, &KeepJobDialog::refresh);
-        }
-    }
+    if (as_now_) offerWays(*column);
     column->addSpacing(6);
-    sentence_ = new QLabel;
-    sentence_->setObjectName(QStringLiteral("keepJobSentence"));
-    sentence_->setTextFormat(Qt::PlainText);
-    sentence_->setWordWrap(true);
-    column->addWidget(sentence_);
-    note_ = new QLabel;
-    note_->setObjectName(QStringLiteral("keepJobNote"));
-    note_->setTextFormat(Qt::PlainText);
-    note_->setWordWrap(true);
-    set_tone(*note_, "amber");
-    column->addWidget(note_);
+    sentence_ = named_label("keepJobSentence");
+    note_ = named_label("keepJobNote", "amber");
+    for (QLabel* words : {sentence_, note_}) {
+        words->setTextFormat(Qt::PlainText);
+        column->addWidget(words);
+    }
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     keep_ = buttons->button(QDialogButtonBox::Ok);
     keep_->setObjectName(QStringLiteral("keepJobNow"));
@@ -81,6 +66,22 @@ KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optiona
     refresh();
 }
 
+/// What it takes the next time.
+void KeepJobDialog::offerWays(QVBoxLayout& column) {
+    column.addSpacing(6);
+    column.addWidget(new QLabel(tr("Next time it takes")));
+    what_fits_ = new QRadioButton(tr("what is there then and fits"));
+    what_fits_->setObjectName(QStringLiteral("keepJobFits"));
+    these_ = new QRadioButton(
+        tr("the same %Ln things, by their names", nullptr, static_cast<int>(job_.what.sources.size())));
+    these_->setObjectName(QStringLiteral("keepJobThese"));
+    what_fits_->setChecked(true);
+    for (QRadioButton* way : {what_fits_, these_}) {
+        column.addWidget(way);
+        connect(way, &QRadioButton::toggled, this, &KeepJobDialog::refresh);
+    }
+}
+
 SavedJob KeepJobDialog::wanted() const {
     Job step = what_fits_ != nullptr && what_fits_->isChecked() ? *as_now_ : job_;
     step.name.clear();
@@ -97,10 +98,12 @@ void KeepJobDialog::refresh() {
     keep_->setEnabled(objection.empty());
     keep_->setText(is_taken_ ? tr("Replace it") : tr("Keep"));
     if (is_taken_) return note_->setText(tr("There is a job of this name."));
-    if (!job.name.empty() && !objection.empty()) return note_->setText(tr("The name %1.").arg(shown(objection)));
+    if (!job.name.empty() && !objection.empty())
+        return note_->setText(tr("The name %1.").arg(shown(objection)));
     const auto open = left_undecided(std::get<Job>(step.what));
     note_->setText(open.empty() ? QString()
-                                : tr("%Ln kinds of collision will stay as they are until you look: nobody is asked while it is running.",
+                                : tr("%Ln kinds of collision will stay as they are until you look: nobody is "
+                                     "asked while it is running.",
                                      nullptr, static_cast<int>(open.size())));
 }
 

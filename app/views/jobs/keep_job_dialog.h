@@ -14,16 +14,19 @@ class QPushButton;
 class QRadioButton;
 class SavedJobs;
 
-/// Keeps what is asked for as a saved job: under which name, and what it takes when it runs again. Closes once it is kept.
+/// Keeps what is asked for as a saved job: under which name, and what it takes when it runs again. Closes
+/// once it is kept.
 class KeepJobDialog final : public QDialog {
     Q_OBJECT
 
 public:
     /// job     with its sources
     /// as_now  the same, taking what then fits in a folder; nullopt: there is no such way to say it
-    KeepJobDialog(SavedJobs& jobs, const tavlo::Job& job, const std::optional<tavlo::Job>& as_now, QWidget* parent);
+    KeepJobDialog(SavedJobs& jobs, const tavlo::Job& job, const std::optional<tavlo::Job>& as_now,
+                  QWidget* parent);
 
 private:
+    void offerWays(class QVBoxLayout& column);
     tavlo::SavedJob wanted() const;
     void refresh();
     void keep(bool replaces);

@@ -18,7 +18,8 @@ namespace {
 constexpr int beside_buttons = 5;  // so that words stand on one line with those on buttons
 }
 
-StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent) : QFrame(parent), step_(step), at_(at), of_(of) {
+StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent)
+    : QFrame(parent), step_(step), at_(at), of_(of) {
     setObjectName(QStringLiteral("stepCard%1").arg(at + 1));
     setProperty("card", true);
     const bool is_note = std::holds_alternative<Note>(step.what);
@@ -57,9 +58,12 @@ StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent) : QFram
         connect(button, &QPushButton::clicked, this, signal);
         row->addWidget(button, 0, Qt::AlignTop);
     };
-    if (!is_note) add(tr("See first"), "stepSee", tr("Shows on the bench what it would do now; nothing is done"), &StepCard::seeRequested);
+    if (!is_note)
+        add(tr("See first"), "stepSee", tr("Shows on the bench what it would do now; nothing is done"),
+            &StepCard::seeRequested);
     add(tr("Change…"), "stepChange",
-        is_note ? tr("Its file and its line") : tr("Puts it onto the bench, and back when it is as you want it"),
+        is_note ? tr("Its file and its line")
+                : tr("Puts it onto the bench, and back when it is as you want it"),
         &StepCard::changeRequested);
     auto* more = new QPushButton(tr("More"));
     more->setObjectName(QStringLiteral("stepMore%1").arg(at + 1));
@@ -73,7 +77,8 @@ StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent) : QFram
 
 void StepCard::fillMenu(QMenu& menu) {
     menu.clear();
-    if (std::holds_alternative<Job>(step_.what)) menu.addAction(tr("Places…"), this, &StepCard::placesRequested);
+    if (std::holds_alternative<Job>(step_.what))
+        menu.addAction(tr("Places…"), this, &StepCard::placesRequested);
     menu.addAction(tr("Earlier"), this, [this] { emit moveRequested(-1); })->setEnabled(at_ > 0);
     menu.addAction(tr("Later"), this, [this] { emit moveRequested(1); })->setEnabled(at_ + 1 < of_);
     menu.addSeparator();

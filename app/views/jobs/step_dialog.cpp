@@ -10,6 +10,7 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "error_words.h"
 #include "files/path.h"
 #include "job_words.h"
 #include "keep/store.h"
@@ -24,7 +25,8 @@ namespace {
 constexpr std::size_t most_sources = 6;  // that have a line; of more, nobody types each
 }
 
-StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* parent) : QDialog(parent), step_(step), job_(job) {
+StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* parent)
+    : QDialog(parent), step_(step), job_(job) {
     setObjectName(QStringLiteral("stepDialog"));
     const auto* note = std::get_if<Note>(&step.what);
     setWindowTitle(note != nullptr ? tr("A line in a text file") : tr("Places"));
@@ -40,11 +42,15 @@ StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* par
     } else {
         const Job& work = std::get<Job>(step.what);
         for (const auto& source : work.what.sources)
-            if (sources_.size() < most_sources) sources_.push_back(line(*form, tr("Takes from"), place_as_typed(source), "stepSource"));
+            if (sources_.size() < most_sources)
+                sources_.push_back(line(*form, tr("Takes from"), place_as_typed(source), "stepSource"));
         if (goes_elsewhere(work)) into_ = line(*form, tr("&Into"), place_as_typed(work.into), "stepInto");
     }
-    QString hint = tr("These words stand for the date of the run: %1").arg(date_words().join(QStringLiteral(" ")));
-    if (note != nullptr) hint += QLatin1Char('\n') + tr("And in the line: {job} for its name, {totals} for what came of the steps so far.");
+    QString hint =
+        tr("These words stand for the date of the run: %1").arg(date_words().join(QStringLiteral(" ")));
+    if (note != nullptr)
+        hint += QLatin1Char('\n') +
+                tr("And in the line: {job} for its name, {totals} for what came of the steps so far.");
     auto* about = new QLabel(hint);
     about->setWordWrap(true);
     set_tone(*about, "muted");
@@ -75,7 +81,8 @@ JobStep StepDialog::typed() const {
         return step;
     }
     Job& work = std::get<Job>(step.what);
-    for (std::size_t at = 0; at < sources_.size(); ++at) work.what.sources[at] = place_from_typed(sources_[at]->text());
+    for (std::size_t at = 0; at < sources_.size(); ++at)
+        work.what.sources[at] = place_from_typed(sources_[at]->text());
     if (into_ != nullptr) work.into = place_from_typed(into_->text());
     return step;
 }
@@ -89,11 +96,13 @@ void StepDialog::refresh() {
     const auto read = saved_job_from_json(to_json(SavedJob{job_, {wanted}}), job_, "/", now);
     use_->setEnabled(read.has_value());
     set_tone(*today_, read ? "muted" : "amber");
-    if (!read) return today_->setText(shown(reason(read.error())));
+    if (!read) return today_->setText(reason_words(read.error()));
     step_ = read->steps.front();
     if (const auto* note = std::get_if<Note>(&step_.what))
         return today_->setText(tr("Today: %1").arg(shown(place_at_time(note->file, now))));
     const Job today = at_time(std::get<Job>(step_.what), job_, now);
-    today_->setText(today.into.empty() ? tr("Today: %1").arg(shown(today.what.sources.front()))
-                                       : tr("Today: from %1 into %2").arg(shown(today.what.sources.front()), shown(today.into)));
+    today_->setText(
+        today.into.empty()
+            ? tr("Today: %1").arg(shown(today.what.sources.front()))
+            : tr("Today: from %1 into %2").arg(shown(today.what.sources.front()), shown(today.into)));
 }

@@ -13,7 +13,8 @@ class QLabel;
 class QLineEdit;
 class QPushButton;
 
-/// The places of a step, which may hold the date of the run; of a note, its file and its line. Says what each comes to today.
+/// The places of a step, which may hold the date of the run; of a note, its file and its line. Says what each
+/// comes to today.
 class StepDialog final : public QDialog {
     Q_OBJECT
 

@@ -21,6 +21,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/parts/named_combo.h"
 
 using namespace tavlo;
 
@@ -34,38 +35,8 @@ WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : Q
     setMinimumWidth(digits(62.5));
     auto* column = new QVBoxLayout(this);
     column->setSpacing(10);
-    auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(12);
-    grid->setVerticalSpacing(8);
-    add(*grid, Way::never, tr("Only when somebody runs it"), "whenNever");
-    add(*grid, Way::working_days, tr("Every working day"), "whenWorkingDays");
-    add(*grid, Way::daily, tr("Every day"), "whenDaily");
-    add(*grid, Way::weekly, tr("Every week on"), "whenWeekly");
-    add(*grid, Way::monthly, tr("The first of each month"), "whenMonthly");
-    add(*grid, Way::arrival, tr("When something arrives where it takes from"), "whenArrival");
-    add(*grid, Way::calendar, tr("By the calendar, in systemd's words:"), "whenCalendar");
-    weekday_ = new QComboBox;
-    weekday_->setObjectName(QStringLiteral("whenDay"));
-    weekday_->setAccessibleName(tr("Day of the week"));
-    for (int day = 1; day <= 7; ++day) weekday_->addItem(QLocale().dayName(day, QLocale::LongFormat));
-    grid->addWidget(weekday_, static_cast<int>(Way::weekly), 1);
-    calendar_ = new QLineEdit;
-    calendar_->setObjectName(QStringLiteral("whenExpression"));
-    calendar_->setAccessibleName(tr("Calendar expression"));
-    calendar_->setPlaceholderText(QStringLiteral("Mon..Fri 18:00"));
-    grid->addWidget(calendar_, static_cast<int>(Way::calendar), 1);
-    column->addLayout(grid);
-    auto* at = new QHBoxLayout;
-    auto* label = new QLabel(tr("At &time"));
-    time_ = new QTimeEdit(QTime(18, 0));
-    time_->setObjectName(QStringLiteral("whenTime"));
-    time_->setAccessibleName(tr("At time"));
-    time_->setDisplayFormat(QStringLiteral("HH:mm"));
-    label->setBuddy(time_);
-    at->addWidget(label);
-    at->addWidget(time_);
-    at->addStretch(1);
-    column->addLayout(at);
+    column->addLayout(buildWays());
+    column->addLayout(buildTime());
     next_ = new QLabel;
     next_->setObjectName(QStringLiteral("whenNext"));
     next_->setTextFormat(Qt::PlainText);
@@ -80,17 +51,57 @@ WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : Q
     connect(time_, &QTimeEdit::timeChanged, this, &WhenDialog::refresh);
     connect(weekday_, &QComboBox::currentIndexChanged, this, &WhenDialog::refresh);
     connect(calendar_, &QLineEdit::textChanged, this, &WhenDialog::refresh);
-    connect(
-        &jobs_, &SavedJobs::nextTimes, this, [this](const std::string& asked, const std::vector<std::int64_t>& times, const QString& why) {
-            if (asked != expression()) return;
-            use_->setEnabled(why.isEmpty());
-            set_tone(*next_, why.isEmpty() ? "muted" : "amber");
-            QStringList lines{why.isEmpty() ? times.empty() ? tr("It does not come again.") : tr("Next:") : why};
-            for (const auto one : times)
-                lines << QLocale().toString(QDateTime::fromMSecsSinceEpoch(one / 1'000'000), QStringLiteral("dddd, d MMMM yyyy, HH:mm"));
-            next_->setText(lines.join(QLatin1Char('\n')));
-        });
+    connect(&jobs_, &SavedJobs::nextTimes, this, &WhenDialog::showTimes);
     refresh();
+}
+
+QGridLayout* WhenDialog::buildWays() {
+    auto* grid = new QGridLayout;
+    grid->setHorizontalSpacing(12);
+    grid->setVerticalSpacing(8);
+    add(*grid, Way::never, tr("Only when somebody runs it"), "whenNever");
+    add(*grid, Way::working_days, tr("Every working day"), "whenWorkingDays");
+    add(*grid, Way::daily, tr("Every day"), "whenDaily");
+    add(*grid, Way::weekly, tr("Every week on"), "whenWeekly");
+    add(*grid, Way::monthly, tr("The first of each month"), "whenMonthly");
+    add(*grid, Way::arrival, tr("When something arrives where it takes from"), "whenArrival");
+    add(*grid, Way::calendar, tr("By the calendar, in systemd's words:"), "whenCalendar");
+    weekday_ = new NamedCombo(tr("Day of the week"));
+    weekday_->setObjectName(QStringLiteral("whenDay"));
+    for (int day = 1; day <= 7; ++day) weekday_->addItem(QLocale().dayName(day, QLocale::LongFormat));
+    grid->addWidget(weekday_, static_cast<int>(Way::weekly), 1);
+    calendar_ = new QLineEdit;
+    calendar_->setObjectName(QStringLiteral("whenExpression"));
+    calendar_->setAccessibleName(tr("Calendar expression"));
+    calendar_->setPlaceholderText(QStringLiteral("Mon..Fri 18:00"));
+    grid->addWidget(calendar_, static_cast<int>(Way::calendar), 1);
+    return grid;
+}
+
+QHBoxLayout* WhenDialog::buildTime() {
+    auto* at = new QHBoxLayout;
+    auto* label = new QLabel(tr("At &time"));
+    time_ = new QTimeEdit(QTime(18, 0));
+    time_->setObjectName(QStringLiteral("whenTime"));
+    time_->setAccessibleName(tr("At time"));
+    time_->setDisplayFormat(QStringLiteral("HH:mm"));
+    label->setBuddy(time_);
+    at->addWidget(label);
+    at->addWidget(time_);
+    at->addStretch(1);
+    return at;
+}
+
+void WhenDialog::showTimes(const std::string& asked, const std::vector<std::int64_t>& times,
+                           const QString& why) {
+    if (asked != expression()) return;
+    use_->setEnabled(why.isEmpty());
+    set_tone(*next_, why.isEmpty() ? "muted" : "amber");
+    QStringList lines{why.isEmpty() ? times.empty() ? tr("It does not come again.") : tr("Next:") : why};
+    for (const auto one : times)
+        lines << QLocale().toString(QDateTime::fromMSecsSinceEpoch(one / 1'000'000),
+                                    tr("dddd, d MMMM yyyy, HH:mm"));
+    next_->setText(lines.join(QLatin1Char('\n')));
 }
 
 QRadioButton* WhenDialog::add(QGridLayout& grid, Way way, const QString& words, const char* name) {
@@ -162,12 +173,13 @@ void WhenDialog::refresh() {
     set_tone(*next_, "muted");
     if (now == Way::never || now == Way::arrival) {
         use_->setEnabled(true);
-        return next_->setText(now == Way::never
-                                  ? QString()
-                                  : tr("A minute or so after a file was added, removed or changed there, while you are logged in."));
+        return next_->setText(now == Way::never ? QString()
+                                                : tr("A minute or so after a file was added, removed or "
+                                                     "changed there, while you are logged in."));
     }
     const std::string wanted = expression();
     use_->setEnabled(false);  // until it is known to be one
-    if (wanted.empty()) return next_->setText(tr("Type an expression, as Mon..Fri 18:00 or *-*-15 06:30 (systemd.time(7))."));
+    if (wanted.empty())
+        return next_->setText(tr("Type an expression, as Mon..Fri 18:00 or *-*-15 06:30 (systemd.time(7))."));
     jobs_.askNext(wanted);
 }

@@ -26,6 +26,9 @@ public:
     std::optional<tavlo::Schedule> schedule() const;
 
 private:
+    class QGridLayout* buildWays();
+    class QHBoxLayout* buildTime();
+    void showTimes(const std::string& asked, const std::vector<std::int64_t>& times, const QString& why);
     enum class Way { never, working_days, daily, weekly, monthly, arrival, calendar };
     QRadioButton* add(class QGridLayout& grid, Way way, const QString& words, const char* name);
     void begin(const std::optional<tavlo::Schedule>& now);

@@ -9,14 +9,16 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QMimeData>
 #include <QPushButton>
 #include <QVBoxLayout>
-#include <set>
 
 #include "csv.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "models/batch_model.h"
+#include "tasks/file_clips.h"
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
@@ -30,8 +32,11 @@ namespace {
 std::string as_csv(const std::vector<PickedRow>& picks) {
     std::string text = "path,bytes,changed\r\n";  // RFC 4180
     for (const PickedRow& picked : picks) {
-        const auto changed = QDateTime::fromMSecsSinceEpoch(picked.modified_ns / 1'000'000).toString(Qt::ISODate).toStdString();
-        text += csv_field(join(picked.folder, picked.name)) + ',' + std::to_string(picked.bytes) + ',' + changed + "\r\n";
+        const auto changed = QDateTime::fromMSecsSinceEpoch(picked.modified_ns / 1'000'000)
+                                 .toString(Qt::ISODate)
+                                 .toStdString();
+        text += csv_field(join(picked.folder, picked.name)) + ',' + std::to_string(picked.bytes) + ',' +
+                changed + "\r\n";
     }
     return text;
 }
@@ -78,8 +83,11 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     list_->setColumnWidth(BatchModel::ChangedColumn, digits(16));
     list_->setColumnWidth(BatchModel::FromColumn, digits(23));
     list_->installEventFilter(this);
+    list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     column->addWidget(list_, 1);
-    empty_ = new QLabel(tr("Nothing is in hand. Pick files on the left: Space, or a click at the edge of a row."), list_->viewport());
+    empty_ =
+        new QLabel(tr("Nothing is in hand. Pick files on the left: Space, or a click at the edge of a row."),
+                   list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
@@ -112,39 +120,40 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
 void BatchView::refresh() {
     const auto& picks = bench_.view().picks;
     model_->setPicks(picks);
-    std::uint64_t bytes = 0;
-    std::uint64_t files = 0;
-    std::set<std::string> folders;
-    if (picks)
-        for (const PickedRow& picked : *picks) {
-            bytes += picked.bytes;
-            files += picked.files;
-            folders.insert(picked.folder);
-        }
-    const bool any = picks && !picks->empty();
-    totals_->setText(any ? tr("%Ln files", nullptr, static_cast<int>(files)) + QStringLiteral(" · ") + size_text(bytes) +
-                               QStringLiteral(" · ") + tr("from %Ln folders", nullptr, static_cast<int>(folders.size()))
+    const bool any = picks && !picks->rows.empty();
+    totals_->setText(any ? tr("%Ln files", nullptr, static_cast<int>(picks->files)) + QStringLiteral(" · ") +
+                               size_text(picks->bytes) + QStringLiteral(" · ") +
+                               tr("from %Ln folders", nullptr, static_cast<int>(picks->folders))
                          : QString());
     empty_->setVisible(!any);
     for (auto* button : {clear_, export_}) button->setEnabled(any);
     take_out_->setEnabled(list_->selectionModel()->hasSelection());
 }
 
+std::vector<std::string> BatchView::selectedPaths() const {
+    std::vector<std::string> paths;
+    for (const int row : list_->selectedRowNumbers())
+        paths.push_back(join(model_->row(row).folder, model_->row(row).name));
+    return paths;
+}
+
 void BatchView::takeOut() {
     Bench::ByFolder out;
-    for (const int row : list_->selectedRowNumbers()) out[model_->row(row).folder].push_back(model_->row(row).name);
+    for (const int row : list_->selectedRowNumbers())
+        out[model_->row(row).folder].push_back(model_->row(row).name);
     bench_.unpickAll(out, tr("Take out of the batch"));
 }
 
 void BatchView::exportTo() {
-    const QString path = QFileDialog::getSaveFileName(this, tr("Write the batch to a file"), QStringLiteral("batch.txt"),
-                                                      tr("Paths, one a line (*.txt);;Table with sizes and dates (*.csv)"));
+    const QString path =
+        QFileDialog::getSaveFileName(this, tr("Write the batch to a file"), QStringLiteral("batch.txt"),
+                                     tr("Paths, one a line (*.txt);;Table with sizes and dates (*.csv)"));
     if (path.isEmpty()) return;
     const auto write = [file = to_bytes(path), picks = bench_.view().picks](const std::stop_token&) {
-        return write_small_file(file, file.ends_with(".csv") ? as_csv(*picks) : as_text(*picks));
+        return write_small_file(file, file.ends_with(".csv") ? as_csv(picks->rows) : as_text(picks->rows));
     };
     worker_.ask(this, write, [this, path](const Result<void>& written) {
-        emit said(written ? tr("The batch is written to %1.").arg(path) : shown(describe(written.error())));
+        emit said(written ? tr("The batch is written to %1.").arg(path) : error_words(written.error()));
     });
 }
 
@@ -159,7 +168,7 @@ void BatchView::load() {
     const auto read = [file = to_bytes(path)](const std::stop_token&) {
         const auto text = read_small_file(file, std::size_t{256} << 20);
         Found found;
-        if (!text) found.problem = shown(describe(text.error()));
+        if (!text) found.problem = error_words(text.error());
         for (std::string_view rest = text ? std::string_view(*text) : std::string_view(); !rest.empty();) {
             const auto end = rest.find('\n');
             const std::string one = path_in(rest.substr(0, end));
@@ -177,8 +186,11 @@ void BatchView::load() {
     worker_.ask(this, read, [this](const Found& found) {
         if (!found.problem.isEmpty()) return emit said(found.problem);
         bench_.pickAll(found.paths, tr("Read a batch"));
-        if (found.missing > 0) emit said(tr("%Ln of the paths in the file are not there, and were left out.", nullptr, found.missing));
-        if (found.paths.empty() && found.missing == 0) emit said(tr("The file names no path: a path begins with “/”, one a line."));
+        if (found.missing > 0)
+            emit said(
+                tr("%Ln of the paths in the file are not there, and were left out.", nullptr, found.missing));
+        if (found.paths.empty() && found.missing == 0)
+            emit said(tr("The file names no path: a path begins with “/”, one a line."));
     });
 }
 

@@ -29,6 +29,7 @@ protected:
 
 private:
     void refresh();
+    std::vector<std::string> selectedPaths() const;
     void takeOut();
     void exportTo();
     void load();

@@ -16,7 +16,8 @@
 
 using namespace tavlo;
 
-/// Where a row's thing lies now: in its source, or, of what came of a run, where it is; empty: it is made by the run.
+/// Where a row's thing lies now: in its source, or, of what came of a run, where it is; empty: it is made by
+/// the run.
 std::string OutcomeSide::pathOf(int row) const {
     const ItemId id = model_->itemAt(row);
     const auto& plan = model_->plan();
@@ -39,7 +40,8 @@ void OutcomeSide::openMenu(const QPoint& at) {
     }
     offerFacts(menu);
     menu.addAction(tr("Skip"), this, [this] { decideSelected(Decision::skip); });
-    menu.addAction(tr("Overwrite, the old one to the Safe"), this, [this] { decideSelected(Decision::overwrite); });
+    menu.addAction(tr("Overwrite, the old one to the Safe"), this,
+                   [this] { decideSelected(Decision::overwrite); });
     menu.addAction(tr("Rename the incoming one"), this, [this] { decideSelected(Decision::rename); });
     menu.addAction(tr("Undecided"), this, [this] { decideSelected(Decision::undecided); });
     menu.exec(list_->viewport()->mapToGlobal(at));
@@ -53,11 +55,14 @@ void OutcomeSide::offerFacts(QMenu& menu) {
     std::vector<std::string> facts;
     for (const FolderLevel& level : folder_levels(pattern))
         for (const std::string& fact : {level.fact, level.or_else})
-            if (!fact.empty() && std::find(facts.begin(), facts.end(), fact) == facts.end()) facts.push_back(fact);
+            if (!fact.empty() && std::find(facts.begin(), facts.end(), fact) == facts.end())
+                facts.push_back(fact);
     if (facts.empty()) return;
-    auto* say = menu.addMenu(tr("Say a fact of %Ln items, for this batch", nullptr, static_cast<int>(items.size())));
+    auto* say =
+        menu.addMenu(tr("Say a fact of %Ln items, for this batch", nullptr, static_cast<int>(items.size())));
     say->setObjectName(QStringLiteral("sayFact"));
-    for (const auto& fact : facts) say->addAction(tr("%1…").arg(fact_words(fact)), this, [this, items, fact] { askFact(items, fact); });
+    for (const auto& fact : facts)
+        say->addAction(tr("%1…").arg(fact_words(fact)), this, [this, items, fact] { askFact(items, fact); });
     say->addSeparator();
     for (const auto& fact : facts)
         say->addAction(tr("%1 as the file tells it").arg(fact_words(fact)), this,
@@ -68,9 +73,11 @@ void OutcomeSide::offerFacts(QMenu& menu) {
 void OutcomeSide::askFact(const std::vector<ItemId>& items, const std::string& fact) {
     bool said = false;
     const KnownFact* known = known_fact(fact);
-    const QString prompt = known->kind == KnownFact::Kind::moment ? tr("%1, as 2031-05-02 or 2031:") : tr("%1:");
-    const QString text =
-        QInputDialog::getText(this, tr("Say a fact"), prompt.arg(fact_words(fact)), QLineEdit::Normal, {}, &said).trimmed();
+    const QString prompt =
+        known->kind == KnownFact::Kind::moment ? tr("%1, as 2031-05-02 or 2031:") : tr("%1:");
+    const QString text = QInputDialog::getText(this, tr("Say a fact"), prompt.arg(fact_words(fact)),
+                                               QLineEdit::Normal, {}, &said)
+                             .trimmed();
     if (!said || text.isEmpty()) return;
     const auto value = fact_from_text(*known, to_bytes(text));
     if (!value) return emit this->said(shown(value.error().step));

@@ -19,6 +19,7 @@
 #include <algorithm>
 
 #include "archive/archive_files.h"
+#include "error_words.h"
 #include "files/path.h"
 #include "files/small_file.h"
 #include "tasks/bench.h"
@@ -28,6 +29,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/outcome/batch_view.h"
+#include "views/parts/building.h"
 #include "views/parts/button_row.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/opening.h"
@@ -45,11 +47,28 @@ namespace {
 QString step_row(int number, bool done, const QString& words) {
     const Theme& theme = Theme::current();
     return QStringLiteral(
-               "<tr><td style='color:%1; padding:0 14px 10px 0'><b>%2</b></td><td style='color:%3; padding-bottom:10px'>%4</td></tr>")
-        .arg(done ? theme.accent.name() : theme.ink.name(), done ? QStringLiteral("\u2713") : QString::number(number),
+               "<tr><td style='color:%1; padding:0 14px 10px 0'><b>%2</b></td><td style='color:%3; "
+               "padding-bottom:10px'>%4</td></tr>")
+        .arg(done ? theme.accent.name() : theme.ink.name(),
+             done ? QStringLiteral("\u2713") : QString::number(number),
              done ? theme.muted.name() : theme.ink.name(), words.toHtmlEscaped());
 }
 constexpr std::size_t lines_printed = 20'000;  // some 400 pages
+
+/// The item of `plan` for the thing that `item` was for in the plan before it; no_item: there is none.
+ItemId same_item(const Plan& plan, const Plan& before, ItemId item) {
+    const Item& was = before.items[item];
+    const bool same_batch = plan.batch == before.batch && !before.leaves(was);
+    const Entry& thing = before.entry(was);
+    const auto is_it = [&](const Item& one) {
+        if (same_batch) return one.entry == was.entry;
+        // of 100,000 paths just those of this name are put together
+        return plan.entry(one).name == thing.name && plan.source_path(one) == before.source_path(was);
+    };
+    const auto found = std::find_if(plan.items.begin(), plan.items.end(), is_it);
+    return found == plan.items.end() ? no_item : static_cast<ItemId>(found - plan.items.begin());
+}
+
 }  // namespace
 
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
@@ -57,49 +76,62 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     setAttribute(Qt::WA_StyledBackground);
     setAcceptDrops(true);
     model_ = new OutcomeModel(this);
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(14, 10, 14, 8);
-    head->setSpacing(0);
-    title_ = new ElidedLabel;
-    title_->setObjectName(QStringLiteral("outcomeTitle"));
-    title_->setTextFormat(Qt::PlainText);
-    QFont bold = title_->font();
-    bold.setWeight(QFont::DemiBold);
-    title_->setFont(bold);
-    as_destination_ = new QPushButton(tr("Destination"));
-    as_destination_->setObjectName(QStringLiteral("asDestination"));
-    as_batch_ = new QPushButton(tr("Item by item"));
-    as_batch_->setObjectName(QStringLiteral("asBatch"));
-    in_hand_ = new QPushButton(tr("In hand"));
-    in_hand_->setObjectName(QStringLiteral("asInHand"));
-    in_hand_->setToolTip(tr("What was picked, and where it comes from"));
-    auto* group = new QButtonGroup(this);
-    filter_ = new QLineEdit;
-    filter_->setObjectName(QStringLiteral("outcomeFilter"));
-    filter_->setAccessibleName(tr("Find a name in the destination as it will be"));
-    filter_->setPlaceholderText(tr("Find a name"));
-    filter_->setClearButtonEnabled(true);
-    filter_->setFixedWidth(std::max(digits(15.5), filter_->fontMetrics().horizontalAdvance(filter_->placeholderText()) + digits(4)));
-    head->addWidget(title_, 1);
-    head->addSpacing(8);
-    head->addWidget(filter_);
-    head->addSpacing(8);
-    add_segments(*head, *group, {as_destination_, as_batch_, in_hand_});
-    as_destination_->setChecked(true);
-    column->addLayout(head);
+    auto* column = column_on(this);
+    buildHead(*column);
     pages_ = new QStackedWidget;
     column->addWidget(pages_, 1);
     auto* as_it_will_be = new QWidget;
-    column = new QVBoxLayout(as_it_will_be);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    auto* below = column_on(as_it_will_be);
+    buildList();
+    below->addWidget(list_, 1);
+    buildFoot(*below);
     batch_view_ = new BatchView(bench_);
     pages_->addWidget(as_it_will_be);
     pages_->addWidget(batch_view_);
+    connectModel();
+    connect(in_hand_, &QPushButton::toggled, this, [this](bool on) {
+        pages_->setCurrentIndex(on ? 1 : 0);
+        refresh();
+    });
+    connect(as_batch_, &QPushButton::toggled, this, [this](bool on) {
+        if (model_->isFlat() != on) model_->setFlat(on);
+        refresh();
+    });
+    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
+        model_->setNameFilter(text);
+        refresh();
+    });
+    connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
+    connect(adapt_, &QPushButton::clicked, this,
+            [this] { bench_.setNamesAdapted(!bench_.job().policy.adapt_names); });
+    connect(&watched_, &WatchedFolder::changed, this, &OutcomeSide::destinationChanged);
+    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
+    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::watchDestination);
+    connect(&bench_, &Bench::jobChanged, this, &OutcomeSide::refresh);
+    refresh();
+}
 
+void OutcomeSide::buildHead(QVBoxLayout& column) {
+    auto* head = inset_row();
+    title_ = new ElidedLabel;
+    title_->setObjectName(QStringLiteral("outcomeTitle"));
+    title_->setTextFormat(Qt::PlainText);
+    make_bold(*title_);
+    as_destination_ = named_button("asDestination", tr("Destination"));
+    as_batch_ = named_button("asBatch", tr("Item by item"));
+    in_hand_ = named_button("asInHand", tr("In hand"), tr("What was picked, and where it comes from"));
+    filter_ = narrowing_line("outcomeFilter", tr("Find a name in the destination as it will be"),
+                             tr("Find a name"));
+    filter_->setFixedWidth(std::max(
+        digits(15.5), filter_->fontMetrics().horizontalAdvance(filter_->placeholderText()) + digits(4)));
+    head->addWidget(title_, 1);
+    head->addWidget(filter_);
+    add_segments(*head, *new QButtonGroup(this), {as_destination_, as_batch_, in_hand_});
+    as_destination_->setChecked(true);
+    column.addLayout(head);
+}
+
+void OutcomeSide::buildList() {
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("outcomeList"));
     list_->setAccessibleName(tr("The destination as it will be"));
@@ -113,56 +145,46 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     list_->setColumnWidth(OutcomeModel::WhatColumn, digits(28.5));
     list_->installEventFilter(this);
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
-    column->addWidget(list_, 1);
+    list_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     empty_ = new QLabel(list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
-
-    auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 7, 14, 7);
-    summary_ = new ElidedLabel;
-    summary_->setObjectName(QStringLiteral("outcomeSummary"));
-    to_settle_ = new QLabel;
-    to_settle_->setObjectName(QStringLiteral("toSettle"));
-    next_ = new QPushButton(tr("Next"));
-    next_->setObjectName(QStringLiteral("nextUndecided"));
-    next_->setToolTip(tr("To the next one that is undecided (N). On it: 1 skip, 2 overwrite, 3 rename, 0 undecided"));
-    set_tone(*to_settle_, "amber");
     set_tone(*empty_, "muted");
-    foot->setSpacing(10);
-    foot->addWidget(summary_, 1);
-    adapt_ = new QPushButton;
-    adapt_->setObjectName(QStringLiteral("adaptNames"));
-    adapt_->setToolTip(
-        tr("What the destination cannot hold under its name arrives under the nearest one that it can; each is listed as renamed"));
-    connect(adapt_, &QPushButton::clicked, this, [this] { bench_.setNamesAdapted(!bench_.job().policy.adapt_names); });
-    foot->addWidget(adapt_);
-    foot->addWidget(to_settle_);
-    foot->addWidget(next_);
-    column->addLayout(foot);
-
-    connect(in_hand_, &QPushButton::toggled, this, [this](bool on) {
-        pages_->setCurrentIndex(on ? 1 : 0);
-        refresh();
+    connect(delegate, &OutcomeDelegate::decided, this, [this](const QModelIndex& index, Decision decision) {
+        decide({model_->itemAt(index.row())}, decision);
     });
-    connect(as_batch_, &QPushButton::toggled, this, [this](bool on) {
-        if (model_->isFlat() != on) model_->setFlat(on);
-        refresh();
-    });
-    list_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    model_->setTyped([this](ItemId item) { return bench_.isTyped(item); });
-    connect(model_, &OutcomeModel::nameTyped, this, [this](ItemId item, const QString& name) { bench_.typeName(item, to_bytes(name)); });
-    connect(delegate, &OutcomeDelegate::decided, this,
-            [this](const QModelIndex& index, Decision decision) { decide({model_->itemAt(index.row())}, decision); });
-    connect(delegate, &OutcomeDelegate::folderToggled, this, [this](const QModelIndex& index) { model_->toggleFolder(index.row()); });
+    connect(delegate, &OutcomeDelegate::folderToggled, this,
+            [this](const QModelIndex& index) { model_->toggleFolder(index.row()); });
     connect(list_, &RowView::doubleClicked, this, [this](const QModelIndex& index) {
-        if (index.siblingAtColumn(0).data(OutcomeModel::OpenableRole).toBool()) model_->toggleFolder(index.row());
+        if (index.siblingAtColumn(0).data(OutcomeModel::OpenableRole).toBool())
+            model_->toggleFolder(index.row());
     });
     connect(list_, &QWidget::customContextMenuRequested, this, &OutcomeSide::openMenu);
-    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
-        model_->setNameFilter(text);
-        refresh();
-    });
+}
+
+void OutcomeSide::buildFoot(QVBoxLayout& column) {
+    auto* foot = inset_row(10);
+    summary_ = new ElidedLabel;
+    summary_->setObjectName(QStringLiteral("outcomeSummary"));
+    adapt_ = named_button("adaptNames", {},
+                          tr("What the destination cannot hold under its name arrives under the nearest one "
+                             "that it can; each is listed as renamed"));
+    to_settle_ = named_label("toSettle", "amber");
+    to_settle_->setWordWrap(false);
+    make_bold(*to_settle_);
+    next_ = named_button(
+        "nextUndecided", tr("Next"),
+        tr("To the next one that is undecided (N). On it: 1 skip, 2 overwrite, 3 rename, 0 undecided"));
+    foot->addWidget(summary_, 1);
+    for (QWidget* part : std::initializer_list<QWidget*>{adapt_, to_settle_, next_}) foot->addWidget(part);
+    column.addLayout(foot);
+}
+
+void OutcomeSide::connectModel() {
+    model_->setTyped([this](ItemId item) { return bench_.isTyped(item); });
+    connect(model_, &OutcomeModel::nameTyped, this,
+            [this](ItemId item, const QString& name) { bench_.typeName(item, to_bytes(name)); });
+    connect(model_, &OutcomeModel::openFoldersChanged, this, &OutcomeSide::watchDestination);
     connect(model_, &OutcomeModel::foldersWanted, this, [this](const std::vector<std::string>& places) {
         reader_.post([this, places](const std::stop_token& stop) {
             const auto disk = make_disk_with_archives();
@@ -170,22 +192,18 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
                 const auto folder = disk->open_folder(place);
                 auto held = folder ? list_held(*disk, *folder) : Result<HeldFolder>(failure(folder.error()));
                 if (stop.stop_requested()) return;
-                later(this, [this, place, found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
-                             // one that a run has moved away is looked for no more
-                             problem = held || held.error().fault == Fault::not_found ? QString() : shown(describe(held.error()))] {
-                    if (!problem.isEmpty()) emit said(problem);
-                    model_->setExisting(place, found);
-                });
+                later(this,
+                      [this, place,
+                       found = std::make_shared<const HeldFolder>(held ? std::move(*held) : HeldFolder{}),
+                       // one that a run has moved away is looked for no more
+                       problem = held || held.error().fault == Fault::not_found ? QString()
+                                                                                : error_words(held.error())] {
+                          if (!problem.isEmpty()) emit said(problem);
+                          model_->setExisting(place, found);
+                      });
             }
         });
     });
-    connect(model_, &OutcomeModel::openFoldersChanged, this, &OutcomeSide::watchDestination);
-    connect(&watched_, &WatchedFolder::changed, this, &OutcomeSide::destinationChanged);
-    connect(next_, &QPushButton::clicked, this, &OutcomeSide::goToNextUndecided);
-    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::refresh);
-    connect(&bench_, &Bench::viewChanged, this, &OutcomeSide::watchDestination);
-    connect(&bench_, &Bench::jobChanged, this, &OutcomeSide::refresh);
-    refresh();
 }
 
 void OutcomeSide::showBatch(bool batch) { (batch ? as_batch_ : as_destination_)->setChecked(true); }
@@ -201,8 +219,9 @@ void OutcomeSide::focusFilter() {
 void OutcomeSide::exportTo() {
     const auto tree = bench_.view().outcome;
     if (!tree) return emit said(tr("There is nothing to write yet: pick files and choose a destination."));
-    const QString path = QFileDialog::getSaveFileName(this, tr("Write the destination as it will be"), QStringLiteral("outcome.txt"),
-                                                      tr("Tree (*.txt);;Table (*.csv);;Plan document (*.json)"));
+    const QString path = QFileDialog::getSaveFileName(
+        this, tr("Write the destination as it will be"), QStringLiteral("outcome.txt"),
+        tr("Tree (*.txt);;Table (*.csv);;Plan document (*.json)"));
     if (path.isEmpty()) return;
     const auto write = [tree, file = to_bytes(path)](const std::stop_token&) {
         return write_small_file(file, file.ends_with(".csv")    ? outcome_as_csv(*tree)
@@ -210,14 +229,15 @@ void OutcomeSide::exportTo() {
                                                                 : outcome_as_text(*tree));
     };
     exporter_.ask(this, write, [this, path](const Result<void>& written) {
-        emit said(written ? tr("Written to %1.").arg(path) : shown(describe(written.error())));
+        emit said(written ? tr("Written to %1.").arg(path) : error_words(written.error()));
     });
 }
 
 void OutcomeSide::print() {
     const auto tree = bench_.view().outcome;
     if (!tree) return emit said(tr("There is nothing to print yet: pick files and choose a destination."));
-    print_page(*this, exporter_, tr("The destination as it will be"), [tree] { return outcome_as_html(*tree, lines_printed); });
+    print_page(*this, exporter_, tr("The destination as it will be"),
+               [tree] { return outcome_as_html(*tree, lines_printed); });
 }
 
 /// What another program changes in the destination appears while one looks at it.
@@ -225,13 +245,15 @@ void OutcomeSide::watchDestination() {
     const auto& tree = bench_.view().outcome;
     std::vector<std::string> open = model_->openFolders();
     if (tree && tree->destination) {
-        std::erase_if(open, [&](const std::string& folder) { return !is_within(folder, tree->plan->destination); });
+        std::erase_if(open,
+                      [&](const std::string& folder) { return !is_within(folder, tree->plan->destination); });
         return watched_.watch(tree->destination->exists ? tree->plan->destination : std::string(), open);
     }
     // the folders that things lie in
     std::string first;
     if (tree)
-        for (const FolderId top : tree->tops) (first.empty() ? first : open.emplace_back()) = tree->standing().path(top);
+        for (const FolderId top : tree->tops)
+            (first.empty() ? first : open.emplace_back()) = tree->standing().path(top);
     watched_.watch(first, open);
 }
 
@@ -247,7 +269,8 @@ std::vector<ItemId> OutcomeSide::selectedItems() const {
     if (rows.empty() && list_->currentIndex().isValid()) rows.push_back(list_->currentIndex().row());
     for (const int row : rows) {
         const ItemId item = model_->itemAt(row);
-        if (item != no_item && std::find(items.begin(), items.end(), item) == items.end()) items.push_back(item);
+        if (item != no_item && std::find(items.begin(), items.end(), item) == items.end())
+            items.push_back(item);
     }
     return items;
 }
@@ -283,6 +306,12 @@ void OutcomeSide::goToNextUndecided() {
     list_->setFocus();
 }
 
+void OutcomeSide::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::PaletteChange && empty_ != nullptr)
+        refreshEmpty();  // its steps have the theme's colours
+    QWidget::changeEvent(event);
+}
+
 void OutcomeSide::dragEnterEvent(QDragEnterEvent* event) {
     if (!from_mime(event->mimeData()).paths.empty()) event->acceptProposedAction();
 }
@@ -302,8 +331,9 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
     if (watched == list_ && event->type() == QEvent::Resize) {
         // names come first: with little room the words beside the tag go, then the dates
         const int names = digits(23);
-        const int dates =
-            list_->columnWidth(OutcomeModel::ChangedColumn) > 0 ? list_->columnWidth(OutcomeModel::ChangedColumn) : digits(16);
+        const int dates = list_->columnWidth(OutcomeModel::ChangedColumn) > 0
+                              ? list_->columnWidth(OutcomeModel::ChangedColumn)
+                              : digits(16);
         const int sizes = list_->columnWidth(OutcomeModel::SizeColumn);
         const int buttons = buttons_width(list_->font(), decision_choices());
         const int words = std::max(digits(23), buttons);
@@ -311,7 +341,8 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
         const bool has_dates = width >= names + sizes + dates + words;
         list_->setColumnHidden(OutcomeModel::ChangedColumn, !has_dates);
         list_->setColumnWidth(OutcomeModel::WhatColumn,
-                              std::clamp(width - names - sizes - (has_dates ? dates : 0), words, std::max(digits(28.5), buttons)));
+                              std::clamp(width - names - sizes - (has_dates ? dates : 0), words,
+                                         std::max(digits(28.5), buttons)));
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == list_ && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);
@@ -347,10 +378,14 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
 QString OutcomeSide::firstSteps() const {
     const bool picked = bench_.picks().count() > 0;
     return QStringLiteral("<table width='420' align='center'>") +
-           step_row(1, picked, tr("Pick what is to go: a click at the edge of a row on the left, or Space.")) +
+           step_row(1, picked,
+                    tr("Pick what is to go: a click at the edge of a row on the left, or Space.")) +
            step_row(2, !bench_.job().into.empty(),
-                    tr("Say where it goes: the amber words in the sentence, or Put here while that folder is on view.")) +
-           step_row(3, false, tr("Look here at what will happen, before anything does; decide what is asked, and start.")) +
+                    tr("Say where it goes: the amber words in the sentence, or Put here while that folder is "
+                       "on view.")) +
+           step_row(
+               3, false,
+               tr("Look here at what will happen, before anything does; decide what is asked, and start.")) +
            QStringLiteral("</table>");
 }
 
@@ -358,101 +393,34 @@ QString OutcomeSide::titleInPlace() const {
     const auto folders = bench_.picks().folders();
     if (model_->share()) return tr("Only these of the batch");
     if (as_batch_->isChecked()) return tr("The batch, item by item");
-    return folders.size() == 1 ? tr("%1 as it will be").arg(short_path(folders.front(), 1)) : tr("The folders as they will be");
+    return folders.size() == 1 ? tr("%1 as it will be").arg(short_path(folders.front(), 1))
+                               : tr("The folders as they will be");
+}
+
+/// The rows are new, but somebody is looking at a place in them: keep it.
+void OutcomeSide::showPlan() {
+    const auto before = model_->plan();
+    const auto& plan = bench_.plan();
+    const ItemId current = before ? model_->itemAt(list_->currentIndex().row()) : no_item;
+    const bool on_held = list_->currentIndex().isValid() &&
+                         list_->currentIndex().data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
+    const int scrolled = list_->verticalScrollBar()->value();
+    const bool is_first_of_kind = !before || (plan && before->operation != plan->operation);
+    model_->setTree(bench_.view().outcome);
+    const ItemId now = current != no_item && plan ? same_item(*plan, *before, current) : no_item;
+    if (const int row = now == no_item ? -1 : model_->rowOfItem(now); row >= 0)
+        list_->setCurrentIndex(model_->index(std::min(row + (on_held ? 1 : 0), model_->rowCount() - 1), 0));
+    list_->verticalScrollBar()->setValue(scrolled);
+    if (!is_first_of_kind || !plan || !plan->standing) return;
+    // of folders that things lie in, what changes comes into view
+    for (int row = 0; row < model_->rowCount(); ++row)
+        if (model_->itemAt(row) != no_item)
+            return list_->scrollTo(model_->index(row, 0), QAbstractItemView::PositionAtCenter);
 }
 
 void OutcomeSide::refresh() {
-    const auto& view = bench_.view();
-    const auto& plan = bench_.plan();
-    if (model_->plan() != plan) {
-        // the rows are new, but somebody is looking at a place in them: keep it
-        const ItemId current = model_->itemAt(list_->currentIndex().row());
-        const bool on_held =
-            list_->currentIndex().isValid() && list_->currentIndex().data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
-        const std::string was =
-            current == no_item || !model_->plan() ? std::string() : model_->plan()->source_path(model_->plan()->items[current]);
-        const int scrolled = list_->verticalScrollBar()->value();
-        const bool is_first_of_kind = !model_->plan() || (plan && model_->plan()->operation != plan->operation);
-        model_->setTree(view.outcome);
-        if (!was.empty() && plan)
-            for (ItemId id = 0; id < plan->items.size(); ++id)
-                if (plan->source_path(plan->items[id]) == was) {
-                    const int row = model_->rowOfItem(id);
-                    if (row >= 0) list_->setCurrentIndex(model_->index(std::min(row + (on_held ? 1 : 0), model_->rowCount() - 1), 0));
-                    break;
-                }
-        list_->verticalScrollBar()->setValue(scrolled);
-        // of folders that things lie in, what changes comes into view
-        if (is_first_of_kind && plan && plan->standing)
-            for (int row = 0; row < model_->rowCount(); ++row)
-                if (model_->itemAt(row) != no_item) {
-                    list_->scrollTo(model_->index(row, 0), QAbstractItemView::PositionAtCenter);
-                    break;
-                }
-    }
-    const Job& job = bench_.job();
-    const bool in_place = !goes_elsewhere(job);
-    const auto& destination = job.into;
-    as_destination_->setText(in_place ? tr("Folders") : tr("Destination"));
-    filter_->setVisible(plan != nullptr && !in_hand_->isChecked());
-    if (in_hand_->isChecked())
-        title_->setText(tr("%Ln in hand", nullptr, static_cast<int>(bench_.picks().count())));
-    else if (in_place)
-        title_->setText(titleInPlace());
-    else if (destination.empty())
-        title_->setText(tr("No destination yet"));
-    else if (model_->share())
-        title_->setText(tr("Only these of the batch"));
-    else
-        title_->setText(as_batch_->isChecked() ? tr("The batch, item by item") : tr("%1 as it will be").arg(short_path(destination, 1)));
-    const bool adapted = bench_.job().policy.adapt_names;
-    adapt_->setVisible(plan && (view.impossible_names > 0 || adapted));
-    adapt_->setText(adapted ? tr("Leave out what needs another name")
-                            : tr("Use other names for %Ln", nullptr, static_cast<int>(view.impossible_names)));
-    if (!plan) {
-        summary_->clear();
-        to_settle_->clear();
-        next_->hide();
-        const bool waits = in_place ? bench_.picks().empty() || job.naming.empty() : destination.empty();
-        empty_->setText(!waits     ? QString()
-                        : in_place ? tr("Here you will see the folders as they will be, before anything happens.")
-                                   : firstSteps());
-        return;
-    }
-    const Totals& totals = plan->totals;
-    const auto arriving = totals.of(Outcome::created) + totals.of(Outcome::overwritten) + totals.of(Outcome::renamed);
-    const auto staying = totals.of(Outcome::skipped);
-    QStringList parts;
-    if (job.operation == Operation::rename)
-        parts << tr("%Ln get new names", nullptr, static_cast<int>(arriving));
-    else if (!in_place)
-        parts << (arriving > 0 ? tr("%Ln arrive", nullptr, static_cast<int>(arriving)) : tr("nothing arrives"));
-    if (totals.of(Outcome::overwritten) > 0) parts << tr("%Ln replace", nullptr, static_cast<int>(totals.of(Outcome::overwritten)));
-    if (staying > 0) parts << tr("%Ln stay as they are", nullptr, static_cast<int>(staying));
-    if (totals.of(Outcome::removed) > 0) parts << tr("%Ln leave", nullptr, static_cast<int>(totals.of(Outcome::removed)));
-    if (job.operation == Operation::remove && view.outcome->survey) {
-        const int stay = static_cast<int>(view.outcome->staying);
-        const int fresh = static_cast<int>(view.outcome->staying_new);
-        parts << (fresh > 0 ? tr("%Ln files stay beside them, %1 of them newer than a week", nullptr, stay)
-                                  .arg(count_text(view.outcome->staying_new))
-                            : tr("%Ln files stay beside them", nullptr, stay));
-    }
-    if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
-    summary_->setText(bench_.picks().empty() ? in_place ? QString() : tr("Nothing is on its way here.")
-                                             : parts.join(QStringLiteral(" · ")));
-    const auto undecided = totals.of(Outcome::undecided);
-    to_settle_->setText(undecided > 0 ? tr("<b>%Ln to settle</b>", nullptr, static_cast<int>(undecided)) : QString());
-    next_->setVisible(undecided > 0);
-    if (model_->rowCount() > 0)
-        empty_->clear();
-    else if (model_->isFiltered())
-        empty_->setText(tr("No name in the destination as it will be fits “%1”.").arg(filter_->text()));
-    else if (as_batch_->isChecked())
-        empty_->setText(tr("The batch is empty."));
-    else if (in_place)
-        empty_->setText(bench_.picks().empty() ? tr("Pick what it is about on the left.") : tr("This folder will be empty."));
-    else
-        empty_->setText(!view.outcome->destination || view.outcome->destination->exists
-                            ? tr("This folder is empty.")
-                            : tr("This folder is not there yet; the run will make it."));
+    if (model_->plan() != bench_.plan()) showPlan();
+    refreshTitle();
+    refreshSummary();
+    refreshEmpty();
 }

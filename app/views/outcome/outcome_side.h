@@ -20,8 +20,8 @@ class QPushButton;
 class QStackedWidget;
 class RowView;
 
-/// The destination as it will be: what is there already, what arrives, and where they meet both, with the decision beside
-/// them; or the batch as a flat list.
+/// The destination as it will be: what is there already, what arrives, and where they meet both, with the
+/// decision beside them; or the batch as a flat list.
 class OutcomeSide final : public QWidget {
     Q_OBJECT
 
@@ -45,6 +45,7 @@ public:
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
+    void changeEvent(QEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
@@ -54,6 +55,15 @@ signals:
     void said(const QString& words);
 
 private:
+    void buildHead(class QVBoxLayout& column);
+    void buildList();
+    void buildFoot(class QVBoxLayout& column);
+    void connectModel();
+    void showPlan();
+    void refreshTitle();
+    void refreshSummary();
+    void refreshEmpty();
+    QStringList amounts() const;
     void openMenu(const QPoint& at);
     void offerFacts(QMenu& menu);
     void askFact(const std::vector<tavlo::ItemId>& items, const std::string& fact);
@@ -71,7 +81,7 @@ private:
     QLabel* title_;
     QLabel* summary_;
     QLabel* to_settle_;
-    QLabel* empty_;
+    QLabel* empty_ = nullptr;
     QPushButton* as_destination_;
     QPushButton* as_batch_;
     QPushButton* in_hand_;

@@ -29,6 +29,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
+#include "views/parts/named_combo.h"
 #include "views/parts/opening.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
@@ -54,19 +55,25 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     auto* splitter = new QSplitter;
     splitter->setHandleWidth(1);
     row->addWidget(splitter);
+    splitter->addWidget(buildList());
+    splitter->addWidget(buildDetail());
+    splitter->setSizes({380, 816});
+    splitter->setStretchFactor(1, 1);
+    connectList();
+    connectItems();
+    connectActions();
+    leaveUndoPlan();
+    undo_->hide();
+    go_on_->hide();
+}
 
+QWidget* ReceiptsPage::buildList() {
     auto* left = new QWidget;
     left->setObjectName(QStringLiteral("receiptList"));
     left->setAttribute(Qt::WA_StyledBackground);
-    auto* left_column = new QVBoxLayout(left);
-    left_column->setContentsMargins(0, 0, 0, 0);
-    list_ = new WithFocus<QListView>;
-    list_->setObjectName(QStringLiteral("receipts"));
-    list_->setAccessibleName(tr("Past runs"));
-    list_->setModel(receipts_);
-    list_->setItemDelegate(new ThreeLineDelegate({ReceiptsModel::CountsRole, ReceiptsModel::WhenRole, ReceiptsModel::StateRole}, list_));
-    list_->setUniformItemSizes(true);
-    list_->setFrameShape(QFrame::NoFrame);
+    auto* column = new QVBoxLayout(left);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
     search_ = new QLineEdit;
     search_->setObjectName(QStringLiteral("receiptSearch"));
     search_->setAccessibleName(tr("Where did a file go?"));
@@ -75,28 +82,38 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     auto* search_row = new QHBoxLayout;
     search_row->setContentsMargins(14, 10, 14, 8);
     search_row->addWidget(search_);
-    left_column->setSpacing(0);
-    left_column->addLayout(search_row);
-    cut_ = new QLabel(tr("Very many: the newest %1 of them. Another word narrows it.").arg(count_text(FoundItems::most)));
+    column->addLayout(search_row);
+    cut_ = new QLabel(
+        tr("Very many: the newest %1 of them. Another word narrows it.").arg(count_text(FoundItems::most)));
     cut_->setObjectName(QStringLiteral("searchCut"));
     cut_->setContentsMargins(14, 0, 14, 8);
     cut_->setWordWrap(true);
     set_tone(*cut_, "muted");
     cut_->hide();
-    left_column->addWidget(cut_);
-    left_column->addWidget(list_);
+    column->addWidget(cut_);
+    list_ = new WithFocus<QListView>;
+    list_->setObjectName(QStringLiteral("receipts"));
+    list_->setAccessibleName(tr("Past runs"));
+    list_->setModel(receipts_);
+    list_->setItemDelegate(new ThreeLineDelegate(
+        {ReceiptsModel::CountsRole, ReceiptsModel::WhenRole, ReceiptsModel::StateRole}, list_));
+    list_->setUniformItemSizes(true);
+    list_->setFrameShape(QFrame::NoFrame);
+    column->addWidget(list_);
     keeping_ = new QPushButton;
     keeping_->setObjectName(QStringLiteral("receiptsKeeping"));
     keeping_->setProperty("plain", true);
     keeping_->setToolTip(tr("Receipts of runs of which the Safe still holds versions stay in any case"));
-    left_column->addWidget(keeping_);
+    column->addWidget(keeping_);
     showKeeping();
-    connect(keeping_, &QPushButton::clicked, this, &ReceiptsPage::fillKeepingMenu);
-    nothing_ = new QLabel(tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."), list_);
+    nothing_ = new QLabel(list_);
     nothing_->setWordWrap(true);
     nothing_->setGeometry(20, 30, 280, 70);
     nothing_->hide();
+    return left;
+}
 
+QWidget* ReceiptsPage::buildDetail() {
     auto* right = new QWidget;
     right->setObjectName(QStringLiteral("receiptDetail"));
     right->setAttribute(Qt::WA_StyledBackground);
@@ -109,44 +126,17 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     auto* words = new QVBoxLayout;
     title_ = new QLabel;
     title_->setObjectName(QStringLiteral("receiptTitle"));
-    title_->setTextFormat(Qt::PlainText);
-    title_->setWordWrap(true);
     note_ = new QLabel;
     note_->setObjectName(QStringLiteral("receiptNote"));
-    note_->setTextFormat(Qt::PlainText);
-    note_->setWordWrap(true);
     set_tone(*note_, "muted");
-    words->addWidget(title_);
-    words->addWidget(note_);
+    for (QLabel* label : {title_, note_}) {
+        label->setTextFormat(Qt::PlainText);
+        label->setWordWrap(true);
+        words->addWidget(label);
+    }
     head->addLayout(words, 1);
-    undo_ = new QPushButton(tr("Undo…"));
-    undo_->setObjectName(QStringLiteral("undo"));
-    undo_->setToolTip(tr("Shows first what an undo would do"));
-    go_on_ = new QPushButton(tr("Go on"));
-    go_on_->setObjectName(QStringLiteral("receiptGoOn"));
-    go_on_->setToolTip(tr("Does the rest of what this run was to do"));
-    connect(go_on_, &QPushButton::clicked, this, [this] { emit resumeRequested(head_.id, receipt_title(head_)); });
-    undo_now_ = new QPushButton;
-    undo_now_->setObjectName(QStringLiteral("undoNow"));
-    undo_now_->setProperty("role", "primary");
-    keep_ = new QPushButton(tr("Leave it as it is"));
-    keep_->setObjectName(QStringLiteral("leaveUndo"));
-    free_ = new QPushButton;
-    free_->setObjectName(QStringLiteral("freeRoom"));
-    free_->setToolTip(tr("Removes from the Safe what this undo took away, as far as its source still holds the same bytes"));
-    free_->hide();
-    free_now_ = new QPushButton(tr("Remove for good"));
-    free_now_->setObjectName(QStringLiteral("freeRoomNow"));
-    results_ = new QComboBox;
-    results_->setObjectName(QStringLiteral("receiptResults"));
-    results_->setAccessibleName(tr("Which results are shown"));
-    more_ = new QPushButton(tr("More…"));
-    more_->setObjectName(QStringLiteral("receiptMore"));
-    more_->setToolTip(tr("Check again, write to a file, print"));
-    head->addWidget(results_, 0, Qt::AlignTop);
-    for (QPushButton* button : {more_, free_, keep_, free_now_, undo_now_, go_on_, undo_}) head->addWidget(button, 0, Qt::AlignTop);
+    buildActions(*head);
     column->addLayout(head);
-    stack_ = new QStackedWidget;
     table_ = new RowView;
     table_->setObjectName(QStringLiteral("receiptItems"));
     table_->setAccessibleName(tr("Items of this run"));
@@ -163,18 +153,43 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     undo_table->setColumnWidth(OutcomeModel::SizeColumn, digits(9.5));
     undo_table->setColumnWidth(OutcomeModel::ChangedColumn, digits(16.5));
     undo_table->setColumnWidth(OutcomeModel::WhatColumn, digits(27.5));
+    stack_ = new QStackedWidget;
     stack_->addWidget(table_);
     stack_->addWidget(undo_table);
     column->addWidget(stack_, 1);
+    return right;
+}
 
-    splitter->addWidget(left);
-    splitter->addWidget(right);
-    splitter->setSizes({380, 816});
-    splitter->setStretchFactor(1, 1);
+void ReceiptsPage::buildActions(QHBoxLayout& head) {
+    results_ = new NamedCombo(tr("Which results are shown"));
+    results_->setObjectName(QStringLiteral("receiptResults"));
+    head.addWidget(results_, 0, Qt::AlignTop);
+    const auto add = [&](const char* name, const QString& words, const QString& tip = {}) {
+        auto* button = new QPushButton(words);
+        button->setObjectName(QLatin1String(name));
+        button->setToolTip(tip);
+        head.addWidget(button, 0, Qt::AlignTop);
+        return button;
+    };
+    more_ = add("receiptMore", tr("More…"), tr("Check again, write to a file, print"));
+    free_ = add("freeRoom", {},
+                tr("Removes from the Safe what this undo took away, as far as its source still holds the "
+                   "same bytes"));
+    free_->hide();
+    keep_ = add("leaveUndo", tr("Leave it as it is"));
+    free_now_ = add("freeRoomNow", tr("Remove for good"));
+    undo_now_ = add("undoNow", {});
+    undo_now_->setProperty("role", "primary");
+    go_on_ = add("receiptGoOn", tr("Go on"), tr("Does the rest of what this run was to do"));
+    undo_ = add("undo", tr("Undo…"), tr("Shows first what an undo would do"));
+}
 
-    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& index) {
-        if (index.isValid()) past_.open(receipts_->head(index.row()).id);
-    });
+/// The receipts, and what of them is searched for.
+void ReceiptsPage::connectList() {
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            [this](const QModelIndex& index) {
+                if (index.isValid()) past_.open(receipts_->head(index.row()).id);
+            });
     connect(search_, &QLineEdit::textChanged, this, [this](const QString& wanted) {
         if (wanted.trimmed().size() >= 2) return past_.search(wanted);
         found_.reset();
@@ -189,96 +204,119 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
         past_.list();
         showChosen();
     });
-    connect(&past_, &PastRuns::checked, this, [this](const std::string& receipt, const auto& differs) {
-        if (receipt != head_.id) return;
-        items_->setDifferences(differs);
-        note_->setText(differs->empty()
-                           ? tr("Read again: all of it is as the run left it.")
-                           : tr("Read again: %Ln items are no longer as the run left them.", nullptr, static_cast<int>(differs->size())));
-        set_tone(*note_, differs->empty() ? "accent" : "amber");
-    });
-    connect(&past_, &PastRuns::exported, this, [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
+    connect(keeping_, &QPushButton::clicked, this, &ReceiptsPage::fillKeepingMenu);
+    connect(&past_, &PastRuns::listed, this, [this](const auto& listed) { showList(listed); });
+    connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
+    connect(&past_, &PastRuns::failed, this, [this](const QString& why) { note_->setText(why); });
+}
+
+void ReceiptsPage::showList(const std::shared_ptr<const std::vector<ReceiptHead>>& listed) {
+    auto heads = listed;
+    if (found_) {
+        auto touching = std::make_shared<std::vector<ReceiptHead>>();
+        for (const ReceiptHead& one : *listed)
+            if (found_->by_receipt.contains(one.id)) touching->push_back(one);
+        heads = touching;
+    }
+    nothing_->setText(
+        found_ ? tr("No run had to do with such a name.")
+               : tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."));
+    nothing_->setVisible(heads->empty());
+    const std::string keep = wanted_.empty() ? head_.id : wanted_;
+    wanted_.clear();
+    int current = -1;
+    {
+        const QSignalBlocker quiet(list_->selectionModel());  // a list read again is not a choice made again
+        receipts_->setHeads(heads);
+        if (!heads->empty()) current = std::max(0, receipts_->rowOf(keep));
+        list_->setCurrentIndex(receipts_->index(current));
+    }
+    list_->viewport()->update();
+    if (current < 0) return;
+    const ReceiptHead& now = receipts_->head(current);
+    const auto undos = std::count_if(listed->begin(), listed->end(),
+                                     [&](const ReceiptHead& one) { return one.undoes == now.id; });
+    const bool was_undone = std::exchange(undos_, undos) != undos;
+    if (was_undone || now.id != head_.id || now.undone_by != head_.undone_by ||
+        now.finished_ns != head_.finished_ns)
+        past_.open(now.id);
+}
+
+/// The items of the one on view.
+void ReceiptsPage::connectItems() {
     connect(results_, &QComboBox::activated, this, [this](int at) {
         const int result = results_->itemData(at).toInt();
         if (result >= 0) return past_.findNumbers(head_.id, static_cast<Outcome>(result));
         with_result_.reset();
         showChosen();
     });
-    connect(&past_, &PastRuns::numbersFound, this, [this](const std::string& receipt, Outcome result, const auto& numbers) {
-        if (receipt != head_.id || results_->currentData().toInt() != static_cast<int>(result)) return;
-        with_result_ = numbers;
-        showChosen();
-    });
+    connect(&past_, &PastRuns::numbersFound, this,
+            [this](const std::string& receipt, Outcome result, const auto& numbers) {
+                if (receipt != head_.id || results_->currentData().toInt() != static_cast<int>(result))
+                    return;
+                with_result_ = numbers;
+                showChosen();
+            });
     connect(items_, &ReceiptItemsModel::pageWanted, &past_, &PastRuns::fetch);
     connect(&past_, &PastRuns::fetched, this,
-            [this](const std::string& receipt, std::uint64_t first, const auto& items) { items_->takePage(receipt, first, *items); });
+            [this](const std::string& receipt, std::uint64_t first, const auto& items) {
+                items_->takePage(receipt, first, *items);
+            });
     connect(&past_, &PastRuns::keptLess, this, [this](const std::string& receipt, std::uint64_t items) {
         if (receipt == head_.id && !undo_plan_)
-            note_->setText(note_->text() + tr(" · %Ln could not keep everything", nullptr, static_cast<int>(items)));
+            note_->setText(note_->text() +
+                           tr(" · %Ln could not keep everything", nullptr, static_cast<int>(items)));
     });
     connect(table_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &ReceiptsPage::offerUndo);
     connect(items_, &QAbstractItemModel::modelReset, this, &ReceiptsPage::offerUndo);
-    connect(more_, &QPushButton::clicked, this, &ReceiptsPage::fillMoreMenu);
-    connect(&past_, &PastRuns::listed, this, [this](const auto& listed) {
-        auto heads = listed;
-        if (found_) {
-            auto touching = std::make_shared<std::vector<ReceiptHead>>();
-            for (const ReceiptHead& one : *listed)
-                if (found_->by_receipt.contains(one.id)) touching->push_back(one);
-            heads = touching;
-        }
-        nothing_->setText(found_ ? tr("No run had to do with such a name.")
-                                 : tr("Nothing has been run yet. Each run leaves a receipt here that can be undone."));
-        const std::string keep = wanted_.empty() ? head_.id : wanted_;
-        wanted_.clear();
-        nothing_->setVisible(heads->empty());
-        int current = -1;
-        {
-            const QSignalBlocker quiet(list_->selectionModel());  // a list read again is not a choice made again
-            receipts_->setHeads(heads);
-            if (!heads->empty()) current = std::max(0, receipts_->rowOf(keep));
-            list_->setCurrentIndex(receipts_->index(current));
-        }
-        list_->viewport()->update();
-        if (current < 0) return;
-        const ReceiptHead& now = receipts_->head(current);
-        const auto undos = std::count_if(listed->begin(), listed->end(), [&](const ReceiptHead& one) { return one.undoes == now.id; });
-        const bool was_undone = std::exchange(undos_, undos) != undos;
-        if (was_undone || now.id != head_.id || now.undone_by != head_.undone_by || now.finished_ns != head_.finished_ns)
-            past_.open(now.id);
+    connect(&past_, &PastRuns::checked, this, [this](const std::string& receipt, const auto& differs) {
+        if (receipt != head_.id) return;
+        items_->setDifferences(differs);
+        note_->setText(differs->empty() ? tr("Read again: all of it is as the run left it.")
+                                        : tr("Read again: %Ln items are no longer as the run left them.",
+                                             nullptr, static_cast<int>(differs->size())));
+        set_tone(*note_, differs->empty() ? "accent" : "amber");
     });
-    connect(&past_, &PastRuns::opened, this, &ReceiptsPage::show_);
-    connect(&past_, &PastRuns::undoPlanned, this, [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
-    connect(&past_, &PastRuns::failed, this, [this](const QString& why) { note_->setText(why); });
+}
+
+void ReceiptsPage::connectActions() {
+    connect(&past_, &PastRuns::exported, this,
+            [this](const QString& file) { emit said(tr("Written to %1.").arg(file)); });
+    connect(more_, &QPushButton::clicked, this, &ReceiptsPage::fillMoreMenu);
+    connect(go_on_, &QPushButton::clicked, this,
+            [this] { emit resumeRequested(head_.id, receipt_title(head_)); });
     connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id, chosenNumbers()); });
+    connect(&past_, &PastRuns::undoPlanned, this,
+            [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
     connect(keep_, &QPushButton::clicked, this, [this] { past_.open(head_.id); });
+    connect(undo_now_, &QPushButton::clicked, this, [this] {
+        emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
+        leaveUndoPlan();
+        undo_->setEnabled(false);
+    });
     connect(free_, &QPushButton::clicked, this, &ReceiptsPage::askToFree);
     connect(free_now_, &QPushButton::clicked, this, [this] {
         leaveUndoPlan();
         free_->setEnabled(false);
         past_.freeRoom(head_.id);
     });
-    connect(&past_, &PastRuns::freeing, this, [this](const std::string& receipt, std::uint64_t done, std::uint64_t of) {
-        if (receipt == head_.id)
-            note_->setText(tr("Reading and removing: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
-    });
-    connect(&past_, &PastRuns::freed, this, [this](const std::string& receipt, std::uint64_t removed, std::uint64_t kept) {
-        if (receipt != head_.id) return;
-        past_.open(receipt);
-        QString freed = tr("%Ln versions are gone for good.", nullptr, static_cast<int>(removed));
-        if (kept > 0)
-            freed += QLatin1Char(' ') +
-                     tr("%Ln stay in the Safe, as their source does not hold the same bytes now.", nullptr, static_cast<int>(kept));
-        emit said(freed);
-    });
-    connect(undo_now_, &QPushButton::clicked, this, [this] {
-        emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
-        leaveUndoPlan();
-        undo_->setEnabled(false);
-    });
-    leaveUndoPlan();
-    undo_->hide();
-    go_on_->hide();
+    connect(&past_, &PastRuns::freeing, this,
+            [this](const std::string& receipt, std::uint64_t done, std::uint64_t of) {
+                if (receipt == head_.id)
+                    note_->setText(tr("Reading and removing: %1 of %2 versions looked at")
+                                       .arg(count_text(done), count_text(of)));
+            });
+    connect(&past_, &PastRuns::freed, this,
+            [this](const std::string& receipt, std::uint64_t removed, std::uint64_t kept) {
+                if (receipt != head_.id) return;
+                past_.open(receipt);
+                QString freed = tr("%Ln versions are gone for good.", nullptr, static_cast<int>(removed));
+                if (kept > 0)
+                    freed += QLatin1Char(' ') +
+                             tr("%Ln stay in the Safe, as their source does not hold the same bytes now.",
+                                nullptr, static_cast<int>(kept));
+                emit said(freed);
+            });
 }
 
 void ReceiptsPage::refresh() { past_.list(); }
@@ -292,8 +330,9 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
     head_ = opened.head;
     leaveUndoPlan();
     title_->setText(receipt_title(head_));
-    QString note = tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(opened.count + (opened.has_rest ? 1 : 0)))
-                       .arg(date_text_full(head_.started_ns), receipt_state(head_));
+    QString note =
+        tr("%1 · %2 · %Ln items", nullptr, static_cast<int>(opened.count + (opened.has_rest ? 1 : 0)))
+            .arg(date_text_full(head_.started_ns), receipt_state(head_));
     if (!head_.waits_for.empty()) note += tr(" · waited for room: %1").arg(shown(head_.waits_for));
     if (!head_.undone_by.empty())
         note += tr(" · undone by %1").arg(QString::fromStdString(head_.undone_by));
@@ -301,7 +340,8 @@ void ReceiptsPage::show_(const OpenedReceipt& opened) {
         note += tr(" · %Ln taken back since", nullptr, static_cast<int>(opened.taken_back.size()));
     in_safe_ = opened.in_safe;
     if (in_safe_.versions > 0)
-        note += tr(" · left %Ln versions in the Safe, %1", nullptr, static_cast<int>(in_safe_.versions)).arg(size_text(in_safe_.bytes));
+        note += tr(" · left %Ln versions in the Safe, %1", nullptr, static_cast<int>(in_safe_.versions))
+                    .arg(size_text(in_safe_.bytes));
     note_->setText(note);
     set_tone(*note_, "muted");
     free_->setText(tr("Free %1…").arg(size_text(in_safe_.bytes)));
@@ -324,7 +364,9 @@ void ReceiptsPage::showChosen() {
     const auto found = found_->by_receipt.find(head_.id);
     auto numbers = found == found_->by_receipt.end() ? std::vector<std::uint64_t>() : found->second;
     if (with_result_)
-        std::erase_if(numbers, [this](std::uint64_t one) { return !std::binary_search(with_result_->begin(), with_result_->end(), one); });
+        std::erase_if(numbers, [this](std::uint64_t one) {
+            return !std::binary_search(with_result_->begin(), with_result_->end(), one);
+        });
     items_->setNumbers(found == found_->by_receipt.end() ? std::nullopt : std::optional(std::move(numbers)));
 }
 
@@ -334,8 +376,9 @@ void ReceiptsPage::showResults() {
     for (std::size_t at = 0; at < outcome_count; ++at) {
         const auto result = static_cast<Outcome>(at);
         if (head_.totals.of(result) > 0)
-            results_->addItem(tr("%1: %2").arg(result_words(result, head_.operation), count_text(head_.totals.of(result))),
-                              static_cast<int>(at));
+            results_->addItem(
+                tr("%1: %2").arg(result_words(result, head_.operation), count_text(head_.totals.of(result))),
+                static_cast<int>(at));
     }
     results_->setVisible(results_->count() > 2);
 }
@@ -354,57 +397,9 @@ void ReceiptsPage::offerUndo() {
     const int chosen = static_cast<int>(chosenNumbers().size());
     undo_->setText(chosen > 0 ? tr("Undo %Ln chosen…", nullptr, chosen) : tr("Undo…"));
     undo_->setToolTip(!head_.undone_by.empty() ? tr("This run has been undone already")
-                      : chosen > 0             ? tr("Shows first what an undo of the selected items would do")
-                                               : tr("Shows first what an undo would do; with items selected, of these alone"));
-}
-
-void ReceiptsPage::showKeeping() {
-    const int days = KeepingRules::load().receipt_days;
-    keeping_->setText(days == 0 ? tr("Receipts are kept for good…") : tr("Receipts are kept %Ln days…", nullptr, days));
-}
-
-void ReceiptsPage::fillKeepingMenu() {
-    auto* menu = new QMenu(this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& [words, days] :
-         {std::pair(tr("Keep receipts for good"), 0), std::pair(tr("Keep them a year, from the next start on"), 365),
-          std::pair(tr("Keep them 90 days, from the next start on"), 90)}) {
-        auto* action = menu->addAction(words, this, [this, days = days] {
-            KeepingRules changed = KeepingRules::load();
-            changed.receipt_days = days;
-            changed.save();
-            showKeeping();
-        });
-        action->setCheckable(true);
-        action->setChecked(KeepingRules::load().receipt_days == days);
-    }
-    menu->popup(keeping_->mapToGlobal(QPoint(0, -menu->sizeHint().height())));
-}
-
-void ReceiptsPage::fillMoreMenu() {
-    auto* menu = new QMenu(this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    if (!head_.destination.empty()) menu->addAction(tr("Open where it went"), this, [this] { emit folderRequested(head_.destination); });
-    if (!head_.job.empty()) {
-        menu->addAction(tr("The same on the bench again"), this, [this] { emit againRequested(head_); });
-        menu->addAction(tr("Keep as a job…"), this, [this] { emit keepRequested(head_); });
-        menu->addSeparator();
-    }
-    menu->addAction(tr("Check again: read it, and compare"), this, [this] {
-        note_->setText(tr("reading it again…"));
-        past_.check(head_.id);
-    });
-    menu->addAction(tr("Write to a file…"), this, [this] {
-        const QString file = QFileDialog::getSaveFileName(this, tr("Write the receipt to a file"),
-                                                          QString::fromStdString(head_.id) + QStringLiteral(".json"),
-                                                          tr("Receipt document (*.json);;Table (*.csv);;Page (*.html)"));
-        if (!file.isEmpty()) past_.exportTo(head_.id, to_bytes(file));
-    });
-    menu->addAction(tr("Print…"), this, [this] {
-        print_page(*this, printer_, receipt_title(head_),
-                   [this, head = head_] { return receipt_as_html(head, past_.firstItems(head.id, lines_printed), lines_printed); });
-    });
-    menu->popup(more_->mapToGlobal(QPoint(0, more_->height())));
+                      : chosen > 0
+                          ? tr("Shows first what an undo of the selected items would do")
+                          : tr("Shows first what an undo would do; with items selected, of these alone"));
 }
 
 void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
@@ -413,13 +408,18 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
     const Totals& totals = plan->totals;
     QStringList parts;
     if (totals.of(Outcome::removed) > 0)
-        parts << tr("%Ln taken away (files to the Safe)", nullptr, static_cast<int>(totals.of(Outcome::removed)));
-    if (totals.of(Outcome::restored) > 0) parts << tr("%Ln put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
+        parts << tr("%Ln taken away (files to the Safe)", nullptr,
+                    static_cast<int>(totals.of(Outcome::removed)));
+    if (totals.of(Outcome::restored) > 0)
+        parts << tr("%Ln put back", nullptr, static_cast<int>(totals.of(Outcome::restored)));
     if (totals.of(Outcome::undecided) > 0)
-        parts << tr("%Ln left alone, changed since", nullptr, static_cast<int>(totals.of(Outcome::undecided)));
+        parts << tr("%Ln left alone, changed since", nullptr,
+                    static_cast<int>(totals.of(Outcome::undecided)));
     if (totals.of(Outcome::skipped) > 0)
-        parts << tr("%Ln folders stay, as they hold something", nullptr, static_cast<int>(totals.of(Outcome::skipped)));
-    if (totals.of(Outcome::failed) > 0) parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
+        parts << tr("%Ln folders stay, as they hold something", nullptr,
+                    static_cast<int>(totals.of(Outcome::skipped)));
+    if (totals.of(Outcome::failed) > 0)
+        parts << tr("%Ln cannot be done", nullptr, static_cast<int>(totals.of(Outcome::failed)));
     note_->setText(parts.isEmpty() ? tr("There is nothing left to undo.")
                                    : tr("The undo will do this: %1").arg(parts.join(QStringLiteral(" · "))));
     const auto count = totals.of(Outcome::removed) + totals.of(Outcome::restored);
@@ -433,12 +433,14 @@ void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
 
 /// What can be done with a receipt makes way for a question and its answers.
 void ReceiptsPage::hideUsual() {
-    for (QWidget* usual : std::initializer_list<QWidget*>{undo_, go_on_, more_, results_, free_}) usual->hide();
+    for (QWidget* usual : std::initializer_list<QWidget*>{undo_, go_on_, more_, results_, free_})
+        usual->hide();
     keep_->show();
 }
 
 void ReceiptsPage::askToFree() {
-    note_->setText(tr("%Ln versions, %1, would be gone for good, each only once its bytes are seen in the source that it was copied from. "
+    note_->setText(tr("%Ln versions, %1, would be gone for good, each only once its bytes are seen in the "
+                      "source that it was copied from. "
                       "The others stay.",
                       nullptr, static_cast<int>(in_safe_.versions))
                        .arg(size_text(in_safe_.bytes)));

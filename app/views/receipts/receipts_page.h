@@ -33,11 +33,18 @@ signals:
     void said(const QString& words);
     void resumeRequested(const std::string& receipt, const QString& sentence);
     void undoRequested(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
-    void folderRequested(const std::string& path);        ///< where it went, to be looked at
+    void showRequested(const std::string& receipt);       ///< what it brought in, where that is
     void keepRequested(const tavlo::ReceiptHead& head);   ///< what it did is to be a saved job
     void againRequested(const tavlo::ReceiptHead& head);  ///< the same on the bench again
 
 private:
+    QWidget* buildList();
+    QWidget* buildDetail();
+    void buildActions(class QHBoxLayout& head);
+    void connectList();
+    void connectItems();
+    void connectActions();
+    void showList(const std::shared_ptr<const std::vector<tavlo::ReceiptHead>>& listed);
     void show_(const OpenedReceipt& opened);
     void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
     void leaveUndoPlan();

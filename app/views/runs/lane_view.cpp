@@ -27,10 +27,13 @@ constexpr int edge = 18;
 constexpr int plot_width = 150;
 constexpr int words_width = 112;  // of the rate and the time left
 constexpr int gap = 16;
-constexpr int buttons_width = 274;  // of the most that are shown at once, so that the lanes' columns stand below each other
+constexpr int buttons_width =
+    274;  // of the most that are shown at once, so that the lanes' columns stand below each other
 
 bool goes(LaneState state) { return state == LaneState::running || state == LaneState::stopping; }
-bool rests(LaneState state) { return state == LaneState::stuck || state == LaneState::interrupted || state == LaneState::stopped; }
+bool rests(LaneState state) {
+    return state == LaneState::stuck || state == LaneState::interrupted || state == LaneState::stopped;
+}
 
 }  // namespace
 
@@ -71,7 +74,8 @@ void LaneView::refresh() {
     if (!lane_) return;
     const LaneStatus& status = lane_->status();
     const bool live = lane_->isLive();
-    const bool ended = status.state == LaneState::done || status.state == LaneState::refused || status.state == LaneState::stopped;
+    const bool ended = status.state == LaneState::done || status.state == LaneState::refused ||
+                       status.state == LaneState::stopped;
     const bool resting = rests(status.state) || (status.state == LaneState::paused && !live);
     const bool can_go_on = status.state == LaneState::paused || resting;
     pause_->setText(can_go_on ? tr("Go on") : tr("Pause"));
@@ -110,34 +114,42 @@ QString LaneView::details() const {
         case LaneState::running:
             if (!status.at_hand.empty()) parts << tr("now %1").arg(shown(name_of(status.at_hand)));
             break;
-        case LaneState::waiting: parts << (lane_->drives() ? tr("waits for the drive") : tr("looks at its drives")); break;
-        case LaneState::paused: parts << (lane_->isLive() ? tr("paused by you") : tr("paused when Tavlo was closed")); break;
+        case LaneState::waiting:
+            parts << (lane_->drives() ? tr("waits for the drive") : tr("looks at its drives"));
+            break;
+        case LaneState::paused:
+            parts << (lane_->isLive() ? tr("paused by you") : tr("paused when Tavlo was closed"));
+            break;
         case LaneState::stuck: parts << tr("waits: %1").arg(status.why); break;
-        case LaneState::interrupted: parts << tr("Nothing is lost; going on finishes or takes back what was open"); break;
+        case LaneState::interrupted:
+            parts << tr("Nothing is lost; going on finishes or takes back what was open");
+            break;
         case LaneState::stopping: parts << tr("what is begun is brought to an end"); break;
         case LaneState::refused: parts << status.why; break;
         case LaneState::done:
             for (const auto& [outcome, words] :
-                 {std::pair(Outcome::failed, tr("%Ln failed", nullptr, static_cast<int>(lane_->faults().size()))),
-                  std::pair(Outcome::undecided, tr("%Ln undecided", nullptr, static_cast<int>(status.totals.of(Outcome::undecided))))})
+                 {std::pair(Outcome::failed,
+                            tr("%Ln failed", nullptr, static_cast<int>(lane_->faults().size()))),
+                  std::pair(Outcome::undecided, tr("%Ln undecided", nullptr,
+                                                   static_cast<int>(status.totals.of(Outcome::undecided))))})
                 if (status.totals.of(outcome) > 0) parts << words;
             if (!status.why.isEmpty()) parts << status.why;
             break;
         case LaneState::stopped:
         case LaneState::elsewhere: break;
     }
-    if (status.limit > 0 && lane_->isLive()) parts << tr("at most %1").arg(rate_words(static_cast<double>(status.limit)));
+    if (status.limit > 0 && lane_->isLive())
+        parts << tr("at most %1").arg(rate_words(static_cast<double>(status.limit)));
     return parts.join(QStringLiteral(" · "));
 }
 
 void LaneView::paintEvent(QPaintEvent*) {
     if (!lane_) return;
     const Theme& theme = Theme::current();
-    const LaneStatus& status = lane_->status();
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), current_ ? theme.paper : theme.ground);
-    if (current_) painter.fillRect(QRect(0, 0, 4, height()), theme.accent);
+    if (current_) painter.fillRect(mirrored(QRect(0, 0, 4, height())), theme.accent);
     painter.setPen(theme.line);
     painter.drawLine(rect().bottomLeft(), rect().bottomRight());
     if (hasFocus()) {
@@ -147,44 +159,68 @@ void LaneView::paintEvent(QPaintEvent*) {
     const int right = width() - edge - std::max(buttons_width, buttons_->width()) - gap;
     const QRect words(right - words_width, 0, words_width, height());
     const QRect plot(words.left() - gap - plot_width, 16, plot_width, height() - 34);
-    const int line = fontMetrics().height();
-    const QRect text(edge, 12, plot.left() - gap - edge, line + 2);
+    paintSentence(painter, QRect(edge, 12, plot.left() - gap - edge, fontMetrics().height() + 2));
+    if (!lane_->status().rates.empty())
+        paint_rates(painter, mirrored(plot), lane_->status().rates, Scale::none);
+    paintState(painter, words);
+}
 
+QRect LaneView::mirrored(const QRect& part) const {
+    return QStyle::visualRect(layoutDirection(), rect(), part);
+}
+
+bool LaneView::needsSomebody() const {
+    const LaneState state = lane_->status().state;
+    return state == LaneState::stuck || state == LaneState::refused || state == LaneState::interrupted;
+}
+
+/// What it does, how far it is, and what there is to say of that.
+void LaneView::paintSentence(QPainter& painter, const QRect& text) const {
+    const Theme& theme = Theme::current();
+    const LaneStatus& status = lane_->status();
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
     painter.setFont(bold);
     painter.setPen(theme.ink);
-    painter.drawText(text, Qt::AlignVCenter, QFontMetrics(bold).elidedText(status.sentence, Qt::ElideRight, text.width()));
-    const QRectF bar(edge, text.bottom() + 9, text.width(), 7);
+    painter.drawText(mirrored(text), Qt::AlignVCenter,
+                     QFontMetrics(bold).elidedText(status.sentence, Qt::ElideRight, text.width()));
+    const QRect bar(edge, text.bottom() + 9, text.width(), 7);
     painter.setPen(Qt::NoPen);
     painter.setBrush(theme.line);
-    painter.drawRoundedRect(bar, 3, 3);
-    QRectF done = bar;
-    done.setWidth(bar.width() * done_part(status));
+    painter.drawRoundedRect(mirrored(bar), 3, 3);
+    QRect done = bar;
+    done.setWidth(static_cast<int>(bar.width() * done_part(status)));
     painter.setBrush(goes(status.state) || status.state == LaneState::elsewhere ? theme.accent
                      : status.state == LaneState::done                          ? theme.new_fill
                                                                                 : theme.muted);
-    if (done.width() >= 1) painter.drawRoundedRect(done, 3, 3);
+    if (done.width() >= 1) painter.drawRoundedRect(mirrored(done), 3, 3);
     painter.setFont(font());
-    const bool needs = status.state == LaneState::stuck || status.state == LaneState::refused || status.state == LaneState::interrupted;
-    painter.setPen(needs ? theme.amber : theme.muted);
-    const QRect below(edge, static_cast<int>(bar.bottom()) + 8, text.width(), line + 2);
-    painter.drawText(below, Qt::AlignVCenter, fontMetrics().elidedText(details(), Qt::ElideRight, below.width()));
+    painter.setPen(needsSomebody() ? theme.amber : theme.muted);
+    const QRect below(edge, bar.bottom() + 9, text.width(), text.height());
+    painter.drawText(mirrored(below), Qt::AlignVCenter,
+                     fontMetrics().elidedText(details(), Qt::ElideRight, below.width()));
+}
 
-    if (!status.rates.empty()) paint_rates(painter, plot, status.rates, Scale::none);
+/// How fast it goes and how long it takes, or how it stands.
+void LaneView::paintState(QPainter& painter, const QRect& words) const {
+    const Theme& theme = Theme::current();
+    const LaneStatus& status = lane_->status();
+    const int line = fontMetrics().height();
+    QFont bold = font();
+    bold.setWeight(QFont::DemiBold);
     painter.setFont(bold);
-    painter.setPen(needs ? theme.amber : theme.ink);
-    const bool known = status.state == LaneState::running && status.bytes_per_second > 0;
-    const bool counting = status.state == LaneState::running && status.still_counting;
-    const int above = status.left || counting ? text.top() + 4 : (height() - line - 2) / 2;
+    painter.setPen(needsSomebody() ? theme.amber : theme.ink);
+    const bool runs = status.state == LaneState::running;
+    const bool counting = runs && status.still_counting;
+    const int above = status.left || counting ? 16 : (height() - line - 2) / 2;
     const QRect upper(words.left(), above, words.width(), line + 2);
-    if (known)
-        draw_tabular(painter, upper, Qt::AlignRight, rate_words(status.bytes_per_second));
+    if (runs && status.bytes_per_second > 0)
+        draw_tabular(painter, mirrored(upper), Qt::AlignRight, rate_words(status.bytes_per_second));
     else
-        painter.drawText(upper, Qt::AlignVCenter | Qt::AlignRight, state_words(status.state));
+        painter.drawText(mirrored(upper), Qt::AlignVCenter | Qt::AlignRight, state_words(status.state));
     painter.setFont(font());
     painter.setPen(theme.muted);
-    const QRect lower = upper.translated(0, line + 5);
+    const QRect lower = mirrored(upper.translated(0, line + 5));
     if (status.left)
         painter.drawText(lower, Qt::AlignVCenter | Qt::AlignRight, left_words(*status.left));
     else if (counting)
@@ -203,8 +239,10 @@ void LaneView::askStop() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->setToolTipsVisible(true);
-    menu->addAction(tr("Stop, and keep what is done"), this, [this] { runs_.stop(*lane_, RunLane::After::keep); });
-    menu->addAction(tr("Stop, and take back what is done"), this, [this] { runs_.stop(*lane_, RunLane::After::take_back); });
+    menu->addAction(tr("Stop, and keep what is done"), this,
+                    [this] { runs_.stop(*lane_, RunLane::After::keep); });
+    menu->addAction(tr("Stop, and take back what is done"), this,
+                    [this] { runs_.stop(*lane_, RunLane::After::take_back); });
     menu->popup(stop_->mapToGlobal(QPoint(0, stop_->height())));
 }
 
@@ -212,11 +250,13 @@ void LaneView::showMore() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->addAction(tr("Behind the next one"), this, [this] { runs_.putBehindNext(*lane_); });
-    fill_limit_menu(*menu->addMenu(tr("Reads at most…")), lane_->status().limit, this, [this](std::uint64_t limit) {
-        if (lane_) lane_->limit(limit);
-        refresh();
-    });
-    auto* receipt = menu->addAction(tr("Its receipt so far"), this, [this] { emit receiptRequested(lane_->status().receipt); });
+    fill_limit_menu(*menu->addMenu(tr("Reads at most…")), lane_->status().limit, this,
+                    [this](std::uint64_t limit) {
+                        if (lane_) lane_->limit(limit);
+                        refresh();
+                    });
+    auto* receipt = menu->addAction(tr("Its receipt so far"), this,
+                                    [this] { emit receiptRequested(lane_->status().receipt); });
     receipt->setEnabled(!lane_->status().receipt.empty());
     menu->popup(more_->mapToGlobal(QPoint(0, more_->height())));
 }

@@ -11,7 +11,8 @@
 class QPushButton;
 class Runs;
 
-/// One run on the page of runs: its sentence, how far it is, its rate over the last minute, and what can be done with it.
+/// One run on the page of runs: its sentence, how far it is, its rate over the last minute, and what can be
+/// done with it.
 class LaneView final : public QWidget {
     Q_OBJECT
 
@@ -37,6 +38,10 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    QRect mirrored(const QRect& part) const;  ///< where it is from right to left
+    bool needsSomebody() const;
+    void paintSentence(class QPainter& painter, const QRect& text) const;
+    void paintState(class QPainter& painter, const QRect& words) const;
     void placeButtons();
     QString details() const;
     void askStop();

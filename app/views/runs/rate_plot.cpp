@@ -41,7 +41,8 @@ void paint_rates(QPainter& painter, const QRect& at, const std::vector<RateSampl
     const double top = top_of(rates);
     const QRectF area = QRectF(at).adjusted(0, 1, 0, 0);
     const auto x_of = [&](std::size_t number) {
-        return area.right() - (static_cast<double>(rates.size()) - 1 - static_cast<double>(number)) / across * area.width();
+        return area.right() -
+               (static_cast<double>(rates.size()) - 1 - static_cast<double>(number)) / across * area.width();
     };
     const auto y_of = [&](double rate) { return area.bottom() - rate / top * area.height(); };
     painter.setPen(QPen(theme.line, 1));
@@ -60,7 +61,8 @@ void paint_rates(QPainter& painter, const QRect& at, const std::vector<RateSampl
             painter.fillRect(QRectF(left, area.top(), right - left, area.height()), theme.amber_wash);
         } else {
             QPainterPath line(QPointF(left, y_of(rates[begin == 0 ? 0 : begin - 1].bytes_per_second)));
-            for (std::size_t number = begin; number < end; ++number) line.lineTo(x_of(number), y_of(rates[number].bytes_per_second));
+            for (std::size_t number = begin; number < end; ++number)
+                line.lineTo(x_of(number), y_of(rates[number].bytes_per_second));
             QPainterPath below = line;
             below.lineTo(right, area.bottom());
             below.lineTo(left, area.bottom());
@@ -72,7 +74,9 @@ void paint_rates(QPainter& painter, const QRect& at, const std::vector<RateSampl
         const QString words = scale == Scale::in_figures ? pause_words(kept) : QString();
         if (!words.isEmpty() && painter.fontMetrics().horizontalAdvance(words) + 8 < right - left) {
             painter.setPen(theme.muted);
-            painter.drawText(QRectF(left + 4, area.top() + 2, right - left - 8, painter.fontMetrics().height()), Qt::AlignLeft, words);
+            painter.drawText(
+                QRectF(left + 4, area.top() + 2, right - left - 8, painter.fontMetrics().height()),
+                Qt::AlignLeft, words);
         }
         begin = end;
     }
@@ -88,7 +92,10 @@ QSize RatePlot::sizeHint() const { return {400, 5 * fontMetrics().height()}; }
 void RatePlot::setLane(const RunLane* lane) {
     rates_ = lane != nullptr ? lane->status().rates : std::vector<RateSample>();
     setVisible(rates_.size() > 1);
-    setAccessibleName(rates_.empty() ? QString() : tr("Rate over the last minute: %1 now").arg(rate_words(rates_.back().bytes_per_second)));
+    setAccessibleName(
+        rates_.empty()
+            ? QString()
+            : tr("Rate over the last minute: %1 now").arg(rate_words(rates_.back().bytes_per_second)));
     update();
 }
 
@@ -106,7 +113,8 @@ void RatePlot::paintEvent(QPaintEvent*) {
         draw_tabular(painter, QRect(14, y - line / 2, figures - 8, line), Qt::AlignRight,
                      part == 0 ? QStringLiteral("0") : rate_words(top * part));
     }
-    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line), Qt::AlignLeft, tr("a minute ago"));
+    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line), Qt::AlignLeft,
+                     tr("a minute ago"));
     painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line), Qt::AlignRight, tr("now"));
     paint_rates(painter, plot, rates_, Scale::in_figures);
 }

@@ -13,7 +13,8 @@ class QPainter;
 /// Whether a plot says in figures what its height means.
 enum class Scale { none, in_figures };
 
-/// The rate of a run over the last minute, now at the right: a filled line while it goes; where it stood still, what kept it.
+/// The rate of a run over the last minute, now at the right: a filled line while it goes; where it stood
+/// still, what kept it.
 void paint_rates(QPainter& painter, const QRect& at, const std::vector<RateSample>& rates, Scale scale);
 
 /// The same as a widget, with its scale, for the lane that is looked at.

@@ -23,8 +23,10 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/building.h"
 #include "views/parts/button_row.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/mirrored.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/with_focus.h"
@@ -48,7 +50,8 @@ public:
         return {200, QFontMetrics(option.font).height() * 4 + 22};
     }
 
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override {
         const Theme& theme = Theme::current();
         painter->save();
         paint_row_ground(*painter, option, {});
@@ -59,21 +62,26 @@ public:
         bold.setWeight(QFont::DemiBold);
         painter->setFont(bold);
         painter->setPen(theme.ink);
-        const QString name = QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width());
+        const QString name =
+            QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideMiddle, at.width());
         painter->drawText(at, Qt::AlignVCenter, name);
         painter->setFont(option.font);
         painter->setPen(theme.muted);
-        const QRect beside = at.adjusted(QFontMetrics(bold).horizontalAdvance(name) + 10, 0, 0, 0);
+        const QRect beside =
+            mirrored(at, at.adjusted(QFontMetrics(bold).horizontalAdvance(name) + 10, 0, 0, 0));
         painter->drawText(beside, Qt::AlignVCenter,
-                          metrics.elidedText(index.data(RunFaultsModel::FolderRole).toString(), Qt::ElideLeft, beside.width()));
+                          metrics.elidedText(index.data(RunFaultsModel::FolderRole).toString(), Qt::ElideLeft,
+                                             beside.width()));
         painter->setPen(theme.amber);
         at.translate(0, metrics.height() + 2);
-        painter->drawText(at, Qt::AlignVCenter,
-                          metrics.elidedText(index.data(RunFaultsModel::WhyRole).toString(), Qt::ElideRight, at.width()));
+        painter->drawText(
+            at, Qt::AlignVCenter,
+            metrics.elidedText(index.data(RunFaultsModel::WhyRole).toString(), Qt::ElideRight, at.width()));
         painter->setPen(theme.muted);
         at.translate(0, metrics.height() + 1);
         at.setHeight(2 * metrics.height());
-        painter->drawText(at, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, index.data(RunFaultsModel::RemedyRole).toString());
+        painter->drawText(at, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+                          index.data(RunFaultsModel::RemedyRole).toString());
         painter->restore();
     }
 };
@@ -91,31 +99,37 @@ QLabel* heading(const QString& text) {
 RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     setObjectName(QStringLiteral("runsPage"));
     setAttribute(Qt::WA_StyledBackground);
-    auto* page = new QVBoxLayout(this);
-    page->setContentsMargins(0, 0, 0, 0);
-    page->setSpacing(0);
+    auto* page = column_on(this);
+    buildHead(*page);
+    buildLanes(*page);
+    auto* splitter = new QSplitter;
+    below_ = splitter;
+    splitter->setHandleWidth(1);
+    splitter->setChildrenCollapsible(false);
+    splitter->addWidget(buildDone());
+    splitter->addWidget(buildNeeds());
+    splitter->setSizes({780, 416});
+    splitter->setStretchFactor(0, 1);
+    page->addWidget(splitter, 1);
+    page->addStretch(0);
+    connectParts();
+    runs_.limitAll(Settings::load().rate_limit);
+    showLanes();
+}
 
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(18, 10, 18, 10);
-    head->setSpacing(8);
+void RunsPage::buildHead(QVBoxLayout& page) {
+    auto* head = inset_row(8, 18);  // as the lanes
     title_ = heading({});
     title_->setObjectName(QStringLiteral("runsTitle"));
-    limit_ = new QPushButton;
-    limit_->setObjectName(QStringLiteral("limitAll"));
-    clear_ = new QPushButton(tr("Clear what has ended"));
-    clear_->setObjectName(QStringLiteral("clearRuns"));
     head->addWidget(title_, 1);
-    pause_all_ = new QPushButton(tr("Pause all"));
-    pause_all_->setObjectName(QStringLiteral("pauseAll"));
-    connect(pause_all_, &QPushButton::clicked, this, [this] {
-        for (LaneView* view : views_)
-            if (view->lane() != nullptr && view->lane()->isLive()) runs_.pause(*view->lane());
-    });
-    head->addWidget(pause_all_);
-    head->addWidget(clear_);
-    head->addWidget(limit_);
-    page->addLayout(head);
+    pause_all_ = named_button("pauseAll", tr("Pause all"));
+    clear_ = named_button("clearRuns", tr("Clear what has ended"));
+    limit_ = named_button("limitAll");
+    for (QPushButton* button : {pause_all_, clear_, limit_}) head->addWidget(button);
+    page.addLayout(head);
+}
 
+void RunsPage::buildLanes(QVBoxLayout& page) {
     scroll_ = new QScrollArea;
     scroll_->setObjectName(QStringLiteral("lanes"));
     scroll_->setAccessibleName(tr("Runs"));
@@ -124,48 +138,34 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     scroll_->setFocusPolicy(Qt::NoFocus);
     auto* lanes = new QWidget;
     lanes->setObjectName(QStringLiteral("laneColumn"));
-    column_ = new QVBoxLayout(lanes);
-    column_->setContentsMargins(0, 0, 0, 0);
-    column_->setSpacing(0);
+    column_ = column_on(lanes);
     column_->setAlignment(Qt::AlignTop);
     scroll_->setWidget(lanes);
-    page->addWidget(scroll_);
-    empty_ = new QLabel(tr("Nothing is going on. What is started on the Bench runs here, and its receipt stays under Receipts."));
-    empty_->setObjectName(QStringLiteral("runsEmpty"));
+    page.addWidget(scroll_);
+    empty_ = named_label("runsEmpty", "muted",
+                         tr("Nothing is going on. What is started on the Bench runs here, and its receipt "
+                            "stays under Receipts."));
     empty_->setContentsMargins(18, 16, 18, 16);
-    empty_->setWordWrap(true);
-    set_tone(*empty_, "muted");
-    page->addWidget(empty_);
+    page.addWidget(empty_);
+}
 
-    auto* splitter = new QSplitter;
-    below_ = splitter;
-    splitter->setHandleWidth(1);
-    splitter->setChildrenCollapsible(false);
-    auto* done = new QWidget;
-    done->setObjectName(QStringLiteral("runDone"));
-    done->setAttribute(Qt::WA_StyledBackground);
-    auto* done_column = new QVBoxLayout(done);
-    done_column->setContentsMargins(0, 0, 0, 0);
-    done_column->setSpacing(0);
-    auto* done_head = new QHBoxLayout;
-    done_head->setContentsMargins(14, 9, 12, 8);
+/// What the chosen run has done so far.
+QWidget* RunsPage::buildDone() {
+    auto* done = ground("runDone");
+    auto* column = column_on(done);
+    auto* head = inset_row(10);
     auto* order = new ElidedLabel;
     order->setText(tr("newest first; all of it is in the receipt"));
     set_tone(*order, "muted");
-    filter_ = new QLineEdit;
-    filter_->setObjectName(QStringLiteral("runFilter"));
-    filter_->setAccessibleName(tr("Only items with"));
-    filter_->setPlaceholderText(tr("Name or place"));
-    filter_->setClearButtonEnabled(true);
+    filter_ = narrowing_line("runFilter", tr("Only items with"), tr("Name or place"));
     filter_->setMinimumWidth(digits(13.5));
     filter_->setMaximumWidth(digits(23));
-    done_head->addWidget(heading(tr("As it goes")));
-    done_head->addSpacing(10);
-    done_head->addWidget(order, 1);
-    done_head->addWidget(filter_);
+    head->addWidget(heading(tr("As it goes")));
+    head->addWidget(order, 1);
+    head->addWidget(filter_);
     plot_ = new RatePlot;
-    done_column->addWidget(plot_);
-    done_column->addLayout(done_head);
+    column->addWidget(plot_);
+    column->addLayout(head);
     log_ = new RunLogModel(this);
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("runLog"));
@@ -175,23 +175,19 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     nothing_yet_ = new QLabel(list_->viewport());
     nothing_yet_->setGeometry(14, 14, 560, 24);
     set_tone(*nothing_yet_, "muted");
-    done_column->addWidget(list_, 1);
-    splitter->addWidget(done);
+    column->addWidget(list_, 1);
+    return done;
+}
 
-    auto* needs = new QWidget;
-    needs_ = needs;
-    needs->setObjectName(QStringLiteral("runNeeds"));
-    needs->setAttribute(Qt::WA_StyledBackground);
-    auto* needs_column = new QVBoxLayout(needs);
-    needs_column->setContentsMargins(0, 0, 0, 0);
-    needs_column->setSpacing(0);
-    auto* needs_head = new QHBoxLayout;
-    needs_head->setContentsMargins(14, 9, 12, 8);
+QWidget* RunsPage::buildNeeds() {
+    needs_ = ground("runNeeds");
+    auto* column = column_on(needs_);
+    auto* head = inset_row();
     faults_title_ = heading({});
     faults_title_->setObjectName(QStringLiteral("faultsTitle"));
     faults_title_->setMinimumHeight(filter_->sizeHint().height());
-    needs_head->addWidget(faults_title_, 1);
-    needs_column->addLayout(needs_head);
+    head->addWidget(faults_title_, 1);
+    column->addLayout(head);
     faults_model_ = new RunFaultsModel(this);
     faults_ = new WithFocus<QListView>;
     faults_->setObjectName(QStringLiteral("faultList"));
@@ -201,28 +197,25 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     faults_->setSelectionMode(QAbstractItemView::ExtendedSelection);
     faults_->setUniformItemSizes(true);
     faults_->setFrameShape(QFrame::NoFrame);
-    needs_column->addWidget(faults_, 1);
-    auto* needs_foot = new QHBoxLayout;
-    needs_foot->setContentsMargins(14, 8, 12, 8);
-    again_ = new QPushButton;
-    again_->setObjectName(QStringLiteral("tryAgain"));
-    again_->setToolTip(tr("Once its cause is mended: under the same receipt, as it was asked for"));
-    leave_ = new QPushButton;
-    leave_->setObjectName(QStringLiteral("leaveFault"));
-    leave_->setToolTip(tr("Counts as skipped; the receipt keeps why"));
-    needs_foot->setSpacing(8);
-    needs_foot->addWidget(again_);
-    needs_foot->addWidget(leave_);
-    needs_foot->addStretch(1);
-    needs_column->addLayout(needs_foot);
-    splitter->addWidget(needs);
-    splitter->setSizes({780, 416});
-    splitter->setStretchFactor(0, 1);
-    page->addWidget(splitter, 1);
-    page->addStretch(0);
+    column->addWidget(faults_, 1);
+    auto* foot = inset_row();
+    again_ = named_button("tryAgain", {},
+                          tr("Once its cause is mended: under the same receipt, as it was asked for"));
+    leave_ = named_button("leaveFault", {}, tr("Counts as skipped; the receipt keeps why"));
+    foot->addWidget(again_);
+    foot->addWidget(leave_);
+    foot->addStretch(1);
+    column->addLayout(foot);
+    return needs_;
+}
 
+void RunsPage::connectParts() {
     connect(&runs_, &Runs::lanesChanged, this, &RunsPage::showLanes);
     connect(&runs_, &Runs::progressed, this, &RunsPage::refresh);
+    connect(pause_all_, &QPushButton::clicked, this, [this] {
+        for (LaneView* view : views_)
+            if (view->lane() != nullptr && view->lane()->isLive()) runs_.pause(*view->lane());
+    });
     connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
         log_->setFilter(text);
         showNothingYet();
@@ -244,8 +237,6 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     connect(faults_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &RunsPage::showFaults);
     connect(again_, &QPushButton::clicked, this, [this] { wish(RunFault::Wish::again); });
     connect(leave_, &QPushButton::clicked, this, [this] { wish(RunFault::Wish::leave); });
-    runs_.limitAll(Settings::load().rate_limit);
-    showLanes();
 }
 
 void RunsPage::showEvent(QShowEvent* event) {
@@ -263,7 +254,8 @@ void RunsPage::showLanes() {
     std::vector<LaneView*> views;
     RunLane* begun = nullptr;
     for (const auto& lane : runs_.lanes()) {
-        const auto known = std::find_if(views_.begin(), views_.end(), [&](LaneView* view) { return view->lane() == lane.get(); });
+        const auto known = std::find_if(views_.begin(), views_.end(),
+                                        [&](LaneView* view) { return view->lane() == lane.get(); });
         if (known != views_.end()) {
             views.push_back(*known);
             continue;
@@ -272,7 +264,8 @@ void RunsPage::showLanes() {
         connect(view, &LaneView::chosen, this, [this, view] { choose(view->lane()); });
         connect(view, &LaneView::left, this, [this, view](int by) {
             const auto at = std::find(views_.begin(), views_.end(), view) - views_.begin() + by;
-            if (at >= 0 && at < static_cast<std::ptrdiff_t>(views_.size())) views_[static_cast<std::size_t>(at)]->setFocus();
+            if (at >= 0 && at < static_cast<std::ptrdiff_t>(views_.size()))
+                views_[static_cast<std::size_t>(at)]->setFocus();
         });
         connect(view, &LaneView::receiptRequested, this, &RunsPage::receiptRequested);
         views.push_back(view);
@@ -284,19 +277,22 @@ void RunsPage::showLanes() {
             view->deleteLater();
         }
     for (std::size_t at = 0; at < views.size(); ++at) {
-        if (column_->indexOf(views[at]) != static_cast<int>(at)) column_->insertWidget(static_cast<int>(at), views[at]);
+        if (column_->indexOf(views[at]) != static_cast<int>(at))
+            column_->insertWidget(static_cast<int>(at), views[at]);
         if (at > 0) setTabOrder(views[at - 1], views[at]);
     }
     views_ = std::move(views);
-    const bool current_stays =
-        current_ && std::any_of(views_.begin(), views_.end(), [this](LaneView* view) { return view->lane() == current_; });
+    const bool current_stays = current_ && std::any_of(views_.begin(), views_.end(), [this](LaneView* view) {
+                                   return view->lane() == current_;
+                               });
     if (!current_stays) choose(views_.empty() ? nullptr : views_.front()->lane());
     // what was begun last is looked at, but not instead of one that goes on
     if (begun != nullptr && (!current_ || !current_->isLive())) choose(begun);
     empty_->setVisible(views_.empty());
     below_->setVisible(!views_.empty());
     scroll_->setVisible(!views_.empty());
-    const int height = views_.empty() ? 0 : static_cast<int>(views_.size()) * views_.front()->sizeHint().height();
+    const int height =
+        views_.empty() ? 0 : static_cast<int>(views_.size()) * views_.front()->sizeHint().height();
     scroll_->setFixedHeight(std::min(height, lines(lanes_most_lines)));
     refresh();
 }
@@ -341,8 +337,10 @@ void RunsPage::refresh() {
 
 void RunsPage::showNothingYet() {
     const bool filtered = !filter_->text().trimmed().isEmpty();
-    nothing_yet_->setText(filtered ? tr("Nothing done so far has that in its name or place.")
-                                   : tr("Nothing yet. What it does shows here as it goes; what it did before is in its receipt."));
+    nothing_yet_->setText(
+        filtered
+            ? tr("Nothing done so far has that in its name or place.")
+            : tr("Nothing yet. What it does shows here as it goes; what it did before is in its receipt."));
     nothing_yet_->setVisible(log_->rowCount() == 0);
 }
 
@@ -374,7 +372,8 @@ void RunsPage::showFaults() {
 void RunsPage::wish(RunFault::Wish wish) {
     if (!current_) return;
     std::vector<std::size_t> rows;
-    for (const QModelIndex& index : faults_->selectionModel()->selectedRows()) rows.push_back(static_cast<std::size_t>(index.row()));
+    for (const QModelIndex& index : faults_->selectionModel()->selectedRows())
+        rows.push_back(static_cast<std::size_t>(index.row()));
     runs_.wish(*current_, wish, rows);
     if (current_->isLive() && wish == RunFault::Wish::again && current_->status().state == LaneState::running)
         emit said(tr("They are tried again when the run is through."));

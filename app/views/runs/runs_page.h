@@ -23,7 +23,8 @@ class RunFaultsModel;
 class RunLogModel;
 class Runs;
 
-/// All runs in lanes, in the order in which they have the drives; below, what the chosen one has done so far, and what needs somebody.
+/// All runs in lanes, in the order in which they have the drives; below, what the chosen one has done so far,
+/// and what needs somebody.
 class RunsPage final : public QWidget {
     Q_OBJECT
 
@@ -43,6 +44,11 @@ signals:
     void said(const QString& words);
 
 private:
+    void buildHead(QVBoxLayout& page);
+    void buildLanes(QVBoxLayout& page);
+    QWidget* buildDone();
+    QWidget* buildNeeds();
+    void connectParts();
     void showLanes();
     void refresh();
     void choose(RunLane* lane);

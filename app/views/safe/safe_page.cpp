@@ -20,6 +20,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/collisions/face_to_face.h"
+#include "views/parts/building.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 
@@ -28,60 +29,59 @@ using namespace tavlo;
 SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), versions_(versions) {
     setObjectName(QStringLiteral("safePage"));
     setAttribute(Qt::WA_StyledBackground);
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(18, 12, 18, 8);
+    auto* column = column_on(this);
+    buildHead(*column);
+    buildQuestion(*column);
+    buildParts(*column);
+    auto* foot = inset_row();
+    back_ = named_button("safeBack", tr("Bring back to its place"));
+    elsewhere_ = named_button("safeElsewhere", tr("Bring back elsewhere…"));
+    remove_ = named_button("safeRemove", tr("Remove for good…"));
+    foot->addWidget(back_);
+    foot->addWidget(elsewhere_);
+    foot->addStretch(1);
+    foot->addWidget(remove_);
+    column->addLayout(foot);
+    connectVersions();
+    connectActions();
+    leaveQuestion();
+    showCurrent();
+}
+
+void SafePage::buildHead(QVBoxLayout& column) {
+    auto* head = inset_row();
     auto* words = new QVBoxLayout;
-    title_ = new QLabel;
-    title_->setObjectName(QStringLiteral("safeTitle"));
-    QFont bold = title_->font();
-    bold.setWeight(QFont::DemiBold);
-    title_->setFont(bold);
-    rooms_ = new QLabel;
-    rooms_->setObjectName(QStringLiteral("safeRooms"));
-    rooms_->setWordWrap(true);
-    set_tone(*rooms_, "muted");
+    title_ = named_label("safeTitle");
+    title_->setWordWrap(false);
+    make_bold(*title_);
+    rooms_ = named_label("safeRooms", "muted");
     words->addWidget(title_);
     words->addWidget(rooms_);
     head->addLayout(words, 1);
-    filter_ = new QLineEdit;
-    filter_->setObjectName(QStringLiteral("safeFilter"));
-    filter_->setAccessibleName(tr("Only versions with"));
-    filter_->setPlaceholderText(tr("Name or place"));
-    filter_->setClearButtonEnabled(true);
+    filter_ = narrowing_line("safeFilter", tr("Only versions with"), tr("Name or place"));
     filter_->setFixedWidth(digits(24));
-    head->addWidget(filter_, 0, Qt::AlignTop);
-    keeping_ = new QPushButton;
-    keeping_->setObjectName(QStringLiteral("safeKeeping"));
-    keeping_->setToolTip(tr("How long versions are kept, and when the Safe is too large"));
-    age_ = new QPushButton(tr("Empty by age…"));
-    age_->setObjectName(QStringLiteral("safeEmpty"));
-    head->addSpacing(8);
-    head->addWidget(keeping_, 0, Qt::AlignTop);
-    head->addSpacing(8);
-    head->addWidget(age_, 0, Qt::AlignTop);
-    column->addLayout(head);
+    keeping_ =
+        named_button("safeKeeping", {}, tr("How long versions are kept, and when the Safe is too large"));
+    age_ = named_button("safeEmpty", tr("Empty by age…"));
+    for (QWidget* part : std::initializer_list<QWidget*>{filter_, keeping_, age_})
+        head->addWidget(part, 0, Qt::AlignTop);
+    column.addLayout(head);
+}
 
-    question_ = new QWidget;
-    question_->setObjectName(QStringLiteral("safeQuestion"));
-    question_->setAttribute(Qt::WA_StyledBackground);
-    auto* asked = new QHBoxLayout(question_);
-    asked->setContentsMargins(18, 8, 18, 8);
-    question_words_ = new QLabel;
-    question_words_->setObjectName(QStringLiteral("safeQuestionWords"));
-    question_words_->setWordWrap(true);
-    yes_ = new QPushButton;
-    yes_->setObjectName(QStringLiteral("safeYes"));
-    other_ = new QPushButton;
-    other_->setObjectName(QStringLiteral("safeOther"));
-    auto* no = new QPushButton(tr("Leave it as it is"));
-    no->setObjectName(QStringLiteral("safeNo"));
+void SafePage::buildQuestion(QVBoxLayout& column) {
+    question_ = ground("safeQuestion");
+    auto* asked = inset_row();
+    question_->setLayout(asked);
+    question_words_ = named_label("safeQuestionWords");
+    yes_ = named_button("safeYes");
+    other_ = named_button("safeOther");
+    no_ = named_button("safeNo", tr("Leave it as it is"));
     asked->addWidget(question_words_, 1);
-    for (auto* button : {no, other_, yes_}) asked->addWidget(button);
-    column->addWidget(question_);
+    for (auto* button : {no_, other_, yes_}) asked->addWidget(button);
+    column.addWidget(question_);
+}
 
+void SafePage::buildParts(QVBoxLayout& column) {
     auto* parts = new QSplitter(Qt::Vertical);
     parts->setChildrenCollapsible(false);
     model_ = new SafeModel(this);
@@ -103,7 +103,8 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     list_->setColumnWidth(SafeModel::SizeColumn, digits(10));
     list_->setColumnWidth(SafeModel::WhenColumn, digits(17));
     list_->setColumnWidth(SafeModel::RunColumn, digits(46));
-    empty_ = new QLabel(tr("The Safe is empty. What a run takes a name from, or takes out of a folder, comes here first, whole."),
+    empty_ = new QLabel(tr("The Safe is empty. What a run takes a name from, or takes out of a folder, comes "
+                           "here first, whole."),
                         list_->viewport());
     empty_->setGeometry(20, 24, 640, 40);
     empty_->setWordWrap(true);
@@ -113,64 +114,61 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     parts->addWidget(face_);
     parts->setSizes({230, 330});
     parts->setStretchFactor(1, 1);
-    column->addWidget(parts, 1);
-    auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(18, 8, 18, 8);
-    foot->setSpacing(8);
-    back_ = new QPushButton(tr("Bring back to its place"));
-    back_->setObjectName(QStringLiteral("safeBack"));
-    elsewhere_ = new QPushButton(tr("Bring back elsewhere…"));
-    elsewhere_->setObjectName(QStringLiteral("safeElsewhere"));
-    remove_ = new QPushButton(tr("Remove for good…"));
-    remove_->setObjectName(QStringLiteral("safeRemove"));
-    foot->addWidget(back_);
-    foot->addWidget(elsewhere_);
-    foot->addStretch(1);
-    foot->addWidget(remove_);
-    column->addLayout(foot);
+    column.addWidget(parts, 1);
+}
 
+void SafePage::connectVersions() {
+    connect(&versions_, &SafeVersions::listed, this, &SafePage::showListing);
+    connect(&versions_, &SafeVersions::arranged, this, &SafePage::showArrangement);
+    connect(&versions_, &SafeVersions::chosen, this, &SafePage::askRemoval);
+    connect(&versions_, &SafeVersions::removing, this, [this](std::uint64_t done, std::uint64_t of) {
+        title_->setText(
+            tr("Removing for good: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
+    });
+    connect(&versions_, &SafeVersions::seen, this,
+            [this](const std::string& id, const Status& version, const std::optional<Status>& held) {
+                const int row = list_->currentIndex().row();
+                if (row < 0 || row >= model_->rowCount() || model_->row(row).entry.id != id) return;
+                const SafeEntry& entry = model_->row(row).entry;
+                Status nothing;
+                nothing.type = FileType::other;
+                face_->setSides({tr("In the Safe"), entry.stored, version},
+                                {held ? tr("There now") : tr("Nothing is there now"), entry.original,
+                                 held.value_or(nothing)});
+            });
+    connect(&versions_, &SafeVersions::failed, this, &SafePage::said);
+    connect(&versions_, &SafeVersions::restorePlanned, this, &SafePage::restoreRequested);
+    connect(&versions_, &SafeVersions::placeTaken, this,
+            [this](const std::string& entry, const std::string& into, const QString&) {
+                to_remove_.reset();
+                to_place_ = {entry, into};
+                showQuestion(tr("Something else holds that name now. It can go to the Safe in turn, or the "
+                                "version comes back under a new name."),
+                             tr("Put it in its place"), tr("Under a new name"));
+            });
+    connect(&versions_, &SafeVersions::removed, this, [this](std::size_t count) {
+        emit said(tr("%Ln versions are gone for good.", nullptr, static_cast<int>(count)));
+        refresh();
+    });
+}
+
+void SafePage::connectActions() {
     connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
         wish_.words = text;
         arrange();
     });
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &SafePage::showCurrent);
-    connect(&versions_, &SafeVersions::listed, this, &SafePage::showListing);
-    connect(&versions_, &SafeVersions::arranged, this, &SafePage::showArrangement);
-    connect(&versions_, &SafeVersions::chosen, this, &SafePage::askRemoval);
-    connect(&versions_, &SafeVersions::removing, this, [this](std::uint64_t done, std::uint64_t of) {
-        title_->setText(tr("Removing for good: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
-    });
-    connect(&versions_, &SafeVersions::seen, this, [this](const std::string& id, const Status& version, const std::optional<Status>& held) {
-        const int row = list_->currentIndex().row();
-        if (row < 0 || row >= model_->rowCount() || model_->row(row).entry.id != id) return;
-        const SafeEntry& entry = model_->row(row).entry;
-        Status nothing;
-        nothing.type = FileType::other;
-        face_->setSides({tr("In the Safe"), entry.stored, version},
-                        {held ? tr("There now") : tr("Nothing is there now"), entry.original, held.value_or(nothing)});
-    });
-    connect(&versions_, &SafeVersions::failed, this, &SafePage::said);
-    connect(&versions_, &SafeVersions::restorePlanned, this, &SafePage::restoreRequested);
-    connect(&versions_, &SafeVersions::placeTaken, this, [this](const std::string& entry, const std::string& into, const QString&) {
-        to_remove_.reset();
-        to_place_ = {entry, into};
-        showQuestion(tr("Something else holds that name now. It can go to the Safe in turn, or the version comes back under a new name."),
-                     tr("Put it in its place"), tr("Under a new name"));
-    });
-    connect(&versions_, &SafeVersions::removed, this, [this](std::size_t count) {
-        emit said(tr("%Ln versions are gone for good.", nullptr, static_cast<int>(count)));
-        refresh();
-    });
     connect(back_, &QPushButton::clicked, this, [this] { restore(false); });
     connect(elsewhere_, &QPushButton::clicked, this, [this] { restore(true); });
     connect(remove_, &QPushButton::clicked, this, [this] {
         std::vector<std::uint32_t> rows;
-        for (const int at : list_->selectedRowNumbers()) rows.push_back(model_->arrangement().order[static_cast<std::size_t>(at)]);
+        for (const int at : list_->selectedRowNumbers())
+            rows.push_back(model_->arrangement().order[static_cast<std::size_t>(at)]);
         versions_.choose(model_->arrangement().listing, std::move(rows));
     });
     connect(age_, &QPushButton::clicked, this, &SafePage::fillEmptyMenu);
     connect(keeping_, &QPushButton::clicked, this, &SafePage::fillKeepingMenu);
-    connect(no, &QPushButton::clicked, this, &SafePage::leaveQuestion);
+    connect(no_, &QPushButton::clicked, this, &SafePage::leaveQuestion);
     connect(yes_, &QPushButton::clicked, this, [this] {
         if (to_set_)
             setAge(*to_set_);
@@ -184,8 +182,6 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
         if (to_place_) versions_.planRestore(to_place_->first, to_place_->second, Decision::rename);
         leaveQuestion();
     });
-    leaveQuestion();
-    showCurrent();
 }
 
 void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
@@ -195,20 +191,24 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
     for (const SafeRoom& room : listing_->rooms) {
         bytes += room.bytes;
         const QString place = shown(parent_of(room.safe));
-        rooms << (room.there ? tr("%1 in %2 (%Ln versions)", nullptr, static_cast<int>(room.versions)).arg(size_text(room.bytes), place)
-                             : tr("%1 in %2, not mounted now (%Ln versions)", nullptr, static_cast<int>(room.versions))
+        rooms << (room.there ? tr("%1 in %2 (%Ln versions)", nullptr, static_cast<int>(room.versions))
+                                   .arg(size_text(room.bytes), place)
+                             : tr("%1 in %2, not mounted now (%Ln versions)", nullptr,
+                                  static_cast<int>(room.versions))
                                    .arg(size_text(room.bytes), place));
     }
     title_->setText(listing_->rows.empty()
                         ? tr("The Safe is empty")
-                        : tr("%Ln versions in the Safe, %1", nullptr, static_cast<int>(listing_->rows.size())).arg(size_text(bytes)));
+                        : tr("%Ln versions in the Safe, %1", nullptr, static_cast<int>(listing_->rows.size()))
+                              .arg(size_text(bytes)));
     const KeepingRules rules = KeepingRules::load();
     const bool over = rules.safe_limit > 0 && bytes > rules.safe_limit;
     if (over) rooms.prepend(tr("more than the %1 that you have set").arg(size_text(rules.safe_limit)));
     set_tone(*rooms_, over ? "amber" : "muted");
     rooms_->setText(rooms.join(QStringLiteral(" · ")));
     rooms_->setVisible(!listing_->rooms.empty());
-    keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied") : tr("Kept %Ln days", nullptr, rules.safe_days));
+    keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied")
+                                           : tr("Kept %Ln days", nullptr, rules.safe_days));
     empty_->setVisible(listing_->rows.empty());
     age_->setEnabled(!listing_->rows.empty());
     arrange();
@@ -217,7 +217,8 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
 
 void SafePage::arrange() {
     const int row = list_->currentIndex().row();
-    versions_.arrange(listing_, wish_, row >= 0 && row < model_->rowCount() ? model_->row(row).entry.id : std::string());
+    versions_.arrange(listing_, wish_,
+                      row >= 0 && row < model_->rowCount() ? model_->row(row).entry.id : std::string());
 }
 
 void SafePage::showArrangement(std::shared_ptr<const SafeArrangement> arrangement) {
@@ -238,9 +239,12 @@ void SafePage::showCurrent() {
     back_->setEnabled(rows.size() == 1);
     elsewhere_->setEnabled(rows.size() == 1);
     remove_->setEnabled(!rows.empty());
-    remove_->setText(rows.size() > 1 ? tr("Remove %Ln for good…", nullptr, static_cast<int>(rows.size())) : tr("Remove for good…"));
+    remove_->setText(rows.size() > 1 ? tr("Remove %Ln for good…", nullptr, static_cast<int>(rows.size()))
+                                     : tr("Remove for good…"));
     if (rows.size() != 1)
-        return face_->clear(rows.empty() ? QString() : tr("%Ln versions are selected.", nullptr, static_cast<int>(rows.size())));
+        return face_->clear(rows.empty()
+                                ? QString()
+                                : tr("%Ln versions are selected.", nullptr, static_cast<int>(rows.size())));
     const SafeRow& row = model_->row(rows.front());
     if (!row.there) return face_->clear(tr("The volume that it lies on is not mounted now."));
     versions_.look(row.entry);
@@ -268,14 +272,16 @@ void SafePage::fillKeepingMenu() {
         action->setCheckable(true);
         action->setChecked(on);
     };
-    for (const auto& [words, days] :
-         {std::pair(tr("Versions stay until I empty the Safe"), 0), std::pair(tr("They leave by themselves after a year"), 365),
-          std::pair(tr("They leave by themselves after 90 days"), 90), std::pair(tr("They leave by themselves after 30 days"), 30)})
+    for (const auto& [words, days] : {std::pair(tr("Versions stay until I empty the Safe"), 0),
+                                      std::pair(tr("They leave by themselves after a year"), 365),
+                                      std::pair(tr("They leave by themselves after 90 days"), 90),
+                                      std::pair(tr("They leave by themselves after 30 days"), 30)})
         add(words, rules.safe_days == days, [this, days = days] { askAge(days); });
     menu->addSeparator();
     constexpr std::uint64_t giga = 1024 * 1024 * 1024;
     for (const auto limit : {std::uint64_t{0}, giga, 10 * giga, 100 * giga})
-        add(limit == 0 ? tr("No warning of its size") : tr("Warn when it takes more than %1").arg(size_text(limit)),
+        add(limit == 0 ? tr("No warning of its size")
+                       : tr("Warn when it takes more than %1").arg(size_text(limit)),
             rules.safe_limit == limit, [this, limit] {
                 KeepingRules changed = KeepingRules::load();
                 changed.safe_limit = limit;
@@ -300,7 +306,8 @@ void SafePage::askAge(int days) {
     const auto& ages = SafeListing::ages_in_days;
     const auto group = static_cast<std::size_t>(std::find(ages.begin(), ages.end(), days) - ages.begin());
     const auto now = group < ages.size() ? listing_->older[group].versions : 0;
-    showQuestion(tr("At each start, versions older than %1 days would be gone for good, and their runs could no longer be undone in full.")
+    showQuestion(tr("At each start, versions older than %1 days would be gone for good, and their runs could "
+                    "no longer be undone in full.")
                          .arg(days) +
                      QLatin1Char(' ') + tr("Now that would be %Ln versions.", nullptr, static_cast<int>(now)),
                  tr("Keep them %Ln days", nullptr, days), {});
@@ -310,9 +317,10 @@ void SafePage::fillEmptyMenu() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     const auto add = [&](const QString& words, const SafeGroup& group) {
-        auto* action =
-            menu->addAction(tr("%1: %Ln versions, %2", nullptr, static_cast<int>(group.rows.size())).arg(words, size_text(group.bytes)),
-                            this, [this, listing = listing_, &group] { versions_.choose(listing, group.rows); });
+        auto* action = menu->addAction(
+            tr("%1: %Ln versions, %2", nullptr, static_cast<int>(group.rows.size()))
+                .arg(words, size_text(group.bytes)),
+            this, [this, listing = listing_, &group] { versions_.choose(listing, group.rows); });
         action->setEnabled(!group.rows.empty());
     };
     add(tr("Older than a year"), listing_->older[0]);
@@ -329,9 +337,10 @@ void SafePage::askRemoval(std::shared_ptr<const SafeChoice> choice) {
     to_place_.reset();
     to_remove_ = std::move(choice);
     const int count = static_cast<int>(to_remove_->ids.size());
-    showQuestion(tr("%Ln versions would be gone for good; that is not undone.", nullptr, count) + QLatin1Char(' ') +
-                     tr("%Ln runs can then no longer be undone in full.", nullptr, static_cast<int>(to_remove_->runs)),
-                 tr("Remove %Ln versions for good", nullptr, count), {});
+    showQuestion(
+        tr("%Ln versions would be gone for good; that is not undone.", nullptr, count) + QLatin1Char(' ') +
+            tr("%Ln runs can then no longer be undone in full.", nullptr, static_cast<int>(to_remove_->runs)),
+        tr("Remove %Ln versions for good", nullptr, count), {});
 }
 
 void SafePage::showQuestion(const QString& words, const QString& yes, const QString& other) {

@@ -18,15 +18,16 @@ class QLineEdit;
 class QPushButton;
 class RowView;
 
-/// The versions that runs set aside: each against what holds its place now; brought back, or, only when somebody says so, removed
-/// for good.
+/// The versions that runs set aside: each against what holds its place now; brought back, or, only when
+/// somebody says so, removed for good.
 class SafePage final : public QWidget {
     Q_OBJECT
 
 public:
     explicit SafePage(SafeVersions& versions, QWidget* parent = nullptr);
     void refresh() { versions_.list(); }
-    /// Asks whether versions are to leave by themselves past this age, once it is known how many that would be now.
+    /// Asks whether versions are to leave by themselves past this age, once it is known how many that would
+    /// be now.
     void proposeAge(int days) {
         proposed_days_ = days;
         refresh();
@@ -38,6 +39,11 @@ signals:
     void said(const QString& words);
 
 private:
+    void buildHead(class QVBoxLayout& column);
+    void buildQuestion(class QVBoxLayout& column);
+    void buildParts(class QVBoxLayout& column);
+    void connectVersions();
+    void connectActions();
     void showListing(std::shared_ptr<const SafeListing> listing);
     void arrange();
     void showArrangement(std::shared_ptr<const SafeArrangement> arrangement);
@@ -67,12 +73,15 @@ private:
     QPushButton* remove_;
     QPushButton* age_;
     QPushButton* keeping_;
-    int proposed_days_ = 0;      ///< 0: none
-    std::optional<int> to_set_;  ///< what the question is about, if that is the age at which versions go by themselves
+    int proposed_days_ = 0;  ///< 0: none
+    std::optional<int>
+        to_set_;  ///< what the question is about, if that is the age at which versions go by themselves
     QWidget* question_;
     QLabel* question_words_;
     QPushButton* yes_;
     QPushButton* other_;
-    std::shared_ptr<const SafeChoice> to_remove_;                  ///< what the question is about, if that is removal
-    std::optional<std::pair<std::string, std::string>> to_place_;  ///< entry and folder, if it is a place that is held
+    QPushButton* no_;
+    std::shared_ptr<const SafeChoice> to_remove_;  ///< what the question is about, if that is removal
+    std::optional<std::pair<std::string, std::string>>
+        to_place_;  ///< entry and folder, if it is a place that is held
 };

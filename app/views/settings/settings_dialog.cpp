@@ -22,7 +22,9 @@ constexpr std::uint64_t mib = 1024 * 1024;
 constexpr std::uint64_t gib = 1024 * mib;
 
 /// The next one up, so that a limit of a few bytes does not read as none.
-int units(std::uint64_t bytes, std::uint64_t unit) { return static_cast<int>(std::min<std::uint64_t>((bytes + unit - 1) / unit, 100'000)); }
+int units(std::uint64_t bytes, std::uint64_t unit) {
+    return static_cast<int>(std::min<std::uint64_t>((bytes + unit - 1) / unit, 100'000));
+}
 
 }  // namespace
 
@@ -76,7 +78,8 @@ void SettingsDialog::buildBatch() {
     auto* rows = section(tr("A new batch"));
     rule_ = new QComboBox;
     rule_->setObjectName(QStringLiteral("settingRule"));
-    for (int rule = 0; rule < static_cast<int>(CollisionRule::own); ++rule) rule_->addItem(rule_words(static_cast<CollisionRule>(rule)));
+    for (int rule = 0; rule < static_cast<int>(CollisionRule::own); ++rule)
+        rule_->addItem(rule_words(static_cast<CollisionRule>(rule)));
     rule_->setCurrentIndex(static_cast<int>(before_.first_rule));
     rows->addRow(tr("Where a &name is taken, begin with"), rule_);
     early_ = new QCheckBox(tr("Copies begin while they are &counted"));
@@ -87,11 +90,13 @@ void SettingsDialog::buildBatch() {
 
 void SettingsDialog::buildRuns() {
     auto* rows = section(tr("Runs"));
-    reads_back_ = new QCheckBox(tr("&Read everything back from the disk and compare it, also what stays on one disk"));
+    reads_back_ =
+        new QCheckBox(tr("&Read everything back from the disk and compare it, also what stays on one disk"));
     reads_back_->setObjectName(QStringLiteral("settingReadsBack"));
     reads_back_->setChecked(before_.reads_back);
     rows->addRow(reads_back_);
-    limit_ = addNumber(*rows, tr("All runs &together, at most"), tr(" MiB/s"), tr("as fast as they can"), 100'000, "settingLimit");
+    limit_ = addNumber(*rows, tr("All runs &together, at most"), tr(" MiB/s"), tr("as fast as they can"),
+                       100'000, "settingLimit");
     limit_->setValue(units(before_.rate_limit, mib));
 }
 
@@ -104,18 +109,20 @@ void SettingsDialog::buildKeeping() {
     safe_days_->addItem(SafePage::tr("They leave by themselves after 90 days"), 90);
     safe_days_->addItem(SafePage::tr("They leave by themselves after 30 days"), 30);
     if (safe_days_->findData(before_.keeping.safe_days) < 0)
-        safe_days_->addItem(SafePage::tr("Kept %Ln days", nullptr, before_.keeping.safe_days), before_.keeping.safe_days);
+        safe_days_->addItem(SafePage::tr("Kept %Ln days", nullptr, before_.keeping.safe_days),
+                            before_.keeping.safe_days);
     safe_days_->setCurrentIndex(safe_days_->findData(before_.keeping.safe_days));
     rows->addRow(tr("&Versions in the Safe"), safe_days_);
-    safe_limit_ = addNumber(*rows, tr("&Say so where the Safe takes more than"), tr(" GiB"), tr("never"), 100'000, "settingSafeLimit");
+    safe_limit_ = addNumber(*rows, tr("&Say so where the Safe takes more than"), tr(" GiB"), tr("never"),
+                            100'000, "settingSafeLimit");
     safe_limit_->setValue(units(before_.keeping.safe_limit, gib));
-    receipt_days_ =
-        addNumber(*rows, tr("Rece&ipts that nothing in the Safe hangs on"), tr(" days"), tr("for good"), 3650, "settingReceiptDays");
+    receipt_days_ = addNumber(*rows, tr("Rece&ipts that nothing in the Safe hangs on"), tr(" days"),
+                              tr("for good"), 3650, "settingReceiptDays");
     receipt_days_->setValue(before_.keeping.receipt_days);
 }
 
-QSpinBox* SettingsDialog::addNumber(QFormLayout& rows, const QString& words, const QString& unit, const QString& none, int most,
-                                    const char* name) {
+QSpinBox* SettingsDialog::addNumber(QFormLayout& rows, const QString& words, const QString& unit,
+                                    const QString& none, int most, const char* name) {
     auto* box = new QSpinBox;
     box->setObjectName(QLatin1String(name));
     box->setRange(0, most);

@@ -26,7 +26,8 @@ private:
     void buildBatch();
     void buildRuns();
     void buildKeeping();
-    QSpinBox* addNumber(QFormLayout& rows, const QString& words, const QString& unit, const QString& none, int most, const char* name);
+    QSpinBox* addNumber(QFormLayout& rows, const QString& words, const QString& unit, const QString& none,
+                        int most, const char* name);
 
     const Settings before_;
     QComboBox* looks_ = nullptr;

@@ -16,12 +16,14 @@
 #include <algorithm>
 #include <functional>
 
+#include "error_words.h"
 #include "files/path.h"
 #include "models/sizes_model.h"
 #include "select/amounts.h"
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/mirrored.h"
 #include "views/parts/opening.h"
 #include "views/parts/segments.h"
 #include "views/parts/with_focus.h"
@@ -33,7 +35,8 @@ namespace {
 constexpr std::uint64_t usual_over = std::uint64_t{100} << 20;
 constexpr std::size_t most_open = 200;  // that are watched, and opened again
 
-/// Rows with room between them; and a size with a bar as long as it is heavy, beside the heaviest of those that lie with it.
+/// Rows with room between them; and a size with a bar as long as it is heavy, beside the heaviest of those
+/// that lie with it.
 class SizeDelegate final : public QStyledItemDelegate {
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
@@ -42,17 +45,18 @@ public:
         return {QStyledItemDelegate::sizeHint(option, index).width(), lines(1.75)};
     }
 
-    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override {
         QStyledItemDelegate::paint(painter, option, index);
         if (index.column() != SizesModel::SizeColumn) return;
         constexpr int words = 84;
-        const QRect room = option.rect.adjusted(10, 8, -words, -8);
+        const QRect room = mirrored(option.rect, option.rect.adjusted(10, 8, -words, -8));
         const int length = static_cast<int>(index.data(SizesModel::ShareRole).toDouble() * room.width());
         if (room.width() <= 0) return;
         painter->fillRect(room, Theme::current().line);
-        painter->fillRect(
-            QRect(room.left(), room.top(), std::max(length, index.data(SizesModel::ShareRole).toDouble() > 0 ? 1 : 0), room.height()),
-            Theme::current().new_fill);
+        const bool is_any = index.data(SizesModel::ShareRole).toDouble() > 0;
+        const QRect bar(room.left(), room.top(), std::max(length, is_any ? 1 : 0), room.height());
+        painter->fillRect(mirrored(room, bar), Theme::current().new_fill);
     }
 };
 
@@ -118,10 +122,11 @@ void SizesPage::buildHead(QVBoxLayout& column) {
     auto* ways = new QHBoxLayout;
     ways->setSpacing(8);
     shows_ = new QButtonGroup(this);
-    const std::pair<SizesModel::Shows, QString> words[] = {{SizesModel::Shows::all, tr("Everything")},
-                                                           {SizesModel::Shows::largest_files, tr("Largest files")},
-                                                           {SizesModel::Shows::empty_folders, tr("Empty folders")},
-                                                           {SizesModel::Shows::large_folders, tr("Folders over")}};
+    const std::pair<SizesModel::Shows, QString> words[] = {
+        {SizesModel::Shows::all, tr("Everything")},
+        {SizesModel::Shows::largest_files, tr("Largest files")},
+        {SizesModel::Shows::empty_folders, tr("Empty folders")},
+        {SizesModel::Shows::large_folders, tr("Folders over")}};
     std::vector<QPushButton*> buttons;
     for (const auto& [way, text] : words) {
         auto* button = new QPushButton(text);
@@ -181,7 +186,8 @@ void SizesPage::work() {
     const auto work = [this, folder = folder_](const std::stop_token& stop) {
         const auto so_far = [&](std::shared_ptr<const Weighed> some) {
             later(this, [this, folder, some = std::move(some)] {
-                const bool knows_more = model_->weighed() && model_->weighed()->complete;  // it is weighed again: no step back
+                const bool knows_more =
+                    model_->weighed() && model_->weighed()->complete;  // it is weighed again: no step back
                 if (weighing_ && folder == folder_ && !knows_more) take(some);
             });
         };
@@ -189,7 +195,7 @@ void SizesPage::work() {
     };
     worker_.ask(this, work, [this](const Result<std::shared_ptr<const Weighed>>& result) {
         weighing_ = false;
-        problem_ = result ? QString() : ::shown(describe(result.error()));
+        problem_ = result ? QString() : error_words(result.error());
         if (result) take(*result);
         watch();
         refreshWords();
@@ -234,7 +240,8 @@ std::vector<std::string> SizesPage::openFolders() const {
 
 std::vector<std::string> SizesPage::selectedPaths() const {
     std::vector<std::string> paths;
-    for (const QModelIndex& index : tree_->selectionModel()->selectedRows()) paths.push_back(model_->path(index));
+    for (const QModelIndex& index : tree_->selectionModel()->selectedRows())
+        paths.push_back(model_->path(index));
     std::sort(paths.begin(), paths.end());
     return paths;
 }
@@ -248,7 +255,8 @@ void SizesPage::refreshWords() {
         const Weighed::Thing& all = weighed->things[0];
         figures = tr("%1 in %Ln files", nullptr, static_cast<int>(all.files)).arg(size_text(all.bytes));
         if (weighing_) figures = tr("being weighed: %1 so far").arg(figures);
-        if (weighed->unread > 0) figures += tr(" · %Ln folders could not be read", nullptr, static_cast<int>(weighed->unread));
+        if (weighed->unread > 0)
+            figures += tr(" · %Ln folders could not be read", nullptr, static_cast<int>(weighed->unread));
     } else if (weighing_) {
         figures = tr("being weighed…");
     }
@@ -264,6 +272,9 @@ void SizesPage::refreshWords() {
     const auto paths = tree_->selectionModel()->selectedRows();
     std::uint64_t bytes = 0;
     for (const QModelIndex& index : paths) bytes += weighed ? weighed->things[index.internalId()].bytes : 0;
-    chosen_->setText(paths.isEmpty() ? QString() : tr("%Ln selected, %1", nullptr, static_cast<int>(paths.size())).arg(size_text(bytes)));
+    chosen_->setText(
+        paths.isEmpty()
+            ? QString()
+            : tr("%Ln selected, %1", nullptr, static_cast<int>(paths.size())).arg(size_text(bytes)));
     for (QPushButton* button : {pick_, remove_}) button->setEnabled(!paths.isEmpty());
 }

@@ -19,8 +19,8 @@ class QPushButton;
 class QTreeView;
 class SizesModel;
 
-/// What stands out below a folder: sizes as bars, folders that open, the largest files, empty folders, folders over a size. What is found
-/// goes into the batch. It follows the disk.
+/// What stands out below a folder: sizes as bars, folders that open, the largest files, empty folders,
+/// folders over a size. What is found goes into the batch. It follows the disk.
 class SizesPage final : public QWidget {
     Q_OBJECT
 
