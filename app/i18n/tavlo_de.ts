@@ -843,7 +843,7 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         </message>
         <message>
             <source>has not come to its end, so it is undone whole or gone on with first</source>
-            <translation>ist nicht zu Ende, also wird es ganz rückgängig gemacht oder erst fortgesetzt</translation>
+            <translation>ist nicht zu Ende, also wird es ganz zurückgenommen oder erst fortgesetzt</translation>
         </message>
         <message>
             <source>has not ended</source>
@@ -1015,7 +1015,7 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         </message>
         <message>
             <source>is not the receipt of an undo</source>
-            <translation>ist nicht der Beleg einer Rücknahme</translation>
+            <translation>ist nicht die Quittung einer Rücknahme</translation>
         </message>
         <message>
             <source>is not the version that was set aside</source>
@@ -1211,7 +1211,7 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         </message>
         <message>
             <source>there is no such receipt</source>
-            <translation>es gibt keinen solchen Beleg</translation>
+            <translation>es gibt keine solche Quittung</translation>
         </message>
         <message>
             <source>there is no such version in the Safe</source>
@@ -1271,15 +1271,15 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
         </message>
         <message>
             <source>was undone</source>
-            <translation>wurde rückgängig gemacht</translation>
+            <translation>wurde zurückgenommen</translation>
         </message>
         <message>
             <source>was undone already, by %1</source>
-            <translation>wurde schon rückgängig gemacht, durch %1</translation>
+            <translation>wurde schon zurückgenommen, durch %1</translation>
         </message>
         <message>
             <source>was undone by %1</source>
-            <translation>wurde rückgängig gemacht durch %1</translation>
+            <translation>wurde zurückgenommen durch %1</translation>
         </message>
         <message>
             <source>was written, and has another size</source>
@@ -4246,8 +4246,8 @@ Was immer wieder getan wird, wird wie sonst auf der Werkbank zusammengestellt; d
         <message numerus="yes">
             <source>%Ln are in hand in the other window now.</source>
             <translation>
-                <numerusform>%Ln ist jetzt im anderen Fenster zur Hand.</numerusform>
-                <numerusform>%Ln sind jetzt im anderen Fenster zur Hand.</numerusform>
+                <numerusform>%Ln ist jetzt im anderen Fenster in der Hand.</numerusform>
+                <numerusform>%Ln sind jetzt im anderen Fenster in der Hand.</numerusform>
             </translation>
         </message>
         <message>
@@ -4578,7 +4578,7 @@ GPL-3.0-or-later</translation>
         </message>
         <message>
             <source>What is in hand is not kept when the window closes: nothing can be written in %1.</source>
-            <translation>Was zur Hand ist, wird beim Schließen des Fensters nicht behalten: in %1 kann nichts geschrieben werden.</translation>
+            <translation>Was in der Hand ist, wird beim Schließen des Fensters nicht behalten: in %1 kann nichts geschrieben werden.</translation>
         </message>
         <message>
             <source>%1 – Tavlo</source>
