@@ -78,6 +78,7 @@ int main(int count, char** words) {
     const DesktopLooks looks(DesktopNotes::sessionBus());
     QObject::connect(&looks, &DesktopLooks::wished, &application, [&](std::optional<bool> dark) {
         desktop_wants(dark);
+        if (dark == Theme::current().dark) return;  // all of every window would be styled again
         apply_theme(application, static_cast<ThemeChoice>(Settings::load().looks));
     });
     const EndSignals ending(end_all_windows);

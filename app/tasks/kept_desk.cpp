@@ -24,8 +24,7 @@ std::optional<KeptDesk> take_desk(const std::string& state_folder) {
                                                 QStringLiteral(".lock"));
         lock->setStaleLockTime(0);  // whoever lives has it, for as long as it takes
         if (lock->tryLock(0)) return KeptDesk{folder, std::move(lock)};
-        if (lock->error() != QLockFile::LockFailedError)
-            return KeptDesk{folder, nullptr};  // without locks there, as well as it goes
+        if (lock->error() != QLockFile::LockFailedError) return std::nullopt;  // nothing can be written there
     }
     return std::nullopt;
 }

@@ -141,22 +141,12 @@ bool Planner::shares_folder_decision(Item& item) {
         if (!item.collision->decided_on)
             item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(folder));
     }
-    switch (folder.outcome) {
-        case Outcome::skipped:
-        case Outcome::undecided: item.outcome = folder.outcome; return true;
-        case Outcome::failed:
-            item.outcome = Outcome::failed;
-            item.problem = folder.problem;
-            return true;
-        case Outcome::planned:
-        case Outcome::created:
-        case Outcome::overwritten:
-        case Outcome::renamed:
-        case Outcome::merged:
-        case Outcome::removed:
-        case Outcome::restored: return false;
-    }
-    return false;
+    const bool stays_out = folder.outcome == Outcome::skipped || folder.outcome == Outcome::undecided ||
+                           folder.outcome == Outcome::failed;
+    if (!stays_out) return false;
+    item.outcome = folder.outcome;
+    if (folder.outcome == Outcome::failed) item.problem = folder.problem;
+    return true;
 }
 
 bool Planner::cannot_be_done(Item& item, std::uint32_t at) {

@@ -339,22 +339,17 @@ Result<void> Runner::may_leave(ItemId id, const Handle& folder, const std::strin
 /// What comes in a folder that did not arrive after all does not arrive either.
 bool Runner::follows_its_folder(ItemId id) {
     if (item(id).parent == no_item || is_renamed(id)) return false;
-    switch (results_[item(id).parent]) {
-        case Outcome::failed:
-            fail(id, {Fault::not_found, 0, "the folder it comes in could not be made",
-                      plan_.source_path(item(id))});
-            return true;
-        case Outcome::undecided: leave_undecided(id, "the folder it comes in is undecided"); return true;
-        case Outcome::skipped: settle(id, Outcome::skipped); return true;
-        case Outcome::planned:
-        case Outcome::created:
-        case Outcome::overwritten:
-        case Outcome::renamed:
-        case Outcome::merged:
-        case Outcome::removed:
-        case Outcome::restored: return false;
-    }
-    return false;
+    const Outcome of_folder = results_[item(id).parent];
+    if (of_folder == Outcome::failed)
+        fail(id,
+             {Fault::not_found, 0, "the folder it comes in could not be made", plan_.source_path(item(id))});
+    else if (of_folder == Outcome::undecided)
+        leave_undecided(id, "the folder it comes in is undecided");
+    else if (of_folder == Outcome::skipped)
+        settle(id, Outcome::skipped);
+    else
+        return false;
+    return true;
 }
 
 std::size_t Runner::most_in_a_group() {

@@ -12,6 +12,7 @@
 #include "views/bench/folder_levels_panel.h"
 #include "views/bench/name_steps_panel.h"
 #include "views/gathering/gathering_side.h"
+#include "views/parts/named_combo.h"
 #include "views/settings/settings_dialog.h"
 
 // What somebody hears who does not see the window.
@@ -41,15 +42,20 @@ QStringList silent_below(QWidget& top) {
     return silent;
 }
 
-}  // namespace
-
-TEST_CASE("everything that can have the keyboard has a name, in every place", "[looks]") {
-    Desk desk;
+/// One file in hand, on its way to where its name is taken.
+void collide(Desk& desk) {
     desk.temp.write("desk/a.txt", "new a");
     desk.temp.write("there/a.txt", "old");
     desk.open();
     desk.window->bench().pick(desk.temp.path("desk"), {"a.txt"});
     desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
+}
+
+}  // namespace
+
+TEST_CASE("everything that can have the keyboard has a name, in every place", "[looks]") {
+    Desk desk;
+    collide(desk);
     for (const char* place : {"placeBench", "placeCollisions", "placeRuns", "placeReceipts", "placeSafe",
                               "placeJobs", "placeSizes"}) {
         desk.driver->click(place);
@@ -70,13 +76,23 @@ TEST_CASE("everything that can have the keyboard has a name, in every place", "[
     CHECK(silent_below(settings).join(QStringLiteral("; ")).toStdString() == "");
 }
 
+TEST_CASE(
+    "a box of choices has its label beside it wherever it goes, and takes it along when it goes for good",
+    "[looks]") {
+    QWidget first;
+    QWidget second;
+    auto* box = new NamedCombo(QStringLiteral("Which of them"), &first);
+    CHECK(heard(*box) == QStringLiteral("Which of them"));
+    box->setParent(&second);
+    CHECK(first.findChildren<QLabel*>().isEmpty());
+    CHECK(heard(*box) == QStringLiteral("Which of them"));
+    delete box;
+    CHECK(second.findChildren<QLabel*>().isEmpty());  // else a list that is read again would gather them
+}
+
 TEST_CASE("rows say what they are and how they stand", "[looks]") {
     Desk desk;
-    desk.temp.write("desk/a.txt", "new a");
-    desk.temp.write("there/a.txt", "old");
-    desk.open();
-    desk.window->bench().pick(desk.temp.path("desk"), {"a.txt"});
-    desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
+    collide(desk);
     const auto says = [&](const char* list, int row) {
         return desk.driver->find<QAbstractItemView>(list)
             ->model()

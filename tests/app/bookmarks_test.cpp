@@ -3,6 +3,7 @@
 
 #include <QAction>
 #include <QMenu>
+#include <QSettings>
 #include <catch2/catch.hpp>
 
 #include "desk.h"
@@ -77,6 +78,14 @@ TEST_CASE(
         QObject::connect(&menu, &PlacesMenu::chosen, [&](const std::string& path) { chosen = path; });
         entry(menu, QStringLiteral("The quay"))->trigger();
         CHECK(chosen == desk.temp.path("quay"));
+    }
+    // those that were kept by Tavlo alone are among the others from now on
+    QSettings().setValue(QStringLiteral("bookmarks"), QStringList{QStringLiteral("/quay/kept")});
+    {
+        PlacesMenu menu(desk.window->gathering().folder(), {}, &*desk.window);
+        REQUIRE(WindowDriver::wait([&] { return entry(menu, QStringLiteral("quay / kept")) != nullptr; }));
+        CHECK(desk.temp.read("config/gtk-3.0/bookmarks").ends_with("file:///quay/kept\n"));
+        CHECK_FALSE(QSettings().contains(QStringLiteral("bookmarks")));
     }
     desk.driver->click("places");
     auto* menu = desk.window->findChild<PlacesMenu*>();

@@ -159,7 +159,8 @@ void GatheringSide::setAsPictures(bool on) {
     empty_->setParent(view().viewport());
     empty_->show();
     refreshEmpty();
-    QSettings().setValue(pictures_key, on);
+    if (QSettings settings; settings.value(pictures_key, false).toBool() != on)
+        settings.setValue(pictures_key, on);
     emit asPicturesChanged(on);
 }
 

@@ -14,6 +14,7 @@
 
 namespace {
 
+const auto own_bookmarks_key = QStringLiteral("bookmarks");
 const auto recent_key = QStringLiteral("recentFolders");
 constexpr int most_recent = 8;
 
@@ -55,9 +56,18 @@ PlacesMenu::PlacesMenu(const std::string& here, const std::string& destination, 
     below_bookmarks_ = addSection(tr("Recent folders"));
     for (const QString& path : QSettings().value(recent_key).toStringList())
         if (to_bytes(path) != here_) add(short_path(to_bytes(path), 4), to_bytes(path));
-    worker_.ask(
-        this, [](const std::stop_token&) { return find_places(); },
-        [this](const Found& found) { show_(found); });
+    // those that Tavlo kept by itself before go to the others
+    const auto find = [own = QSettings().value(own_bookmarks_key).toStringList()](const std::stop_token&) {
+        bool moved = true;
+        for (const QString& path : own) moved = keep_bookmark(to_bytes(path), true) && moved;
+        Found found = find_places();
+        found.own_moved = moved && !own.isEmpty();
+        return found;
+    };
+    worker_.ask(this, find, [this](const Found& found) {
+        if (found.own_moved) QSettings().remove(own_bookmarks_key);
+        show_(found);
+    });
 }
 
 /// What must be asked of a disk, which may be slow to answer, or never do.

@@ -28,6 +28,7 @@ private:
         Places own;  ///< the desktop's own folders of this user, as far as they are there
         Places volumes;
         Places bookmarks;
+        bool own_moved = false;  ///< what Tavlo kept by itself is among them now
     };
     static Found find_places();
     void show_(const Found& found);

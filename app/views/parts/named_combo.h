@@ -20,7 +20,7 @@ public:
         label_->hide();
     }
     ~NamedCombo() override {
-        if (label_ && label_->parent() == nullptr) delete label_;
+        delete label_;  // beside it, and about it alone
     }
 
 protected:
