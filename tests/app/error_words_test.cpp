@@ -36,7 +36,8 @@ std::set<std::string> reasons_in_sources() {
         std::regex("\\.error = \"([^\"]+)\""),
     };
     std::set<std::string> found;
-    for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/core")) {
+    for (const auto& entry :
+         std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / "core")) {
         if (entry.path().extension() != ".cpp") continue;
         const std::string text = all_of(entry.path());
         for (const std::regex& shape : shapes)

@@ -39,7 +39,7 @@ TEST_CASE("each folder of the core rests on those before it alone", "[layers]") 
     const auto place = [&](const std::string& folder) {
         return std::find(order.begin(), order.end(), folder) - order.begin();
     };
-    const auto all = includes_of(std::string(SOURCE) + "/core");
+    const auto all = includes_of(std::filesystem::path(SOURCE) / "core");
     CHECK(all.size() > 100);
     for (const auto& [file, includes] : all) {
         REQUIRE(place(folder_of(file)) < static_cast<std::ptrdiff_t>(order.size()));
@@ -54,7 +54,8 @@ TEST_CASE("the core includes nothing of Qt, and no public header of it SQLite or
     const std::regex of_qt("#include <Q[A-Z]");
     const std::regex of_a_library("#include <(SQLiteCpp|nlohmann|sqlite3)");
     const std::set<std::string> inside{"sqlite_rows.h", "members.h", "job_members.h", "remembering_store.h"};
-    for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/core")) {
+    for (const auto& entry :
+         std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / "core")) {
         if (!entry.is_regular_file()) continue;
         std::ifstream in(entry.path());
         std::ostringstream text;
@@ -69,8 +70,8 @@ TEST_CASE("the core includes nothing of Qt, and no public header of it SQLite or
 }
 
 TEST_CASE("views and models make no call to a disk: tasks do", "[layers]") {
-    for (const char* folder : {"/app/views", "/app/models"})
-        for (const auto& [file, includes] : includes_of(std::string(SOURCE) + folder))
+    for (const char* folder : {"app/views", "app/models"})
+        for (const auto& [file, includes] : includes_of(std::filesystem::path(SOURCE) / folder))
             for (const auto& include : includes) {
                 CAPTURE(folder, file, include);
                 CHECK(include != "files/file_system.h");
@@ -82,7 +83,7 @@ TEST_CASE("every source says whose it is, and by which licence it may be used", 
     int sources = 0;
     for (const char* folder : {"core", "ctl", "app", "archives", "facts", "demo", "bench", "tests"})
         for (const auto& entry :
-             std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
+             std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / folder)) {
             if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
             std::ifstream in(entry.path());
             std::string first;
@@ -102,7 +103,7 @@ TEST_CASE("no file is longer than 500 lines, and no function than a screen", "[l
     constexpr int longest_function = 60;
     for (const char* folder : {"core", "ctl", "app", "archives", "facts"})
         for (const auto& entry :
-             std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/" + folder)) {
+             std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / folder)) {
             if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
             std::ifstream in(entry.path());
             int number = 0;
@@ -124,7 +125,8 @@ TEST_CASE("no file is longer than 500 lines, and no function than a screen", "[l
 
 TEST_CASE("no test has a name that would be parted, and so never be run by itself", "[layers]") {
     const std::regex parted("TEST_CASE\\(\\s*\"[^\"]*;");  // CMake's lists
-    for (const auto& entry : std::filesystem::recursive_directory_iterator(std::string(SOURCE) + "/tests")) {
+    for (const auto& entry :
+         std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / "tests")) {
         if (entry.path().extension() != ".cpp") continue;
         std::ifstream in(entry.path());
         std::ostringstream text;
