@@ -64,6 +64,7 @@ constexpr const char* known_words[] = {
     QT_TRANSLATE_NOOP("ErrorWords", "is another folder than the one that was looked at"),
     QT_TRANSLATE_NOOP("ErrorWords", "is another one than was looked at"),
     QT_TRANSLATE_NOOP("ErrorWords", "is another one than was made"),
+    QT_TRANSLATE_NOOP("ErrorWords", "is being read or written by another run, and stays"),
     QT_TRANSLATE_NOOP("ErrorWords", "is empty"),
     QT_TRANSLATE_NOOP("ErrorWords", "is larger than a file can be in the destination"),
     QT_TRANSLATE_NOOP("ErrorWords", "is larger than it should be"),

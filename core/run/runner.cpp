@@ -11,10 +11,11 @@
 #include "archive/members.h"
 #include "files/ancestors.h"
 #include "files/own.h"
+#include "files/parallel.h"
 #include "files/path.h"
 #include "keep/journal.h"
+#include "run/in_use.h"
 #include "run/new_head.h"
-#include "run/parallel.h"
 
 namespace tavlo {
 
@@ -81,6 +82,7 @@ Result<ReceiptHead> Runner::run() {
         if (auto records = disk_.open_folder(store_.folder()))
             if (auto above = ancestors(disk_, std::move(*records))) above_records_ = std::move(*above);
     wait_while_held();  // one that waits for its turn is in the journal, and has touched nothing
+    RunLock::tell_places(store_.folder(), head_.id, places_in_use(plan_, head_.roots));
     const bool goes_elsewhere = traits_.makes_destination && !should_stop();
     const auto destination = goes_elsewhere ? make_destination() : Result<void>{};
     if (destination) {
@@ -291,35 +293,48 @@ Result<void> Runner::step(ItemId id) {
     return full ? flush() : Result<void>{};
 }
 
-/// What Tavlo itself rests on, and what is no part of the thing, stays.
+/// What Tavlo itself rests on, what another run works on, and what is no part of the thing, stays.
 void Runner::step_away(ItemId id) {
     const auto same = [&](const Identity& one) { return one.same_thing(entry(id).status.id); };
     const char* stays = std::any_of(above_records_.begin(), above_records_.end(), same)
                             ? "holds Tavlo's own records, and stays"
                         : holds_a_safe(id) ? "holds versions that were set aside, and stays"
                         : holds_mounts(id) ? "holds a mount of another file system, and stays"
+                        : is_busy(id)      ? "is being read or written by another run, and stays"
                                            : nullptr;
     if (stays == nullptr) return group_.push_back({id, Work::Kind::take_away});
     fail(id, {Fault::refused, 0, stays, plan_.source_path(item(id))});
 }
 
+/// The folder that is to leave, opened.
+Result<Handle> Runner::inside_of(ItemId id) {
+    const auto from = source_folder(id);
+    return from ? disk_.open_folder_in(**from, source_name(id)) : failure(from.error());
+}
+
 /// A folder that was the highest one that could be written, once: its versions are known by where they lie.
 bool Runner::holds_a_safe(ItemId id) {
     if (entry(id).status.type != FileType::folder) return false;
-    const auto from = source_folder(id);
-    const auto inside =
-        from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    const auto inside = inside_of(id);
     if (!inside || !disk_.status(*inside, safe_folder_name())) return false;
     return is_own(disk_, *inside, safe_folder_name());
+}
+
+/// Another run reads or writes in it, or it is part of what that one reads or writes. Asked for each folder
+/// anew: a run may have begun since.
+bool Runner::is_busy(ItemId id) {
+    if (entry(id).status.type != FileType::folder) return false;
+    const auto places = RunLock::places_of_others(store_.folder(), head_.id);
+    if (places.empty()) return false;
+    const auto inside = inside_of(id);
+    return inside && is_in_use(disk_, *inside, places);
 }
 
 /// Something is mounted in it, at any depth: whoever put it there, and whenever. Where that cannot be found
 /// out, it counts as so.
 bool Runner::holds_mounts(ItemId id) {
     if (entry(id).status.type != FileType::folder) return false;
-    const auto from = source_folder(id);
-    const auto inside =
-        from ? disk_.open_folder_in(**from, source_name(id)) : Result<Handle>(failure(from.error()));
+    const auto inside = inside_of(id);
     if (!inside) return inside.error().fault != Fault::not_found;
     const auto mounts = disk_.mounts_below(*inside);
     return !mounts || !mounts->empty();

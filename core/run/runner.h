@@ -79,7 +79,9 @@ private:
     Result<void> go_through_items();
     Result<void> step(ItemId id);
     bool follows_its_folder(ItemId id);
+    Result<Handle> inside_of(ItemId id);
     bool holds_a_safe(ItemId id);
+    bool is_busy(ItemId id);
     Result<void> flush();
     Intent intent_for(const Work& work);
     Result<void> find_slot(Work& work, const Handle& around, Intent& intent);
@@ -226,8 +228,8 @@ private:
     RunRecords ready_;    ///< of what is durable, and waits for the next time that the journal is written
     std::vector<Intent> noted_;  ///< that stand in the journal for what is in neither
     std::uint64_t parts_ = 0;    ///< hidden names that were given
-    std::vector<Identity>
-        above_records_;  ///< the state folder and those above it, where something is to leave
+    /// the state folder and those above it, where something is to leave
+    std::vector<Identity> above_records_;
     FolderTree finals_;
     FolderHandles sources_;
     FolderHandles targets_;
@@ -250,16 +252,16 @@ private:
     static std::size_t most_in_a_group();
     const std::size_t group_files_ = most_in_a_group();  ///< each holds a handle or two until it has its name
     std::chrono::steady_clock::time_point group_began_{};
-    std::set<std::uint64_t>
-        not_made_again_;  ///< in an undo: numbers of folders, in the receipt that is undone
+    /// in an undo: numbers of folders, in the receipt that is undone
+    std::set<std::uint64_t> not_made_again_;
     std::unordered_map<ItemId, std::string> parked_;  ///< the hidden names of those that wait for theirs
     std::vector<ItemId> again_;       ///< renames that met another file system: to be copied instead
     std::vector<bool> copy_instead_;  ///< by item
     std::vector<FolderToFinish> to_finish_;
-    std::vector<std::pair<std::string, std::int64_t>>
-        dates_;  ///< in an undo: of source folders that stayed, as the move found them
-    std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>>
-        lent_;                           ///< folders made writable for a while, and what they were
+    /// in an undo: of source folders that stayed, as the move found them
+    std::vector<std::pair<std::string, std::int64_t>> dates_;
+    /// folders made writable for a while, and what they were
+    std::vector<std::pair<std::shared_ptr<const Handle>, std::uint32_t>> lent_;
     std::vector<SourceFolder> emptied_;  ///< source folders that may be empty once the run is through
     std::vector<bool> took_from_;        ///< by folder of the batch: something moved out of it
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode

@@ -26,6 +26,7 @@ constexpr std::uint64_t first_part = std::uint64_t{1} << 32;  // beside the run'
 constexpr std::size_t most_note_bytes = 1 << 16;
 constexpr std::size_t most_sizes_bytes = std::size_t{16} << 20;
 const std::string sizes_name = "directorysizes";
+constexpr std::string_view run_key = "X-Tavlo-Receipt";
 
 /// Escaped as in a URL (RFC 2396), '/' left as it is.
 std::string escaped(std::string_view path) {
@@ -293,11 +294,14 @@ std::string Trash::note_for(const Can& can, const std::string& original) const {
     return fmt::format("[Trash Info]\nPath={}\nDeletionDate={}\n", escaped(path), date_);
 }
 
+/// Which run has put it there: a line that others pass over, as the specification tells them to.
+std::string Trash::of_run() const { return fmt::format("{}={}\n", run_key, receipt_); }
+
 /// errors   name_taken: there is such a note, which may be of somebody else's thing
 Result<void> Trash::write_note(const Can& can, const std::string& kept, const std::string& original) {
     auto staged = disk_.stage(*can.info, part());
     if (!staged) return failure(staged.error());
-    const std::string text = note_for(can, original);
+    const std::string text = note_for(can, original) + of_run();
     if (auto written = disk_.write_at(*staged, 0, std::as_bytes(std::span(text))); !written) return written;
     if (!can.syncs_whole)
         if (auto synced = disk_.sync(staged->file()); !synced) return synced;
@@ -372,7 +376,7 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
             if (there->type == FileType::folder) (*can)->came.push_back(kept);
             return kept;
         }
-        if (is_missing(there) && note && *note == text)
+        if (is_missing(there) && note && (*note == text + of_run() || *note == text))
             (void)remove_seen(disk_, *(*can)->info, note_name(kept));
         if (is_missing(there) && has_no_note) break;
     }

@@ -20,8 +20,8 @@ namespace tavlo {
 /// nothing goes to the trash of another volume.
 ///
 /// A thing's note (info/NAME.trashinfo) comes whole and first, and reserves the name; it says when the run
-/// began, so that recovery knows it again. The sizes of folders (directorysizes) are brought up to date by
-/// tidy().
+/// began and which it was, so that recovery knows it again. The sizes of folders (directorysizes) are brought
+/// up to date by tidy().
 class Trash final : public Keeper {
 public:
     /// receipt     names what is written on the way, where there are no nameless files
@@ -42,9 +42,10 @@ public:
     std::vector<std::string> places_for(const Handle& folder);
 
     /// Of a thing that was about to go when its run was interrupted: where it lies in the trash, its note
-    /// made whole; of one that does not, a note without a thing goes. files     the folder that it was to be
-    /// put into; name: what it was to be called there original  the place it had returns   its name there;
-    /// empty: it is not there
+    /// made whole; of one that does not, a note without a thing goes.
+    /// files     the folder that it was to be put into; name: what it was to be called there
+    /// original  the place it had
+    /// returns   its name there; empty: it is not there
     std::string settle(const std::string& files, const std::string& name, const std::string& original,
                        const Identity& expected);
 
@@ -69,6 +70,7 @@ private:
     Result<Can> opened(Handle folder, std::string top);
     Result<Can*> can_of(const Handle& files);
     std::string note_for(const Can& can, const std::string& original) const;
+    std::string of_run() const;
     Result<void> write_note(const Can& can, const std::string& kept, const std::string& original);
     std::string part();
     void update_sizes(Can& can);

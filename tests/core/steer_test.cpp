@@ -125,6 +125,50 @@ TEST_CASE("a run that waits for its turn is in the journal, and has not even mad
     CHECK(temp.read("to/a") == "a");
 }
 
+TEST_CASE("a folder that another run reads or writes just now is not removed from under it, and says why",
+          "[disk][pace][remove]") {
+    TempFolder temp;
+    temp.write("from/box/deep/large", std::string(24 * mib, 'x'));
+    temp.write("from/box/small", "s");
+    for (const char* other : {"from/other/a", "to/kept/a", "to/box/old/a", "by itself/a"})
+        temp.write(other, "a");
+    const bool waits_for_its_turn = GENERATE(false, true);
+    const auto pace = std::make_shared<Pace>();
+    pace->limit(8 * mib);
+    if (waits_for_its_turn) pace->hold();
+    Going run(temp.path("state"), copy({temp.path("from/box")}, temp.path("to")), pace);
+    REQUIRE(run.wait([&] { return waits_for_its_turn ? run.begun.load() : run.bytes > mib; }));
+    pace->hold();
+
+    Jobs jobs(temp.path("state"));
+    const auto removed = [&](const std::string& what) {
+        Job job;
+        job.operation = Operation::remove;
+        job.what.sources = {temp.path(what)};
+        return jobs.run(job).items.at(0);
+    };
+    for (const char* idle : {"from/other", "to/kept", "by itself", "from/box/small"})
+        CHECK(removed(idle).result == Outcome::removed);
+    if (waits_for_its_turn) {  // it has touched nothing yet, and finds out by itself
+        CHECK(removed("from/box").result == Outcome::removed);
+        return;
+    }
+    // what it reads, part of it, what it lies in; where it goes, and what it goes into there
+    for (const char* busy : {"from/box", "from/box/deep", "from", "to", "to/box", "to/box/old"}) {
+        CAPTURE(busy);
+        const ReceiptItem item = removed(busy);
+        CHECK(item.result == Outcome::failed);
+        CHECK(item.error == "is being read or written by another run, and stays");
+        CHECK(item.source == temp.path(busy));
+        CHECK(temp.has(busy));
+    }
+    pace->limit(0);
+    pace->release();
+    REQUIRE(run.wait([&] { return run.ended.load(); }));
+    CHECK(temp.read("to/box/deep/large").size() == 24 * mib);
+    for (const char* free : {"from", "to/box"}) CHECK(removed(free).result == Outcome::removed);
+}
+
 TEST_CASE("a limit holds for one run, and for all runs together", "[disk][pace]") {
     TempFolder temp;
     for (int number = 0; number < 64; ++number)

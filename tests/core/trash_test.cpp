@@ -69,6 +69,7 @@ TEST_CASE("the home trash: a file, its note, and back, also after another took i
     const std::string info = temp.read("data/Trash/info/" + name + ".trashinfo");
     CHECK(info.starts_with("[Trash Info]\nPath=" + fs::canonical(temp.path("desk")).string()));
     CHECK(info.find("/50%25%20off%2C%20%C3%BC%01%FF.pdf\nDeletionDate=") != std::string::npos);
+    CHECK(info.ends_with("\nX-Tavlo-Receipt=" + first.head.id + "\n"));
     CHECK(mode_of(temp.path("data/Trash/files")) == 0700);
     CHECK(mode_of(temp.path("data/Trash/info/" + name + ".trashinfo")) == 0600);
     // another one of that name gets a place of its own, and nothing of the trash's is replaced
