@@ -28,8 +28,8 @@ Batch leave_out_folders(const Batch& batch, const std::vector<std::string>& patt
 
 /// Which folders are asked for, each whole, the outermost of those that fit.
 struct WantedFolders {
-    std::optional<std::uint64_t>
-        larger_than_bytes{};   ///< those whose files, at any depth, say that they add up to more
+    /// those whose files, at any depth, say that they add up to more
+    std::optional<std::uint64_t> larger_than_bytes{};
     bool empty = false;        ///< those below which there is nothing that is no folder
     bool inside_only = false;  ///< a source itself is none
 };
@@ -39,8 +39,8 @@ Batch choose_folders(const Batch& batch, const WantedFolders& wanted);
 
 struct ChosenByList {
     Batch batch;
-    std::vector<ListedName>
-        listed;  ///< what the list asked for, with the numbers of the entries that were chosen from
+    /// what the list asked for, with the numbers of the entries that were chosen from
+    std::vector<ListedName> listed;
 };
 
 /// Leaves only what a list names; where several fit, all of them.

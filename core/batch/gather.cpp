@@ -9,6 +9,7 @@
 #include <unordered_map>
 
 #include "archive/archive_files.h"
+#include "batch/folder_reader.h"
 #include "files/ancestors.h"
 #include "files/own.h"
 #include "files/path.h"
@@ -26,7 +27,10 @@ constexpr std::uint64_t progress_step = 1024;
 class Gatherer {
 public:
     Gatherer(FileSystem& disk, GatherOptions options)
-        : disk_(disk), options_(std::move(options)), handles_(disk, batch_.folders) {}
+        : disk_(disk),
+          options_(std::move(options)),
+          handles_(disk, batch_.folders),
+          reader_(disk, handles_) {}
 
     Result<void> take(const std::string& source) {
         std::string path = source;
@@ -45,7 +49,7 @@ public:
         const auto status = disk_.status(**handle, name);
         if (!status) return failure(status.error());
         if (options_.archives) return take_archive(path, *status);
-        const EntryId entry = add(folder, parent, name, **handle, *status, through_link, true);
+        const EntryId entry = add(folder, parent, name, *status, through_link, true);
         if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
         return check_readable(batch_.entries[entry]);
     }
@@ -62,12 +66,6 @@ public:
     Batch finish() && { return std::move(batch_); }
 
 private:
-    struct Level {
-        EntryId entry;
-        std::vector<Name> names;
-        std::size_t next = 0;
-    };
-
     /// The named folder that a source lies in, where sources alone are taken.
     EntryId named_above(const std::string& path) const {
         if (named_folders_.empty()) return no_entry;
@@ -124,7 +122,7 @@ private:
         if (const std::string name = standing_for(disk_, *opened); !name.empty()) {
             const auto standing = disk_.status(*opened, name);
             if (!standing) return failure(standing.error());
-            add(node, no_entry, name, *opened, *standing, false, true);
+            add(node, no_entry, name, *standing, false, true);
             return {};
         }
         Entry entry;
@@ -150,8 +148,8 @@ private:
         return {};
     }
 
-    EntryId add(FolderId folder, EntryId parent, const std::string& name, const Handle& handle,
-                const Status& status, bool through_link, bool named) {
+    EntryId add(FolderId folder, EntryId parent, const std::string& name, const Status& status,
+                bool through_link, bool named) {
         Entry entry;
         entry.folder = folder;
         entry.parent = parent;
@@ -159,7 +157,9 @@ private:
         if (entry.name.size() != name.size()) entry.real = std::make_shared<const Place>(Place{folder, name});
         entry.status = status;
         if (status.type == FileType::link) {
-            auto points_at = disk_.read_link(handle, name);
+            const auto handle = handles_.open(folder);
+            auto points_at =
+                handle ? disk_.read_link(**handle, name) : Result<std::string>(failure(handle.error()));
             if (!points_at)
                 entry.problem = std::make_shared<const Error>(points_at.error());
             else
@@ -169,7 +169,7 @@ private:
         if (status.mount_point && !named)
             entry.problem = std::make_shared<const Error>(
                 Error{Fault::refused, 0, "is a mount of another file system, which is not crossed",
-                      join(handle.path(), name)});
+                      join(batch_.folders.path(folder), name)});
         const auto id = static_cast<EntryId>(batch_.entries.size());
         batch_.entries.push_back(std::move(entry));
         if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem)
@@ -216,35 +216,29 @@ private:
         if (entry.inside == no_folder) entry.inside = batch_.folders.add(entry.folder, name, entry.status.id);
         if (options_.depth == 0U) named_folders_.emplace(batch_.source_path(entry), id);
         if (options_.depth && levels_.size() >= *options_.depth) return;
-        const auto handle = handles_.open(entry.inside);
-        auto names = handle ? disk_.list(**handle) : Result<std::vector<Name>>(failure(handle.error()));
-        if (!names) {
-            entry.problem = std::make_shared<const Error>(names.error());
-            return;
-        }
-        std::sort(names->begin(), names->end(),
-                  [](const Name& a, const Name& b) { return a.bytes < b.bytes; });
-        levels_.push_back({id, std::move(*names)});
+        const bool goes_deeper = !options_.depth || levels_.size() + 1 < *options_.depth;
+        if (auto entered = reader_.enter(entry.inside, goes_deeper); !entered)
+            entry.problem = std::make_shared<const Error>(entered.error());
+        else
+            levels_.push_back(id);
     }
 
     /// One more thing.
     Result<void> walk() {
         if (options_.stop.stop_requested()) return failure(Fault::cancelled, "stopped", "");
-        const std::size_t depth = levels_.size() - 1;
-        if (levels_[depth].next == levels_[depth].names.size()) {
+        if (reader_.at_end()) {
+            reader_.leave();
             levels_.pop_back();
             return {};
         }
-        const Name name = std::move(levels_[depth].names[levels_[depth].next++]);
-        const EntryId above = levels_[depth].entry;
-        const FolderId folder = batch_.entries[above].inside;
-        const auto handle = handles_.open(folder);
-        if (handle && is_own(disk_, **handle, name.bytes)) {
-            mark_incomplete(above);
-            return {};
-        }
-        const auto status =
-            handle ? disk_.status(**handle, name.bytes) : Result<Status>(failure(handle.error()));
+        const EntryId above = levels_.back();
+        const FolderId folder = reader_.folder();
+        const auto& [name, status] = reader_.next();
+        if (may_be_own(name.bytes))
+            if (const auto handle = handles_.open(folder); handle && is_own(disk_, **handle, name.bytes)) {
+                mark_incomplete(above);
+                return {};
+            }
         if (!status) {
             if (status.error().fault == Fault::not_found)
                 return {};  // went away between the listing and the look
@@ -256,7 +250,7 @@ private:
             entry.problem = std::make_shared<const Error>(status.error());
             batch_.entries.push_back(std::move(entry));
         } else {
-            add(folder, above, name.bytes, **handle, *status, options_.follow_links, false);
+            add(folder, above, name.bytes, *status, options_.follow_links, false);
         }
         if (batch_.entries.back().problem) mark_incomplete(batch_.entries.back().parent);
         return {};
@@ -273,9 +267,10 @@ private:
     FolderHandles handles_;
     std::unordered_map<std::string, FolderId> roots_;
     std::set<std::pair<std::uint64_t, std::uint64_t>> above_;
-    std::vector<Level> levels_;
-    std::unordered_map<std::string, EntryId>
-        named_folders_;  ///< where sources alone are taken: one may lie in another
+    FolderReader reader_;
+    std::vector<EntryId> levels_;  ///< the folders that it is in
+    /// where sources alone are taken: one may lie in another
+    std::unordered_map<std::string, EntryId> named_folders_;
 };
 
 }  // namespace

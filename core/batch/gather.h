@@ -29,8 +29,8 @@ struct GatherOptions {
 /// sources  absolute paths; a file, folder or link; "path/" takes the folder a link points at
 /// returns  every thing found; what could not be read is an entry with its problem
 /// errors   a source that is missing or may not be read (promise: refused before anything is touched),
-/// cancelled Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own
-/// Safe.
+///          cancelled
+/// Never crosses into another mount, never opens a fifo, socket or device, never lists Tavlo's own Safe.
 Result<Batch> gather(FileSystem& disk, const std::vector<std::string>& sources,
                      const GatherOptions& options = {});
 

@@ -22,7 +22,8 @@ timespec to_timespec(std::int64_t ns);
 Attributes read_attributes(int open, const Status& seen);
 
 /// Gives a file or folder exactly these, times last. returns the names of what could not be kept: "owner",
-/// "mode", "times", or an extended attribute's name, those unread among them now   as it is before
+/// "mode", "times", or an extended attribute's name, those unread among them
+/// now   as it is before
 std::vector<std::string> give_attributes(int open, const Status& now, const Attributes& wanted);
 
 /// Those of the extended attributes that nothing else would bring back once the source is gone: what people

@@ -37,16 +37,20 @@ struct Meter {
 };
 
 /// Copies all bytes of an open file into a staged one; holes stay holes. It is read to its end, whatever it
-/// says its size is. seen     the file, as it was opened hash     also computes the hash; the bytes then pass
-/// through memory returns  the hash's text, or "" where none was asked for errors   changed_meanwhile: it is
-/// longer or shorter than it says; cancelled, no_space, io: drop the staged file
+/// says its size is.
+/// seen     the file, as it was opened
+/// hash     also computes the hash; the bytes then pass through memory
+/// returns  the hash's text, or "" where none was asked for
+/// errors   changed_meanwhile: it is longer or shorter than it says; cancelled, no_space, io: drop the staged
+///          file
 Result<std::string> copy_bytes(FileSystem& disk, const Handle& from, const Staged& to, const Status& seen,
                                bool hash, const Meter& meter);
 
 /// Reads a whole file through memory, to its end, whatever it says its size is.
 /// seen  the file, as it was opened
 /// take  is given each piece with its offset; what is left out between them is holes. Its errors end the
-/// reading errors  as copy_bytes()
+///       reading
+/// errors  as copy_bytes()
 Result<void> read_pieces(
     FileSystem& disk, const Handle& file, const Status& seen, const Meter& meter,
     const std::function<Result<void>(std::uint64_t offset, std::span<const std::byte> piece)>& take);

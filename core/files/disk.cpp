@@ -484,8 +484,8 @@ private:
         return {};
     }
 
-    std::array<std::atomic<std::uint64_t>, 16>
-        lasting_{};  ///< mounts and devices whose inode numbers last, as far as is known
+    /// mounts and devices whose inode numbers last, as far as is known
+    std::array<std::atomic<std::uint64_t>, 16> lasting_{};
 };
 
 }  // namespace

@@ -11,7 +11,8 @@ namespace tavlo {
 
 /// The drives that a file system lies on: two of them on partitions of one disk share it, and so slow each
 /// other down. Device numbers of whole disks (sysfs, /sys/dev/block: `partition`, `slaves`), or the file
-/// system's own number where it lies on none: in memory, over a network. device  as in Identity
+/// system's own number where it lies on none: in memory, over a network.
+/// device  as in Identity
 std::set<std::uint64_t> drives_of(std::uint64_t device);
 
 /// The same for the nearest folder that exists at or above a path; empty where none can be looked at. Follows

@@ -127,7 +127,8 @@ public:
     virtual void start_writing(const Staged& staged, std::uint64_t offset, std::uint64_t length_bytes) = 0;
     virtual Result<void> set_size(const Staged& staged, std::uint64_t size_bytes) = 0;
     /// Gives a file or folder exactly these attributes, times last. What the target cannot keep is not an
-    /// error. returns  the names of what could not be kept: "owner", or an extended attribute's name
+    /// error.
+    /// returns  the names of what could not be kept: "owner", or an extended attribute's name
     virtual Result<std::vector<std::string>> set_attributes(const Handle& open,
                                                             const Attributes& attributes) = 0;
     /// Of the extended attributes those that would be lost for good with their source (cannot_hold() in

@@ -32,6 +32,9 @@ std::string safe_folder_name();
 /// An open folder is a Safe: it holds nothing but folders of runs; an empty one is, if it is private.
 bool is_safe(FileSystem& disk, const Handle& folder);
 
+/// All names of Tavlo's own begin so; most others need no more than this look.
+inline bool may_be_own(std::string_view name) { return name.starts_with('.'); }
+
 /// Something in a folder is Tavlo's own, a Safe or a hidden name: listings and runs leave it out.
 bool is_own(FileSystem& disk, const Handle& folder, const std::string& name);
 

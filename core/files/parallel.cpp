@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "run/parallel.h"
+#include "files/parallel.h"
 
 #include <algorithm>
 #include <atomic>

@@ -12,7 +12,8 @@ namespace tavlo {
 unsigned useful_threads();
 
 /// Does work(0) to work(count - 1), each once, on so many threads, this one among them; returns when all are
-/// done. work     does not throw, and what it touches is its own or guarded
+/// done.
+/// work     does not throw, and what it touches is its own or guarded
 void in_parallel(unsigned threads, std::size_t count, const std::function<void(std::size_t)>& work);
 
 }  // namespace tavlo

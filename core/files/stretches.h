@@ -18,8 +18,8 @@ struct Stretch {
 };
 
 /// Where a file holds data, in order. Holes are believed only where what SEEK_HOLE says and the number of
-/// blocks agree (lseek(2)); else all of it is one stretch, holes that are none cost their reading only. seen
-/// the file as it is now
+/// blocks agree (lseek(2)); else all of it is one stretch, holes that are none cost their reading only.
+/// seen   the file as it is now
 Result<std::vector<Stretch>> stretches_of(FileSystem& disk, const Handle& file, const Status& seen);
 
 }  // namespace tavlo

@@ -21,8 +21,8 @@ struct Identity {
     /// same thing has another one (what comes through FUSE, FAT, most networks).
     static constexpr std::uint64_t fleeting = std::uint64_t{1} << 63;
 
-    std::uint64_t device =
-        0;  ///< number of the file system, as it is mounted now; see Volumes for what lasts
+    /// number of the file system, as it is mounted now; see Volumes for what lasts
+    std::uint64_t device = 0;
     std::uint64_t inode = 0;
     std::uint64_t size_bytes = 0;
     std::int64_t modified_ns = 0;  ///< time of change of the contents, since 1970-01-01 UTC
@@ -74,8 +74,8 @@ enum class Writer : std::uint8_t { none, some, unknown };
 /// subvolume has another one then.
 struct VolumeIdentity {
     std::string text;  ///< "ext4 8f3c…", or the kind and what is mounted: "fuse.sshfs host:/share"
-    bool is_sure =
-        false;  ///< by an identifier of its own; else by what is mounted, which another might be too
+    /// by an identifier of its own; else by what is mounted, which another might be too
+    bool is_sure = false;
     bool operator==(const VolumeIdentity& other) const { return text == other.text; }
 };
 
@@ -89,9 +89,9 @@ struct Volume {
     std::uint64_t max_file_bytes = UINT64_MAX;
     std::string_view forbidden_in_names{};  ///< characters besides '/' and NUL
     bool folds_case = false;
-    bool may_fold_case =
-        false;                ///< it does, or nobody knows: what lies behind FUSE or a network does not say
-    bool holds_links = true;  ///< symbolic ones
+    /// it does, or nobody knows: what lies behind FUSE or a network does not say
+    bool may_fold_case = false;
+    bool holds_links = true;       ///< symbolic ones
     bool keeps_attributes = true;  ///< owner, permissions, extended attributes
     bool read_only = false;
     /// One call makes all of it durable and says whether that worked: known of few (core/files/volume.h);

@@ -19,12 +19,12 @@ namespace tavlo {
 /// What somebody decided about one pair; it holds only while the pair is that pair.
 struct PairDecision {
     Pair pair;  ///< Collision::pair; held is empty where nothing in the destination has the name
-    std::optional<Decision> decision =
-        Decision::undecided;              ///< nullopt: taken back, so that the policy holds again
+    /// nullopt: taken back, so that the policy holds again
+    std::optional<Decision> decision = Decision::undecided;
     std::optional<NewNames> new_names{};  ///< how rename makes the name, where not as the policy says
     std::string name{};                   ///< the very name for rename; empty: made
-    bool renames_held =
-        false;  ///< rename gives the new name to the one that is there, and the incoming one takes its place
+    /// rename gives the new name to the one that is there, and the incoming one takes its place
+    bool renames_held = false;
 };
 
 /// Decisions about single pairs, by source path. Copies share what they hold, so one is handed on and kept to

@@ -36,7 +36,9 @@ bool is_own_collision(const Item& item);
 std::optional<SizeRelation> size_relation(const Plan& plan, const Item& item);
 
 /// The collisions of a plan by finding, in the order of Finding, those not compared yet last; within, by what
-/// `part` says of each. part    may be null wanted  which are to be in; null: all
+/// `part` says of each.
+/// part    may be null
+/// wanted  which are to be in; null: all
 std::vector<CollisionGroup> collision_groups(const Plan& plan,
                                              const std::function<std::string(const Item&)>& part = {},
                                              const std::function<bool(const Item&)>& wanted = {});
@@ -45,7 +47,8 @@ std::vector<CollisionGroup> collision_groups(const Plan& plan,
 std::vector<ItemId> twins_of(const Plan& plan, ItemId item);
 
 /// The name that a rename would come to by a scheme, as far as the destination goes; the plan may count on
-/// from it. of_held  the one that is there is renamed
+/// from it.
+/// of_held  the one that is there is renamed
 std::string proposed_name(const Plan& plan, const Survey& survey, ItemId item, const NewNames& scheme,
                           bool of_held);
 
@@ -61,7 +64,7 @@ struct RuleOfDecisions {
     std::uint64_t taken = 0;    ///< decisions in all
 };
 /// nullopt  nothing was decided by hand, or what was is too mixed to make a rule of: less than nine of ten
-/// would come out so
+///          would come out so
 std::optional<RuleOfDecisions> rule_of_decisions(const Plan& plan);
 
 }  // namespace tavlo

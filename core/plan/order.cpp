@@ -4,8 +4,6 @@
 #include "plan/order.h"
 
 #include <algorithm>
-#include <memory_resource>
-#include <string_view>
 #include <tuple>
 #include <unordered_map>
 
@@ -14,17 +12,11 @@
 
 namespace tavlo {
 
-Rename stays_in_nobodys_way(std::uint32_t which) {
-    return {"-" + std::to_string(which), "=" + std::to_string(which)};
-}
-
-Rename by_a_hidden_name(std::string place) { return {place, place}; }
-
-Ordered order(std::span<const Rename> wanted) {
-    std::pmr::monotonic_buffer_resource nodes;
-    std::pmr::unordered_map<std::string_view, std::uint32_t> leaves(&nodes);
-    leaves.reserve(wanted.size());
-    for (std::uint32_t which = 0; which < wanted.size(); ++which) leaves.emplace(wanted[which].leaves, which);
+Ordered order(std::span<const Rename> wanted, std::size_t places) {
+    constexpr std::uint32_t nobody = UINT32_MAX;
+    std::vector<std::uint32_t> holders(places, nobody);
+    for (std::uint32_t which = 0; which < wanted.size(); ++which)
+        if (wanted[which].leaves != placeless) holders[wanted[which].leaves] = which;
     Ordered ordered;
     ordered.steps.reserve(wanted.size());
     std::vector<bool> done(wanted.size());
@@ -34,11 +26,11 @@ Ordered order(std::span<const Rename> wanted) {
         for (std::uint32_t at = first; !done[at];) {
             done[at] = true;
             waiting.push_back(at);
-            const auto holder = leaves.find(wanted[at].takes);
-            if (holder == leaves.end()) break;
-            parked = holder->second == first;
+            const std::uint32_t holder = wanted[at].takes == placeless ? nobody : holders[wanted[at].takes];
+            if (holder == nobody) break;
+            parked = holder == first;
             if (parked) ordered.steps.push_back({first, true});
-            at = holder->second;
+            at = holder;
         }
         for (; !waiting.empty(); waiting.pop_back()) ordered.steps.push_back({waiting.back(), false});
     }

@@ -5,26 +5,23 @@
 
 #include <cstdint>
 #include <span>
-#include <string>
 #include <vector>
+
+#include "plan/place_table.h"
 
 namespace tavlo {
 
 struct Plan;
 
-/// One that gives a name up and takes another. Each name stands for a place, in whatever words, as long as
-/// they are the same for the same place. No two give up, or take, the same one.
+/// One that gives a name up and takes another. No two give up, or take, the same one.
 struct Rename {
-    std::string leaves;
-    std::string takes;
+    PlaceId leaves = placeless;  ///< placeless, both of them: it stays, and is in nobody's way
+    PlaceId takes = placeless;
 };
-
-/// For what gives nothing up and takes nothing: two names that nobody has.
-Rename stays_in_nobodys_way(std::uint32_t which);
 
 /// For what takes a name that may be held by itself, as one that differs in case alone: it waits under a
 /// hidden one in between.
-Rename by_a_hidden_name(std::string place);
+inline Rename by_a_hidden_name(PlaceId place) { return {place, place}; }
 
 /// In which order they can be done one by one, so that each finds the name free that it takes.
 struct Ordered {
@@ -40,7 +37,8 @@ struct Ordered {
 
 /// As they were given, but for those that wait for one that comes later: that one goes first. Of a cycle the
 /// one that comes first parks.
-Ordered order(std::span<const Rename> wanted);
+/// places  how many there are
+Ordered order(std::span<const Rename> wanted, std::size_t places);
 
 /// Where bytes come out of archives: the order in which a plan is best carried out, folders first, then as
 /// things lie in the archives, so that each is gone through once. Twins that are to replace one another keep

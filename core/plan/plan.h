@@ -26,8 +26,8 @@ inline constexpr ItemId no_item = UINT32_MAX;
 struct Collision {
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    Status
-        held;  ///< of what holds the name, or will by then: in the destination, or another item of the batch
+    /// of what holds the name, or will by then: in the destination, or another item of the batch
+    Status held;
     /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the
     /// folder's that it comes in, or that of before a twin took the name.
     std::shared_ptr<const Pair> decided_on{};
@@ -36,8 +36,8 @@ struct Collision {
     bool shared = false;      ///< it is the folder's that this item comes in
     bool by_hand = false;     ///< decided for this pair, not by a rule
     bool held_stays = false;  ///< what holds the name is a mount, or holds one: it is not overwritten
-    bool renames_held =
-        false;  ///< the one that is there gets a new name, by an item of its own that comes before
+    /// the one that is there gets a new name, by an item of its own that comes before
+    bool renames_held = false;
 };
 
 /// What is done with the thing itself.
@@ -182,7 +182,8 @@ struct Plan {
 
 /// What each colliding item of a plan would come to by other wishes, in the order of Plan::colliding; in the
 /// time that these take, not the whole plan. nullopt where it takes a new plan to say: twins hang on one
-/// another, and so does what is cleared. before  what the plan was made by
+/// another, and so does what is cleared.
+/// before  what the plan was made by
 std::optional<std::vector<Outcome>> outcomes_by(const Plan& plan, const Wishes& before, const Wishes& now);
 
 /// Adds up what came of the items.

@@ -29,6 +29,7 @@ Planner::Planner(const Wishes& wishes, std::shared_ptr<const Batch> batch, const
 Plan Planner::run() && {
     find_twins();
     held_.resize(plan_.targets.size(), nullptr);
+    looked_at_.resize(plan_.targets.size());
     made_by_.resize(plan_.targets.size(), no_item);
     new_names_.resize(plan_.targets.size());
     plan_.items.reserve(layout_.arrivals.size());
@@ -59,22 +60,26 @@ std::string Planner::fold(FolderId folder, std::string_view name) const {
     return volume(folder).folds_case ? folded(name) : std::string(name);
 }
 
-std::string Planner::key(FolderId folder, std::string_view name) const {
-    std::string key = std::to_string(folder);
-    key.reserve(key.size() + 1 + name.size());
-    key += '/';
-    if (volume(folder).folds_case)
-        key += folded(name);
-    else
-        key += name;
-    return key;
+PlaceId Planner::place_of(FolderId folder, std::string_view name) {
+    return volume(folder).folds_case ? places_.at(folder, folded(name)) : places_.at(folder, name);
+}
+
+/// What stands at a name. Most are asked for in the order that they stand in, or against it.
+const Held* Planner::held_at(FolderId folder, std::string_view name) {
+    return held_[folder] == nullptr ? nullptr : held_[folder]->find(name, looked_at_[folder]);
 }
 
 void Planner::find_twins() {
+    const auto& several = layout_.several_feed;
+    if (std::find(several.begin(), several.end(), true) == several.end()) return;
+    wants_.resize(layout_.arrivals.size(), placeless);
+    if (layout_.standing) places_.reserve(2 * layout_.arrivals.size());
     for (std::uint32_t id = 0; id < layout_.arrivals.size(); ++id) {
         const Arrival& arrival = layout_.arrivals[id];
-        if (!layout_.several_feed[arrival.folder] || keeps_name(id)) continue;
-        Claim& claim = claims_[key(arrival.folder, wanted(arrival))];
+        if (!several[arrival.folder] || keeps_name(id)) continue;
+        const PlaceId place = wants_[id] = place_of(arrival.folder, wanted(arrival));
+        if (place >= claims_.size()) claims_.resize(place + 1);
+        Claim& claim = claims_[place];
         ++claim.wanted_by;
         claim.any_not_folder |=
             !is_folder(arrival) || layout_.standing;  // folders that are renamed do not become one
@@ -85,9 +90,9 @@ void Planner::find_twins() {
     }
 }
 
-Planner::Claim* Planner::twin_claim(const Arrival& arrival) {
-    if (!layout_.several_feed[arrival.folder]) return nullptr;
-    Claim& claim = claims_.at(key(arrival.folder, wanted(arrival)));
+Planner::Claim* Planner::twin_claim(std::uint32_t at) {
+    if (wants_.empty() || wants_[at] == placeless) return nullptr;
+    Claim& claim = claims_[wants_[at]];
     return claim.wanted_by > 1 && claim.any_not_folder ? &claim : nullptr;
 }
 
@@ -112,13 +117,12 @@ void Planner::decide(std::uint32_t at) {
         if (is_folder(arrival)) enter_folder(item, id, nullptr);
         return;
     }
-    const HeldFolder* folder = held_[item.folder];
-    const Held* held = folder == nullptr ? nullptr : folder->find(plan_.name(item));
+    const Held* held = held_at(item.folder, plan_.name(item));
     if (is_folder(arrival) && made_by_[item.inside] != no_item) {
         item.outcome = Outcome::merged;  // with the one that another folder of the batch makes
         if (const auto& name = plan_.items[made_by_[item.inside]].extras().final_name; !name.empty())
             item.add_extras().final_name = name;
-    } else if (Claim* claim = twin_claim(arrival)) {
+    } else if (Claim* claim = twin_claim(at)) {
         settle_twin(item, id, *claim, held);
     } else if (is_folder(arrival) && (held == nullptr || held->status.type == FileType::folder)) {
         item.outcome = held != nullptr ? Outcome::merged : Outcome::created;

@@ -5,10 +5,9 @@
 
 // Inside plan/ only.
 
-#include <memory_resource>
-#include <unordered_map>
 #include <unordered_set>
 
+#include "plan/place_table.h"
 #include "plan/plan.h"
 
 namespace tavlo {
@@ -30,15 +29,16 @@ private:
     struct Claim {
         std::uint32_t wanted_by = 0;
         bool any_not_folder = false;
-        std::uint32_t first =
-            UINT32_MAX;  ///< the first two arrivals that want it, to show each one its rival
+        /// the first two arrivals that want it, to show each one its rival
+        std::uint32_t first = UINT32_MAX;
         std::uint32_t second = UINT32_MAX;
         ItemId holder = no_item;  ///< the item of the batch that has it so far
     };
 
     // planner.cpp: what becomes of each
     void find_twins();
-    Claim* twin_claim(const Arrival& arrival);
+    Claim* twin_claim(std::uint32_t at);
+    const Held* held_at(FolderId folder, std::string_view name);
     void decide(std::uint32_t at);
     bool shares_folder_decision(Item& item);
     bool cannot_be_done(Item& item, std::uint32_t at);
@@ -71,11 +71,12 @@ private:
     void decide_in_place();
     void decide_in_place(std::uint32_t at);
     bool keeps_name(std::uint32_t at) const;
-    bool gives_up(FolderId folder, const Held& held);
+    bool gives_up(std::uint32_t at, const Held& held);
+    Rename rename_of(ItemId id);
     void settle_steps();
 
     std::string fold(FolderId folder, std::string_view name) const;
-    std::string key(FolderId folder, std::string_view name) const;
+    PlaceId place_of(FolderId folder, std::string_view name);
     const Volume& volume(FolderId folder) const { return survey_.root(folder).volume; }
     const HeldFolder* folder_there(FolderId folder) const {
         return survey_.folder(layout_.as_it_stands(), folder);
@@ -93,16 +94,17 @@ private:
     const PairDecision* single_ = nullptr;  ///< about the pair at hand
     std::vector<Item> rooms_;
     std::vector<Entry> rooms_entries_;
-    std::pmr::monotonic_buffer_resource
-        nodes_;  ///< of the maps of names, which come one by one and go all at once
-    std::pmr::unordered_map<std::string, Claim> claims_{&nodes_};
+    PlaceTable places_;                    ///< that are wanted by several, or given up
+    std::vector<PlaceId> wants_;           ///< by arrival; empty: nothing can be wanted by two
+    std::vector<PlaceId> has_;             ///< by arrival of a layout in place: what it may give up
+    std::vector<Claim> claims_;            ///< by place
     std::vector<const HeldFolder*> held_;  ///< by folder of the targets: what stands there already
+    std::vector<std::size_t> looked_at_;   ///< by such a folder: about where the last name was found
     std::vector<ItemId> made_by_;          ///< by folder of the targets: the item that makes it
     std::vector<std::unordered_set<std::string>> wanted_names_;
     std::vector<std::unordered_set<std::string>> new_names_;
-    std::pmr::unordered_map<std::string, std::uint32_t> giving_{
-        &nodes_};                ///< by place: arrivals of a layout in place that may give it up
-    std::vector<bool> decided_;  ///< by such an arrival
+    std::vector<std::uint32_t> giving_;  ///< by place: the arrival of a layout in place that may give it up
+    std::vector<bool> decided_;          ///< by such an arrival
     std::vector<std::uint32_t> misjudged_;
 };
 

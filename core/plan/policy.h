@@ -35,8 +35,8 @@ struct Policy {
     /// finding  nullopt: not compared yet
     Decision decide(const Pair& pair, std::optional<Finding> finding) const;
     /// What comes of one whose bytes are there under another name: it arrives, unless it is skipped, or
-    /// somebody is to say. What is said of taken names alone, but to skip, is not meant for it. decision that
-    /// was taken, by decide() or for the pair
+    /// somebody is to say. What is said of taken names alone, but to skip, is not meant for it.
+    /// decision  that was taken, by decide() or for the pair
     Outcome of_elsewhere(Decision decision, bool by_hand) const;
 };
 

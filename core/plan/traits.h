@@ -10,18 +10,18 @@ namespace tavlo {
 /// What a run, a recovery or a retry may rely on, said of a whole plan; they ask for this, not for what the
 /// operation is called.
 struct Traits {
-    bool comes_from_batch =
-        false;  ///< its sources are files that somebody took in hand, not what an earlier run has left
+    /// its sources are files that somebody took in hand, not what an earlier run has left
+    bool comes_from_batch = false;
     bool reads_sources = false;            ///< folders of them hold no Safe, which it would read too
     bool makes_destination = false;        ///< with the folders above it, where it is missing
     bool removes_emptied_folders = false;  ///< source folders that are empty once it is through go
-    bool in_order =
-        false;  ///< an item may want a name that the one before it gives up: none overtakes another
+    /// an item may want a name that the one before it gives up: none overtakes another
+    bool in_order = false;
     bool puts_back = false;   ///< what arrives was there before: it is "restored"
     bool takes_away = false;  ///< what is in hand leaves, and nothing of it arrives
     bool packs = false;       ///< what is in hand goes into one archive, which takes its name at the end
-    bool lends_write =
-        false;  ///< folders of one's own that may not be written are made so, for as long as it works in them
+    /// folders of one's own that may not be written are made so, for as long as it works in them
+    bool lends_write = false;
     bool can_be_retried = false;  ///< what failed can be asked for again by itself
     bool opens_archives = false;  ///< archives in hand are the folders that they hold
 };

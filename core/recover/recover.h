@@ -21,7 +21,8 @@ struct Recovered {
 
 /// Goes on with every run that did not come to its end: finishes or takes back what was open when it was
 /// interrupted, by what the journal noted and what the disk says, then carries out the rest. Safe to repeat,
-/// and to be killed itself (promise 6). errors   the journal cannot be read
+/// and to be killed itself (promise 6).
+/// errors   the journal cannot be read
 Result<Recovered> recover(FileSystem& disk, Store& store, const RunOptions& options = {},
                           const RunEvents& events = {});
 

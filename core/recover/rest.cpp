@@ -117,7 +117,7 @@ public:
         plan.batch = std::move(batch_);
         if (renames_some_) {
             plan.standing = plan.finals;
-            plan.steps = order(renames_).steps;
+            plan.steps = order(renames_, places_.size()).steps;
         }
         if (plan.steps.empty()) plan.steps = in_reading_order(plan);
         plan.totals = total(plan);
@@ -205,10 +205,12 @@ private:
             was.parks && folded(name_of(was.source)) == folded(name_of(was.final_path));
         // places by the folders' names of before: by those of now one that waits under a hidden name would
         // have that of another
-        renames_.push_back(!takes_name     ? stays_in_nobodys_way(id)
-                           : in_case_alone ? by_a_hidden_name(was.source)
-                                           : Rename{was.source, join(std::string(parent_of(was.source)),
-                                                                     name_of(was.final_path))});
+        const auto place_at = [&](const std::string& path) { return places_.at(no_folder, path); };
+        renames_.push_back(
+            !takes_name     ? Rename{}
+            : in_case_alone ? by_a_hidden_name(place_at(was.source))
+                            : Rename{place_at(was.source), place_at(join(std::string(parent_of(was.source)),
+                                                                         name_of(was.final_path)))});
         if (was.role != Role::renamed) return;
         place_of_folder_[was.number] = {was.source, place};
         if (was.type == FileType::folder) rest_.plan.items[id].inside = targets_.at(was.target, place);
@@ -219,10 +221,11 @@ private:
     const std::vector<std::string> roots_;
     FolderPaths sources_;
     TargetFolders targets_;
-    std::unordered_map<std::uint64_t, WhereItLies>
-        place_of_folder_;  ///< by number; of a settled one, whatever was planned
+    /// by number; of a settled one, whatever was planned
+    std::unordered_map<std::uint64_t, WhereItLies> place_of_folder_;
     std::unordered_map<std::uint64_t, ItemId> item_of_;  ///< by number
     bool renames_some_ = false;
+    PlaceTable places_;  ///< by their paths
     std::vector<Rename> renames_;
 };
 

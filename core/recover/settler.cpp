@@ -407,8 +407,8 @@ private:
         std::string path;
         Placed placed;
     };
-    std::vector<std::pair<std::uint64_t, InPlace>>
-        with_source_;  ///< copies in place, whose sources are to go
+    /// copies in place, whose sources are to go
+    std::vector<std::pair<std::uint64_t, InPlace>> with_source_;
 };
 
 }  // namespace

@@ -52,8 +52,7 @@ public:
                                                       std::function<void(std::uint64_t bytes)> grown);
 
     /// errors  of the source: changed_meanwhile: while it was read; refused: it is another one than was
-    /// looked at, or somebody writes it;
-    ///         of the archive: then failed() says so
+    ///         looked at, or somebody writes it; of the archive: then failed() says so
     Result<PackedAs> add(const ToPack& thing, const Meter& meter);
     /// Why the archive cannot be made.
     const std::optional<Error>& failed() const { return writer_->failed(); }
@@ -95,8 +94,8 @@ private:
     std::optional<ArchiveWriter> writer_;
     std::vector<PackedThing> things_;  ///< that are whole in it
     std::vector<std::string> hashes_;  ///< of those
-    std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName>
-        first_names_;  ///< of files with several, by device and inode
+    /// of files with several, by device and inode
+    std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName> first_names_;
 };
 
 }  // namespace tavlo

@@ -49,8 +49,8 @@ private:
 
     FileSystem& disk_;
     std::unordered_map<std::uint64_t, Known> volumes_;  ///< by device
-    std::unordered_map<std::uint64_t, std::vector<std::shared_ptr<const Handle>>>
-        changed_{};           ///< by device; folders where not whole
+    /// by device; folders where not whole
+    std::unordered_map<std::uint64_t, std::vector<std::shared_ptr<const Handle>>> changed_{};
     Result<void> earlier_{};  ///< of folders that were synced between
 };
 

@@ -20,8 +20,8 @@ struct Slot {
     std::shared_ptr<const Handle> folder;  ///< what the thing is put into
     std::string number;  ///< the slot's name on the shelf: random, never used twice; none in the trash
     std::string path;    ///< absolute, links resolved
-    std::string
-        entry;  ///< the Safe entry's id: "RECEIPT.NUMBER", shared "RECEIPT.NUMBER-WHICH"; none in the trash
+    /// the Safe entry's id: "RECEIPT.NUMBER", shared "RECEIPT.NUMBER-WHICH"; none in the trash
+    std::string entry;
     std::uint64_t device = 0;
     bool shared = false;  ///< it goes with the run's end, if it holds nothing, and not before
     std::string name{};   ///< that the thing is to have there
@@ -41,8 +41,9 @@ public:
     virtual ~Keeper() = default;
 
     /// A place for a thing of this name, which lies in `folder`: to be noted in the journal before anything
-    /// is touched. errors   no_permission, other_file_system: there is none that it can be renamed to;
-    /// refused: it holds that place, or is in it
+    /// is touched.
+    /// errors   no_permission, other_file_system: there is none that it can be renamed to; refused: it holds
+    ///          that place, or is in it
     virtual Result<Slot> slot_for(const Handle& folder, const std::string& name, FileType type) = 0;
     /// Puts the thing there. errors: changed_meanwhile: it is not the expected one, and stays; as slot_for()
     virtual Result<Kept> keep(const Slot& slot, const Handle& folder, const std::string& name,

@@ -27,8 +27,9 @@ struct Ready {
 };
 
 /// Moves a thing to a name that must be free, and says what came of it by what is seen, whatever the call
-/// answered. moved    the thing, as it is seen at one name or the other; errors as
-/// FileSystem::move_to_free_name: it is where it was
+/// answered.
+/// moved    the thing, as it is seen at one name or the other; errors as FileSystem::move_to_free_name: it is
+///          where it was
 Result<void> move_seen(FileSystem& disk, const Handle& from, const std::string& name, const Handle& to,
                        const std::string& new_name, const Identity& moved);
 /// The same for removing: nothing is there any more.
@@ -51,8 +52,8 @@ Result<Placed> place_at_free_name(FileSystem& disk, const Handle& folder, const 
 /// errors    changed_meanwhile: something else holds the name now; nothing was touched
 /// Both exist at every instant: the new one takes its place in the Safe's slot, the two trade names in one
 /// atomic step (renameat2(2), RENAME_EXCHANGE), what came out is looked at, and traded back if it is not the
-/// one agreed on. Where nothing holds the name any more it is taken as a free one. slot      empty, and
-/// dropped where it is not needed after all
+/// one agreed on. Where nothing holds the name any more it is taken as a free one.
+/// slot      empty, and dropped where it is not needed after all
 Result<Placed> place_over(FileSystem& disk, const Slot& slot, const Handle& folder, const std::string& name,
                           const Identity& expected, const Ready& ready);
 

@@ -41,32 +41,33 @@ struct RunOptions {
 /// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that
 /// carries it out.
 struct RunEvents {
-    std::function<void(const ReceiptHead&)>
-        begun{};  ///< with the totals that are planned; again for each part of a run that grows
+    /// with the totals that are planned; again for each part of a run that grows
+    std::function<void(const ReceiptHead&)> begun{};
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
     std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
-    std::function<void(std::uint64_t)>
-        archived{};  ///< how large the archive that is made has become, in bytes
-    std::function<void(const std::string&)>
-        at_hand{};  ///< path of a file that is begun with; not of each, but of some each second
-    std::function<void(const Error&)>
-        waits{};  ///< for another program that keeps the state locked; again every few seconds
+    /// how large the archive that is made has become, in bytes
+    std::function<void(std::uint64_t)> archived{};
+    /// path of a file that is begun with; not of each, but of some each second
+    std::function<void(const std::string&)> at_hand{};
+    /// for another program that keeps the state locked; again every few seconds
+    std::function<void(const Error&)> waits{};
 };
 
 /// Carries a plan out and keeps the receipt. The only thing in Tavlo that changes a disk.
 ///
 /// Promises (docs/safety.md): nothing is replaced but what was agreed on, and that goes to the Safe; no half
 /// file gets a name; a source goes only after its copy is durable and verified; what cannot be done fails
-/// alone, with its reason. errors   only where nothing more can be recorded (the state folder is full);
-/// everything up to there is in the receipt
+/// alone, with its reason.
+/// errors   only where nothing more can be recorded (the state folder is full); everything up to there is in
+///          the receipt
 Result<ReceiptHead> carry_out(FileSystem& disk, Store& store, const Plan& plan, const RunOptions& options,
                               const RunEvents& events = {});
 
 /// A folder that an interrupted run has made or taken from, and has not finished.
 struct FolderRest {
     EntryId source = no_entry;  ///< in the batch
-    FolderId made =
-        no_folder;  ///< in the targets: gets the source's attributes; none where it was there before
+    /// in the targets: gets the source's attributes; none where it was there before
+    FolderId made = no_folder;
     std::int64_t modified_ns = 0;         ///< the source's, before anything was taken from it
     std::uint64_t number = 0;             ///< of the folder's item in the receipt
     bool moves = false;                   ///< the source goes once it is empty

@@ -7,9 +7,9 @@
 #include <cerrno>
 #include <thread>
 
+#include "files/parallel.h"
 #include "files/path.h"
 #include "names/names.h"
-#include "run/parallel.h"
 #include "run/runner.h"
 
 namespace tavlo {

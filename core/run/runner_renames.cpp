@@ -45,7 +45,8 @@ Result<void> Runner::park(ItemId id) {
 }
 
 /// It does not get the name that it waited for: it has its own again or, where another has taken that by
-/// then, one counted up. returns  what it comes to, where it is not what it was to be
+/// then, one counted up.
+/// returns  what it comes to, where it is not what it was to be
 std::optional<Outcome> Runner::unpark(ItemId id) {
     const std::string hidden = parked_.at(id);
     parked_.erase(id);

@@ -85,7 +85,7 @@ private:
 /// Safe a private folder of this user, and in it still the thing that was set aside (promises 8 and 14).
 /// entry    with the numbers that its volume has today
 /// errors   not_found: nothing lies there; changed_meanwhile: something else does, or a link leads elsewhere;
-/// no_permission: not ours
+///          no_permission: not ours
 Result<Handle> open_slot(FileSystem& disk, const SafeEntry& entry);
 /// The same in two steps, for those who have many versions of one run before them.
 Result<Handle> open_shelf(FileSystem& disk, const SafeEntry& entry);

@@ -41,8 +41,8 @@ private:
     std::vector<VolumeRecord> records_;
     std::map<std::string, std::optional<VolumeRecord>> volumes_;    ///< by shelf
     std::map<std::string, std::shared_ptr<const Handle>> shelves_;  ///< by path
-    std::map<std::string, std::unique_ptr<const Handle>>
-        safes_to_tidy_;  ///< Safes, by the path of a shelf that something has left
+    /// Safes, by the path of a shelf that something has left
+    std::map<std::string, std::unique_ptr<const Handle>> safes_to_tidy_;
     std::string slot_path_;
     std::shared_ptr<const Handle> slot_;  ///< the last one
     std::vector<SafeEntry> to_drop_;      ///< one of each slot that something has left

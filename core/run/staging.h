@@ -38,9 +38,8 @@ struct Staging {
 
 /// Reads a source file completely into a staged one in `into`.
 /// errors   changed_meanwhile: the source changed while it was read, twice (promise 5), or cannot be held
-/// still; unsupported: an attribute
-///          would be lost; refused: it is being written; no_space, no_permission, io, cancelled; in each case
-///          nothing is left
+///          still; unsupported: an attribute would be lost; refused: it is being written; no_space,
+///          no_permission, io, cancelled; in each case nothing is left
 Result<StagedCopy> stage_copy(FileSystem& disk, const Handle& source_folder, const std::string& name,
                               const Handle& into, const Staging& how, const Meter& meter);
 
@@ -52,16 +51,19 @@ struct HeldStill {
 
 /// Reads a source file by whatever means so that no change of it meanwhile goes unseen (promise 5): its state
 /// before and after is looked at, and where dates are too coarse to tell, or somebody has it open for
-/// writing, it is read once more. source_leaves  it must not be open for writing then read           all of
-/// it is_the_same    reads it again, and says whether that gives the same errors changed_meanwhile, refused,
-/// and those of what reads
+/// writing, it is read once more.
+/// source_leaves  it must not be open for writing then
+/// read           all of it
+/// is_the_same    reads it again, and says whether that gives the same
+/// errors         changed_meanwhile, refused, and those of what reads
 Result<HeldStill> read_held_still(
     FileSystem& disk, const Handle& source_folder, const std::string& name, bool source_leaves,
     const Meter& meter, const std::function<Result<void>(const Handle& file, const Status& seen)>& read,
     const std::function<Result<bool>(const Handle& file)>& is_the_same);
 
 /// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again,
-/// compares. errors   corrupt: it reads back otherwise
+/// compares.
+/// errors   corrupt: it reads back otherwise
 Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter);
 
 }  // namespace tavlo

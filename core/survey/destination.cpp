@@ -25,6 +25,20 @@ void HeldFolder::settle() {
         folded_.emplace(key(things_[at].name), at);
 }
 
+const Held* HeldFolder::find(std::string_view name, std::size_t& near) const {
+    if (!folds_case && near < things_.size()) {
+        const int side = name.compare(things_[near].name);
+        if (side == 0) return &things_[near];
+        const std::size_t next = side > 0 ? near + 1 : near - 1;  // before the first one: beyond the last
+        if (next >= things_.size()) return nullptr;
+        if (things_[next].name == name) return &things_[near = next];
+        if ((name < things_[next].name) == (side > 0)) return nullptr;  // it would stand between the two
+    }
+    const Held* found = find(name);
+    if (found != nullptr) near = static_cast<std::size_t>(found - things_.data());
+    return found;
+}
+
 const Held* HeldFolder::find(std::string_view name) const {
     if (folds_case) {
         const auto found = folded_.find(key(name));

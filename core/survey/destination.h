@@ -34,6 +34,9 @@ public:
     /// Once all are there; what it holds is in the order of the names then.
     void settle();
     const Held* find(std::string_view name) const;
+    /// The same, in less time where names are asked for in their order, or against it.
+    /// near  about where the last one was found; 0 at first
+    const Held* find(std::string_view name, std::size_t& near) const;
     const std::vector<Held>& things() const noexcept { return things_; }
 
 private:
@@ -49,8 +52,8 @@ struct Destination {
     /// The destination and every folder above it, as things: what must not be among the sources.
     std::vector<Identity> ancestors;
     std::unordered_map<std::string, HeldFolder> folders;  ///< by path from the destination; "" is itself
-    std::vector<std::string>
-        mounts{};  ///< places in it, at any depth, where something is mounted; as paths from it
+    /// places in it, at any depth, where something is mounted; as paths from it
+    std::vector<std::string> mounts{};
 
     const HeldFolder* folder(const std::string& path_in_root) const;
 };

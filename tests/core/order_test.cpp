@@ -16,8 +16,8 @@ using namespace tavlo;
 namespace {
 
 /// Does what the steps say with names that hold numbers, each call refusing to replace.
-std::map<std::string, std::uint32_t> carried_out(const std::vector<Rename>& wanted, const Ordered& ordered) {
-    std::map<std::string, std::uint32_t> holding;
+std::map<PlaceId, std::uint32_t> carried_out(const std::vector<Rename>& wanted, const Ordered& ordered) {
+    std::map<PlaceId, std::uint32_t> holding;
     std::map<std::uint32_t, std::string> hidden;
     for (std::uint32_t which = 0; which < wanted.size(); ++which) holding[wanted[which].leaves] = which;
     for (const Ordered::Step& step : ordered.steps) {
@@ -48,13 +48,11 @@ TEST_CASE("whatever names are exchanged, each finds free the one it takes, and o
         for (std::size_t at = taken.size(); at > 1; --at)
             std::swap(taken[at - 1], taken[*rc::gen::inRange<std::size_t>(0, at)]);
         std::vector<Rename> wanted;
-        for (std::uint32_t which = 0; which < count; ++which)
-            wanted.push_back({std::to_string(which), std::to_string(taken[which])});
-        const Ordered ordered = order(wanted);
+        for (std::uint32_t which = 0; which < count; ++which) wanted.push_back({which, taken[which]});
+        const Ordered ordered = order(wanted, names.size());
         const auto after = carried_out(wanted, ordered);
         RC_ASSERT(after.size() == count);
-        for (std::uint32_t which = 0; which < count; ++which)
-            RC_ASSERT(after.at(std::to_string(taken[which])) == which);
+        for (std::uint32_t which = 0; which < count; ++which) RC_ASSERT(after.at(taken[which]) == which);
         // a ring is what comes back to where it began; each has one that is hidden, and no more are
         std::size_t rings = 0;
         std::vector<bool> seen(count);
@@ -71,11 +69,27 @@ TEST_CASE("whatever names are exchanged, each finds free the one it takes, and o
     CHECK(holds);
 }
 
-TEST_CASE("what waits for nothing keeps its order", "[order]") {
-    const std::vector<Rename> wanted{{"a", "1"}, {"b", "2"}, {"c", "3"}};
-    CHECK(order(wanted).steps == std::vector<Ordered::Step>{{0, false}, {1, false}, {2, false}});
-    const std::vector<Rename> chain{{"a", "b"}, {"b", "c"}, {"x", "y"}};
-    CHECK(order(chain).steps == std::vector<Ordered::Step>{{1, false}, {0, false}, {2, false}});
-    const std::vector<Rename> itself{{"a", "a"}};
-    CHECK(order(itself).steps == std::vector<Ordered::Step>{{0, true}, {0, false}});
+TEST_CASE("what waits for nothing keeps its order, and what stays is in nobody's way", "[order]") {
+    using Steps = std::vector<Ordered::Step>;
+    const std::vector<Rename> wanted{{0, 3}, {1, 4}, {2, 5}};
+    CHECK(order(wanted, 6).steps == Steps{{0, false}, {1, false}, {2, false}});
+    const std::vector<Rename> chain{{0, 1}, {1, 2}, {3, 4}};
+    CHECK(order(chain, 5).steps == Steps{{1, false}, {0, false}, {2, false}});
+    const std::vector<Rename> itself{by_a_hidden_name(0)};
+    CHECK(order(itself, 1).steps == Steps{{0, true}, {0, false}});
+    const std::vector<Rename> stays{{}, {0, 1}, {}};
+    CHECK(order(stays, 2).steps == Steps{{0, false}, {1, false}, {2, false}});
+}
+
+TEST_CASE("a place is a name in a folder, whatever bytes it has", "[order]") {
+    PlaceTable places;
+    const PlaceId one = places.at(1, "a");
+    CHECK(places.at(1, "a") == one);
+    CHECK(places.at(2, "a") != one);
+    CHECK(places.at(1, "a/b") != places.at(1, std::string_view("a\0b", 3)));
+    CHECK(places.at(1, "") != one);
+    CHECK(places.size() == 5);
+    for (int number = 0; number < 5000; ++number) places.at(3, std::to_string(number));  // and as it grows
+    CHECK(places.at(1, std::string("a")) == one);
+    CHECK(places.at(3, "4711") == 5 + 4711);
 }

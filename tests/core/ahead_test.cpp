@@ -1,0 +1,195 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "files/ahead.h"
+
+#include <atomic>
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <latch>
+#include <random>
+#include <set>
+
+#include "batch/gather.h"
+#include "files/path.h"
+#include "support/jobs.h"
+#include "support/temp_folder.h"
+
+// What other threads see to before it is needed, and folders that are read so.
+
+using namespace tavlo;
+namespace fs = std::filesystem;
+
+namespace {
+
+/// Every thing below a folder, by the plainest means: its path from there, "/" behind a folder's.
+std::vector<std::string> plainly(const fs::path& folder) {
+    std::vector<std::string> all;
+    for (const auto& entry : fs::recursive_directory_iterator(folder)) {
+        const bool is_folder = entry.is_directory() && !entry.is_symlink();
+        all.push_back(entry.path().lexically_relative(folder).string() + (is_folder ? "/" : ""));
+    }
+    return all;
+}
+
+std::vector<std::string> told(const Batch& batch, const std::string& folder) {
+    std::vector<std::string> all;
+    for (const Entry& entry : batch.entries) {
+        const std::string path = batch.source_path(entry);
+        if (path == folder) continue;
+        all.push_back(path.substr(folder.size() + 1) + (entry.status.type == FileType::folder ? "/" : ""));
+    }
+    return all;
+}
+
+/// Where two lists differ first, in words; empty: nowhere.
+std::string difference(const std::vector<std::string>& one, const std::vector<std::string>& other) {
+    for (std::size_t at = 0; at < std::max(one.size(), other.size()); ++at) {
+        const std::string here = at < one.size() ? one[at] : "(nothing)";
+        const std::string there = at < other.size() ? other[at] : "(nothing)";
+        if (here != there) return here + " instead of " + there;
+    }
+    return {};
+}
+
+/// A tree with a folder of more names than are looked at in one go, deep and wide ones, and empty ones.
+void make_tree(const TempFolder& temp, const std::string& below) {
+    for (int number = 0; number < 1300; ++number) temp.write(below + "/many/" + std::to_string(number), "x");
+    for (int number = 0; number < 60; ++number) {
+        const std::string folder = below + "/many/folder " + std::to_string(number);
+        for (int file = 0; file < number % 7; ++file) temp.write(folder + "/" + std::to_string(file), "y");
+        temp.folder(folder + "/empty");
+    }
+    std::string deep = below;
+    for (int level = 0; level < 40; ++level) temp.write((deep += "/d") + "/file", "z");
+    temp.link(below + "/link", "many");
+}
+
+}  // namespace
+
+TEST_CASE("what is asked for ahead is done once, by whoever comes first", "[ahead]") {
+    const unsigned threads = GENERATE(0U, 1U, 3U);
+    CAPTURE(threads);
+    std::vector<std::atomic<int>> times(500);
+    {
+        AheadThreads ahead(threads);
+        std::vector<std::shared_ptr<Ahead<std::size_t>>> asked;
+        for (std::size_t at = 0; at < times.size(); ++at)
+            asked.push_back(ahead.ask<std::size_t>([&times, at] {
+                ++times[at];
+                return at * at;
+            }));
+        for (std::size_t at = 0; at < times.size(); at += 2) CHECK(asked[at]->take() == at * at);
+        for (std::size_t at = 1; at < times.size() / 2; at += 2) CHECK(asked[at]->take() == at * at);
+    }
+    for (std::size_t at = 0; at < times.size(); ++at) {
+        const bool taken = at % 2 == 0 || at < times.size() / 2;
+        CHECK(times[at] <= 1);
+        if (taken) CHECK(times[at] == 1);
+        if (threads == 0) CHECK(times[at] == (taken ? 1 : 0));  // nobody does what nobody needs
+    }
+}
+
+TEST_CASE("what another thread has begun is waited for, and the end does not wait for what nobody has",
+          "[ahead]") {
+    std::latch begun(1);
+    std::latch goes_on(1);
+    std::atomic<bool> late = false;
+    {
+        AheadThreads ahead(1);
+        const auto slow = ahead.ask<int>([&] {
+            begun.count_down();
+            goes_on.wait();
+            return 7;
+        });
+        const auto never = ahead.ask<int>([&] {
+            late = true;
+            return 0;
+        });
+        begun.wait();
+        std::jthread lets_go([&] { goes_on.count_down(); });
+        CHECK(slow->take() == 7);
+    }
+    SUCCEED("it has ended");
+}
+
+TEST_CASE("reading ahead comes to what reading by one comes to, in the order of names", "[ahead][gather]") {
+    TempFolder temp;
+    make_tree(temp, "in");
+    const auto disk = make_disk();
+    const auto parts = [](const std::string& path) {  // folder by folder
+        std::vector<std::string> names;
+        for (const auto& part : fs::path(path.back() == '/' ? path.substr(0, path.size() - 1) : path))
+            names.push_back(part.string());
+        return names;
+    };
+    std::vector<std::string> expected = plainly(temp.path("in"));
+    std::sort(expected.begin(), expected.end(),
+              [&](const auto& one, const auto& other) { return parts(one) < parts(other); });
+    CHECK(difference(told(value(gather(*disk, {temp.path("in")})), temp.path("in")), expected) == "");
+    // in steps, each of which ends anywhere
+    Gathering gathering(*disk, {temp.path("in")});
+    std::mt19937 random(1);
+    while (!value(gathering.read_on(1 + random() % 200))) {
+    }
+    CHECK(difference(told(gathering.batch(), temp.path("in")), expected) == "");
+    // what is in hand of one level is that level
+    const Batch level = value(gather(*disk, {temp.path("in")}, {.depth = 1}));
+    CHECK(told(level, temp.path("in")) == std::vector<std::string>{"d/", "link", "many/"});
+}
+
+TEST_CASE("a folder that is another one by the time it is read ahead is not taken for it",
+          "[ahead][gather]") {
+    TempFolder temp;
+    for (int number = 0; number < 40; ++number)
+        temp.write("in/folder " + std::to_string(number) + "/mine", "m");
+    temp.write("other/not mine", "o");
+    class Swaps final : public ForwardingFileSystem {
+    public:
+        explicit Swaps(const TempFolder& folder) : temp(folder) {}
+        Result<Handle> open_folder_in(const Handle& around, const std::string& name) override {
+            if (name == "folder 30" && !done.exchange(true)) {
+                fs::rename(temp.path("in/folder 30"), temp.path("mine is here"));
+                fs::rename(temp.path("other"), temp.path("in/folder 30"));
+            }
+            return disk->open_folder_in(around, name);
+        }
+        const TempFolder& temp;
+        std::atomic<bool> done = false;
+    };
+    Swaps disk(temp);
+    const Batch batch = value(gather(disk, {temp.path("in")}));
+    REQUIRE(disk.done);
+    int problems = 0;
+    for (const Entry& entry : batch.entries) {
+        CHECK(entry.name != "not mine");
+        problems += entry.problem ? 1 : 0;
+        if (entry.problem) CHECK(entry.problem->fault == Fault::changed_meanwhile);
+    }
+    CHECK(problems == 1);
+}
+
+TEST_CASE("a name that cannot be looked at while it is read ahead is told with its reason",
+          "[ahead][gather]") {
+    TempFolder temp;
+    make_tree(temp, "in");
+    class Refuses final : public ForwardingFileSystem {
+        Result<Status> status(const Handle& folder, const std::string& name) override {
+            if (name == "777") return failure(Fault::io, "refused by the test", join(folder.path(), name));
+            if (name == "778") return failure(Fault::not_found, "went away", join(folder.path(), name));
+            return disk->status(folder, name);
+        }
+    } disk;
+    const Batch batch = value(gather(disk, {temp.path("in/many")}));
+    std::size_t told_of = 0;
+    for (const Entry& entry : batch.entries) {
+        CHECK(entry.name != "778");
+        if (entry.name == "777") {
+            REQUIRE(entry.problem);
+            CHECK(entry.problem->step == "refused by the test");
+            ++told_of;
+        }
+    }
+    CHECK(told_of == 1);
+    CHECK_FALSE(batch.entries.front().complete);
+}
