@@ -16,7 +16,8 @@ struct CommandLine {
 };
 
 /// words  behind the program's name: paths, or file:// addresses as desktops hand them over (RFC 8089); "--"
-/// ends the options here   the folder that relative paths are read from, absolute
+///        ends the options
+/// here   the folder that relative paths are read from, absolute
 CommandLine read_command_line(const std::vector<std::string>& words, const std::string& here);
 
 /// What --help prints.

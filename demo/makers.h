@@ -30,8 +30,7 @@ void write_pdf(const std::filesystem::path& path, const std::string& title, cons
                const Moment& made, const std::vector<Page>& pages);
 void write_png(const std::filesystem::path& path, std::uint64_t seed, int width, int height);
 /// place  latitude and longitude in degrees, north and east positive; written into the picture with the date
-/// (Exif 2.3), as far as there
-///        are any
+///        (Exif 2.3), as far as there are any
 void write_jpeg(const std::filesystem::path& path, std::uint64_t seed, int width, int height,
                 const std::optional<Moment>& taken, const std::optional<std::pair<double, double>>& place);
 /// A chime and a hum of some seconds, WAV or FLAC by the path's extension, with title, artist and, where

@@ -136,8 +136,8 @@ void WindowDriver::decideByClick(const QString& name, tavlo::Decision decision) 
     const int row = rowNamed("outcomeList", name) + 1;  // what holds the name comes below what wants it
     const QModelIndex cell = view->model()->index(row, OutcomeModel::WhatColumn);
     view->scrollTo(cell);
-    const QRect rect =
-        button_rect(view->visualRect(cell), view->font(), decision_choices(), static_cast<int>(decision) - 1);
+    const Choices choices{decision_choices(), -1, view->visualRect(cell)};
+    const QRect rect = button_rect(choices, view->font(), static_cast<int>(decision) - 1);
     QTest::mouseClick(view->viewport(), Qt::LeftButton, Qt::NoModifier, rect.center());
     settle();
 }

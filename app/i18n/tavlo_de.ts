@@ -918,6 +918,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>ist ein anderes als das, das angelegt wurde</translation>
         </message>
         <message>
+            <source>is being read or written by another run, and stays</source>
+            <translation>wird gerade von einem anderen Lauf gelesen oder beschrieben, und bleibt</translation>
+        </message>
+        <message>
             <source>is empty</source>
             <translation>ist leer</translation>
         </message>
@@ -4340,6 +4344,14 @@ Was immer wieder getan wird, wird wie sonst auf der Werkbank zusammengestellt; d
         <message>
             <source>Do again</source>
             <translation>Wiederholen</translation>
+        </message>
+        <message>
+            <source>Undo: %1</source>
+            <translation>Rückgängig: %1</translation>
+        </message>
+        <message>
+            <source>Do again: %1</source>
+            <translation>Wiederholen: %1</translation>
         </message>
         <message>
             <source>C&amp;ut: take in hand to move</source>

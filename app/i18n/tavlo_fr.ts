@@ -918,6 +918,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>est un autre que celui qui a été créé</translation>
         </message>
         <message>
+            <source>is being read or written by another run, and stays</source>
+            <translation>est lu ou écrit en ce moment par une autre exécution, et reste</translation>
+        </message>
+        <message>
             <source>is empty</source>
             <translation>est vide</translation>
         </message>
@@ -4340,6 +4344,14 @@ Ce que l’on fait sans cesse se compose sur l’établi comme toujours ; puis L
         <message>
             <source>Do again</source>
             <translation>Refaire</translation>
+        </message>
+        <message>
+            <source>Undo: %1</source>
+            <translation>Annuler : %1</translation>
+        </message>
+        <message>
+            <source>Do again: %1</source>
+            <translation>Refaire : %1</translation>
         </message>
         <message>
             <source>C&amp;ut: take in hand to move</source>

@@ -45,7 +45,8 @@ public:
     void setSorting(int column, Qt::SortOrder order);
 
     /// Shows only those of the files that fit what is typed into the pick box; an empty text: all again. At
-    /// once. returns  how many do; nullopt while the names are still being read
+    /// once.
+    /// returns  how many do; nullopt while the names are still being read
     std::optional<std::size_t> narrow(const QString& typed);
 
     const Listing& listing() const { return *listing_; }

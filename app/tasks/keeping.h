@@ -15,8 +15,8 @@
 struct KeepingRules {
     int safe_days = 0;             ///< versions older than this leave the Safe; 0: until somebody empties it
     std::uint64_t safe_limit = 0;  ///< bytes in the Safe above which there is a warning; 0: none
-    int receipt_days =
-        0;  ///< receipts of runs that ended before are forgotten, but for those the Safe hangs on; 0: none
+    /// receipts of runs that ended before are forgotten, but for those the Safe hangs on; 0: none
+    int receipt_days = 0;
 
     static KeepingRules load();
     void save() const;

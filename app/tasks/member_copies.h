@@ -18,8 +18,7 @@ class MemberCopies {
 public:
     using Paths = std::vector<std::string>;
     /// then  the same paths, each leading to a file now; one that cannot be had, or is too large to be copied
-    /// for a look, stays as it
-    ///       was. At once where none of them lies in an archive
+    ///       for a look, stays as it was. At once where none of them lies in an archive
     void want(QObject* who, const Paths& paths, std::function<void(const Paths&)> then);
 
 private:

@@ -30,8 +30,8 @@ std::vector<ItemRows> rows_of(const tavlo::Plan& plan);
 struct OutcomeNode {
     tavlo::ItemId item = tavlo::no_item;  ///< what arrives, or wants to
     const tavlo::Held* held = nullptr;    ///< what is there, where nothing of the batch wants the name
-    tavlo::FolderId folder =
-        tavlo::no_folder;  ///< the folder of the targets that it stands for and that can be opened
+    /// the folder of the targets that it stands for and that can be opened
+    tavlo::FolderId folder = tavlo::no_folder;
 };
 
 /// What goes with an item that leaves.
@@ -48,11 +48,11 @@ struct OutcomeTree {
     std::shared_ptr<const tavlo::Destination> destination;  ///< null where nothing goes to one
     std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
     std::vector<ItemRows> rows;                     ///< by item
-    std::vector<tavlo::FolderId>
-        tops;                     ///< the folders that it shows: the destination, or those that things lie in
-    std::vector<Weight> weights;  ///< by item, of a plan that removes; else empty
-    Weight leaving;               ///< of all that leaves
-    std::uint64_t staying = 0;    ///< files beside what leaves, in the same folders
+    /// the folders that it shows: the destination, or those that things lie in
+    std::vector<tavlo::FolderId> tops;
+    std::vector<Weight> weights;    ///< by item, of a plan that removes; else empty
+    Weight leaving;                 ///< of all that leaves
+    std::uint64_t staying = 0;      ///< files beside what leaves, in the same folders
     std::uint64_t staying_new = 0;  ///< of those: changed within the last week
     Shares shares{};
     std::vector<std::uint64_t> arriving;  ///< by folder of the targets: items that arrive in it, however deep
@@ -66,7 +66,7 @@ struct OutcomeTree {
     bool is_unread(tavlo::FolderId folder) const;
 
     /// survey  as the plan was made by; of a plan that removes, the folders that things leave; null: nothing
-    /// is known of them
+    ///         is known of them
     static std::shared_ptr<const OutcomeTree> make(std::shared_ptr<const tavlo::Plan> plan,
                                                    std::shared_ptr<const tavlo::Survey> survey,
                                                    std::int64_t now_ns = 0);

@@ -59,8 +59,8 @@ std::shared_ptr<const PickedRows> picked_rows(const Batch& batch) {
 struct Outlooker::Known {
     std::unique_ptr<FileSystem> disk = make_disk_with_archives();
     std::unique_ptr<Store> store;  ///< opened when pairs are to be compared; null where it cannot be
-    std::vector<std::pair<std::string, std::set<std::string>>>
-        picked;                     ///< in the order that the folders were picked from
+    /// in the order that the folders were picked from
+    std::vector<std::pair<std::string, std::set<std::string>>> picked;
     bool saved = true;              ///< what is picked is in its file
     std::string saved_instruction;  ///< as it is in its file
 
@@ -76,8 +76,8 @@ struct Outlooker::Known {
     FactsSaid planned_said;
     std::shared_ptr<const KnownFileFacts> told;  ///< what files have told so far; null: nothing
     std::shared_ptr<const KnownFileFacts> planned_told;
-    std::shared_ptr<const Batch>
-        looked_for;  ///< the batch, and where, whose files were looked for under other names
+    /// the batch, and where, whose files were looked for under other names
+    std::shared_ptr<const Batch> looked_for;
     std::string looked_in;
     BenchView shown;  ///< the last one with a plan, and what it was planned by
     Wishes shown_wishes;

@@ -48,8 +48,8 @@ public:
 
 private:
     struct Picked {
-        tsl::robin_set<std::string_view>
-            names;  ///< in `storage`; without a node for each, as 100,000 come and go at once
+        /// in `storage`; without a node for each, as 100,000 come and go at once
+        tsl::robin_set<std::string_view> names;
         std::vector<std::shared_ptr<const Names>> storage;
     };
     std::map<std::string, Picked> by_folder_;

@@ -28,7 +28,7 @@ bool is_open(Outcome outcome) { return outcome == Outcome::undecided || outcome 
 
 /// Named sources of which nothing is left to do: no item undecided, failed or not reached.
 /// asked  what was in hand; of what lies in an archive, or in a folder whose contents alone were meant, that
-/// is what is settled
+///        is what is settled
 Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results, const Job* asked) {
     std::vector<bool> open(plan.batch->entries.size());
     for (ItemId id = 0; id < plan.items.size(); ++id) {

@@ -26,7 +26,8 @@ public:
     ~Runs() override;
 
     /// continues  the receipt of a run that left things undecided: where the plan settles just these, that
-    /// run is gone on with job  that the plan came of; null where it came of none
+    ///            run is gone on with
+    /// job  that the plan came of; null where it came of none
     void start(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence,
                std::shared_ptr<const tavlo::Job> job = {});
     /// Copies while the batch is still being counted (carry_out_growing()).

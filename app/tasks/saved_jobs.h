@@ -26,8 +26,8 @@ struct KeptJob {
     std::vector<tavlo::ReceiptHead> runs{};    ///< of its steps, newest first, the last few
     std::optional<tavlo::Schedule> runs_by{};  ///< what its units say, where it has any
     bool is_on = false;                        ///< the user's systemd has them switched on
-    std::vector<std::int64_t>
-        next{};  ///< when it runs by itself next, soonest first, ns since 1970; of a calendar only
+    /// when it runs by itself next, soonest first, ns since 1970; of a calendar only
+    std::vector<std::int64_t> next{};
 };
 
 /// Saved jobs: their documents, their runs so far, and when they run by themselves; read and written off the

@@ -26,8 +26,8 @@ public:
     using Task = std::function<void(const std::stop_token&)>;
 
     /// newest  a new wish stops the one that is worked on, replaces one that waits, and nothing but its own
-    /// answer arrives; each: they are
-    ///         worked on one after the other, also those that wait when the owner goes
+    ///         answer arrives; each: they are worked on one after the other, also those that wait when the
+    ///         owner goes
     enum class Serves { newest, each };
     explicit Worker(Serves serves)
         : serves_(serves), thread_([this](const std::stop_token& end) { loop(end); }) {}

@@ -10,7 +10,6 @@
 #include <QMessageBox>
 #include <QPointer>
 #include <QSettings>
-#include <QSplitter>
 #include <QStackedWidget>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -38,6 +37,9 @@
 #include "views/jobs/job_banner.h"
 #include "views/jobs/jobs_page.h"
 #include "views/outcome/outcome_side.h"
+#include "views/parts/building.h"
+#include "views/parts/list_access.h"
+#include "views/parts/spacing.h"
 #include "views/receipts/receipts_page.h"
 #include "views/runs/run_line.h"
 #include "views/runs/runs_page.h"
@@ -64,6 +66,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     keeping_ = new Keeping(state_folder, this);
     saved_jobs_ = new SavedJobs(state_folder, this);
     job_runs_ = new JobRuns(state_folder, *runs_, this);
+    install_list_access();
     buildFrame();
     buildBenchPage();
     buildOtherPages();
@@ -87,10 +90,8 @@ void MainWindow::buildFrame() {
     auto* middle = new QWidget;
     auto* across = new QHBoxLayout;
     auto* down = new QVBoxLayout(middle);
-    down->setContentsMargins(0, 0, 0, 0);
-    down->setSpacing(0);
-    across->setContentsMargins(0, 0, 0, 0);
-    across->setSpacing(0);
+    space_out(down, Inset::none, Gap::none);
+    space_out(across, Inset::none, Gap::none);
     strip_ = new PlaceStrip;
     across->addWidget(strip_);
     places_ = new QStackedWidget;
@@ -104,18 +105,12 @@ void MainWindow::buildFrame() {
 void MainWindow::buildBenchPage() {
     bench_page_ = new QWidget;
     auto* column = new QVBoxLayout(bench_page_);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(1);
+    space_out(column, Inset::none, Gap::line);
     instruction_ = new InstructionLine(*bench_);
     balance_ = new BalanceBar(*bench_);
     gathering_ = new GatheringSide(*bench_);
     outcome_ = new OutcomeSide(*bench_);
-    auto* sides = new QSplitter;
-    sides->setHandleWidth(1);
-    sides->setChildrenCollapsible(false);
-    sides->addWidget(gathering_);
-    sides->addWidget(outcome_);
-    sides->setSizes({510, 686});
+    auto* sides = split(Qt::Horizontal, {{gathering_, 510}, {outcome_, 686}});
     job_banner_ = new JobBanner(*bench_);
     column->addWidget(job_banner_);
     column->addWidget(instruction_);

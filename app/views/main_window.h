@@ -94,6 +94,7 @@ private:
     void fillOthers(class QMenu& menu);
     void addLooks(class QMenu& view);
     void buildEditMenu();
+    void addHistory(QMenu& menu);
     void buildBatchMenu();
     void buildHelpMenu();
     void buildViewMenu();

@@ -95,6 +95,27 @@ void MainWindow::buildFileMenu() {
     add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
 }
 
+/// With what they are about in a sentence of its own, whose words stand as each language wants them.
+void MainWindow::addHistory(QMenu& menu) {
+    QUndoStack& history = bench_->history();
+    auto* undo = menu.addAction(tr("Undo"));
+    undo->setShortcut(QKeySequence::Undo);
+    auto* redo = menu.addAction(tr("Do again"));
+    redo->setShortcut(QKeySequence::Redo);
+    const auto show = [this, &history, undo, redo] {
+        const QString undone = history.undoText();
+        const QString redone = history.redoText();
+        undo->setText(undone.isEmpty() ? tr("Undo") : tr("Undo: %1").arg(undone));
+        redo->setText(redone.isEmpty() ? tr("Do again") : tr("Do again: %1").arg(redone));
+        undo->setEnabled(history.canUndo());
+        redo->setEnabled(history.canRedo());
+    };
+    connect(&history, &QUndoStack::indexChanged, this, show);
+    connect(undo, &QAction::triggered, &history, &QUndoStack::undo);
+    connect(redo, &QAction::triggered, &history, &QUndoStack::redo);
+    show();
+}
+
 void MainWindow::buildEditMenu() {
     const auto add = adder(*this);
     const auto on_bench = adder(*this, &bench_actions_);
@@ -108,12 +129,7 @@ void MainWindow::buildEditMenu() {
         };
     };
     QMenu* edit = menuBar()->addMenu(tr("&Edit"));
-    auto* undo = bench_->history().createUndoAction(this, tr("Undo"));
-    undo->setShortcut(QKeySequence::Undo);
-    auto* redo = bench_->history().createRedoAction(this, tr("Do again"));
-    redo->setShortcut(QKeySequence::Redo);
-    edit->addAction(undo);
-    edit->addAction(redo);
+    addHistory(*edit);
     edit->addSeparator();
     on_bench(edit, tr("C&ut: take in hand to move"), QKeySequence::Cut,
              unless_typing([this] { putInHand(true); }, &QLineEdit::cut));

@@ -8,9 +8,11 @@
 #include <QVBoxLayout>
 
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
+#include "views/parts/spacing.h"
 
 namespace {
 
@@ -51,9 +53,7 @@ protected:
         painter.setPen(QPen(ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
         painter.setBrush(Qt::NoBrush);
         painter.drawPath(drawing().translated(width() / 2.0, 18));
-        QFont font = this->font();
-        font.setPointSizeF(font.pointSizeF() * 0.9);
-        font.setWeight(isChecked() ? QFont::DemiBold : QFont::Normal);
+        const QFont font = strong_font(small_font(this->font()), isChecked());
         painter.setFont(font);
         painter.drawText(QRect(0, 30, width(), height() - 34), Qt::AlignCenter, text());
         if (count_ == 0) return;
@@ -146,8 +146,8 @@ PlaceStrip::PlaceStrip(QWidget* parent) : QWidget(parent) {
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(digits(10));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 8, 0, 8);
-    column->setSpacing(0);
+    column->setContentsMargins(Inset::strip);
+    column->setSpacing(Gap::none);
     for (const auto& [place, word, name] :
          {std::tuple{PlaceToBe::bench, tr("Bench"), "placeBench"},
           std::tuple{PlaceToBe::collisions, tr("Collisions"), "placeCollisions"},

@@ -2,12 +2,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include <QAbstractButton>
-#include <QAccessible>
 #include <QComboBox>
 #include <QLabel>
 #include <catch2/catch.hpp>
 
 #include "desk.h"
+#include "heard.h"
 #include "tasks/bench.h"
 #include "views/bench/folder_levels_panel.h"
 #include "views/bench/name_steps_panel.h"
@@ -18,15 +18,6 @@
 // What somebody hears who does not see the window.
 
 namespace {
-
-/// Of a box of choices the name is what labels it: its text is the choice.
-QString heard(QWidget& widget) {
-    auto* interface = QAccessible::queryAccessibleInterface(&widget);
-    if (interface == nullptr) return {};
-    if (qobject_cast<QComboBox*>(&widget) == nullptr) return interface->text(QAccessible::Name);
-    const auto labels = interface->relations(QAccessible::Label);
-    return labels.isEmpty() ? QString() : labels.front().first->text(QAccessible::Name);
-}
 
 /// What can have the keyboard and says nothing of itself.
 QStringList silent_below(QWidget& top) {

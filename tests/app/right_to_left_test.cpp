@@ -53,7 +53,8 @@ std::pair<int, int> inked_by(Paint paint) {
 TEST_CASE("what is painted by hand is mirrored from right to left", "[looks]") {
     const QStringList words{QStringLiteral("skip"), QStringLiteral("overwrite"), QStringLiteral("rename")};
     const QRect cell(0, 0, 400, 30);
-    const QRect first = button_rect(cell, QApplication::font(), words, 0);
+    const Choices choices{words, -1, cell};
+    const QRect first = button_rect(choices, QApplication::font(), 0);
     const auto tag = [](QPainter& painter, const QRect& rect) {
         paint_tag(painter, rect, QStringLiteral("new"), 0);
     };
@@ -65,10 +66,10 @@ TEST_CASE("what is painted by hand is mirrored from right to left", "[looks]") {
     CHECK(inked_by(figures).first > 200);
     {
         const FromRight mirror;
-        const QRect now = button_rect(cell, QApplication::font(), words, 0);
+        const QRect now = button_rect(choices, QApplication::font(), 0);
         CHECK(now.width() == first.width());
         CHECK(cell.right() - now.right() == first.left() - cell.left());
-        CHECK(button_at(cell, QApplication::font(), words, now.center()) == 0);
+        CHECK(button_at(choices, QApplication::font(), now.center()) == 0);
         CHECK(buttons_width(QApplication::font(), words) >
               3 * first.width() / 2);  // which does not hang on it
         CHECK(inked_by(tag).first > 200);

@@ -79,6 +79,22 @@ TEST_CASE("views and models make no call to a disk: tasks do", "[layers]") {
             }
 }
 
+TEST_CASE("pages have no lengths and no kinds of text of their own", "[layers]") {
+    const std::regex by_hand(
+        "setContentsMargins\\([0-9a-z]|set(Horizontal|Vertical)?Spacing\\([0-9]|setPointSize|setPixelSize|"
+        "setWeight\\(|setBold\\(");
+    const auto folder = std::filesystem::path(SOURCE) / "app/views";
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(folder)) {
+        if (!entry.is_regular_file()) continue;
+        std::ifstream in(entry.path());
+        std::string line;
+        for (int number = 1; std::getline(in, line); ++number) {
+            CAPTURE(entry.path(), number, line);
+            CHECK((entry.path().filename() == "spacing.h" || !std::regex_search(line, by_hand)));
+        }
+    }
+}
+
 TEST_CASE("every source says whose it is, and by which licence it may be used", "[layers]") {
     int sources = 0;
     for (const char* folder : {"core", "ctl", "app", "archives", "facts", "demo", "bench", "tests"})

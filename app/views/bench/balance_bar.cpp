@@ -14,6 +14,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -69,8 +70,8 @@ BalanceBar::BalanceBar(Bench& bench, QWidget* parent) : QWidget(parent), bench_(
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("Balance"));
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(18, 8 + bar_height + 5, 18, 7);
-    row->setSpacing(2);
+    row->setContentsMargins(Inset::across + QMargins(0, bar_height + Gap::close, 0, 0));
+    row->setSpacing(Gap::tight);
     for (int i = 0; i < share_count; ++i) {
         auto* button = new QPushButton;
         button->setObjectName(QStringLiteral("share%1").arg(i));

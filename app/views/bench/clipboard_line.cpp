@@ -18,12 +18,12 @@
 #include "files/path.h"
 #include "text.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 ClipboardLine::ClipboardLine(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("clipboardLine"));
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(14, 4, 14, 4);
-    row->setSpacing(8);
+    space_out(row, Inset::bar, Gap::beside);
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("clipboardWords"));
     words_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);

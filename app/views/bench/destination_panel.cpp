@@ -20,6 +20,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/gathering/folder_completer.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -70,7 +71,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     setObjectName(QStringLiteral("popover"));
     setAccessibleName(tr("Choose the destination"));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(14, 12, 14, 12);
+    column->setContentsMargins(Inset::panel);
     auto* row = new QHBoxLayout;
     path_ = new QLineEdit;
     path_->setObjectName(QStringLiteral("destinationPath"));
@@ -88,7 +89,7 @@ DestinationPanel::DestinationPanel(Bench& bench, QWidget* parent) : QFrame(paren
     note_->setWordWrap(true);
     column->addWidget(note_);
     recent_ = new QVBoxLayout;
-    recent_->setSpacing(2);
+    recent_->setSpacing(Gap::tight);
     column->addLayout(recent_);
     auto* choose = new QPushButton(tr("Choose in a dialog…"));
     column->addWidget(choose, 0, Qt::AlignLeft);
@@ -147,7 +148,7 @@ void DestinationPanel::fillRecent() {
 void DestinationPanel::addKnown(const std::string& path, bool pinned) {
     auto* line = new QWidget;
     auto* row = new QHBoxLayout(line);
-    row->setContentsMargins(0, 0, 0, 0);
+    row->setContentsMargins(Inset::none);
     auto* known = new QPushButton(shown(path).replace(QLatin1Char('&'), QStringLiteral("&&")));
     known->setProperty("plain", true);
     connect(known, &QPushButton::clicked, this, [this, path] { use(path); });

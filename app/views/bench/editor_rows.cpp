@@ -13,6 +13,7 @@
 
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 namespace {
 constexpr int most_on_view = 5;
@@ -21,8 +22,8 @@ constexpr double row_in_lines = 2.1;
 
 EditorRow::EditorRow(const QString& take_out, QWidget* parent) : QWidget(parent) {
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 1, 0, 1);
-    row->setSpacing(6);
+    row->setContentsMargins(Inset::row);
+    row->setSpacing(Gap::beside);
     grip_ = new QLabel;
     grip_->setObjectName(QStringLiteral("rowGrip"));
     grip_->setFixedWidth(30);
@@ -33,8 +34,7 @@ EditorRow::EditorRow(const QString& take_out, QWidget* parent) : QWidget(parent)
     set_tone(*grip_, "muted");
     row->addWidget(grip_);
     fields_ = new QHBoxLayout;
-    fields_->setContentsMargins(0, 0, 0, 0);
-    fields_->setSpacing(6);
+    space_out(fields_, Inset::none, Gap::beside);
     row->addLayout(fields_, 1);
     auto* away = new QPushButton(tr("Take out"));
     away->setObjectName(QStringLiteral("rowAway"));
@@ -78,8 +78,7 @@ bool EditorRow::eventFilter(QObject* watched, QEvent* event) {
 EditorRows::EditorRows(int width, QWidget* parent) : QScrollArea(parent) {
     auto* inside = new QWidget;
     lines_ = new QVBoxLayout(inside);
-    lines_->setContentsMargins(0, 0, 0, 0);
-    lines_->setSpacing(0);
+    space_out(lines_, Inset::none, Gap::none);
     lines_->addStretch(1);
     setObjectName(QStringLiteral("editorRows"));
     setWidget(inside);

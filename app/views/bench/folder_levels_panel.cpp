@@ -19,6 +19,7 @@
 #include "theme/theme.h"
 #include "views/bench/folder_level_row.h"
 #include "views/bench/kept_sets.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -82,15 +83,14 @@ FolderLevelsPanel::FolderLevelsPanel(Bench& bench, QWidget* parent) : QWidget(pa
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("Folders by what files tell, level by level"));
     auto* across = new QHBoxLayout(this);
-    across->setContentsMargins(18, 6, 18, 8);
-    across->setSpacing(18);
+    space_out(across, Inset::across, Gap::apart);
     across->addWidget(buildLevels());
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("levelsNote"));
     words_->setTextFormat(Qt::PlainText);
     words_->setWordWrap(true);
     words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    words_->setContentsMargins(0, 8, 0, 0);
+    words_->setContentsMargins(Inset::heading);
     set_tone(*words_, "muted");
     across->addWidget(words_, 1);
     connect(&bench_, &Bench::jobChanged, this, &FolderLevelsPanel::refresh);
@@ -101,8 +101,7 @@ FolderLevelsPanel::FolderLevelsPanel(Bench& bench, QWidget* parent) : QWidget(pa
 QWidget* FolderLevelsPanel::buildLevels() {
     auto* side = new QWidget;
     auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(2);
+    space_out(column, Inset::none, Gap::tight);
     rows_ = new EditorRows(digits(levels_digits));
     rows_->setAccessibleName(tr("Levels of folders"));
     connect(rows_, &EditorRows::changed, this, &FolderLevelsPanel::levelsChanged);
@@ -111,8 +110,8 @@ QWidget* FolderLevelsPanel::buildLevels() {
     connect(rows_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });
     column->addWidget(rows_, 1);
     auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(36, 2, 0, 0);
-    foot->setSpacing(8);
+    foot->setContentsMargins(Inset::fields);
+    foot->setSpacing(Gap::beside);
     add_ = new QPushButton(tr("Add a level"));
     add_->setObjectName(QStringLiteral("addLevel"));
     facts_ = new QMenu(add_);

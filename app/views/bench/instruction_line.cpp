@@ -24,6 +24,7 @@
 #include "views/bench/phrase.h"
 #include "views/bench/rule_dialogs.h"
 #include "views/parts/building.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -32,11 +33,10 @@ InstructionLine::InstructionLine(Bench& bench, QWidget* parent) : QWidget(parent
     setAttribute(Qt::WA_StyledBackground);
     setAcceptDrops(true);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(18, 12, 18, 12);
-    row->setSpacing(18);
+    space_out(row, Inset::across, Gap::apart);
     auto* words = new QWidget;
     words_ = new SentenceLayout;
-    words_->setContentsMargins(0, 0, 0, 0);
+    words_->setContentsMargins(Inset::none);
     words->setLayout(words_);
     words->setObjectName(QStringLiteral("sentence"));  // the style sheet sets its size
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
@@ -64,7 +64,7 @@ void InstructionLine::buildSentence(QWidget& words) {
     };
     const auto add_words = [&] {
         auto* label = new QLabel(&words);
-        label->setContentsMargins(0, 3, 0, 3);
+        label->setContentsMargins(Inset::in_line);
         words_->addWidget(label);
         return label;
     };

@@ -16,6 +16,7 @@
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/named_combo.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -157,8 +158,7 @@ void NameStepRow::build(const NameStep& step) {
     delete fields_;
     fields_ = new QWidget(this);
     in_fields_ = new QHBoxLayout(fields_);
-    in_fields_->setContentsMargins(0, 0, 0, 0);
-    in_fields_->setSpacing(6);
+    space_out(in_fields_, Inset::none, Gap::beside);
     first_ = second_ = nullptr;
     choice_ = nullptr;
     by_ = from_ = step_by_ = nullptr;

@@ -26,6 +26,7 @@
 #include "theme/theme.h"
 #include "views/bench/kept_sets.h"
 #include "views/bench/name_step_row.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -50,8 +51,7 @@ NameStepsPanel::NameStepsPanel(Bench& bench, std::string state_folder, QWidget* 
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("New names, step by step"));
     auto* across = new QHBoxLayout(this);
-    across->setContentsMargins(18, 6, 18, 8);
-    across->setSpacing(18);
+    space_out(across, Inset::across, Gap::apart);
     across->addWidget(buildSteps());
     across->addWidget(buildExamples(), 1);
     connect(&bench_, &Bench::jobChanged, this, &NameStepsPanel::refresh);
@@ -62,8 +62,7 @@ NameStepsPanel::NameStepsPanel(Bench& bench, std::string state_folder, QWidget* 
 QWidget* NameStepsPanel::buildSteps() {
     auto* side = new QWidget;
     auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(2);
+    space_out(column, Inset::none, Gap::tight);
     steps_ = new EditorRows(digits(steps_digits));
     steps_->setAccessibleName(tr("Steps of the new names"));
     connect(steps_, &EditorRows::changed, this, &NameStepsPanel::stepsChanged);
@@ -72,8 +71,8 @@ QWidget* NameStepsPanel::buildSteps() {
     connect(steps_, &EditorRows::lastTakenOut, this, [this] { add_->setFocus(); });
     column->addWidget(steps_, 1);
     auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(36, 2, 0, 0);
-    foot->setSpacing(8);
+    foot->setContentsMargins(Inset::fields);
+    foot->setSpacing(Gap::beside);
     add_ = new QPushButton(tr("Add a step"));
     add_->setObjectName(QStringLiteral("addStep"));
     auto* kinds = new QMenu(add_);
@@ -117,8 +116,8 @@ QWidget* NameStepsPanel::buildSteps() {
 QWidget* NameStepsPanel::buildExamples() {
     auto* side = new QWidget;
     auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 4, 0, 0);
-    column->setSpacing(4);
+    column->setContentsMargins(Inset::heading);
+    column->setSpacing(Gap::close);
     misses_ = new QLabel;
     misses_->setObjectName(QStringLiteral("nameMisses"));
     misses_->setTextFormat(Qt::PlainText);

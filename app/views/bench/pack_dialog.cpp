@@ -21,6 +21,7 @@
 #include "theme/theme.h"
 #include "views/parts/building.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -85,11 +86,11 @@ PackDialog::PackDialog(const Job& job, QWidget* parent) : QDialog(parent), job_(
 
 QFormLayout* PackDialog::buildForm() {
     auto* form = new QFormLayout;
-    form->setHorizontalSpacing(14);
-    form->setVerticalSpacing(10);
+    form->setHorizontalSpacing(Gap::beside);
+    form->setVerticalSpacing(Gap::beside);
     const std::string file(name_of(job_.into));
     auto* folder_row = new QHBoxLayout;
-    folder_row->setSpacing(8);
+    folder_row->setSpacing(Gap::beside);
     folder_ = new QLineEdit(job_.into.empty() ? QString() : shown(std::string(parent_of(job_.into))));
     folder_->setObjectName(QStringLiteral("packFolder"));
     auto* browse = named_button("packBrowse", tr("Choose…"));

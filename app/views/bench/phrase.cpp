@@ -7,6 +7,7 @@
 #include <QPainter>
 #include <QWidget>
 
+#include "theme/fonts.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
 
@@ -31,8 +32,7 @@ void Phrase::setTakesAway(bool takes_away) {
 }
 
 QSize Phrase::sizeHint() const {
-    QFont bold = font();
-    bold.setWeight(QFont::DemiBold);
+    const QFont bold = strong_font(font());
     const QFontMetrics metrics(bold);
     return {metrics.horizontalAdvance(text()) + 2 * margin, metrics.height() + 6};
 }
@@ -40,8 +40,7 @@ QSize Phrase::sizeHint() const {
 void Phrase::paintEvent(QPaintEvent*) {
     const Theme& theme = Theme::current();
     QPainter painter(this);
-    QFont bold = font();
-    bold.setWeight(QFont::DemiBold);
+    const QFont bold = strong_font(font());
     painter.setFont(bold);
     const QColor colour = waiting_ ? theme.amber : takes_away_ ? theme.plum : theme.accent;
     const QColor wash = waiting_ ? theme.amber_wash : takes_away_ ? theme.plum_wash : theme.accent_wash;

@@ -16,6 +16,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -24,7 +25,7 @@ OwnRuleDialog::OwnRuleDialog(const Policy& rule, QWidget* parent) : QDialog(pare
     setWindowTitle(tr("My own rule, where a name is taken"));
     auto* column = new QVBoxLayout(this);
     auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(12);
+    grid->setHorizontalSpacing(Gap::beside);
     const QString relations[] = {tr("incoming smaller"), tr("same size"), tr("incoming larger")};
     const QString findings[] = {tr("same bytes"),          tr("incoming newer"),
                                 tr("incoming older"),      tr("same date, other bytes"),

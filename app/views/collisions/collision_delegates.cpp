@@ -9,10 +9,12 @@
 #include "models/collision_models.h"
 #include "models/outcome_model.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
 #include "views/parts/mirrored.h"
+#include "wording.h"
 
 namespace {
 
@@ -29,8 +31,10 @@ QSize GroupDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) c
     return {digits(24), group_margin + 2 * group_line() + group_margin + choices_height() + below_choices};
 }
 
-QRect GroupDelegate::choicesCell(const QRect& row) {
-    return {row.left(), row.bottom() - choices_height() - below_choices, row.width(), choices_height()};
+Choices GroupDelegate::choicesOf(const QModelIndex& index, const QRect& row) const {
+    return {index.data(GroupModel::ChoicesRole).toStringList(),
+            index.data(GroupModel::ChosenRole).toInt(),
+            {row.left(), row.bottom() - choices_height() - below_choices, row.width(), choices_height()}};
 }
 
 void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
@@ -56,9 +60,7 @@ void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     const auto placed = [&](const QRect& part) { return mirrored(option.rect, part); };
     paint_tag(*painter, placed(QRect(inner.right() - tag, inner.top(), tag, group_line())), count,
               static_cast<int>(waiting ? Tone::waiting : Tone::plain));
-    QFont bold = option.font;
-    bold.setWeight(QFont::DemiBold);
-    painter->setFont(bold);
+    painter->setFont(strong_font(option.font));
     painter->setPen(theme.ink);
     painter->drawText(
         placed(QRect(inner.left(), inner.top(), inner.width() - tag - 8, group_line())),
@@ -71,11 +73,10 @@ void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         Qt::AlignLeft | Qt::AlignVCenter,
         painter->fontMetrics().elidedText(index.data(GroupModel::WordsRole).toString(), Qt::ElideRight,
                                           inner.width()));
-    const QStringList choices = index.data(GroupModel::ChoicesRole).toStringList();
-    const QRect cell = choicesCell(option.rect);
-    paint_buttons(*painter, cell, choices, index.data(GroupModel::ChosenRole).toInt(),
-                  index.data(GroupModel::TakesAwayRole).toInt());
-    const int used = cell.left() + buttons_width(option.font, choices) + 2;
+    const Choices choices = choicesOf(index, option.rect);
+    const QRect& cell = choices.cell;
+    paint_buttons(*painter, choices, index.data(GroupModel::TakesAwayRole).toInt());
+    const int used = cell.left() + buttons_width(option.font, choices.words) + 2;
     painter->setFont(small_font(option.font));
     painter->setPen(theme.muted);
     painter->drawText(placed(QRect(used, cell.top(), inner.right() - used, cell.height())),
@@ -89,8 +90,7 @@ bool GroupDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const 
                                 const QModelIndex& index) {
     if (event->type() == QEvent::MouseButtonPress) {
         const QPoint at = static_cast<QMouseEvent*>(event)->position().toPoint();
-        const int choice = button_at(choicesCell(option.rect), option.font,
-                                     index.data(GroupModel::ChoicesRole).toStringList(), at);
+        const int choice = button_at(choicesOf(index, option.rect), option.font, at);
         if (choice >= 0) emit chosen(index, choice);  // and the group becomes the current one besides
     }
     return QStyledItemDelegate::editorEvent(event, model, option, index);
@@ -100,8 +100,7 @@ bool GroupDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const 
 void PairDelegate::paintTwo(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
     const Theme& theme = Theme::current();
     const auto draw = [&](const QRect& rect, int role, bool strong) {
-        QFont font = painter.font();
-        font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
+        const QFont font = strong_font(painter.font(), strong);
         painter.setFont(font);
         painter.setPen(strong ? theme.ink : theme.muted);
         draw_tabular(painter, rect, Qt::AlignRight, index.data(role).toString());
@@ -111,6 +110,11 @@ void PairDelegate::paintTwo(QPainter& painter, const QRect& cell, const QModelIn
     draw(mirrored(cell, date), PairModel::DateTextRole, index.data(PairModel::StrongDateRole).toBool());
     draw(mirrored(cell, QRect(inner.left(), inner.top(), date.left() - inner.left(), inner.height())),
          PairModel::SizeTextRole, index.data(PairModel::StrongSizeRole).toBool());
+}
+
+Choices PairDelegate::choicesOf(const QModelIndex& index, const QRect& cell) const {
+    if (index.column() != PairModel::DecisionColumn) return {};
+    return {choices_, index.data(PairModel::DecisionRole).toInt() - 1, cell};
 }
 
 void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
@@ -125,13 +129,11 @@ void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         case PairModel::IncomingColumn:
         case PairModel::HeldColumn: paintTwo(*painter, option.rect, index); break;
         case PairModel::DecisionColumn:
-            paint_buttons(*painter, option.rect, choices_, index.data(PairModel::DecisionRole).toInt() - 1,
-                          choices_.size() > 2 ? 1 : -1);
+            paint_buttons(*painter, choicesOf(index, option.rect),
+                          choices_.size() > 2 ? overwrite_choice : -1);
             break;
         default: {
-            QFont font = option.font;
-            if (index.column() == PairModel::NameColumn) font.setWeight(QFont::DemiBold);
-            painter->setFont(font);
+            painter->setFont(strong_font(option.font, index.column() == PairModel::NameColumn));
             painter->setPen(index.column() == PairModel::NameColumn ? theme.ink : theme.muted);
             painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
                               painter->fontMetrics().elidedText(
@@ -145,8 +147,8 @@ void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
 
 bool PairDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
                                const QModelIndex& index) {
-    if (event->type() == QEvent::MouseButtonPress && index.column() == PairModel::DecisionColumn) {
-        const int choice = button_at(option.rect, option.font, choices_,
+    if (event->type() == QEvent::MouseButtonPress) {
+        const int choice = button_at(choicesOf(index, option.rect), option.font,
                                      static_cast<QMouseEvent*>(event)->position().toPoint());
         if (choice >= 0) {
             emit chosen(index, choice);

@@ -5,8 +5,10 @@
 
 #include <QStyledItemDelegate>
 
+#include "views/parts/choosing.h"
+
 /// A group of collisions: what it is, how many, what is largest in it, and one decision for all.
-class GroupDelegate final : public QStyledItemDelegate {
+class GroupDelegate final : public QStyledItemDelegate, public Choosing {
     Q_OBJECT
 
 public:
@@ -14,8 +16,8 @@ public:
     void paint(QPainter* painter, const QStyleOptionViewItem& option,
                const QModelIndex& index) const override;
     QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
-    /// Where the words to choose from are drawn.
-    static QRect choicesCell(const QRect& row);
+    Choices choicesOf(const QModelIndex& index, const QRect& row) const override;
+    void choose(const QModelIndex& index, int number) override { emit chosen(index, number); }
 
 signals:
     void chosen(const QModelIndex& index, int choice);
@@ -26,13 +28,14 @@ protected:
 };
 
 /// A pair: the stronger size and date set off, and the decision.
-class PairDelegate final : public QStyledItemDelegate {
+class PairDelegate final : public QStyledItemDelegate, public Choosing {
     Q_OBJECT
 
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
     void setChoices(const QStringList& choices) { choices_ = choices; }
-    const QStringList& choices() const { return choices_; }
+    Choices choicesOf(const QModelIndex& index, const QRect& cell) const override;
+    void choose(const QModelIndex& index, int number) override { emit chosen(index, number); }
     void paint(QPainter* painter, const QStyleOptionViewItem& option,
                const QModelIndex& index) const override;
 

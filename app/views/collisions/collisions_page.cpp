@@ -11,7 +11,6 @@
 #include <QListView>
 #include <QMenu>
 #include <QPushButton>
-#include <QSplitter>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -29,6 +28,7 @@
 #include "views/parts/named_combo.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_view.h"
+#include "views/parts/spacing.h"
 #include "views/parts/with_focus.h"
 #include "wording.h"
 
@@ -38,8 +38,7 @@ CollisionsPage::CollisionsPage(Bench& bench, QWidget* parent) : QWidget(parent),
     setObjectName(QStringLiteral("collisions"));
     setAttribute(Qt::WA_StyledBackground);
     auto* across = new QHBoxLayout(this);
-    across->setContentsMargins(0, 0, 0, 0);
-    across->setSpacing(1);
+    space_out(across, Inset::none, Gap::line);
     auto* left = new QWidget;
     left->setObjectName(QStringLiteral("groupsSide"));
     left->setAttribute(Qt::WA_StyledBackground);
@@ -47,10 +46,7 @@ CollisionsPage::CollisionsPage(Bench& bench, QWidget* parent) : QWidget(parent),
     auto* left_column = new QVBoxLayout(left);
     auto* right = new QWidget;
     auto* right_column = new QVBoxLayout(right);
-    for (auto* column : {left_column, right_column}) {
-        column->setContentsMargins(0, 0, 0, 0);
-        column->setSpacing(0);
-    }
+    for (auto* column : {left_column, right_column}) space_out(column, Inset::none, Gap::none);
     buildLeft(*left_column);
     buildRight(*right_column);
     across->addWidget(left);
@@ -65,7 +61,7 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     taken_ = named_label("namesTaken");
     make_bold(*taken_);
     settled_ = named_label("namesSettled", "muted");
-    for (QLabel* label : {taken_, settled_}) label->setWordWrap(false);
+    settled_->setWordWrap(false);
     head->addWidget(taken_, 1);
     head->addWidget(settled_);
     column.addLayout(head);
@@ -77,7 +73,7 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
     connect(cut_, &QComboBox::currentIndexChanged, this,
             [this](int at) { collisions_.setCut(static_cast<Cut>(at)); });
     auto* cut_row = new QHBoxLayout;
-    cut_row->setContentsMargins(14, 0, 10, 8);
+    cut_row->setContentsMargins(Inset::below);
     cut_row->addWidget(cut_);
     column.addLayout(cut_row);
     groups_ = new GroupModel(this);
@@ -102,7 +98,7 @@ void CollisionsPage::buildLeft(QVBoxLayout& column) {
 /// What the decisions amount to, and what can go on without more of them.
 void CollisionsPage::buildLeftFoot(QVBoxLayout& column) {
     auto* foot = new QVBoxLayout;
-    foot->setContentsMargins(14, 8, 10, 8);
+    foot->setContentsMargins(Inset::bar);
     rule_ = named_button("makeRule");
     keep_ = named_button("keepRule", tr("Keep as a job…"),
                          tr("What is on the bench, with these decisions as its rule, to be done again"));
@@ -130,15 +126,9 @@ void CollisionsPage::buildRight(QVBoxLayout& column) {
             [this](const QString& text) { collisions_.setNameFilter(to_bytes(text)); });
     head->addWidget(filter_, 1);
     column.addLayout(head);
-    auto* parts = new QSplitter(Qt::Vertical);
-    parts->setChildrenCollapsible(false);
     buildPairs();
     face_ = new FaceToFace;
-    parts->addWidget(pair_list_);
-    parts->addWidget(face_);
-    parts->setSizes({150, 400});
-    parts->setStretchFactor(1, 1);
-    column.addWidget(parts, 1);
+    column.addWidget(split(Qt::Vertical, {{pair_list_, 150}, {face_, 400, true}}), 1);
     auto* foot = inset_row();
     name_words_ = new QLabel;
     name_ = new QLineEdit;

@@ -16,6 +16,7 @@
 #include "views/collisions/picture_pair.h"
 #include "views/collisions/text_pair.h"
 #include "views/parts/building.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -45,8 +46,7 @@ QString chip(const QString& words) {
 
 FaceToFace::FaceToFace(QWidget* parent) : QWidget(parent) {
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(14, 10, 14, 8);
-    column->setSpacing(8);
+    space_out(column, Inset::panel, Gap::beside);
     column->addLayout(buildHeads());
     in_words_ = new QLabel;
     in_words_->setObjectName(QStringLiteral("pairInWords"));
@@ -67,8 +67,8 @@ FaceToFace::FaceToFace(QWidget* parent) : QWidget(parent) {
 /// Titles and facts of the two, side by side.
 QGridLayout* FaceToFace::buildHeads() {
     auto* heads = new QGridLayout;
-    heads->setHorizontalSpacing(16);
-    heads->setVerticalSpacing(6);
+    heads->setHorizontalSpacing(Gap::apart);
+    heads->setVerticalSpacing(Gap::beside);
     for (int side = 0; side < 2; ++side) {
         const auto at = static_cast<std::size_t>(side);
         titles_[at] = new QLabel;
@@ -76,6 +76,7 @@ QGridLayout* FaceToFace::buildHeads() {
         facts_[at] = new QLabel;
         facts_[at]->setObjectName(side == 0 ? QStringLiteral("leftFacts") : QStringLiteral("rightFacts"));
         facts_[at]->setTextFormat(Qt::RichText);
+        facts_[at]->setWordWrap(true);
         facts_[at]->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         facts_[at]->setTextInteractionFlags(Qt::TextSelectableByMouse);
         for (QLabel* label : {titles_[at], facts_[at]})

@@ -9,12 +9,13 @@
 #include <QTextBlock>
 #include <QTimer>
 
+#include "theme/fonts.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 TextPair::TextPair(QWidget* parent) : QWidget(parent) {
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(16);
+    space_out(row, Inset::none, Gap::apart);
     const auto pane = [&](const char* name, const QString& words) {
         auto* made = new QPlainTextEdit;
         made->setObjectName(QLatin1String(name));
@@ -22,9 +23,7 @@ TextPair::TextPair(QWidget* parent) : QWidget(parent) {
         made->setReadOnly(true);
         made->setTabChangesFocus(true);
         made->setLineWrapMode(QPlainTextEdit::NoWrap);
-        QFont fixed(QStringLiteral("monospace"), font().pointSize() - 1);
-        fixed.setStyleHint(QFont::Monospace);
-        made->setFont(fixed);
+        made->setFont(text_font(font()));
         row->addWidget(made);
         return made;
     };

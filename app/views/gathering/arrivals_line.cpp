@@ -6,12 +6,13 @@
 #include "views/parts/building.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/row_delegates.h"
+#include "views/parts/spacing.h"
 
 ArrivalsLine::ArrivalsLine(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("arrivalsLine"));
     setAttribute(Qt::WA_StyledBackground);
     auto* row = inset_row();
-    row->setContentsMargins(14, 4, 14, 4);
+    row->setContentsMargins(Inset::bar);
     setLayout(row);
     words_ = new ElidedLabel;
     words_->setObjectName(QStringLiteral("arrivalsWords"));

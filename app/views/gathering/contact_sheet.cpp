@@ -8,6 +8,7 @@
 
 #include "archive/members.h"
 #include "models/folder_model.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
@@ -151,8 +152,7 @@ void ContactDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
     paintPicture(*painter, QRect(inner.topLeft(), QSize(inner.width(), inner.height() - text_height() - gap)),
                  index);
     const bool folder = index.data(FolderModel::TypeRole).toInt() == static_cast<int>(FileType::folder);
-    QFont font = option.font;
-    font.setWeight(folder ? QFont::DemiBold : QFont::Normal);
+    const QFont font = strong_font(option.font, folder);
     painter->setFont(font);
     painter->setPen(theme.ink);
     const QRect text(inner.left(), inner.bottom() - text_height(), inner.width(), text_height() / 2);

@@ -19,6 +19,7 @@
 
 #include "theme/theme.h"
 #include "views/parts/flow_layout.h"
+#include "views/parts/spacing.h"
 
 using tavlo::Parity;
 
@@ -38,8 +39,7 @@ ChipPanel::ChipPanel(QWidget* parent) : QFrame(parent, Qt::Popup) {
     setObjectName(QStringLiteral("popover"));
     setAttribute(Qt::WA_DeleteOnClose);
     column_ = new QVBoxLayout(this);
-    column_->setContentsMargins(10, 10, 10, 10);
-    column_->setSpacing(2);
+    space_out(column_, Inset::panel, Gap::tight);
 }
 
 void ChipPanel::addChoice(const QString& words, const char* name, std::function<void()> choose) {
@@ -56,7 +56,7 @@ void ChipPanel::addChoice(const QString& words, const char* name, std::function<
 QLineEdit* ChipPanel::addField(const QString& label, const QString& example, const char* name,
                                std::function<void(const QString&)> typed) {
     auto* row = new QHBoxLayout;
-    row->setContentsMargins(8, 4, 4, 2);
+    row->setContentsMargins(Inset::field);
     auto* words = new QLabel(label);
     auto* field = new QLineEdit;
     field->setObjectName(QLatin1String(name));
@@ -83,10 +83,9 @@ void ChipPanel::openBelow(const QWidget& chip) {
 
 FilterBar::FilterBar(QWidget* parent) : QWidget(parent) {
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(7);
+    space_out(column, Inset::none, Gap::beside);
     auto* row = new QHBoxLayout;
-    row->setSpacing(8);
+    row->setSpacing(Gap::beside);
     line_ = new QLineEdit;
     line_->setObjectName(QStringLiteral("filter"));
     line_->setAccessibleName(tr("Name filter"));
@@ -99,7 +98,7 @@ FilterBar::FilterBar(QWidget* parent) : QWidget(parent) {
     below_->setToolTip(tr("List all that fits in the folders below this one, too"));
     row->addWidget(line_, 1);
     column->addLayout(row);
-    auto* chips = new FlowLayout(6);
+    auto* chips = new FlowLayout(Gap::beside);
     kind_ = addChip("chipKind", &FilterBar::openKinds);
     size_ = addChip("chipSize", &FilterBar::openSize);
     changed_ = addChip("chipChanged", &FilterBar::openChanged);

@@ -40,6 +40,7 @@
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/segments.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -58,8 +59,7 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     buildList();
     buildSheet();
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    space_out(column, Inset::none, Gap::none);
     buildHead(*column);
     arrivals_ = new ArrivalsLine;
     column->addWidget(arrivals_);
@@ -82,8 +82,7 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
 
 void GatheringSide::buildFoot(QVBoxLayout& column) {
     auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 5, 14, 5);
-    foot->setSpacing(14);
+    space_out(foot, Inset::bar, Gap::apart);
     totals_ = new ElidedLabel;
     totals_->setObjectName(QStringLiteral("folderTotals"));
     in_batch_ = new QLabel;
@@ -166,10 +165,9 @@ void GatheringSide::setAsPictures(bool on) {
 
 void GatheringSide::buildHead(QVBoxLayout& column) {
     auto* head = new QVBoxLayout;
-    head->setContentsMargins(14, 10, 14, 8);
-    head->setSpacing(7);
+    space_out(head, Inset::panel, Gap::beside);
     auto* where = new QHBoxLayout;
-    where->setSpacing(6);
+    where->setSpacing(Gap::beside);
     location_ = new LocationBar;
     auto* up = new QPushButton(tr("Up"));
     up->setObjectName(QStringLiteral("up"));
@@ -185,7 +183,7 @@ void GatheringSide::buildHead(QVBoxLayout& column) {
     filter_ = new FilterBar;
     head->addWidget(filter_);
     auto* picking = new QHBoxLayout;
-    picking->setSpacing(8);
+    picking->setSpacing(Gap::beside);
     pick_box_ = new PickBox(*model_, *list_);
     auto* paste = new QPushButton(tr("Paste a list…"));
     paste->setObjectName(QStringLiteral("pasteList"));

@@ -24,6 +24,7 @@
 #include "theme/theme.h"
 #include "views/parts/building.h"
 #include "views/parts/named_combo.h"
+#include "views/parts/spacing.h"
 #include "views/parts/with_focus.h"
 
 using namespace tavlo;
@@ -43,8 +44,7 @@ ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), mode
     setSizePolicy(QSizePolicy::Preferred,
                   QSizePolicy::Ignored);  // the list below it says how much room there is
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(8);
+    space_out(column, Inset::panel, Gap::beside);
     auto* head = new QHBoxLayout;
     auto* file = named_button("listFile", tr("Read a file…"));
     auto* close = named_button("listClose", tr("Close"));

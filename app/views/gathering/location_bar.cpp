@@ -13,14 +13,16 @@
 
 #include "files/path.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/theme.h"
 #include "views/gathering/folder_completer.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
 LocationBar::LocationBar(QWidget* parent) : QWidget(parent) {
     pages_ = new QStackedLayout(this);
-    pages_->setContentsMargins(0, 0, 0, 0);
+    pages_->setContentsMargins(Inset::none);
     steps_ = new QWidget;
     steps_->setObjectName(QStringLiteral("locationSteps"));
     steps_->setAttribute(Qt::WA_StyledBackground);
@@ -28,8 +30,8 @@ LocationBar::LocationBar(QWidget* parent) : QWidget(parent) {
     steps_->setToolTip(tr("Click beside the folders to type a path (Ctrl+L)"));
     steps_->installEventFilter(this);
     row_ = new QHBoxLayout(steps_);
-    row_->setContentsMargins(5, 1, 5, 1);
-    row_->setSpacing(0);
+    row_->setContentsMargins(Inset::field);
+    row_->setSpacing(Gap::none);
     line_ = new QLineEdit;
     line_->setObjectName(QStringLiteral("location"));
     line_->setAccessibleName(tr("Folder shown"));
@@ -80,8 +82,7 @@ void LocationBar::showSteps() {
         const std::string& path = paths[i];
         const bool here = i == 0;
         QString words = path == "/" ? QStringLiteral("/") : shown(name_of(path));
-        QFont bold = font();
-        if (here) bold.setWeight(QFont::DemiBold);
+        const QFont bold = strong_font(font(), here);
         const QFontMetrics metrics(bold);
         words = metrics.elidedText(words, Qt::ElideMiddle, std::max(80, room - 20));
         const bool fits = here || metrics.horizontalAdvance(words) + 26 <= room;

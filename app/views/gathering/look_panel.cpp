@@ -12,8 +12,10 @@
 #include "files/path.h"
 #include "models/listing.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -36,8 +38,7 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     setAccessibleName(tr("A look at the file"));
     setFixedHeight(lines(12.5));
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(14, 8, 14, 4);
-    row->setSpacing(12);
+    space_out(row, Inset::bar, Gap::apart);
     pages_ = new QStackedWidget;
     picture_ = new QLabel;
     picture_->setObjectName(QStringLiteral("lookPicture"));
@@ -49,9 +50,7 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     text_->setReadOnly(true);
     text_->setTabChangesFocus(true);
     text_->setLineWrapMode(QPlainTextEdit::NoWrap);
-    QFont fixed(QStringLiteral("monospace"), font().pointSize() - 1);
-    fixed.setStyleHint(QFont::Monospace);
-    text_->setFont(fixed);
+    text_->setFont(text_font(font()));
     note_ = new QLabel;
     note_->setObjectName(QStringLiteral("lookNote"));
     note_->setAlignment(Qt::AlignCenter);

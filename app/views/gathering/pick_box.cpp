@@ -15,6 +15,7 @@
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/row_view.h"
+#include "views/parts/spacing.h"
 
 using tavlo::FileType;
 
@@ -25,10 +26,9 @@ constexpr std::size_t most_shown = 3;
 PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent)
     : QWidget(parent), model_(model), list_(list) {
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(4);
+    space_out(column, Inset::none, Gap::close);
     auto* row = new QHBoxLayout;
-    row->setSpacing(10);
+    row->setSpacing(Gap::beside);
     box_ = new QLineEdit;
     box_->setObjectName(QStringLiteral("pickBox"));
     box_->setAccessibleName(tr("Pick by typing a part of a name"));
@@ -44,7 +44,7 @@ PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent)
     row->addWidget(state_, 1);
     column->addLayout(row);
     added_row_ = new QHBoxLayout;
-    added_row_->setSpacing(4);
+    added_row_->setSpacing(Gap::close);
     column->addLayout(added_row_);
     connect(box_, &QLineEdit::textEdited, this, &PickBox::narrow);
     connect(&model_, &FolderModel::narrowed, this, [this] {

@@ -7,10 +7,10 @@
 #include <QFile>
 #include <QLineEdit>
 #include <QListWidget>
-#include <QSplitter>
 #include <QTextBrowser>
 #include <QVBoxLayout>
 
+#include "views/parts/building.h"
 #include "views/parts/with_focus.h"
 
 namespace {
@@ -35,7 +35,6 @@ ManualWindow::ManualWindow(QWidget* parent) : QDialog(parent) {
     line_->setAccessibleName(tr("Search all pages"));
     line_->setClearButtonEnabled(true);
     column->addWidget(line_);
-    auto* sides = new QSplitter;
     pages_ = new WithFocus<QListWidget>;
     pages_->setObjectName(QStringLiteral("manualPages"));
     pages_->setAccessibleName(tr("Pages"));
@@ -46,11 +45,7 @@ ManualWindow::ManualWindow(QWidget* parent) : QDialog(parent) {
     page_->setOpenLinks(false);
     page_->setFrameShape(QFrame::NoFrame);
     page_->document()->setDocumentMargin(18);
-    sides->addWidget(pages_);
-    sides->addWidget(page_);
-    sides->setSizes({220, 740});
-    sides->setStretchFactor(1, 1);
-    column->addWidget(sides, 1);
+    column->addWidget(split(Qt::Horizontal, {{pages_, 220}, {page_, 740, true}}), 1);
     const QDir folder(QStringLiteral(":/manual"));
     for (const QString& name : folder.entryList({QStringLiteral("*.md")}, QDir::Files, QDir::Name)) {
         QFile file(folder.filePath(name));

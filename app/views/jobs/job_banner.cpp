@@ -10,6 +10,7 @@
 #include "keep/store.h"
 #include "tasks/bench.h"
 #include "text.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -17,8 +18,7 @@ JobBanner::JobBanner(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     setObjectName(QStringLiteral("jobBanner"));
     setAttribute(Qt::WA_StyledBackground);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(18, 8, 18, 8);
-    row->setSpacing(10);
+    space_out(row, Inset::across, Gap::beside);
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("jobBannerWords"));
     words_->setTextFormat(Qt::PlainText);

@@ -11,7 +11,6 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QScrollArea>
-#include <QSplitter>
 #include <QStackedWidget>
 #include <QTreeWidget>
 #include <QVBoxLayout>
@@ -27,6 +26,7 @@
 #include "views/jobs/step_dialog.h"
 #include "views/jobs/when_dialog.h"
 #include "views/parts/building.h"
+#include "views/parts/spacing.h"
 #include "views/parts/three_line_delegate.h"
 #include "views/parts/with_focus.h"
 
@@ -36,19 +36,12 @@ JobsPage::JobsPage(SavedJobs& jobs, JobRuns& runs, QWidget* parent)
     : QWidget(parent), jobs_(jobs), runs_(runs) {
     model_ = new JobsModel(this);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    auto* splitter = new QSplitter;
-    splitter->setHandleWidth(1);
-    row->addWidget(splitter);
-    for (const auto& [name, build] :
-         {std::pair("jobList", &JobsPage::buildLeft), std::pair("jobDetail", &JobsPage::buildRight)}) {
-        auto* side = ground(name);
-        (this->*build)(*column_on(side));
-        splitter->addWidget(side);
-    }
-    splitter->setSizes({380, 816});
-    splitter->setStretchFactor(1, 1);
-
+    row->setContentsMargins(Inset::none);
+    auto* left = ground("jobList");
+    buildLeft(*column_on(left));
+    auto* right = ground("jobDetail");
+    buildRight(*column_on(right));
+    row->addWidget(split(Qt::Horizontal, {{left, 380}, {right, 816, true}}));
     connect(&jobs_, &SavedJobs::listed, this, &JobsPage::takeList);
     connect(&jobs_, &SavedJobs::kept, this, &JobsPage::show_);
     connect(&jobs_, &SavedJobs::failed, this,
@@ -89,7 +82,7 @@ void JobsPage::buildLeft(QVBoxLayout& column) {
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column.addWidget(list_);
     none_ = named_label("noJobs", "muted");
-    none_->setContentsMargins(20, 30, 20, 0);
+    none_->setContentsMargins(Inset::page);
     none_->setText(
         tr("No job is kept yet.\n\nWhat is done again and again is put together on the bench as always; then "
            "Batch, Keep as a job…"));
@@ -108,8 +101,7 @@ void JobsPage::buildRight(QVBoxLayout& column) {
     auto* page = new QWidget;
     pages_->addWidget(page);
     auto* inside = new QVBoxLayout(page);
-    inside->setContentsMargins(18, 14, 18, 12);
-    inside->setSpacing(10);
+    space_out(inside, Inset::page, Gap::beside);
     inside->addLayout(buildHead());
     concerns_ = named_label("jobConcerns", "amber");
     inside->addWidget(concerns_);
@@ -127,7 +119,7 @@ void JobsPage::buildRight(QVBoxLayout& column) {
 
 QHBoxLayout* JobsPage::buildHead() {
     auto* head = new QHBoxLayout;
-    head->setSpacing(8);
+    head->setSpacing(Gap::beside);
     auto* title = new QVBoxLayout;
     title_ = named_label("jobTitle");
     when_ = named_label("jobWhen", "muted");
@@ -157,7 +149,7 @@ QHBoxLayout* JobsPage::buildHead() {
 void JobsPage::buildQuestion() {
     question_ = new QWidget;
     auto* asking = new QHBoxLayout(question_);
-    asking->setContentsMargins(0, 0, 0, 0);
+    asking->setContentsMargins(Inset::none);
     question_words_ = named_label("jobQuestion", "amber");
     auto* yes = named_button("jobForgetNow", tr("Forget it"));
     auto* no = named_button("jobForgetNot", tr("Keep it"));
@@ -175,9 +167,9 @@ QWidget* JobsPage::buildSteps() {
     auto* below = new QWidget;
     below->setObjectName(QStringLiteral("jobBelow"));
     auto* rest = column_on(below);
-    rest->setSpacing(8);
+    rest->setSpacing(Gap::beside);
     step_column_ = new QVBoxLayout;
-    step_column_->setSpacing(8);
+    step_column_->setSpacing(Gap::beside);
     rest->addLayout(step_column_);
     add_ = named_button("jobAddStep", tr("Add a step"));
     auto* add_menu = new QMenu(add_);

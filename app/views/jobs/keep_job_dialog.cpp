@@ -18,6 +18,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/building.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -28,7 +29,7 @@ KeepJobDialog::KeepJobDialog(SavedJobs& jobs, const Job& job, const std::optiona
     setWindowTitle(tr("Keep as a job"));
     setMinimumWidth(digits(67.5));
     auto* column = new QVBoxLayout(this);
-    column->setSpacing(8);
+    column->setSpacing(Gap::beside);
     auto* label = new QLabel(tr("&Name of the job"));
     name_ = new QLineEdit;
     name_->setObjectName(QStringLiteral("keepJobName"));

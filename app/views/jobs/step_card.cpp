@@ -11,12 +11,11 @@
 
 #include "job_words.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
-namespace {
-constexpr int beside_buttons = 5;  // so that words stand on one line with those on buttons
-}
+namespace {}
 
 StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent)
     : QFrame(parent), step_(step), at_(at), of_(of) {
@@ -24,15 +23,14 @@ StepCard::StepCard(const JobStep& step, int at, int of, QWidget* parent)
     setProperty("card", true);
     const bool is_note = std::holds_alternative<Note>(step.what);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(14, 10, 12, 10);
-    row->setSpacing(10);
+    space_out(row, Inset::panel, Gap::beside);
     auto* number = new QLabel(QString::number(at + 1));
     set_tone(*number, "muted");
-    number->setContentsMargins(0, beside_buttons, 0, 0);
+    number->setContentsMargins(Inset::in_line);
     row->addWidget(number, 0, Qt::AlignTop);
     auto* words = new QVBoxLayout;
-    words->setSpacing(4);
-    words->setContentsMargins(0, beside_buttons, 0, 0);
+    words->setSpacing(Gap::close);
+    words->setContentsMargins(Inset::in_line);
     auto* sentence = new QLabel(step_sentence(step));
     sentence->setObjectName(QStringLiteral("stepSentence"));
     sentence->setTextFormat(Qt::PlainText);

@@ -18,6 +18,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -33,8 +34,8 @@ StepDialog::StepDialog(const JobStep& step, const std::string& job, QWidget* par
     setMinimumWidth(digits(74.5));
     auto* column = new QVBoxLayout(this);
     auto* form = new QFormLayout;
-    form->setHorizontalSpacing(14);
-    form->setVerticalSpacing(10);
+    form->setHorizontalSpacing(Gap::beside);
+    form->setVerticalSpacing(Gap::beside);
     column->addLayout(form);
     if (note != nullptr) {
         into_ = line(*form, tr("&File"), place_as_typed(note->file), "stepFile");

@@ -22,6 +22,7 @@
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
 #include "views/parts/named_combo.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -34,7 +35,7 @@ WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : Q
     setWindowTitle(tr("When \u201c%1\u201d runs").arg(shown(job.name)));
     setMinimumWidth(digits(62.5));
     auto* column = new QVBoxLayout(this);
-    column->setSpacing(10);
+    column->setSpacing(Gap::beside);
     column->addLayout(buildWays());
     column->addLayout(buildTime());
     next_ = new QLabel;
@@ -57,8 +58,8 @@ WhenDialog::WhenDialog(SavedJobs& jobs, const KeptJob& job, QWidget* parent) : Q
 
 QGridLayout* WhenDialog::buildWays() {
     auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(12);
-    grid->setVerticalSpacing(8);
+    grid->setHorizontalSpacing(Gap::beside);
+    grid->setVerticalSpacing(Gap::beside);
     add(*grid, Way::never, tr("Only when somebody runs it"), "whenNever");
     add(*grid, Way::working_days, tr("Every working day"), "whenWorkingDays");
     add(*grid, Way::daily, tr("Every day"), "whenDaily");

@@ -24,6 +24,7 @@
 #include "theme/theme.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
+#include "views/parts/spacing.h"
 
 using namespace tavlo;
 
@@ -68,8 +69,7 @@ std::string path_in(std::string_view line) {
 BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
     model_ = new BatchModel(this);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    space_out(column, Inset::none, Gap::none);
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("batchList"));
     list_->setAccessibleName(tr("What is in hand"));
@@ -92,8 +92,7 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
     auto* foot = new QHBoxLayout;
-    foot->setContentsMargins(14, 7, 14, 7);
-    foot->setSpacing(8);
+    space_out(foot, Inset::bar, Gap::beside);
     totals_ = new QLabel;
     totals_->setObjectName(QStringLiteral("batchTotals"));
     foot->addWidget(totals_, 1);

@@ -163,7 +163,7 @@ void OutcomeSide::buildList() {
 }
 
 void OutcomeSide::buildFoot(QVBoxLayout& column) {
-    auto* foot = inset_row(10);
+    auto* foot = inset_row();
     summary_ = new ElidedLabel;
     summary_->setObjectName(QStringLiteral("outcomeSummary"));
     adapt_ = named_button("adaptNames", {},

@@ -7,10 +7,13 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QSplitter>
 #include <QWidget>
 #include <initializer_list>
 
+#include "theme/fonts.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 
 // What pages are put together from, each named for its style and for whoever looks for it.
 
@@ -25,17 +28,14 @@ inline QWidget* ground(const char* name) {
 /// Parts below one another, edge to edge.
 inline QVBoxLayout* column_on(QWidget* widget) {
     auto* column = new QVBoxLayout(widget);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    space_out(column, Inset::none, Gap::none);
     return column;
 }
 
 /// Things beside one another, as far from the edges of their part as the headings and feet of all pages are.
-/// left  by default as far as the text of lists
-inline QHBoxLayout* inset_row(int spacing = 8, int left = 14) {
+inline QHBoxLayout* inset_row(const QMargins& inset = Inset::panel) {
     auto* row = new QHBoxLayout;
-    row->setContentsMargins(left, 9, 14, 8);
-    row->setSpacing(spacing);
+    space_out(row, inset, Gap::beside);
     return row;
 }
 
@@ -54,12 +54,32 @@ inline QLabel* named_label(const char* name, const char* tone = "", const QStrin
     return label;
 }
 
-/// Without marking the text up, which would be laid out as a document.
-inline void make_bold(QWidget& widget) {
-    QFont bold = widget.font();
-    bold.setWeight(QFont::DemiBold);
-    widget.setFont(bold);
+struct SplitPart {
+    QWidget* widget;
+    int pixels;          ///< as it begins
+    bool grows = false;  ///< takes what more there is
+};
+
+/// Parts side by side, or above one another, with a border that can be moved. They are read out as they stand: a
+/// splitter puts each new one below those it has, and so turns them round.
+inline QSplitter* split(Qt::Orientation along, std::initializer_list<SplitPart> parts) {
+    auto* splitter = new QSplitter(along);
+    splitter->setHandleWidth(1);
+    splitter->setChildrenCollapsible(false);
+    QList<int> sizes;
+    for (const SplitPart& part : parts) {
+        splitter->addWidget(part.widget);
+        splitter->setStretchFactor(splitter->count() - 1, part.grows ? 1 : 0);
+        sizes << part.pixels;
+    }
+    splitter->setSizes(sizes);
+    for (int at = 0; at < splitter->count(); ++at) splitter->widget(at)->raise();
+    for (int at = 0; at < splitter->count(); ++at) splitter->handle(at)->raise();  // which reaches over them
+    return splitter;
 }
+
+/// Without marking the text up, which would be laid out as a document.
+inline void make_bold(QWidget& widget) { widget.setFont(strong_font(widget.font())); }
 
 /// A line that narrows a list down.
 inline QLineEdit* narrowing_line(const char* name, const QString& accessible_name,

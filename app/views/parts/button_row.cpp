@@ -8,15 +8,9 @@
 #include <QStyleOptionViewItem>
 
 #include "models/outcome_model.h"
+#include "theme/fonts.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
-
-QFont small_font(const QFont& font, bool bold) {
-    QFont out = font;
-    if (font.pointSizeF() > 0) out.setPointSizeF(font.pointSizeF() * 0.88);
-    out.setBold(bold);
-    return out;
-}
 
 namespace {
 
@@ -31,34 +25,34 @@ QRect plain_rect(const QRect& cell, const QFont& font, const QStringList& words,
 
 }  // namespace
 
-QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
-    return mirrored(cell, plain_rect(cell, font, words, number));
+QRect button_rect(const Choices& choices, const QFont& font, int number) {
+    return mirrored(choices.cell, plain_rect(choices.cell, font, choices.words, number));
 }
 
 int buttons_width(const QFont& font, const QStringList& words) {
     return plain_rect({}, font, words, static_cast<int>(words.size()) - 1).right() + 1 + after_cell;
 }
 
-int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at) {
-    for (int number = 0; number < words.size(); ++number)
-        if (button_rect(cell, font, words, number).contains(at)) return number;
+int button_at(const Choices& choices, const QFont& font, const QPoint& at) {
+    for (int number = 0; number < choices.words.size(); ++number)
+        if (button_rect(choices, font, number).contains(at)) return number;
     return -1;
 }
 
-void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen,
-                   int takes_away) {
+void paint_buttons(QPainter& painter, const Choices& choices, int takes_away) {
     const Theme& theme = Theme::current();
     painter.setRenderHint(QPainter::Antialiasing);
     const QFont font = painter.font();
-    const QRect whole = button_rect(cell, font, words, 0)
-                            .united(button_rect(cell, font, words, static_cast<int>(words.size()) - 1));
+    const QStringList& words = choices.words;
+    const QRect whole =
+        button_rect(choices, font, 0).united(button_rect(choices, font, static_cast<int>(words.size()) - 1));
     painter.setPen(theme.edge);
     painter.setBrush(theme.field);
     painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
     painter.setFont(small_font(font));
     for (int number = 0; number < words.size(); ++number) {
-        const QRect rect = button_rect(cell, font, words, number);
-        if (number == chosen) {
+        const QRect rect = button_rect(choices, font, number);
+        if (number == choices.chosen) {
             painter.setPen(Qt::NoPen);
             painter.setBrush(number == takes_away ? theme.plum : theme.ink);
             painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
@@ -67,7 +61,7 @@ void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& word
             const int between = runs_from_right() ? rect.right() : rect.left();
             painter.drawLine(between, rect.top() + 3, between, rect.bottom() - 3);
         }
-        painter.setPen(number == chosen ? theme.paper : theme.ink);
+        painter.setPen(number == choices.chosen ? theme.paper : theme.ink);
         painter.drawText(rect, Qt::AlignCenter, words[number]);
     }
     painter.setFont(font);

@@ -13,22 +13,24 @@ class QStyleOptionViewItem;
 
 // A few words side by side of which one may be chosen, drawn in a cell of a list.
 
+struct Choices {
+    QStringList words{};
+    int chosen = -1;  ///< -1: none of them
+    QRect cell{};     ///< that they are drawn in
+};
+
 /// Where the n-th word is.
-QRect button_rect(const QRect& cell, const QFont& font, const QStringList& words, int number);
+QRect button_rect(const Choices& choices, const QFont& font, int number);
 /// What a cell must have to show all of them.
 int buttons_width(const QFont& font, const QStringList& words);
 /// The word under a point; -1: none.
-int button_at(const QRect& cell, const QFont& font, const QStringList& words, const QPoint& at);
-/// chosen      -1: none
+int button_at(const Choices& choices, const QFont& font, const QPoint& at);
 /// takes_away  the word that is plum when it is chosen; -1: none
-void paint_buttons(QPainter& painter, const QRect& cell, const QStringList& words, int chosen,
-                   int takes_away);
+void paint_buttons(QPainter& painter, const Choices& choices, int takes_away);
 
 /// The ground of a row, as selected or in a colour of its own, and the line below it.
 void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, const QColor& ground);
 
-/// The smaller type of tags and buttons in rows.
-QFont small_font(const QFont& font, bool bold = false);
 /// A word in a small tag, in a Tone; returns the width it took.
 int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int tone);
 inline constexpr int before_cell = 14;  ///< room at both ends of a cell, as in the header

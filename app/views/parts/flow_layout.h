@@ -9,7 +9,7 @@
 /// Puts widgets one after the other, and begins a new line where one does not fit.
 class FlowLayout final : public QLayout {
 public:
-    explicit FlowLayout(int gap) : gap_(gap) { setContentsMargins(0, 0, 0, 0); }
+    explicit FlowLayout(int gap) : gap_(gap) { setContentsMargins({}); }
     ~FlowLayout() override { qDeleteAll(items_); }
 
     void addItem(QLayoutItem* item) override { items_.append(item); }

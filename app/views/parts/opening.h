@@ -16,7 +16,8 @@ QUrl file_address(const std::string& path);
 /// In the program that the desktop has for it.
 void open_in_its_program(const std::string& path);
 /// What can be done with a thing besides: it opens in its own program, its folder does, its path is copied as
-/// text. path  where it lies now
+/// text.
+/// path  where it lies now
 void add_opening(QMenu& menu, const std::string& path);
 /// path_of  of a row; empty: there is nothing to open
 using PathOf = std::function<std::string(const QModelIndex&)>;

@@ -10,6 +10,7 @@
 #include "models/outcome_model.h"
 #include "models/receipt_cells.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/button_row.h"
@@ -60,8 +61,7 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
         cell.setLeft(option.rect.left() + mark_width + 2);
         const bool folder =
             index.data(FolderModel::TypeRole).toInt() == static_cast<int>(tavlo::FileType::folder);
-        QFont font = option.font;
-        font.setWeight(folder ? QFont::DemiBold : QFont::Normal);
+        const QFont font = strong_font(option.font, folder);
         painter->setFont(font);
         painter->setPen(theme.ink);
         const QString name = index.data().toString() + (folder ? QStringLiteral("/") : QString());
@@ -121,8 +121,9 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
         painter.drawPolyline(points, 3);
         left += 15;
     }
-    QFont font = kind == OutcomeModel::OldName ? small_font(painter.font()) : painter.font();
-    font.setWeight(kind == OutcomeModel::Arriving ? QFont::DemiBold : QFont::Normal);
+    const QFont font =
+        strong_font(kind == OutcomeModel::OldName ? small_font(painter.font()) : painter.font(),
+                    kind == OutcomeModel::Arriving);
     painter.setFont(font);
     const bool is_pale = kind == OutcomeModel::Existing || kind == OutcomeModel::OldName;
     painter.setPen(is_pale ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
@@ -137,8 +138,7 @@ void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QMod
     const int kind = index.data(OutcomeModel::KindRole).toInt();
     if (kind == OutcomeModel::Existing || kind == OutcomeModel::OldName) return;
     if (kind == OutcomeModel::HeldLine)
-        return paint_buttons(painter, cell, decision_choices(),
-                             index.data(OutcomeModel::DecisionRole).toInt() - 1, overwrite_choice);
+        return paint_buttons(painter, choicesOf(index, cell), overwrite_choice);
     if (index.data(OutcomeModel::TagRole).toString().isEmpty())
         return;  // it goes with the folder that it lies in
     const QFont font = painter.font();
@@ -168,8 +168,7 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
             const int kind = index.data(OutcomeModel::KindRole).toInt();
             const bool strong = index.data(OutcomeModel::StrongerRole).toBool() &&
                                 kind != OutcomeModel::Existing && kind != OutcomeModel::Leaving;
-            QFont font = option.font;
-            font.setWeight(strong ? QFont::DemiBold : QFont::Normal);
+            const QFont font = strong_font(option.font, strong);
             painter->setFont(font);
             painter->setPen(strong ? theme.ink : theme.muted);
             draw_tabular(*painter, mirrored(cell, cell.adjusted(4, 0, -after, 0)), Qt::AlignRight,
@@ -177,6 +176,19 @@ void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& optio
         }
     }
     painter->restore();
+}
+
+Choices OutcomeDelegate::choicesOf(const QModelIndex& index, const QRect& cell) const {
+    const bool has_them = index.column() == OutcomeModel::WhatColumn &&
+                          index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine;
+    if (!has_them) return {};
+    return {decision_choices(), index.data(OutcomeModel::DecisionRole).toInt() - 1, cell};
+}
+
+/// The one that is chosen already is taken back.
+void OutcomeDelegate::choose(const QModelIndex& index, int number) {
+    const bool again = index.data(OutcomeModel::DecisionRole).toInt() == number + 1;
+    emit decided(index, again ? Decision::undecided : static_cast<Decision>(number + 1));
 }
 
 bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model,
@@ -194,14 +206,10 @@ bool OutcomeDelegate::editorEvent(QEvent* event, QAbstractItemModel* model,
             return true;
         }
     }
-    if (index.column() == OutcomeModel::WhatColumn &&
-        index.data(OutcomeModel::KindRole).toInt() == OutcomeModel::HeldLine)
-        if (const int choice = button_at(option.rect, option.font, decision_choices(), at); choice >= 0) {
-            const auto decision = static_cast<Decision>(choice + 1);
-            const bool again = index.data(OutcomeModel::DecisionRole).toInt() == choice + 1;
-            emit decided(index, again ? Decision::undecided : decision);
-            return true;
-        }
+    if (const int number = button_at(choicesOf(index, option.rect), option.font, at); number >= 0) {
+        choose(index, number);
+        return true;
+    }
     return QStyledItemDelegate::editorEvent(event, model, option, index);
 }
 
@@ -226,9 +234,7 @@ void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& o
     const QRect cell = mirrored(option.rect, option.rect.adjusted(14, 0, -10, 0));
     const QString text = index.data().toString();
     if (index.column() == ReceiptColumns::Result) {
-        QFont font = option.font;
-        font.setPointSizeF(font.pointSizeF() * 0.88);
-        painter->setFont(font);
+        painter->setFont(small_font(option.font));
         paint_tag(*painter, cell, text, index.data(ReceiptColumns::ToneRole).toInt());
     } else if (index.column() == ReceiptColumns::Size) {
         draw_tabular(*painter, cell, Qt::AlignRight, text);

@@ -6,6 +6,7 @@
 #include <QStyledItemDelegate>
 
 #include "plan/words.h"
+#include "views/parts/choosing.h"
 
 /// The gathering side's rows: a mark at the edge of what is in the batch, figures of one width.
 class FolderDelegate final : public QStyledItemDelegate {
@@ -54,13 +55,15 @@ void show_receipt_rows(RowView& list, int where_width);
 
 /// The outcome side's rows: what is there pale, what arrives in ink, tags, and the decision of a pair beside
 /// it.
-class OutcomeDelegate final : public QStyledItemDelegate {
+class OutcomeDelegate final : public QStyledItemDelegate, public Choosing {
     Q_OBJECT
 
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
     void paint(QPainter* painter, const QStyleOptionViewItem& option,
                const QModelIndex& index) const override;
+    Choices choicesOf(const QModelIndex& index, const QRect& cell) const override;
+    void choose(const QModelIndex& index, int number) override;
 
 signals:
     void decided(const QModelIndex& index, tavlo::Decision decision);

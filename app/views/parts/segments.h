@@ -10,11 +10,12 @@
 #include <vector>
 
 #include "views/parts/mirrored.h"
+#include "views/parts/spacing.h"
 
 /// Puts buttons of which one holds into a row, as one switch that is round at its ends.
 inline void add_segments(QHBoxLayout& row, QButtonGroup& group, const std::vector<QPushButton*>& buttons) {
     auto* together = new QHBoxLayout;
-    together->setSpacing(0);
+    together->setSpacing(Gap::none);
     for (std::size_t at = 0; at < buttons.size(); ++at) {
         QPushButton* button = buttons[at];
         button->setCheckable(true);

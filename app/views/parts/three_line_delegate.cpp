@@ -5,6 +5,7 @@
 
 #include <QPainter>
 
+#include "theme/fonts.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
 
@@ -27,8 +28,7 @@ void ThreeLineDelegate::paint(QPainter* painter, const QStyleOptionViewItem& opt
     const int line = metrics.height();
     QRect at = option.rect.adjusted(14, 9, -14, 0);
     at.setHeight(line);
-    QFont bold = option.font;
-    bold.setWeight(QFont::DemiBold);
+    const QFont bold = strong_font(option.font);
     painter->setFont(bold);
     painter->setPen(theme.ink);
     painter->drawText(at, Qt::AlignVCenter,

@@ -12,7 +12,6 @@
 #include <QMenu>
 #include <QPainter>
 #include <QPushButton>
-#include <QSplitter>
 #include <QStackedWidget>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
@@ -28,12 +27,14 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/building.h"
 #include "views/parts/button_row.h"
 #include "views/parts/named_combo.h"
 #include "views/parts/opening.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
+#include "views/parts/spacing.h"
 #include "views/parts/three_line_delegate.h"
 #include "views/parts/with_focus.h"
 #include "wording.h"
@@ -51,14 +52,9 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     items_ = new ReceiptItemsModel(this);
     undo_items_ = new OutcomeModel(this);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    auto* splitter = new QSplitter;
-    splitter->setHandleWidth(1);
-    row->addWidget(splitter);
-    splitter->addWidget(buildList());
-    splitter->addWidget(buildDetail());
-    splitter->setSizes({380, 816});
-    splitter->setStretchFactor(1, 1);
+    row->setContentsMargins(Inset::none);
+    auto* list = buildList();
+    row->addWidget(split(Qt::Horizontal, {{list, 380}, {buildDetail(), 816, true}}));
     connectList();
     connectItems();
     connectActions();
@@ -72,21 +68,20 @@ QWidget* ReceiptsPage::buildList() {
     left->setObjectName(QStringLiteral("receiptList"));
     left->setAttribute(Qt::WA_StyledBackground);
     auto* column = new QVBoxLayout(left);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    space_out(column, Inset::none, Gap::none);
     search_ = new QLineEdit;
     search_->setObjectName(QStringLiteral("receiptSearch"));
     search_->setAccessibleName(tr("Where did a file go?"));
     search_->setPlaceholderText(tr("Where did it go? A file or folder name"));
     search_->setClearButtonEnabled(true);
     auto* search_row = new QHBoxLayout;
-    search_row->setContentsMargins(14, 10, 14, 8);
+    search_row->setContentsMargins(Inset::panel);
     search_row->addWidget(search_);
     column->addLayout(search_row);
     cut_ = new QLabel(
         tr("Very many: the newest %1 of them. Another word narrows it.").arg(count_text(FoundItems::most)));
     cut_->setObjectName(QStringLiteral("searchCut"));
-    cut_->setContentsMargins(14, 0, 14, 8);
+    cut_->setContentsMargins(Inset::below);
     cut_->setWordWrap(true);
     set_tone(*cut_, "muted");
     cut_->hide();
@@ -118,11 +113,9 @@ QWidget* ReceiptsPage::buildDetail() {
     right->setObjectName(QStringLiteral("receiptDetail"));
     right->setAttribute(Qt::WA_StyledBackground);
     auto* column = new QVBoxLayout(right);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
+    space_out(column, Inset::none, Gap::none);
     auto* head = new QHBoxLayout;
-    head->setContentsMargins(14, 12, 16, 10);
-    head->setSpacing(10);
+    space_out(head, Inset::panel, Gap::beside);
     auto* words = new QVBoxLayout;
     title_ = new QLabel;
     title_->setObjectName(QStringLiteral("receiptTitle"));

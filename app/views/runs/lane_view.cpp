@@ -14,7 +14,9 @@
 #include "files/path.h"
 #include "tasks/runs.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/theme.h"
+#include "views/parts/spacing.h"
 #include "views/runs/lane_words.h"
 #include "views/runs/limit_menu.h"
 #include "views/runs/rate_plot.h"
@@ -43,8 +45,7 @@ LaneView::LaneView(Runs& runs, RunLane& lane, QWidget* parent) : QWidget(parent)
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     buttons_ = new QWidget(this);
     auto* row = new QHBoxLayout(buttons_);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(6);
+    space_out(row, Inset::none, Gap::beside);
     const auto add = [&](const QString& text, const char* name, auto work) {
         auto* button = new QPushButton(text);
         button->setObjectName(QLatin1String(name));
@@ -178,8 +179,7 @@ bool LaneView::needsSomebody() const {
 void LaneView::paintSentence(QPainter& painter, const QRect& text) const {
     const Theme& theme = Theme::current();
     const LaneStatus& status = lane_->status();
-    QFont bold = font();
-    bold.setWeight(QFont::DemiBold);
+    const QFont bold = strong_font(font());
     painter.setFont(bold);
     painter.setPen(theme.ink);
     painter.drawText(mirrored(text), Qt::AlignVCenter,
@@ -206,9 +206,7 @@ void LaneView::paintState(QPainter& painter, const QRect& words) const {
     const Theme& theme = Theme::current();
     const LaneStatus& status = lane_->status();
     const int line = fontMetrics().height();
-    QFont bold = font();
-    bold.setWeight(QFont::DemiBold);
-    painter.setFont(bold);
+    painter.setFont(strong_font(font()));
     painter.setPen(needsSomebody() ? theme.amber : theme.ink);
     const bool runs = status.state == LaneState::running;
     const bool counting = runs && status.still_counting;

@@ -14,6 +14,7 @@
 #include "tasks/runs.h"
 #include "text.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/spacing.h"
 #include "views/runs/lane_words.h"
 
 using namespace tavlo;
@@ -23,8 +24,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("Run"));
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(16, 5, 16, 5);
-    row->setSpacing(12);
+    space_out(row, Inset::bar, Gap::apart);
     words_ = new ElidedLabel;
     words_->setObjectName(QStringLiteral("runWords"));
     bar_ = new QProgressBar;

@@ -11,7 +11,6 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
-#include <QSplitter>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -21,6 +20,7 @@
 #include "tasks/runs.h"
 #include "tasks/settings.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/building.h"
@@ -29,6 +29,7 @@
 #include "views/parts/mirrored.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
+#include "views/parts/spacing.h"
 #include "views/parts/with_focus.h"
 #include "views/runs/lane_view.h"
 #include "views/runs/lane_words.h"
@@ -58,8 +59,7 @@ public:
         const QFontMetrics metrics(option.font);
         QRect at = option.rect.adjusted(14, 8, -12, 0);
         at.setHeight(metrics.height());
-        QFont bold = option.font;
-        bold.setWeight(QFont::DemiBold);
+        const QFont bold = strong_font(option.font);
         painter->setFont(bold);
         painter->setPen(theme.ink);
         const QString name =
@@ -88,9 +88,7 @@ public:
 
 QLabel* heading(const QString& text) {
     auto* label = new QLabel(text);
-    QFont font = label->font();
-    font.setWeight(QFont::DemiBold);
-    label->setFont(font);
+    label->setFont(strong_font(label->font()));
     return label;
 }
 
@@ -102,15 +100,9 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     auto* page = column_on(this);
     buildHead(*page);
     buildLanes(*page);
-    auto* splitter = new QSplitter;
-    below_ = splitter;
-    splitter->setHandleWidth(1);
-    splitter->setChildrenCollapsible(false);
-    splitter->addWidget(buildDone());
-    splitter->addWidget(buildNeeds());
-    splitter->setSizes({780, 416});
-    splitter->setStretchFactor(0, 1);
-    page->addWidget(splitter, 1);
+    auto* done = buildDone();
+    below_ = split(Qt::Horizontal, {{done, 780, true}, {buildNeeds(), 416}});
+    page->addWidget(below_, 1);
     page->addStretch(0);
     connectParts();
     runs_.limitAll(Settings::load().rate_limit);
@@ -118,7 +110,7 @@ RunsPage::RunsPage(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
 }
 
 void RunsPage::buildHead(QVBoxLayout& page) {
-    auto* head = inset_row(8, 18);  // as the lanes
+    auto* head = inset_row(Inset::across);  // as the lanes
     title_ = heading({});
     title_->setObjectName(QStringLiteral("runsTitle"));
     head->addWidget(title_, 1);
@@ -145,7 +137,7 @@ void RunsPage::buildLanes(QVBoxLayout& page) {
     empty_ = named_label("runsEmpty", "muted",
                          tr("Nothing is going on. What is started on the Bench runs here, and its receipt "
                             "stays under Receipts."));
-    empty_->setContentsMargins(18, 16, 18, 16);
+    empty_->setContentsMargins(Inset::page);
     page.addWidget(empty_);
 }
 
@@ -153,7 +145,7 @@ void RunsPage::buildLanes(QVBoxLayout& page) {
 QWidget* RunsPage::buildDone() {
     auto* done = ground("runDone");
     auto* column = column_on(done);
-    auto* head = inset_row(10);
+    auto* head = inset_row();
     auto* order = new ElidedLabel;
     order->setText(tr("newest first; all of it is in the receipt"));
     set_tone(*order, "muted");

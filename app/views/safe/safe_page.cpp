@@ -9,7 +9,6 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QPushButton>
-#include <QSplitter>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -82,8 +81,6 @@ void SafePage::buildQuestion(QVBoxLayout& column) {
 }
 
 void SafePage::buildParts(QVBoxLayout& column) {
-    auto* parts = new QSplitter(Qt::Vertical);
-    parts->setChildrenCollapsible(false);
     model_ = new SafeModel(this);
     list_ = new RowView;
     list_->setObjectName(QStringLiteral("safeList"));
@@ -110,11 +107,7 @@ void SafePage::buildParts(QVBoxLayout& column) {
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
     face_ = new FaceToFace;
-    parts->addWidget(list_);
-    parts->addWidget(face_);
-    parts->setSizes({230, 330});
-    parts->setStretchFactor(1, 1);
-    column.addWidget(parts, 1);
+    column.addWidget(split(Qt::Vertical, {{list_, 230}, {face_, 330, true}}), 1);
 }
 
 void SafePage::connectVersions() {

@@ -74,14 +74,14 @@ private:
     QPushButton* age_;
     QPushButton* keeping_;
     int proposed_days_ = 0;  ///< 0: none
-    std::optional<int>
-        to_set_;  ///< what the question is about, if that is the age at which versions go by themselves
+    /// what the question is about, if that is the age at which versions go by themselves
+    std::optional<int> to_set_;
     QWidget* question_;
     QLabel* question_words_;
     QPushButton* yes_;
     QPushButton* other_;
     QPushButton* no_;
     std::shared_ptr<const SafeChoice> to_remove_;  ///< what the question is about, if that is removal
-    std::optional<std::pair<std::string, std::string>>
-        to_place_;  ///< entry and folder, if it is a place that is held
+    /// entry and folder, if it is a place that is held
+    std::optional<std::pair<std::string, std::string>> to_place_;
 };

@@ -11,9 +11,11 @@
 #include <algorithm>
 
 #include "sentence.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/dialog_buttons.h"
+#include "views/parts/spacing.h"
 #include "views/safe/safe_page.h"
 
 namespace {
@@ -33,8 +35,7 @@ SettingsDialog::SettingsDialog(const Settings& now, QWidget* parent) : QDialog(p
     setWindowTitle(tr("Settings"));
     setMinimumWidth(digits(62));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(18, 14, 18, 14);
-    column->setSpacing(6);
+    space_out(column, Inset::page, Gap::beside);
     buildLooks();
     buildBatch();
     buildRuns();
@@ -52,15 +53,13 @@ SettingsDialog::SettingsDialog(const Settings& now, QWidget* parent) : QDialog(p
 
 QFormLayout* SettingsDialog::section(const QString& heading) {
     auto* title = new QLabel(heading);
-    QFont font = title->font();
-    font.setWeight(QFont::DemiBold);
-    title->setFont(font);
-    title->setContentsMargins(0, 8, 0, 2);
+    title->setFont(strong_font(title->font()));
+    title->setContentsMargins(Inset::heading);
     layout()->addWidget(title);
     auto* holder = new QWidget;
     auto* rows = new QFormLayout(holder);
-    rows->setContentsMargins(0, 0, 0, 0);
-    rows->setHorizontalSpacing(14);
+    rows->setContentsMargins(Inset::none);
+    rows->setHorizontalSpacing(Gap::beside);
     rows->setFieldGrowthPolicy(QFormLayout::FieldsStayAtSizeHint);
     layout()->addWidget(holder);
     return rows;

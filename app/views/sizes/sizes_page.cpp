@@ -21,11 +21,14 @@
 #include "models/sizes_model.h"
 #include "select/amounts.h"
 #include "text.h"
+#include "theme/fonts.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/elided_label.h"
 #include "views/parts/mirrored.h"
 #include "views/parts/opening.h"
 #include "views/parts/segments.h"
+#include "views/parts/spacing.h"
 #include "views/parts/with_focus.h"
 
 using namespace tavlo;
@@ -67,8 +70,7 @@ SizesPage::SizesPage(QWidget* parent) : QWidget(parent) {
     setAttribute(Qt::WA_StyledBackground);
     model_ = new SizesModel(this);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(18, 14, 18, 12);
-    column->setSpacing(8);
+    space_out(column, Inset::page, Gap::beside);
     buildHead(*column);
     tree_ = new WithFocus<QTreeView>;
     tree_->setObjectName(QStringLiteral("sizes"));
@@ -102,12 +104,10 @@ SizesPage::SizesPage(QWidget* parent) : QWidget(parent) {
 
 void SizesPage::buildHead(QVBoxLayout& column) {
     auto* head = new QHBoxLayout;
-    head->setSpacing(8);
-    title_ = new QLabel;
+    head->setSpacing(Gap::beside);
+    title_ = new ElidedLabel;
     title_->setObjectName(QStringLiteral("sizesTitle"));
-    QFont bold = title_->font();
-    bold.setBold(true);
-    title_->setFont(bold);
+    title_->setFont(strong_font(title_->font()));
     head->addWidget(title_);
     up_ = new QPushButton(tr("Up"));
     up_->setObjectName(QStringLiteral("sizesUp"));
@@ -120,7 +120,7 @@ void SizesPage::buildHead(QVBoxLayout& column) {
     head->addWidget(figures_, 1);
     column.addLayout(head);
     auto* ways = new QHBoxLayout;
-    ways->setSpacing(8);
+    ways->setSpacing(Gap::beside);
     shows_ = new QButtonGroup(this);
     const std::pair<SizesModel::Shows, QString> words[] = {
         {SizesModel::Shows::all, tr("Everything")},
@@ -151,7 +151,7 @@ void SizesPage::buildHead(QVBoxLayout& column) {
 
 void SizesPage::buildFoot(QVBoxLayout& column) {
     auto* foot = new QHBoxLayout;
-    foot->setSpacing(8);
+    foot->setSpacing(Gap::beside);
     chosen_ = new QLabel;
     chosen_->setObjectName(QStringLiteral("sizesChosen"));
     foot->addWidget(chosen_, 1);

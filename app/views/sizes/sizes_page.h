@@ -13,6 +13,7 @@
 #include "tasks/worker.h"
 
 class QButtonGroup;
+class ElidedLabel;
 class QLabel;
 class QLineEdit;
 class QPushButton;
@@ -54,7 +55,7 @@ private:
     QString problem_;
     SizesModel* model_;
     QTreeView* tree_;
-    QLabel* title_;
+    ElidedLabel* title_;
     QLabel* figures_;
     QLabel* empty_;
     QButtonGroup* shows_;
