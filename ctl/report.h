@@ -56,8 +56,8 @@ private:
     const tavlo::Plan* plan_;
     bool begun_ = false;
     std::uint64_t undecided_ = 0;
-    std::map<std::pair<tavlo::FolderId, std::string>, std::pair<tavlo::ItemId, tavlo::ItemId>>
-        twins_;  ///< the first two that want a name
+    /// the first two that want a name
+    std::map<std::pair<tavlo::FolderId, std::string>, std::pair<tavlo::ItemId, tavlo::ItemId>> twins_;
 };
 
 /// The receipt of a run that is through, and its status.

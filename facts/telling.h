@@ -18,8 +18,8 @@ tavlo::FileFacts tell(const std::string& path);
 /// What is only shown of a picture: where exactly it was taken, and what somebody wrote about it (XMP's
 /// Dublin Core, else IPTC-IIM 4.2).
 struct PictureNotes {
-    std::optional<std::pair<double, double>>
-        place{};  ///< latitude and longitude in degrees, north and east positive
+    /// latitude and longitude in degrees, north and east positive
+    std::optional<std::pair<double, double>> place{};
     std::string title{};
     std::string caption{};
     std::string keywords{};

@@ -92,7 +92,9 @@ private:
 std::unique_ptr<FileSystem> make_disk_with_archives();
 
 /// The folder that stands for an archive that is taken whole: the one that all it holds lies in, if there is
-/// one; else itself. archive  its folder, opened returns  the name of that folder in it; empty: itself
+/// one; else itself.
+/// archive  its folder, opened
+/// returns  the name of that folder in it; empty: itself
 std::string standing_for(FileSystem& disk, const Handle& archive);
 
 }  // namespace tavlo

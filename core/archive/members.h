@@ -20,8 +20,8 @@ inline constexpr MemberId no_member = UINT32_MAX;
 
 /// One thing of an archive at its place.
 struct Member {
-    std::string
-        name;  ///< of a second one of that name in a folder: with a NUL and its number behind (plain_name())
+    /// of a second one of that name in a folder: with a NUL and its number behind (plain_name())
+    std::string name;
     MemberId parent = no_member;
     Status status;
     std::uint64_t number = UINT64_MAX;  ///< in the list, of what holds a file's bytes
@@ -66,8 +66,8 @@ private:
     std::unordered_map<std::string, MemberId> by_place_;   ///< number of the folder, "/", name
     std::unordered_map<std::string, MemberId> by_path_{};  ///< files, for hard links; folders
     std::unordered_map<std::string, std::uint32_t> not_folders_{};
-    std::unordered_map<std::uint64_t, std::vector<MemberId>>
-        names_of_{};  ///< of a file that has several, by its number
+    /// of a file that has several, by its number
+    std::unordered_map<std::uint64_t, std::vector<MemberId>> names_of_{};
 };
 
 /// A member's inode number: no disk's has its highest bit.

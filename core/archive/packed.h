@@ -27,8 +27,8 @@ struct PackedThing {
     std::uint32_t owner = 0;  ///< for one that is packed; of one that is unpacked it is not believed
     std::uint32_t group = 0;
     std::vector<std::pair<std::string, std::string>> extended{};  ///< xattr(7)
-    std::vector<std::pair<std::uint64_t, std::uint64_t>>
-        stretches{};        ///< begin and end of what is no hole; empty: there is none
+    /// begin and end of what is no hole; empty: there is none
+    std::vector<std::pair<std::uint64_t, std::uint64_t>> stretches{};
     std::string problem{};  ///< why it cannot be taken out
 };
 

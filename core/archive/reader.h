@@ -37,7 +37,8 @@ public:
     /// Bytes of a file. Cheap in the archive's order: what comes next is read ahead.
     /// number   of the thing in the list that has them
     /// returns  as FileSystem::read_at(); less than asked for only where the file ends, and has proved to be
-    /// whole errors   corrupt: it is damaged, or more or less than it says
+    ///          whole
+    /// errors   corrupt: it is damaged, or more or less than it says
     Result<std::size_t> read(std::uint64_t number, const PackedThing& file, std::uint64_t offset,
                              std::span<std::byte> into);
     const Handle& archive() const { return archive_; }

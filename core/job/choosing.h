@@ -26,7 +26,7 @@ struct Chosen {
 /// memory  of what files told before; may be null
 /// told    called now and then with how many files have told, and of how many
 /// errors  as gather(); refused: criteria that cannot be read, a kind that is not there; the list cannot be
-/// read
+///         read
 Result<Chosen> gather_chosen(FileSystem& disk, const Job& job, std::int64_t now_ns,
                              const GatherOptions& options = {}, FactsMemory* memory = nullptr,
                              const std::function<void(std::size_t, std::size_t)>& told = {});

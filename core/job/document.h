@@ -16,7 +16,7 @@ namespace tavlo {
 
 std::string to_json(const Job& job);
 /// errors  corrupt: it is no JSON; refused: a member is unknown, there twice, missing, or says nothing of its
-/// kind. `path` names the member
+///         kind. `path` names the member
 Result<Job> job_from_json(std::string_view text);
 
 /// Decisions about single pairs, for the bench from one start of a program to the next: as they are tied to

@@ -157,8 +157,8 @@ private:
     ReceiptHead head_;
     std::optional<RunLock> lock_;
     bool began_ = false;
-    std::vector<std::uint64_t>
-        numbers_;  ///< in the receipt, by item of the plan, which only grows at its end
+    /// in the receipt, by item of the plan, which only grows at its end
+    std::vector<std::uint64_t> numbers_;
     std::uint64_t next_ = 0;
     std::uint64_t bytes_before_ = 0;
 };

@@ -28,9 +28,10 @@ struct Counted {
 /// Copies while the batch is still being counted: what collides with nothing and was counted is carried out,
 /// in parts that grow, under one receipt; what collides comes last, by the job's policy, once everything is
 /// known. Each part is in the journal before it begins. A run that is interrupted is recovered as far as it
-/// was counted, and says of the rest that it was not. counted  called after each part was counted plan gets
-/// the last plan, of the whole batch, for who wants to know what is left of it errors   as prepare() and
-/// carry_out(); refused: see reason_to_wait(), or what prepare() would have refused
+/// was counted, and says of the rest that it was not.
+/// counted  called after each part was counted
+/// plan     gets the last plan, of the whole batch, for who wants to know what is left of it
+/// errors   as prepare() and carry_out(); refused: see reason_to_wait(), or what prepare() would have refused
 Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Asked& asked,
                                       const RunOptions& options = {}, const RunEvents& events = {},
                                       const std::function<void(const Counted&)>& counted = {},

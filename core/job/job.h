@@ -24,13 +24,13 @@ struct Selection {
     std::vector<std::string> sources{};  ///< absolute paths, as gather() takes them
     bool follow_links = false;
     CriteriaText files{};  ///< which of the files in them
-    std::vector<std::string>
-        not_below{};  ///< folders of these names, inside the sources, are left out with all that is in them
+    /// folders of these names, inside the sources, are left out with all that is in them
+    std::vector<std::string> not_below{};
     std::optional<std::string> folders_larger{};  ///< not files but folders are chosen, each whole: those
                                                   ///< larger than a size, as text
     bool empty_folders = false;                   ///< or those below which there is no file
-    std::optional<std::string>
-        list{};  ///< a file of names, absolute, or "-" for standard input; only what it names
+    /// a file of names, absolute, or "-" for standard input; only what it names
+    std::optional<std::string> list{};
     /// Folders in which nothing that is wanted is left come along too; somebody said so, by asking for all
     /// subfolders.
     bool keeps_empty_folders = false;
@@ -52,8 +52,8 @@ struct Job {
     Structure structure{};
     Naming naming{};
     Policy policy{};
-    bool look_elsewhere =
-        false;  ///< files whose bytes are in the destination already, under whatever name, are found
+    /// files whose bytes are in the destination already, under whatever name, are found
+    bool look_elsewhere = false;
     Clearing clearing = Clearing::none;
     Shelf shelf = Shelf::safe;  ///< where what is removed goes
     bool may_lose = false;      ///< as in Wishes

@@ -45,11 +45,13 @@ Result<Survey> survey_in_place(FileSystem& disk, const Batch& batch, const Layou
                                std::stop_token stop = {});
 
 /// The same without looking at the disk again: where only the wishes have changed, or what is known of the
-/// pairs. asked  for the same places as it was for `before` (same_places())
+/// pairs.
+/// asked  for the same places as it was for `before` (same_places())
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 
 /// The same where only the steps of new names, or the names that were typed, have changed, and things stay
-/// where they are. errors  as Namer::make()
+/// where they are.
+/// errors  as Namer::make()
 Result<Outlook> name_again(const Asked& asked, const Outlook& before, const KnownContents& known);
 /// A job that differs from another in these alone.
 bool differs_in_names_alone(const Job& one, const Job& other);
@@ -71,12 +73,14 @@ struct PrepareEvents {
 };
 
 /// Everything before a run of a batch: has files tell what the job wants to know of them, looks ahead,
-/// compares, plans again. memory  of what was found out before; may be null
+/// compares, plans again.
+/// memory  of what was found out before; may be null
 Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Batch> batch,
                         Store* memory = nullptr, std::stop_token stop = {}, const PrepareEvents& events = {});
 
 /// The same from the sources on: gathers what the job chooses of them. Lines of its list that fit nothing are
-/// among the misses. errors   as gather_chosen() too
+/// among the misses.
+/// errors   as gather_chosen() too
 Result<Outlook> prepare(FileSystem& disk, Asked asked, Store* memory = nullptr, std::stop_token stop = {},
                         const PrepareEvents& events = {});
 

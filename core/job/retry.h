@@ -16,12 +16,13 @@ namespace tavlo {
 /// What failed in a copy or a move, to be tried again once its cause was mended: as it was asked for then, on
 /// the things as they are now. A decision that was taken holds where both still are what it was about; where
 /// something else holds the name, the item ends undecided. carry_on_settled() then does it, under the same
-/// receipt. With an item come the failed folders that it lies in. only     numbers of the items; empty: all
-/// that failed errors   not_found; refused: the run has not ended, was undone, or was an undo
+/// receipt. With an item come the failed folders that it lies in.
+/// only     numbers of the items; empty: all that failed
+/// errors   not_found; refused: the run has not ended, was undone, or was an undo
 struct Again {
     Settlement settlement;
-    std::vector<std::pair<std::uint64_t, std::string>>
-        not_possible;  ///< numbers, and why: the source is gone
+    /// numbers, and why: the source is gone
+    std::vector<std::pair<std::uint64_t, std::string>> not_possible;
 };
 Result<Again> failed_again(FileSystem& disk, Store& store, const std::string& receipt,
                            const std::vector<std::uint64_t>& only);

@@ -61,7 +61,8 @@ Job at_time(const Job& step, const std::string& name, std::int64_t now_ns);
 /// A path as a pattern that makes just that path.
 std::string as_pattern(const std::string& path);
 /// A step that somebody has worked on as it is at a time, as a step again: places that are as they were are
-/// by their patterns again. before  the step that `changed` came of, by at_time()
+/// by their patterns again.
+/// before  the step that `changed` came of, by at_time()
 Job with_patterns_of(const Job& before, Job changed, std::int64_t now_ns);
 
 /// Appends a note's line, in one write, at the end of its file, which is made when missing, with its folders.

@@ -25,8 +25,8 @@ Result<std::vector<UnitFile>> units_for(const SavedJob& job, const Schedule& sch
                                         const std::string& program, const std::string& state);
 
 /// Asks systemd what a calendar expression means. errors  refused: nothing; unsupported: systemd-analyze(1)
-/// is not there to be asked returns  when it comes next, so many times at most, in ns since 1970, soonest
-/// first; none: never again
+/// is not there to be asked
+/// returns  when it comes next, so many times at most, in ns since 1970, soonest first; none: never again
 Result<std::vector<std::int64_t>> next_by_calendar(const std::string& expression, int times = 1);
 
 /// A job's unit files, in the user's systemd (systemd.unit(5), "UNIT FILE LOAD PATH").

@@ -46,8 +46,8 @@ struct PendingItem {
     std::string entry_of_safe{};
     std::string problem{};
     std::optional<Attributes> attributes{};  ///< of a folder that is made again
-    std::optional<std::uint64_t>
-        takes_back{};  ///< in an undo: the item's number in the receipt that is undone
+    /// in an undo: the item's number in the receipt that is undone
+    std::optional<std::uint64_t> takes_back{};
 };
 
 /// An item of a plan as the journal keeps it.

@@ -20,8 +20,9 @@ constexpr int item_bits = 32;
 constexpr std::uint64_t most_items = std::uint64_t{1} << item_bits;
 
 /// Every word quoted, so that none is taken for the language of FTS5 (https://www.sqlite.org/fts5.html,
-/// section 3). begun  the last word may be only begun: its ends are gathered from the whole index, which
-/// takes its time where there are very many
+/// section 3).
+/// begun  the last word may be only begun: its ends are gathered from the whole index, which takes its time
+///        where there are very many
 std::string query_of(std::string_view words, bool begun) {
     std::string query;
     while (!words.empty()) {

@@ -36,8 +36,8 @@ struct ReceiptHead {
     bool paused = false;               ///< stopped, to be gone on with when somebody says so
     std::string undone_by{};           ///< the receipt of the run that took this one back
     std::string waits_for{};  ///< why a stopped run stopped by itself: "PATH: the disk is full"; else empty
-    std::string
-        problem{};  ///< what is wrong with the run as a whole: its end could not be made durable; else empty
+    /// what is wrong with the run as a whole: its end could not be made durable; else empty
+    std::string problem{};
     bool may_lose = false;    ///< attributes may get lost with their sources, somebody said so
     std::uint8_t verify = 0;  ///< a Verify, so that who goes on with it does it alike
     Totals totals{};

@@ -27,8 +27,8 @@ struct RunRecords {
     std::vector<FolderTrace> folders;
     std::vector<SafeEntry> set_aside;
     std::vector<std::string> used_up;  ///< Safe entries that were brought back
-    std::vector<std::uint64_t>
-        taken_back;  ///< of an undo: numbers of the items in the receipt that it undoes
+    /// of an undo: numbers of the items in the receipt that it undoes
+    std::vector<std::uint64_t> taken_back;
     /// Folders settled before, that could not keep all attributes once they were filled: number, and what was
     /// lost.
     std::vector<std::pair<std::uint64_t, std::string>> not_kept;
@@ -49,8 +49,8 @@ public:
     ~Store() override = default;
     virtual std::string folder() const = 0;  ///< its state folder
 
-    /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted.
-    /// What an undo takes back has no rest to go on with any more.
+    /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted. What an
+    /// undo takes back has no rest to go on with any more.
     /// next     the items, one after the other, then nullopt
     virtual Result<void> begin(const ReceiptHead& head,
                                const std::function<std::optional<PendingItem>()>& next) = 0;
@@ -59,15 +59,14 @@ public:
     virtual Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) = 0;
     /// A run that is going on has more to do, after what it has so far.
     /// rest     what stands for all that has not been counted yet, should the run be interrupted; nullopt:
-    /// everything has. It takes the
-    ///          place of the one before
+    ///          everything has. It takes the place of the one before
     virtual Result<void> extend(const std::string& receipt, const std::vector<PendingItem>& items,
                                 const std::optional<PendingItem>& rest) = 0;
     /// What was done since the last time, whose items are no longer pending, and all that groups which are
     /// not recorded yet have done or are about to do, in one transaction that is durable when this returns.
     /// records  of what is durable on its own volumes by now (promise 11)
     /// errors   locked: another program has kept the state locked for some seconds; nothing was noted, and it
-    /// can be tried again
+    ///          can be tried again
     virtual Result<void> record(const std::string& receipt, const RunRecords& records,
                                 const std::vector<Intent>& intents = {}) = 0;
     /// One more intention of the same group.
@@ -111,7 +110,8 @@ public:
     /// any more.
     virtual Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) = 0;
     /// Forgets receipts of runs that have ended before then, all of it done, and of which the Safe holds
-    /// nothing. returns  how many
+    /// nothing.
+    /// returns  how many
     virtual Result<std::size_t> forget_receipts(std::int64_t finished_before_ns) = 0;
     virtual Result<std::vector<FolderTrace>> folders(const std::string& id) = 0;
     virtual Result<std::vector<VolumeRecord>> volumes(const std::string& id) = 0;

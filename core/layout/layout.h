@@ -29,16 +29,16 @@ struct Arrival {
 /// Where each entry of a batch is to arrive. Pure.
 struct Layout {
     FolderTree targets;  ///< by the names wanted; 0 is the destination itself, where everything goes to one
-    std::optional<FolderTree>
-        standing{};  ///< the same folders by the names they have until they are renamed; none: they are not
+    /// the same folders by the names they have until they are renamed; none: they are not
+    std::optional<FolderTree> standing{};
     std::vector<std::string> names{};  ///< wanted where it is not the entry's own
-    std::unordered_map<std::uint32_t, std::shared_ptr<const Error>>
-        problems{};                 ///< by arrival: why it cannot get there
+    /// by arrival: why it cannot get there
+    std::unordered_map<std::uint32_t, std::shared_ptr<const Error>> problems{};
     std::vector<Arrival> arrivals;  ///< in the batch's order, parents before children
-    std::vector<bool>
-        several_feed;  ///< by folder of targets: entries from more than one source folder want names in it
-    std::vector<EntryId>
-        dissolved;              ///< folders that do not arrive themselves, and go when a move empties them
+    /// by folder of targets: entries from more than one source folder want names in it
+    std::vector<bool> several_feed;
+    /// folders that do not arrive themselves, and go when a move empties them
+    std::vector<EntryId> dissolved;
     bool leaves = false;        ///< what arrives nowhere: it goes to the Safe, each folder whole
     bool whole_folders = true;  ///< no entry below an arriving folder was left out
 

@@ -17,8 +17,9 @@ std::size_t extension_start(std::string_view name, FileType type);
 
 /// A new name beside one that is taken: "report.pdf" -> "report-2.pdf", "archive.tar.gz" ->
 /// "archive-2.tar.gz", "README" -> "README-2", ".profile" -> ".profile-2", a folder "Permits 2031.old" ->
-/// "Permits 2031.old-2". number   from 2 most     the longest name in bytes; where needed the stem is cut,
-/// never inside a character
+/// "Permits 2031.old-2".
+/// number   from 2
+/// most     the longest name in bytes; where needed the stem is cut, never inside a character
 std::string numbered_name(std::string_view name, FileType type, unsigned number, std::size_t most = 255);
 
 /// What a new name may be made of besides the old one.

@@ -82,7 +82,7 @@ class Namer {
 public:
     /// read_file  gives the bytes of a table
     /// errors  refused: a step that means nothing, `path` is its name ("replace_regex"); what the table says
-    /// wrong; as read_file
+    ///         wrong; as read_file
     static Result<Namer> make(const Naming& naming,
                               const std::function<Result<std::string>(const std::string&)>& read_file);
     ~Namer();

@@ -15,8 +15,8 @@ std::optional<std::uint64_t> size_from_text(std::string_view text);
 
 /// "2031-05-02", "2031-05-02T09:00", "2031-05-02T09:00:30" (a space for the T), local time; or "30d", so many
 /// days before `now_ns`; or "this-day", "last-day", "this-week", "last-week", "this-month", "last-month",
-/// "this-year": the beginning of it. Dates that the calendar does not have are none. returns  ns since
-/// 1970-01-01 UTC
+/// "this-year": the beginning of it. Dates that the calendar does not have are none.
+/// returns  ns since 1970-01-01 UTC
 std::optional<std::int64_t> time_from_text(std::string_view text, std::int64_t now_ns);
 
 /// "120-135", "120": a range of numbers, both ends in it. nullopt: none, or the first is larger

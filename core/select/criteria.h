@@ -25,21 +25,21 @@ struct Criteria {
     std::string words{};     ///< a filter line, see NameFilter
     std::string regex{};     ///< RE2 expression, found anywhere in the name
     bool match_case = true;  ///< of words and regex
-    std::vector<std::string>
-        names{};  ///< patterns (glob(7)) on the whole name, case-sensitive: one of them fits
+    /// patterns (glob(7)) on the whole name, case-sensitive: one of them fits
+    std::vector<std::string> names{};
     std::vector<std::string> not_names{};             ///< none of them fits
     std::vector<std::string> kinds{};                 ///< one of them
     std::optional<std::uint64_t> larger_than{};       ///< bytes, itself not
     std::optional<std::uint64_t> smaller_than{};      ///< bytes, itself not
     std::optional<std::int64_t> changed_from_ns{};    ///< itself too
     std::optional<std::int64_t> changed_before_ns{};  ///< itself not
-    std::optional<std::pair<std::uint64_t, std::uint64_t>>
-        number{};  ///< a number in the name, its extension left out, lies between, both ends in it
+    /// a number in the name, its extension left out, lies between, both ends in it
+    std::optional<std::pair<std::uint64_t, std::uint64_t>> number{};
     Parity parity = Parity::any;  ///< of the last number in the name, its extension left out
     std::optional<std::uint32_t> owner{};
     bool only_empty = false;  ///< files of no bytes
-    std::vector<std::string>
-        not_below{};  ///< patterns (glob(7)): nothing in a folder whose whole name fits one of them
+    /// patterns (glob(7)): nothing in a folder whose whole name fits one of them
+    std::vector<std::string> not_below{};
 
     bool operator==(const Criteria&) const = default;
     /// Nothing is said.

@@ -27,8 +27,8 @@ struct ListedName {
 /// 10,000).
 ///
 /// text  UTF-8, or UTF-16 of either order, with a byte order mark or without; a line that is not valid UTF-8
-/// is taken as the bytes that it
-///       is, as file names may be, and where that fits nothing as Latin-1 (as Windows has it, code page 1252)
+///       is taken as the bytes that it is, as file names may be, and where that fits nothing as Latin-1 (as
+///       Windows has it, code page 1252)
 std::vector<ListedName> match_list(std::string_view text, const std::vector<std::string>& names);
 
 }  // namespace tavlo

@@ -27,8 +27,9 @@ struct Walked {
 };
 
 /// Goes through all that lies below a folder, folder by folder; follows no link, crosses into no mount,
-/// leaves out what is Tavlo's own. meet     false: not into this folder errors   the folder itself cannot be
-/// read, cancelled
+/// leaves out what is Tavlo's own.
+/// meet     false: not into this folder
+/// errors   the folder itself cannot be read, cancelled
 Result<Walked> walk_below(FileSystem& disk, const std::string& folder, std::stop_token stop,
                           const std::function<bool(const Met&)>& meet);
 

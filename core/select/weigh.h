@@ -39,17 +39,17 @@ struct Weighed {
     /// Below the folder, of more than so many bytes, the largest first.
     std::vector<std::uint32_t> folders_over(std::uint64_t bytes) const;
     static constexpr std::size_t most_files = 200;
-    std::vector<std::uint32_t>
-        largest_files{};  ///< as many as most_files, the largest first; once it is complete
+    /// as many as most_files, the largest first; once it is complete
+    std::vector<std::uint32_t> largest_files{};
     /// Folders below which there is nothing that is no folder, the outermost of them, in the order of their
     /// paths; once it is complete.
     std::vector<std::uint32_t> empty_folders{};
 
     std::vector<std::uint32_t> place_in_parent{};  ///< by thing: where it stands in inside() of its parent
-    std::vector<std::uint32_t>
-        by_parent{};  ///< numbers of all things but the first; those of one parent side by side
-    std::vector<std::uint32_t>
-        first_in{};  ///< by thing, and one more: where in by_parent what lies in it begins
+    /// numbers of all things but the first; those of one parent side by side
+    std::vector<std::uint32_t> by_parent{};
+    /// by thing, and one more: where in by_parent what lies in it begins
+    std::vector<std::uint32_t> first_in{};
 };
 
 /// Goes through all that lies below a folder, as walk_below() does.

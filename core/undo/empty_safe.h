@@ -25,7 +25,7 @@ struct Emptied {
 using EmptyProgress = std::function<void(std::uint64_t, std::uint64_t)>;
 
 /// older_than_days  only versions of so many days and more, by clocks that can be trusted (Ages); nullopt:
-/// all
+///                  all
 Result<Emptied> empty_safe(FileSystem& disk, Store& store,
                            std::optional<std::uint64_t> older_than_days = std::nullopt,
                            const EmptyProgress& progress = {});
@@ -33,7 +33,9 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store,
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
                                 const EmptyProgress& progress = {});
 /// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's
-/// source. undo     the receipt of the undo errors   not_found; refused: it is no undo
+/// source.
+/// undo     the receipt of the undo
+/// errors   not_found; refused: it is no undo
 Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string& undo,
                               const EmptyProgress& progress = {});
 

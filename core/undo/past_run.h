@@ -55,8 +55,8 @@ private:
     SafeSlots slots_;
     std::function<void(std::uint64_t, std::uint64_t)> looked_at_{};
     std::uint64_t looked_ = 0;
-    std::optional<std::set<std::pair<std::uint64_t, std::int64_t>>>
-        left_later_{};  ///< files by inode and time of status change
+    /// files by inode and time of status change
+    std::optional<std::set<std::pair<std::uint64_t, std::int64_t>>> left_later_{};
     Result<void> trouble_{};
 };
 

@@ -425,11 +425,11 @@ private:
     std::unordered_set<std::string> taken_places_;  ///< of folders that cannot be made again
     std::vector<const FolderTrace*> removed_;
     std::unordered_map<std::string, ItemId> numbers_by_source_;  ///< of folders
-    std::unordered_map<std::string, std::int64_t>
-        change_of_names_;  ///< by folder: names that come, less those that go
+    /// by folder: names that come, less those that go
+    std::unordered_map<std::string, std::int64_t> change_of_names_;
     ItemId now_taking_back_ = no_item;
-    std::unordered_set<std::uint64_t>
-        waiting_;  ///< items whose old versions come back after all files have left
+    /// items whose old versions come back after all files have left
+    std::unordered_set<std::uint64_t> waiting_;
     std::unordered_map<std::string, std::optional<Standing>> expected_;
 };
 

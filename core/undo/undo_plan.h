@@ -57,8 +57,10 @@ public:
 bool took_effect(const ReceiptItem& item);
 
 /// Chooses items to be taken back, and what hangs on them: all in a folder that is chosen, whatever else the
-/// run put at one place, and the other names of a file that was moved between file systems. items       of
-/// the receipt, by number taken_back  stays as it is: an undo has had it already returns     by number
+/// run put at one place, and the other names of a file that was moved between file systems.
+/// items       of the receipt, by number
+/// taken_back  stays as it is: an undo has had it already
+/// returns     by number
 std::vector<bool> choose(const std::vector<ReceiptItem>& items, const std::vector<std::uint64_t>& numbers,
                          const std::vector<std::uint64_t>& taken_back);
 

@@ -11,7 +11,8 @@ namespace tavlo {
 bool renamed_in_place(UndoBasis& basis);
 
 /// The undo of such a run: old names for what has new ones, planned as those were, so that rings come out
-/// right; then what was overwritten comes back from the Safe to its name. errors   a folder cannot be read
+/// right; then what was overwritten comes back from the Safe to its name.
+/// errors   a folder cannot be read
 Result<Plan> plan_undo_renames(FileSystem& disk, UndoBasis& basis);
 
 }  // namespace tavlo

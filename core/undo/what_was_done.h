@@ -62,8 +62,8 @@ private:
     std::set<std::string> sources_of_moves_;  ///< folders
     std::set<std::string> goes_back_into_;
     std::set<std::string> trashes_;  ///< folders that something lies in since
-    std::unordered_set<std::string>
-        needed_;  ///< folders that chosen items go back into, and those above them
+    /// folders that chosen items go back into, and those above them
+    std::unordered_set<std::string> needed_;
     std::optional<std::vector<SafeEntry>> folder_versions_;
     bool moved_whole_ = false;
     bool has_folders_ = false;

@@ -15,7 +15,8 @@ int run_tavloctl_for(const std::string& program, const std::string& state,
                      const std::vector<std::string>& words, long microseconds);
 
 /// Folders, collisions to overwrite, to rename, links and hard links: something of everything that takes a
-/// name. returns  the number of items that the batch FROM/box has
+/// name.
+/// returns  the number of items that the batch FROM/box has
 int make_kill_scene(const TempFolder& temp, const std::string& from, const std::string& to);
 
 /// What differs between two trees, a line each; "" where nothing does.
