@@ -76,11 +76,9 @@ QString fact_group_words(KnownFact::Of of) {
 }
 
 std::vector<DateFormat> date_formats() {
-    return {{"%Y", Facts::tr("year")},
-            {"%Y-%m", Facts::tr("year and month")},
-            {"%Y-%m-%d", Facts::tr("day")},
-            {"%G-W%V", Facts::tr("week")},
-            {"%m", Facts::tr("month alone")}};
+    return {{"%Y", Facts::tr("year")},      {"%Y-%m", Facts::tr("year and month")},
+            {"%Y-%m-%d", Facts::tr("day")}, {"%Y-Q%q", Facts::tr("quarter")},
+            {"%G-W%V", Facts::tr("week")},  {"%m", Facts::tr("month alone")}};
 }
 
 QString level_words(const FolderLevel& level) {

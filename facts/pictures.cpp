@@ -34,16 +34,6 @@ std::string in_lower(std::string text) {
     return text;
 }
 
-/// Make and model, the make once.
-void tell_camera(const Exiv2::ExifData& exif, FileFacts& facts) {
-    const std::string make = text_of(exif, "Exif.Image.Make");
-    const std::string model = text_of(exif, "Exif.Image.Model");
-    const bool names_make = in_lower(model).find(in_lower(make)) != std::string::npos;
-    facts.set("camera", make.empty() || (names_make && !model.empty()) ? model
-                        : model.empty()                                ? make
-                                                                       : make + " " + model);
-}
-
 /// Degrees, minutes and seconds as one number of degrees; nullopt: they are not all there, or mean nothing.
 std::optional<double> degrees_of(const Exiv2::ExifData& exif, const char* key, const char* reference,
                                  char negative, double most) {
@@ -130,6 +120,11 @@ std::string note_of(const Data& data, const Key& key) {
 
 }  // namespace
 
+std::string camera_of(const std::string& make, const std::string& model) {
+    const bool names_make = in_lower(model).find(in_lower(make)) != std::string::npos;
+    return make.empty() || (names_make && !model.empty()) ? model : model.empty() ? make : make + " " + model;
+}
+
 PictureNotes notes_of(const std::string& path) {
     PictureNotes notes;
     try {
@@ -151,7 +146,7 @@ void tell_picture(const std::string& path, FileFacts& facts) {
     const auto image = read_picture(path);
     const Exiv2::ExifData& exif = image->exifData();
     tell_taken(exif, facts);
-    tell_camera(exif, facts);
+    facts.set("camera", camera_of(text_of(exif, "Exif.Image.Make"), text_of(exif, "Exif.Image.Model")));
     tell_place(exif, facts);
     tell_size(*image, facts);
 }

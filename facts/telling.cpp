@@ -7,6 +7,7 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+#include <algorithm>
 #include <array>
 #include <exception>
 #include <string_view>
@@ -37,6 +38,17 @@ void try_to(Teller teller, const std::string& path, FileFacts& facts) noexcept {
     }
 }
 
+/// A box of a kind that pictures (HEIF, ISO/IEC 23008-12) and sound do not have; EBML (RFC 8794); RIFF's AVI.
+bool is_film(std::string_view begin) {
+    const auto box = begin.substr(std::min<std::size_t>(4, begin.size()), 4);
+    const auto brand = begin.substr(std::min<std::size_t>(8, begin.size()), 4);
+    const bool is_media = box == "moov" || box == "mdat" || box == "wide" || box == "ftyp";
+    for (const char* other : {"heic", "heix", "hevc", "mif1", "msf1", "avif", "avis", "crx ", "M4A ", "M4B "})
+        if (box == "ftyp" && brand == other) return false;
+    return is_media || begin.starts_with("\x1a\x45\xdf\xa3") ||
+           (begin.starts_with("RIFF") && brand == "AVI ");
+}
+
 }  // namespace
 
 FileFacts tell(const std::string& path) {
@@ -47,6 +59,9 @@ FileFacts tell(const std::string& path) {
         try_to(tell_pdf, path, facts);
     } else if (begin.starts_with("PK\x03\x04")) {
         try_to(tell_zipped_document, path, facts);
+    } else if (is_film(begin)) {
+        try_to(tell_film, path, facts);
+        try_to(tell_sound, path, facts);
     } else {
         try_to(tell_picture, path, facts);
         if (facts.all().empty()) try_to(tell_sound, path, facts);

@@ -29,6 +29,10 @@ PictureNotes notes_of(const std::string& path);
 
 /// Exif 2.32 by Exiv2: taken, camera, country, town, width, height.
 void tell_picture(const std::string& path, tavlo::FileFacts& facts);
+/// QuickTime, ISO base media (ISO/IEC 14496-12), Matroska and AVI by MediaInfo: taken, camera.
+void tell_film(const std::string& path, tavlo::FileFacts& facts);
+/// Make and model, the make once.
+std::string camera_of(const std::string& make, const std::string& model);
 /// Any tags that TagLib reads: artist, album, title, genre, year, track.
 void tell_sound(const std::string& path, tavlo::FileFacts& facts);
 /// The document information dictionary (ISO 32000-1, 14.3.3): author, company, title, subject, created.

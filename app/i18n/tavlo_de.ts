@@ -1710,6 +1710,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>Tag</translation>
         </message>
         <message>
+            <source>quarter</source>
+            <translation>Quartal</translation>
+        </message>
+        <message>
             <source>week</source>
             <translation>Woche</translation>
         </message>

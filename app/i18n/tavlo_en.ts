@@ -26,7 +26,7 @@
         <location filename="../views/bench/balance_bar.cpp" line="28" />
         <source>%Ln get new names</source>
         <translation>
-            <numerusform>%Ln get new names</numerusform>
+            <numerusform>%Ln gets a new name</numerusform>
             <numerusform>%Ln get new names</numerusform>
         </translation>
     </message>
@@ -42,7 +42,7 @@
         <location filename="../views/bench/balance_bar.cpp" line="32" />
         <source>%Ln get the nearest free name</source>
         <translation>
-            <numerusform>%Ln get the nearest free name</numerusform>
+            <numerusform>%Ln gets the nearest free name</numerusform>
             <numerusform>%Ln get the nearest free name</numerusform>
         </translation>
     </message>
@@ -74,7 +74,7 @@
         <location filename="../views/bench/balance_bar.cpp" line="36" />
         <source>%Ln keep their names</source>
         <translation>
-            <numerusform>%Ln keep their names</numerusform>
+            <numerusform>%Ln keeps its name</numerusform>
             <numerusform>%Ln keep their names</numerusform>
         </translation>
     </message>
@@ -168,7 +168,7 @@
         <location filename="../views/outcome/batch_view.cpp" line="191" />
         <source>%Ln of the paths in the file are not there, and were left out.</source>
         <translation>
-            <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
+            <numerusform>%Ln of the paths in the file is not there, and was left out.</numerusform>
             <numerusform>%Ln of the paths in the file are not there, and were left out.</numerusform>
         </translation>
     </message>
@@ -214,7 +214,7 @@
         <location filename="../views/collisions/collisions_page.cpp" line="202" />
         <source>%Ln meet what is there</source>
         <translation>
-            <numerusform>%Ln meet what is there</numerusform>
+            <numerusform>%Ln meets what is there</numerusform>
             <numerusform>%Ln meet what is there</numerusform>
         </translation>
     </message>
@@ -301,7 +301,7 @@
         <location filename="../views/gathering/gathering_words.cpp" line="26" />
         <source>%Ln fit, here and below</source>
         <translation>
-            <numerusform>%Ln fit, here and below</numerusform>
+            <numerusform>%Ln fits, here and below</numerusform>
             <numerusform>%Ln fit, here and below</numerusform>
         </translation>
     </message>
@@ -309,7 +309,7 @@
         <location filename="../views/gathering/gathering_words.cpp" line="27" />
         <source>%Ln fit so far, looking on…</source>
         <translation>
-            <numerusform>%Ln fit so far, looking on…</numerusform>
+            <numerusform>%Ln fits so far, looking on…</numerusform>
             <numerusform>%Ln fit so far, looking on…</numerusform>
         </translation>
     </message>
@@ -617,7 +617,7 @@
         <location filename="../views/gathering/list_panel.cpp" line="174" />
         <source>%Ln fit</source>
         <translation>
-            <numerusform>%Ln fit</numerusform>
+            <numerusform>%Ln fits</numerusform>
             <numerusform>%Ln fit</numerusform>
         </translation>
     </message>
@@ -633,7 +633,7 @@
         <location filename="../views/gathering/list_panel.cpp" line="227" />
         <source>%Ln fit several, %1 still to choose</source>
         <translation>
-            <numerusform>%Ln fit several, %1 still to choose</numerusform>
+            <numerusform>%Ln fits several, %1 still to choose</numerusform>
             <numerusform>%Ln fit several, %1 still to choose</numerusform>
         </translation>
     </message>
@@ -671,7 +671,7 @@
         <location filename="../views/main_window_wiring.cpp" line="61" />
         <source>%Ln of the batch are no longer there, and were left out.</source>
         <translation>
-            <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
+            <numerusform>%Ln of the batch is no longer there, and was left out.</numerusform>
             <numerusform>%Ln of the batch are no longer there, and were left out.</numerusform>
         </translation>
     </message>
@@ -695,7 +695,7 @@
         <location filename="../views/main_window.cpp" line="253" />
         <source>%Ln are in hand in the other window now.</source>
         <translation>
-            <numerusform>%Ln are in hand in the other window now.</numerusform>
+            <numerusform>%Ln is in hand in the other window now.</numerusform>
             <numerusform>%Ln are in hand in the other window now.</numerusform>
         </translation>
     </message>
@@ -768,7 +768,7 @@
         <location filename="../views/outcome/outcome_side_words.cpp" line="65" />
         <source>%Ln get new names</source>
         <translation>
-            <numerusform>%Ln get new names</numerusform>
+            <numerusform>%Ln gets a new name</numerusform>
             <numerusform>%Ln get new names</numerusform>
         </translation>
     </message>
@@ -1105,7 +1105,7 @@
         <location filename="../views/runs/run_line.cpp" line="185" />
         <source>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</source>
         <translation>
-            <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
+            <numerusform>%Ln run was interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
             <numerusform>%Ln runs were interrupted. Nothing is lost; going on finishes or takes back what was open.</numerusform>
         </translation>
     </message>

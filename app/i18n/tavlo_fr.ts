@@ -1710,6 +1710,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>jour</translation>
         </message>
         <message>
+            <source>quarter</source>
+            <translation>trimestre</translation>
+        </message>
+        <message>
             <source>week</source>
             <translation>semaine</translation>
         </message>

@@ -10,14 +10,60 @@
 
 using namespace tavlo;
 
+bool Picks::Picked::contains(const std::string& name) const {
+    return sorted_ ? std::binary_search(sorted_->begin(), sorted_->end(), name) : names_.contains(name);
+}
+
+std::vector<std::string_view> Picks::Picked::names() const {
+    if (sorted_) return {sorted_->begin(), sorted_->end()};
+    return {names_.begin(), names_.end()};
+}
+
+std::vector<bool> Picks::Picked::note(const std::shared_ptr<const Names>& names, bool in) {
+    if (noteAll(names, in)) return std::vector<bool>(names->size(), true);
+    takeApart();
+    if (in) {
+        names_.reserve(names_.size() + names->size());
+        storage_.push_back(names);
+    }
+    std::vector<bool> changed(names->size());
+    for (std::size_t at = 0; at < changed.size(); ++at) {
+        const std::string& name = (*names)[at];
+        changed[at] = in ? names_.insert(name).second : names_.erase(name) > 0;
+    }
+    return changed;
+}
+
+/// All of them come, in their order, or all go as they came: none is looked for.
+bool Picks::Picked::noteAll(const std::shared_ptr<const Names>& names, bool in) {
+    if (!in) {
+        const bool all_go = sorted_ && (sorted_ == names || *sorted_ == *names);
+        if (all_go) sorted_ = nullptr;
+        return all_go;
+    }
+    const auto not_before = [](const std::string& one, const std::string& next) { return one >= next; };
+    if (size() > 0 || names->empty() ||
+        std::adjacent_find(names->begin(), names->end(), not_before) != names->end())
+        return false;
+    sorted_ = names;
+    return true;
+}
+
+void Picks::Picked::takeApart() {
+    const auto all = std::exchange(sorted_, nullptr);
+    if (!all) return;
+    names_.insert(all->begin(), all->end());
+    storage_.push_back(all);
+}
+
 bool Picks::contain(const std::string& folder, const std::string& name) const {
     const auto found = by_folder_.find(folder);
-    return found != by_folder_.end() && found->second.names.contains(name);
+    return found != by_folder_.end() && found->second.contains(name);
 }
 
 std::size_t Picks::in(const std::string& folder) const {
     const auto found = by_folder_.find(folder);
-    return found == by_folder_.end() ? 0 : found->second.names.size();
+    return found == by_folder_.end() ? 0 : found->second.size();
 }
 
 Picks::Names Picks::folders() const {
@@ -28,15 +74,16 @@ Picks::Names Picks::folders() const {
 
 Picks::Names Picks::namesIn(const std::string& folder) const {
     const auto found = by_folder_.find(folder);
-    return found == by_folder_.end() ? Names()
-                                     : Names(found->second.names.begin(), found->second.names.end());
+    if (found == by_folder_.end()) return {};
+    const auto names = found->second.names();
+    return {names.begin(), names.end()};
 }
 
 Picks::Names Picks::paths() const {
     Names paths;
     paths.reserve(count_);
     for (const auto& [folder, picked] : by_folder_) {
-        std::vector<std::string_view> names(picked.names.begin(), picked.names.end());
+        auto names = picked.names();
         std::sort(names.begin(), names.end());
         for (const auto& name : names) paths.push_back(join(folder, name));
     }
@@ -46,32 +93,25 @@ Picks::Names Picks::paths() const {
 bool Picks::areArchivesAlone() const {
     const auto is_archive = [](std::string_view name) { return looks_like_archive(name); };
     return !by_folder_.empty() && std::all_of(by_folder_.begin(), by_folder_.end(), [&](const auto& folder) {
-        return std::all_of(folder.second.names.begin(), folder.second.names.end(), is_archive);
+        const auto names = folder.second.names();
+        return std::all_of(names.begin(), names.end(), is_archive);
     });
 }
 
 Picks::Change Picks::note(const Change& wanted) {
     Picked& known = by_folder_[wanted.folder];
     Change change = wanted;
-    const auto before = known.names.size();
-    if (wanted.in) known.names.reserve(before + wanted.names->size());
-    std::vector<bool> is_news(wanted.names->size());
-    std::size_t news = 0;
-    for (std::size_t at = 0; at < is_news.size(); ++at) {
-        const std::string& name = (*wanted.names)[at];
-        is_news[at] = wanted.in ? known.names.insert(name).second : known.names.erase(name) > 0;
-        if (is_news[at]) ++news;
-    }
-    if (wanted.in) known.storage.push_back(wanted.names);
-    if (news < is_news.size()) {
+    const auto before = known.size();
+    const std::vector<bool> is_news = known.note(wanted.names, wanted.in);
+    if (std::find(is_news.begin(), is_news.end(), false) != is_news.end()) {
         Names names;
         for (std::size_t at = 0; at < is_news.size(); ++at)
             if (is_news[at]) names.push_back((*wanted.names)[at]);
         change.names = std::make_shared<const Names>(std::move(names));
     }
-    count_ += known.names.size();
+    count_ += known.size();
     count_ -= before;
-    if (known.names.empty()) by_folder_.erase(wanted.folder);
+    if (known.size() == 0) by_folder_.erase(wanted.folder);
     return change;
 }
 

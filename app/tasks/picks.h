@@ -47,10 +47,23 @@ public:
     std::vector<Change> changesTo(const Names& paths) const;
 
 private:
-    struct Picked {
-        /// in `storage`; without a node for each, as 100,000 come and go at once
-        tsl::robin_set<std::string_view> names;
-        std::vector<std::shared_ptr<const Names>> storage;
+    /// The names of one folder. 100,000 come and go at once, so those that came in their order stay as they came
+    /// until some of them go, or others come.
+    class Picked {
+    public:
+        std::size_t size() const { return sorted_ ? sorted_->size() : names_.size(); }
+        bool contains(const std::string& name) const;
+        std::vector<std::string_view> names() const;
+        /// returns  by name: whether it changed anything
+        std::vector<bool> note(const std::shared_ptr<const Names>& names, bool in);
+
+    private:
+        bool noteAll(const std::shared_ptr<const Names>& names, bool in);
+        void takeApart();
+
+        std::shared_ptr<const Names> sorted_;     ///< all of them, each once; null: `names_` has them
+        tsl::robin_set<std::string_view> names_;  ///< in `storage_`; without a node for each
+        std::vector<std::shared_ptr<const Names>> storage_;
     };
     std::map<std::string, Picked> by_folder_;
     std::size_t count_ = 0;

@@ -79,6 +79,7 @@ QPushButton[chip="true"] { padding: 4px 9px; }
 QPushButton[chip="true"][set="true"] { background: @accent_wash; color: @accent; border: 1px solid @accent; }
 QPushButton:checked { background: @accent_wash; color: @accent; border: 1px solid @accent; }
 QPushButton[plain="true"] { background: transparent; border: 1px solid transparent; border-radius: 6px; text-align: left; padding: 4px 8px; }
+QPushButton[plain="true"][foot="true"] { padding: 6px 13px; }
 QPushButton[plain="true"]:hover { background: @selection; }
 QPushButton[plain="true"]:focus { border: 1px solid @accent; }
 QWidget#locationSteps { background: @field; border: 1px solid @edge; border-radius: 6px; }

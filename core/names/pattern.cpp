@@ -39,12 +39,26 @@ bool is_format(Kind kind, std::string_view format) {
 
 constexpr std::int64_t second = 1'000'000'000;
 
+/// strftime(3) knows no quarter; date(1) calls it %q.
+std::string with_quarter(std::string_view format, const std::tm& time) {
+    std::string out;
+    for (std::size_t at = 0; at < format.size(); ++at) {
+        const std::string_view two = format.substr(at, 2);
+        if (two == "%q")
+            out += std::to_string(time.tm_mon / 3 + 1);
+        else
+            out += two.front() == '%' ? two : two.substr(0, 1);
+        if (two.size() == 2 && two.front() == '%') ++at;
+    }
+    return out;
+}
+
 std::string formatted(Moment moment, std::string_view format) {
     const auto seconds = static_cast<std::time_t>(moment.ns / second - (moment.ns % second < 0 ? 1 : 0));
     std::tm time{};
     moment.as_written ? ::gmtime_r(&seconds, &time) : ::localtime_r(&seconds, &time);
     std::string text(512, '\0');
-    text.resize(std::strftime(text.data(), text.size(), std::string(format).c_str(), &time));
+    text.resize(std::strftime(text.data(), text.size(), with_quarter(format, time).c_str(), &time));
     return text;
 }
 

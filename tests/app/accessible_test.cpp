@@ -4,10 +4,10 @@
 #include <QAbstractButton>
 #include <QComboBox>
 #include <QLabel>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "heard.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "views/bench/folder_levels_panel.h"
 #include "views/bench/name_steps_panel.h"

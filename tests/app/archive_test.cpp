@@ -6,12 +6,12 @@
 #include <QDialogButtonBox>
 #include <QLabel>
 #include <QLineEdit>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "desk.h"
 #include "models/folder_model.h"
 #include "support/archives.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "tasks/bench.h"
 #include "views/bench/pack_dialog.h"

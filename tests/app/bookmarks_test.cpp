@@ -4,10 +4,10 @@
 #include <QAction>
 #include <QMenu>
 #include <QSettings>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "models/folder_model.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "tasks/desktop_bookmarks.h"
 #include "views/gathering/gathering_side.h"

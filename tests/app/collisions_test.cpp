@@ -8,12 +8,12 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QUndoStack>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "files/path.h"
 #include "keep/store.h"
 #include "models/collision_models.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/looker_process.h"

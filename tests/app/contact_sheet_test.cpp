@@ -9,11 +9,11 @@
 #include <QImage>
 #include <QPushButton>
 #include <QSettings>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "desk.h"
 #include "models/folder_model.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "tasks/bench.h"
 #include "tasks/thumbnails.h"

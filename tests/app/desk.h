@@ -10,12 +10,12 @@
 #include <QPushButton>
 #include <QTest>
 #include <QTimer>
-#include <catch2/catch.hpp>
 #include <optional>
 #include <string>
 #include <utility>
 
 #include "models/outcome_model.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/runs.h"
 #include "views/outcome/outcome_side.h"

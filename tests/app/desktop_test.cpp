@@ -10,10 +10,10 @@
 #include <QProcess>
 #include <QStandardPaths>
 #include <QVariantMap>
-#include <catch2/catch.hpp>
 #include <future>
 
 #include "instance.h"
+#include "support/catch.h"
 #include "tasks/desktop_looks.h"
 #include "tasks/desktop_notes.h"
 #include "theme/theme.h"

@@ -6,13 +6,14 @@
 #include <QCoreApplication>
 #include <QFile>
 #include <QTranslator>
-#include <catch2/catch.hpp>
 #include <cerrno>
 #include <filesystem>
 #include <fstream>
 #include <regex>
 #include <set>
 #include <sstream>
+
+#include "support/catch.h"
 
 using namespace tavlo;
 

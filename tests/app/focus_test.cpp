@@ -6,8 +6,8 @@
 #include <QStandardItemModel>
 #include <QTableView>
 #include <QTreeView>
-#include <catch2/catch.hpp>
 
+#include "support/catch.h"
 #include "theme/theme.h"
 #include "views/parts/row_view.h"
 #include "window_driver.h"

@@ -12,13 +12,13 @@
 #include <QPlainTextEdit>
 #include <QProcess>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 #include <random>
 #include <set>
 
 #include "models/folder_model.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/temp_folder.h"
 #include "tasks/batch_file.h"

@@ -7,10 +7,10 @@
 #include <QFile>
 #include <QLabel>
 #include <QRegularExpression>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "models/collision_models.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "views/parts/row_view.h"
 

@@ -7,7 +7,6 @@
 #include <QProcess>
 #include <QTextBrowser>
 #include <QTreeWidget>
-#include <catch2/catch.hpp>
 #include <csignal>
 #include <fstream>
 #include <functional>
@@ -15,6 +14,7 @@
 
 #include "command_line.h"
 #include "desk.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/found_place.h"

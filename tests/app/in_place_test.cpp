@@ -6,7 +6,6 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <optional>
 #include <utility>
@@ -15,6 +14,7 @@
 #include "keep/store.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

@@ -10,7 +10,6 @@
 #include <QListView>
 #include <QRadioButton>
 #include <QTreeWidget>
-#include <catch2/catch.hpp>
 #include <ctime>
 #include <filesystem>
 #include <functional>
@@ -22,6 +21,7 @@
 #include "keep/store.h"
 #include "models/filter_selection.h"
 #include "models/jobs_model.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "tasks/bench.h"
 #include "views/gathering/gathering_side.h"

@@ -12,8 +12,8 @@
 #include <QTemporaryDir>
 #include <QTranslator>
 #include <QXmlStreamReader>
-#include <catch2/catch.hpp>
 
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "views/main_window.h"

@@ -4,8 +4,8 @@
 #include <QHeaderView>
 #include <QTableView>
 #include <QTranslator>
-#include <catch2/catch.hpp>
 
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "theme/theme.h"

@@ -4,8 +4,8 @@
 #define CATCH_CONFIG_RUNNER
 #include <QApplication>
 #include <QTemporaryDir>
-#include <catch2/catch.hpp>
 
+#include "support/catch.h"
 #include "theme/theme.h"
 #include "translations.h"
 

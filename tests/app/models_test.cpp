@@ -8,7 +8,6 @@
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 
@@ -17,6 +16,7 @@
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "select/kinds.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/instruction_file.h"
 #include "tasks/outcome_export.h"

@@ -3,9 +3,10 @@
 
 #include "tasks/picks.h"
 
-#include <catch2/catch.hpp>
 #include <random>
 #include <set>
+
+#include "support/catch.h"
 
 using Change = Picks::Change;
 using Names = Picks::Names;
@@ -48,6 +49,10 @@ TEST_CASE("a change of what is in hand, reversed, gives back what was, bytes tha
             in ? (void)model.insert(folder + "/" + name) : (void)model.erase(folder + "/" + name);
         made.push_back(picks.note(Change::of(folder, names, in)));
         CHECK(picks.count() == model.size());
+        for (int number = 0; number < 9; ++number) {
+            const std::string name = std::string("n\xff") + std::to_string(number);
+            CHECK(picks.contain(folder, name) == model.contains(folder + "/" + name));
+        }
     }
     const Names now = picks.paths();
     CHECK(std::set<std::string>(now.begin(), now.end()) == model);

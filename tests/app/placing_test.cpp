@@ -6,11 +6,11 @@
 #include <QPrinter>
 #include <QPushButton>
 #include <QSettings>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "keep/store.h"
 #include "run/run.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 #include "tasks/bench.h"

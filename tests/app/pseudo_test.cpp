@@ -9,9 +9,9 @@
 #include <QMenuBar>
 #include <QRegularExpression>
 #include <QTranslator>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "views/parts/elided_label.h"
 

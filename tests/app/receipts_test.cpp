@@ -5,9 +5,9 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListView>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/outcome_export.h"

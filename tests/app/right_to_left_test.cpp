@@ -5,10 +5,10 @@
 #include <QLabel>
 #include <QPainter>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "models/folder_model.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "text.h"
 #include "theme/theme.h"

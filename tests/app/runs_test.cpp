@@ -10,7 +10,6 @@
 #include <QListView>
 #include <QMenu>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <thread>
 
@@ -19,6 +18,7 @@
 #include "keep/drive_turn.h"
 #include "models/receipt_cells.h"
 #include "models/run_models.h"
+#include "support/catch.h"
 #include "support/loop.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

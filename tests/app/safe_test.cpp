@@ -5,11 +5,11 @@
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "keep/store.h"
 #include "models/safe_model.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/keeping.h"

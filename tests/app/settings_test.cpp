@@ -7,8 +7,8 @@
 #include <QSettings>
 #include <QSpinBox>
 #include <QTimer>
-#include <catch2/catch.hpp>
 
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "views/main_window.h"

@@ -5,10 +5,10 @@
 #include <QLineEdit>
 #include <QPushButton>
 #include <QTreeView>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "models/sizes_model.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "views/sizes/sizes_page.h"
 

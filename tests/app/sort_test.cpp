@@ -7,10 +7,10 @@
 #include <QListView>
 #include <QMenu>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "desk.h"
+#include "support/catch.h"
 #include "support/fact_files.h"
 #include "support/jobs.h"
 #include "tasks/bench.h"

@@ -5,9 +5,9 @@
 
 #include <QApplication>
 #include <QLineEdit>
-#include <catch2/catch.hpp>
 #include <cmath>
 
+#include "support/catch.h"
 #include "theme/theme.h"
 
 // What is written: that it can be read, and what it says.

@@ -7,7 +7,6 @@
 #include <QListView>
 #include <QProcess>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "files/path.h"
@@ -19,6 +18,7 @@
 #include "models/receipt_cells.h"
 #include "models/receipt_models.h"
 #include "models/safe_model.h"
+#include "support/catch.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

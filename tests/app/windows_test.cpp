@@ -8,10 +8,10 @@
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
-#include <catch2/catch.hpp>
 
 #include "desk.h"
 #include "models/folder_model.h"
+#include "support/catch.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/kept_desk.h"

@@ -3,8 +3,7 @@
 
 #include "keep/age.h"
 
-#include <catch2/catch.hpp>
-
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

@@ -4,7 +4,6 @@
 #include "files/ahead.h"
 
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <latch>
 #include <random>
@@ -12,6 +11,7 @@
 
 #include "batch/gather.h"
 #include "files/path.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

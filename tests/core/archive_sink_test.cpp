@@ -3,11 +3,11 @@
 
 #include "run/archive_sink.h"
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "archive/archive_files.h"
 #include "archive/reader.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

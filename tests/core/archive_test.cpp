@@ -3,7 +3,6 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <random>
 
@@ -11,6 +10,7 @@
 #include "files/contents.h"
 #include "recover/recover.h"
 #include "support/archives.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/rounds.h"
 #include "support/temp_folder.h"

@@ -3,11 +3,11 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <tuple>
 
 #include "files/path.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

@@ -1,11 +1,11 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <set>
 
 #include "files/encodings.h"
 #include "select/name_list.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

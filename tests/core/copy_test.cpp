@@ -5,10 +5,10 @@
 #include <sys/xattr.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "files/path.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

@@ -3,12 +3,11 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
-
 #include "facts/fact_wish.h"
 #include "facts/learn.h"
 #include "facts/reader.h"
 #include "job/choosing.h"
+#include "support/catch.h"
 #include "support/fact_files.h"
 #include "support/jobs.h"
 #include "support/rounds.h"
@@ -83,6 +82,19 @@ TEST_CASE("pictures tell when, with what and where they were taken", "[facts]") 
           std::string::npos);
 }
 
+TEST_CASE("films tell when and with what they were taken", "[facts]") {
+    const TempFolder temp;
+    constexpr std::uint32_t written = 4'017'978'847;  // 2031-04-28 09:14:07 UTC
+    CHECK(told_by(temp, "\xff a.mov",
+                  film_bytes(written, {{"com.apple.quicktime.make", "Ostrel"},
+                                       {"com.apple.quicktime.model", "Q7"},
+                                       {"com.apple.quicktime.creationdate", "2031-05-02T11:14:07+0200"}})) ==
+          R"({"taken":"2031-05-02T11:14:07","camera":"Ostrel Q7"})");
+    CHECK(told_by(temp, "b", film_bytes(written, {})) == R"({"taken":"2031-04-28T09:14:07"})");
+    CHECK(told_by(temp, "c.mov", film_bytes(0, {})) == "{}");  // nobody has set its clock
+    CHECK(told_by(temp, "d.mov", film_bytes(written, {}).substr(0, 70'010)) == "{}");
+}
+
 TEST_CASE("sound and documents tell what their makers wrote", "[facts]") {
     const TempFolder temp;
     CHECK(told_by(temp, "a.mp3",
@@ -129,17 +141,22 @@ TEST_CASE("sound and documents tell what their makers wrote", "[facts]") {
 TEST_CASE("a file that is damaged, or no file, costs its own facts alone", "[facts][fuzz]") {
     const TempFolder temp;
     const std::string whole = photo_bytes({.taken = "2031:05:02 09:14:07", .place = inverness});
+    const std::string film = film_bytes(1, {{"com.apple.quicktime.make", "Ostrel"}});
     const std::string sheet = office_bytes("<dc:creator>M. Harn</dc:creator>", "");
     std::vector<std::string> paths;
     std::uint32_t noise = 1;
     const int damaged = rounds(60);
     for (int at = 0; at < damaged; ++at) {
-        std::string bytes = at % 3 == 0 ? whole : at % 3 == 1 ? sheet : pdf_bytes({{"Author", "(M. Harn)"}});
+        std::string bytes = at % 4 == 0   ? whole
+                            : at % 4 == 1 ? sheet
+                            : at % 4 == 2 ? film
+                                          : pdf_bytes({{"Author", "(M. Harn)"}});
         for (int hit = 0; hit < 8; ++hit) {
             noise = noise * 1664525 + 1013904223;
-            bytes[noise % bytes.size()] = static_cast<char>(noise >> 24);
+            const std::size_t from = at % 4 == 2 && hit > 0 ? bytes.size() - 300 : 0;  // where a film tells
+            bytes[from + noise % (bytes.size() - from)] = static_cast<char>(noise >> 24);
         }
-        if (at % 4 == 0) bytes.resize(bytes.size() / 2);
+        if (at % 5 == 0) bytes.resize(bytes.size() / 2);
         paths.push_back(temp.path("damaged" + std::to_string(at)));
         temp.write("damaged" + std::to_string(at), bytes);
     }

@@ -7,7 +7,6 @@
 
 #include <algorithm>
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <mutex>
 #include <set>
@@ -19,6 +18,7 @@
 #include "files/parallel.h"
 #include "files/small_file.h"
 #include "select/walk.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

@@ -3,9 +3,9 @@
 
 #include "plan/groups.h"
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

@@ -3,10 +3,9 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
-
 #include "job/choosing.h"
 #include "job/document.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

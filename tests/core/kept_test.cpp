@@ -4,12 +4,12 @@
 #include <rapidcheck.h>
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 #include <set>
 
 #include "files/path.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

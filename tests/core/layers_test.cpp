@@ -1,13 +1,14 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <map>
 #include <regex>
 #include <set>
 #include <sstream>
+
+#include "support/catch.h"
 
 // What may rest on what (ARCHITECTURE.md), read off the includes.
 

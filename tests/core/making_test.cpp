@@ -3,10 +3,10 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"

@@ -4,12 +4,12 @@
 #include <rapidcheck.h>
 
 #include <algorithm>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 #include <optional>
 
 #include "files/path.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/loop.h"
 #include "support/mounts.h"

@@ -3,12 +3,12 @@
 
 #include "names/names.h"
 
-#include <catch2/catch.hpp>
 #include <set>
 
 #include "files/natural.h"
 #include "files/path.h"
 #include "select/name_filter.h"
+#include "support/catch.h"
 
 using namespace tavlo;
 

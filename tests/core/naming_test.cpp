@@ -6,7 +6,6 @@
 #include <fmt/format.h>
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
 #include <fstream>
 #include <sstream>
 
@@ -16,6 +15,7 @@
 #include "names/letters.h"
 #include "names/name_table.h"
 #include "names/steps.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

@@ -5,9 +5,10 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
 #include <map>
 #include <numeric>
+
+#include "support/catch.h"
 
 // In which order names are given up and taken.
 

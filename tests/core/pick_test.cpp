@@ -3,10 +3,9 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
-
 #include "select/numbers.h"
 #include "select/pick_index.h"
+#include "support/catch.h"
 
 using namespace tavlo;
 

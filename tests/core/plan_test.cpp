@@ -3,10 +3,10 @@
 
 #include "plan/plan.h"
 
-#include <catch2/catch.hpp>
 #include <map>
 
 #include "files/path.h"
+#include "support/catch.h"
 
 using namespace tavlo;
 

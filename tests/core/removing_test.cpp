@@ -4,11 +4,11 @@
 #include <fmt/format.h>
 #include <sys/resource.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "files/folder_tree.h"
 #include "run/remove_tree.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

@@ -4,13 +4,13 @@
 #include <rapidcheck.h>
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 #include <thread>
 
 #include "files/path.h"
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/renames.h"

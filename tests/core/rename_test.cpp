@@ -3,9 +3,9 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "support/catch.h"
 #include "support/kill_scene.h"
 #include "support/renames.h"
 #include "support/temp_folder.h"

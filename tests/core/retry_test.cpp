@@ -3,11 +3,11 @@
 
 #include "job/retry.h"
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "job/document.h"
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

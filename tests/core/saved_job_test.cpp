@@ -5,13 +5,13 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
 #include <ctime>
 
 #include "job/concerns.h"
 #include "job/course.h"
 #include "job/document.h"
 #include "job/last_runs.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

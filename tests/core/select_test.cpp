@@ -3,13 +3,13 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
 #include <ctime>
 
 #include "select/amounts.h"
 #include "select/criteria.h"
 #include "select/name_list.h"
 #include "select/numbers.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

@@ -3,10 +3,10 @@
 
 #include "recover/settle.h"
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

@@ -5,11 +5,11 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/every_call.h"
 #include "support/fact_files.h"
 #include "support/jobs.h"
@@ -52,6 +52,12 @@ TEST_CASE("a pattern makes folders of facts", "[sort]") {
     CHECK(folder_by("../.", facts) == "_/_");
     CHECK(folder_by("by {town:upper}, {town:first}", facts) == "by ARS_EN_RÉ, A");
     CHECK(folder_by("{{{track}}}", facts) == "{7}");
+    for (const auto& [month, quarter] :
+         {std::pair("01", '1'), std::pair("03", '1'), std::pair("04", '2'), std::pair("12", '4')}) {
+        const auto taken = *moment_from("2031:" + std::string(month) + ":02 23:59:59");
+        CHECK(folder_by("{taken:%Y-Q%q}", {{"taken", taken}}) == std::string("2031-Q") + quarter);
+    }
+    CHECK(folder_by("{taken:%%q %%%q %d}", facts) == "%q %2 02");
     const std::map<std::string, Fact, std::less<>> none;
     CHECK(folder_by("{folders}/{ext|=none}", none) == "none");  // directly in SOURCE: that level is left out
     CHECK(folder_by("{folders}", none).empty());

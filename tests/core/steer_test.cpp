@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <chrono>
 #include <filesystem>
 #include <thread>
@@ -9,6 +8,7 @@
 #include "files/drives.h"
 #include "recover/recover.h"
 #include "run/forecast.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

@@ -4,11 +4,11 @@
 #include "keep/store.h"
 
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <thread>
 
 #include "keep/name_search.h"
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 

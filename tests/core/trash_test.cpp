@@ -4,10 +4,10 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <set>
 
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/jobs.h"
 #include "support/mounts.h"

@@ -3,11 +3,11 @@
 
 #include <rapidcheck.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <map>
 #include <set>
 
+#include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

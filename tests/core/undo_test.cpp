@@ -1,9 +1,9 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/jobs.h"
 #include "support/mounts.h"

@@ -1,10 +1,10 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "script.h"
+#include "support/catch.h"
 #include "support/tree.h"
 
 // tavloctl in the field: help, lists, what it says of itself, few handles.

@@ -4,7 +4,6 @@
 #include <sys/stat.h>
 #include <sys/wait.h>
 
-#include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
@@ -18,6 +17,7 @@
 #include "keep/drive_turn.h"
 #include "keep/run_lock.h"
 #include "script.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/rounds.h"
 #include "support/temp_folder.h"

@@ -4,11 +4,11 @@
 #include <sys/stat.h>
 #include <sys/xattr.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "script.h"
 #include "support/archives.h"
+#include "support/catch.h"
 #include "support/kill_scene.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

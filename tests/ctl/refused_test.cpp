@@ -8,10 +8,10 @@
 #include <sys/wait.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "script.h"
+#include "support/catch.h"
 #include "support/mounts.h"
 #include "support/tree.h"
 

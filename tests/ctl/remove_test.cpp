@@ -1,11 +1,11 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <set>
 
 #include "script.h"
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"

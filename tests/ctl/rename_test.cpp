@@ -2,10 +2,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include <algorithm>
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "script.h"
+#include "support/catch.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 

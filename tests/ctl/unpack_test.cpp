@@ -3,11 +3,11 @@
 
 #include <sys/stat.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "script.h"
 #include "support/archives.h"
+#include "support/catch.h"
 #include "support/fact_files.h"
 #include "support/temp_folder.h"
 

@@ -3,7 +3,6 @@
 
 #include <SQLiteCpp/SQLiteCpp.h>
 
-#include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
@@ -14,6 +13,7 @@
 #include "files/path.h"
 #include "keep/documents.h"
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/every_call.h"
 #include "support/jobs.h"
 #include "support/older_state.h"

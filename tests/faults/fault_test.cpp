@@ -4,7 +4,6 @@
 #include <sys/stat.h>
 
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <optional>
@@ -13,6 +12,7 @@
 #include "files/path.h"
 #include "job/retry.h"
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/jobs.h"

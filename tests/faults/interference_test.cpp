@@ -5,11 +5,11 @@
 #include <unistd.h>
 
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/mounts.h"

@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <chrono>
 #include <cstdlib>
 #include <filesystem>
@@ -9,6 +8,7 @@
 
 #include "job/job_files.h"
 #include "keep/run_lock.h"
+#include "support/catch.h"
 #include "support/kill_scene.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"

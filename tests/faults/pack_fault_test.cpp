@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 
@@ -9,6 +8,7 @@
 #include "files/path.h"
 #include "recover/recover.h"
 #include "support/archives.h"
+#include "support/catch.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"
 #include "support/mounts.h"

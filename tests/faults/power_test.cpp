@@ -9,12 +9,12 @@
 #include <sys/wait.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <chrono>
 #include <cstdlib>
 #include <filesystem>
 #include <random>
 
+#include "support/catch.h"
 #include "support/environment.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"

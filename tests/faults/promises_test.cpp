@@ -9,7 +9,6 @@
 #include <unistd.h>
 
 #include <atomic>
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <functional>
@@ -18,6 +17,7 @@
 #include "files/path.h"
 #include "recover/recover.h"
 #include "run/safe_folder.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"

@@ -1,10 +1,10 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/environment.h"
 #include "support/every_call.h"

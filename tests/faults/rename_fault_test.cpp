@@ -1,13 +1,13 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <catch2/catch.hpp>
 #include <cerrno>
 #include <filesystem>
 #include <set>
 #include <thread>
 
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/loop.h"

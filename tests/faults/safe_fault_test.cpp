@@ -5,7 +5,6 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <functional>
@@ -15,6 +14,7 @@
 #include "files/path.h"
 #include "recover/recover.h"
 #include "run/safe_folder.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/every_call.h"
 #include "support/kill_scene.h"

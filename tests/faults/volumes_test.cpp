@@ -10,13 +10,13 @@
 #include <sys/xattr.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
 
 #include "files/own.h"
 #include "recover/recover.h"
+#include "support/catch.h"
 #include "support/contents.h"
 #include "support/jobs.h"
 #include "support/kill_scene.h"

@@ -4,11 +4,11 @@
 #include <sys/wait.h>
 
 #include <array>
-#include <catch2/catch.hpp>
 #include <cstdio>
 #include <cstdlib>
 #include <sstream>
 
+#include "support/catch.h"
 #include "support/temp_folder.h"
 
 // What `cmake --install` lands, and what those say of it that the standards' own programs are.

@@ -6,10 +6,11 @@
 #include <archive.h>
 #include <archive_entry.h>
 
-#include <catch2/catch.hpp>
 #include <cstdio>
 #include <fstream>
 #include <memory>
+
+#include "support/catch.h"
 
 std::string by_python(const std::string& folder, std::string_view script) {
     const std::string file = folder + "/.script.py";

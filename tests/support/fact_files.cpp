@@ -100,6 +100,33 @@ std::string photo_bytes(const Photo& photo) {
     return out + photo.behind;
 }
 
+namespace {
+std::string box(const std::string& kind, const std::string& inside) {
+    return big(static_cast<std::uint32_t>(inside.size() + 8), 4) + kind + inside;
+}
+}  // namespace
+
+std::string film_bytes(std::uint32_t written, const std::vector<std::pair<std::string, std::string>>& keys) {
+    std::string matrix;
+    for (const std::uint32_t part : {0x10000U, 0U, 0U, 0U, 0x10000U, 0U, 0U, 0U, 0x40000000U})
+        matrix += big(part, 4);
+    const std::string header = big(0, 4) + big(written, 4) + big(written, 4) + big(1000, 4) + big(5000, 4) +
+                               big(0x10000, 4) + big(0x100, 2) + std::string(10, '\0') + matrix +
+                               std::string(24, '\0') + big(2, 4);
+    std::string names = big(0, 4) + big(static_cast<std::uint32_t>(keys.size()), 4);
+    std::string values;
+    std::uint32_t number = 0;
+    for (const auto& [key, value] : keys) {
+        names += big(static_cast<std::uint32_t>(key.size() + 8), 4) + "mdta" + key;
+        values += box(big(++number, 4), box("data", big(1, 4) + big(0, 4) + value));
+    }
+    const std::string handler = box("hdlr", std::string(8, '\0') + "mdta" + std::string(13, '\0'));
+    const std::string meta =
+        keys.empty() ? "" : box("meta", handler + box("keys", names) + box("ilst", values));
+    return box("ftyp", "qt  " + big(0, 4) + "qt  ") + box("mdat", std::string(70'000, 'x')) +
+           box("moov", box("mvhd", header) + meta);
+}
+
 std::string sound_bytes(const std::vector<std::pair<std::string, std::string>>& frames) {
     std::string body;
     for (const auto& [id, text] : frames)

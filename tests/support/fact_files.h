@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include <cstdint>
 #include <optional>
 #include <string>
 #include <utility>
@@ -23,6 +24,11 @@ struct Photo {
     std::string behind{};  ///< after its end, so that two differ
 };
 std::string photo_bytes(const Photo& photo);
+
+/// A QuickTime film (no pictures in it): its header, behind what a camera would have filmed.
+/// written  seconds since 1904-01-01 UTC, of the movie header
+/// keys     metadata by its key: {"com.apple.quicktime.make", "Ostrel"}
+std::string film_bytes(std::uint32_t written, const std::vector<std::pair<std::string, std::string>>& keys);
 
 /// ID3v2.3 frames: {"TPE1", "Quay Choir"}.
 std::string sound_bytes(const std::vector<std::pair<std::string, std::string>>& frames);

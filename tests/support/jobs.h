@@ -3,7 +3,6 @@
 
 #pragma once
 
-#include <catch2/catch.hpp>
 #include <functional>
 #include <memory>
 #include <string>
@@ -14,6 +13,7 @@
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "run/run.h"
+#include "support/catch.h"
 #include "undo/take_back.h"
 
 /// The real disk; tests override the calls they want to disturb.

@@ -7,9 +7,10 @@
 #include <sys/wait.h>
 #include <unistd.h>
 
-#include <catch2/catch.hpp>
 #include <cstdio>
 #include <filesystem>
+
+#include "support/catch.h"
 
 int run_tavloctl_for(const std::string& tavloctl, const std::string& state,
                      const std::vector<std::string>& words, long microseconds) {

@@ -7,12 +7,13 @@
 #include <sys/stat.h>
 #include <time.h>
 
-#include <catch2/catch.hpp>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
 #include <mutex>
 #include <sstream>
+
+#include "support/catch.h"
 
 namespace fs = std::filesystem;
 

@@ -3,10 +3,11 @@
 
 #pragma once
 
-#include <catch2/catch.hpp>
 #include <filesystem>
 #include <set>
 #include <string>
+
+#include "support/catch.h"
 
 /// Every note in a trash is of a thing that lies there, and the other way round; nothing hidden is left.
 /// can  the folder that holds `files` and `info`; it need not be there

@@ -90,6 +90,7 @@ void JobsPage::buildLeft(QVBoxLayout& column) {
     column.addStretch(0);
     auto* read = named_button("jobReadIn", tr("Read a job from a file…"));
     read->setProperty("plain", true);
+    read->setProperty("foot", true);  // its words as far in as those of the list above it
     connect(read, &QPushButton::clicked, this, &JobsPage::readIn);
     column.addWidget(read);
 }
@@ -134,7 +135,7 @@ QHBoxLayout* JobsPage::buildHead() {
     auto* menu = new QMenu(more_);
     more_->setMenu(menu);
     more_->setProperty("menu", true);
-    for (QPushButton* one : {more_, when_button_, run_}) head->addWidget(one, 0, Qt::AlignTop);
+    for (QPushButton* one : {more_, when_button_, run_}) head->addWidget(one, 0, Qt::AlignVCenter);
     connect(menu, &QMenu::aboutToShow, this, &JobsPage::fillMore);
     connect(run_, &QPushButton::clicked, this, [this] {
         const KeptJob* job = current();

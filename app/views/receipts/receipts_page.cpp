@@ -98,6 +98,7 @@ QWidget* ReceiptsPage::buildList() {
     keeping_ = new QPushButton;
     keeping_->setObjectName(QStringLiteral("receiptsKeeping"));
     keeping_->setProperty("plain", true);
+    keeping_->setProperty("foot", true);
     keeping_->setToolTip(tr("Receipts of runs of which the Safe still holds versions stay in any case"));
     column->addWidget(keeping_);
     showKeeping();

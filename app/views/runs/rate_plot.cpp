@@ -87,7 +87,7 @@ RatePlot::RatePlot(QWidget* parent) : QWidget(parent) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
 
-QSize RatePlot::sizeHint() const { return {400, 5 * fontMetrics().height()}; }
+QSize RatePlot::sizeHint() const { return {400, 11 * fontMetrics().height() / 2}; }
 
 void RatePlot::setLane(const RunLane* lane) {
     rates_ = lane != nullptr ? lane->status().rates : std::vector<RateSample>();
@@ -106,7 +106,7 @@ void RatePlot::paintEvent(QPaintEvent*) {
     const double top = top_of(rates_);
     const int line = fontMetrics().height();
     const int figures = fontMetrics().horizontalAdvance(rate_words(top)) + 12;
-    const QRect plot = rect().adjusted(14 + figures, 8, -16, -line - 6);
+    const QRect plot = rect().adjusted(14 + figures, line, -16, -line - 6);
     painter.setPen(theme.muted);
     for (const double part : {0.0, 0.5, 1.0}) {
         const int y = plot.bottom() - static_cast<int>(part * plot.height());
