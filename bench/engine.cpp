@@ -556,15 +556,17 @@ int main(int count, char** words) {
     }
     {
         Bench bench(fs::path(words[1]) / "tavlo-bench");
-        bench.plans(1'000'000);  // first, while this process holds little memory
-        bench.small_copies(20'000);
-        bench.told(20'000);
-        bench.moves(20'000);
-        bench.names(100'000);
-        bench.large_copy(std::uint64_t{1} << 30);
-        bench.pauses(std::uint64_t{1} << 30);
-        bench.same(10'000, 16 * 1024);
-        bench.same(100'000, 100);
+        const char* only = std::getenv("TAVLO_BENCH");  // one group of rows
+        const auto wanted = [only](std::string_view group) { return only == nullptr || group == only; };
+        if (wanted("plans")) bench.plans(1'000'000);  // first, while this process holds little memory
+        if (wanted("small")) bench.small_copies(20'000);
+        if (wanted("told")) bench.told(20'000);
+        if (wanted("moves")) bench.moves(20'000);
+        if (wanted("names")) bench.names(100'000);
+        if (wanted("large")) bench.large_copy(std::uint64_t{1} << 30);
+        if (wanted("pauses")) bench.pauses(std::uint64_t{1} << 30);
+        if (wanted("same")) bench.same(10'000, 16 * 1024);
+        if (wanted("same")) bench.same(100'000, 100);
     }
     if (count < 3) return 0;
     Bench sharing(fs::path(words[2]) / "tavlo-bench");

@@ -2,6 +2,21 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de_DE">
     <context>
+        <name>ExampleNames</name>
+        <message>
+            <source>%1 becomes %2</source>
+            <translation>%1 wird zu %2</translation>
+        </message>
+        <message>
+            <source>%1 becomes %2, which is taken</source>
+            <translation>%1 wird zu %2, was vergeben ist</translation>
+        </message>
+        <message>
+            <source>taken</source>
+            <translation>vergeben</translation>
+        </message>
+    </context>
+    <context>
         <name>ActionPalette</name>
         <message>
             <source>%1: %2</source>
@@ -4887,10 +4902,6 @@ GPL-3.0-or-later</translation>
         <message>
             <source>stays</source>
             <translation>bleibt</translation>
-        </message>
-        <message>
-            <source>taken</source>
-            <translation>vergeben</translation>
         </message>
         <message>
             <source>Keep these under a name…</source>

@@ -162,7 +162,7 @@ void OutcomeModel::addExisting(const Held& held, const std::string& folder, int 
     if (held.name.front() == '.') return;
     const std::uint32_t place =
         held.status.type == FileType::folder ? numberOf(join(folder, held.name)) : no_place;
-    rows_.push_back({Existing, depth, {no_item, &held, no_folder}, place, goes});
+    rows_.push_back({Existing, depth, {no_item, no_folder, &held}, place, goes});
     if (isOpen(place)) addRowsOf(place, depth + 1, goes);
 }
 
@@ -204,19 +204,19 @@ void OutcomeModel::rebuild() {
                 if (node.item == no_item)
                     rows_.push_back({Existing, 0, node});
                 else
-                    addItem({node.item, nullptr, no_folder}, 0);
+                    addItem({node.item, no_folder, nullptr}, 0);
             }
         return;
     }
     if (flat_ || share_) {
         for (ItemId id = 0; id < plan_->items.size(); ++id)
             if ((!share_ || rowsOf(id).share == *share_) && names_.fits(plan_->name(plan_->items[id])))
-                addItem({id, nullptr, no_folder}, 0);
+                addItem({id, no_folder, nullptr}, 0);
         return;
     }
     if (tree_->tops.size() == 1) return addFolder(tree_->tops.front(), 0);
     for (const FolderId top : tree_->tops) {
-        rows_.push_back({Existing, 0, {no_item, nullptr, top}});
+        rows_.push_back({Existing, 0, {no_item, top, nullptr}});
         if (open_.contains(tree_->standing().path(top))) addFolder(top, 1);
     }
 }
@@ -252,9 +252,9 @@ void OutcomeModel::addFolder(FolderId folder, int depth) {
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
     const ItemRows& wanted = rowsOf(node.item);
     rows_.push_back({Arriving, depth, node});
-    if (wanted.old_name) rows_.push_back({OldName, depth, {node.item, nullptr, no_folder}});
+    if (wanted.old_name) rows_.push_back({OldName, depth, {node.item, no_folder, nullptr}});
     if (tree_ && wanted.held_line)
-        rows_.push_back({HeldLine, depth, {node.item, nullptr, no_folder}});  // else it is not decided here
+        rows_.push_back({HeldLine, depth, {node.item, no_folder, nullptr}});  // else it is not decided here
 }
 
 const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->rows[id] : item_rows_[id]; }

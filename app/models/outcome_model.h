@@ -91,12 +91,14 @@ signals:
 private:
     static constexpr std::uint32_t no_place = UINT32_MAX;
     /// Small, as there may be a million: what is shown of a row is put together when it is seen.
-    struct Row {
+    struct Row {  // small: there may be a million
+        Row(Kind what, int level, const OutcomeNode& of, std::uint32_t path = no_place, bool leaves = false)
+            : kind(what), goes(leaves), depth(static_cast<std::uint16_t>(level)), place(path), node(of) {}
         Kind kind;
-        int depth;
+        bool goes;  ///< it is there now, and goes with the folder that it lies in
+        std::uint16_t depth;
+        std::uint32_t place;  ///< of a folder that nobody has listed yet: its path, in `places_`
         OutcomeNode node;
-        std::uint32_t place = no_place;  ///< of a folder that nobody has listed yet: its path, in `places_`
-        bool goes = false;               ///< it is there now, and goes with the folder that it lies in
     };
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);

@@ -96,7 +96,7 @@ void place_items(OutcomeTree& tree) {
         // what leaves goes whole: it can be opened all the same
         const FolderId inside =
             item.role == Role::leaves && plan.standing ? plan.entry(item).inside : item.inside;
-        if (!again) tree.folders[item.folder].push_back({id, nullptr, inside});
+        if (!again) tree.folders[item.folder].push_back({id, inside, nullptr});
         if (arrives(item.outcome) && item.inside == no_folder)
             for (FolderId at = item.folder; at != no_folder; at = plan.targets.parent(at))
                 ++tree.arriving[at];
@@ -116,7 +116,7 @@ void place_held(OutcomeTree& tree, const HeldFolder& held, std::vector<OutcomeNo
     }
     for (const Held& entry : held.things()) {
         if (wanted.contains(held.key(entry.name))) continue;
-        nodes.push_back({no_item, &entry, no_folder});
+        nodes.push_back({no_item, no_folder, &entry});
         if (entry.status.type == FileType::folder) continue;
         ++tree.staying;
         if (entry.status.id.modified_ns > now_ns - week_ns) ++tree.staying_new;

@@ -29,9 +29,9 @@ std::vector<ItemRows> rows_of(const tavlo::Plan& plan);
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
     tavlo::ItemId item = tavlo::no_item;  ///< what arrives, or wants to
-    const tavlo::Held* held = nullptr;    ///< what is there, where nothing of the batch wants the name
     /// the folder of the targets that it stands for and that can be opened
     tavlo::FolderId folder = tavlo::no_folder;
+    const tavlo::Held* held = nullptr;  ///< what is there, where nothing of the batch wants the name
 };
 
 /// What goes with an item that leaves.

@@ -20,6 +20,7 @@
 #include "support/tree.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
+#include "views/bench/example_names.h"
 #include "views/gathering/gathering_side.h"
 #include "views/outcome/outcome_side.h"
 
@@ -55,9 +56,11 @@ TEST_CASE(
                                             "{name}-{n:3}{ext}; where a name is "
                                             "taken, ask me."));
     CHECK(desk.driver->find<QPushButton>("start")->text() == QStringLiteral("Rename 40 items"));
-    CHECK(desk.driver->find<QLabel>("nameExamples")
-              ->text()
-              .contains(QStringLiteral("permit-scan-001-001.pdf")));
+    const auto& examples = desk.driver->find<ExampleNames>("nameExamples")->examples();
+    REQUIRE_FALSE(examples.empty());
+    CHECK(examples.front() == ExampleNames::Example{QStringLiteral("scan-001.pdf"),
+                                                    QStringLiteral("permit-scan-001-001.pdf"),
+                                                    ExampleNames::Kind::changes});
     const int row = desk.rowOf(QStringLiteral("permit-scan-001-001.pdf"));
     REQUIRE(row >= 0);
     CHECK(desk.cell(row + 1, OutcomeModel::NameColumn) ==

@@ -12,7 +12,6 @@
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
-#include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -24,6 +23,7 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/bench/example_names.h"
 #include "views/bench/kept_sets.h"
 #include "views/bench/name_step_row.h"
 #include "views/parts/spacing.h"
@@ -124,11 +124,8 @@ QWidget* NameStepsPanel::buildExamples() {
     misses_->setWordWrap(true);
     set_tone(*misses_, "amber");
     column->addWidget(misses_);
-    examples_ = new QLabel;
+    examples_ = new ExampleNames;
     examples_->setObjectName(QStringLiteral("nameExamples"));
-    examples_->setTextFormat(Qt::RichText);
-    examples_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
-    examples_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     column->addWidget(examples_, 1);
     return side;
 }
@@ -216,39 +213,21 @@ void NameStepsPanel::showExamples() {
         }
         if (counts) ++said;
     }
-    const int half = std::max(120, (examples_->width() - 30) / 2);
-    const auto fitting = [&](const QString& name) {
-        return examples_->fontMetrics().elidedText(name, Qt::ElideMiddle, half).toHtmlEscaped();
-    };
-    QString text = QStringLiteral("<table cellspacing=0 cellpadding=2>");
-    const QString muted = Theme::current().muted.name();
-    const QString amber = Theme::current().amber.name();
+    std::vector<ExampleNames::Example> examples;
     for (const NameExample& example : view.examples) {
-        const bool fails = !example.problem.empty();
         const std::string& last = example.after.empty() ? example.was : example.after.back();
-        const bool stays = !fails && last == example.was;
-        const QString after = fails ? shown(example.problem) : stays ? tr("stays") : shown(last);
-        text +=
-            QStringLiteral(
-                "<tr><td style='color:%1'>%2</td><td style='color:%1'>&nbsp;→&nbsp;</td><td%3>%4%5</td></tr>")
-                .arg(muted, fitting(shown(example.was)),
-                     fails ? QStringLiteral(" style='color:%1'").arg(amber) : QString(),
-                     fails || stays ? after.toHtmlEscaped() : QStringLiteral("<b>%1</b>").arg(fitting(after)),
-                     example.collides && !fails && !stays
-                         ? QStringLiteral(" <span style='color:%1'>%2</span>").arg(amber, tr("taken"))
-                         : QString());
+        using Kind = ExampleNames::Kind;
+        const Kind kind = !example.problem.empty() ? Kind::fails
+                          : last == example.was    ? Kind::stays
+                          : example.collides       ? Kind::collides
+                                                   : Kind::changes;
+        examples.push_back({shown(example.was),
+                            kind == Kind::fails   ? shown(example.problem)
+                            : kind == Kind::stays ? tr("stays")
+                                                  : shown(last),
+                            kind});
     }
-    examples_->setText(text + QStringLiteral("</table>"));
-}
-
-void NameStepsPanel::resizeEvent(QResizeEvent* event) {
-    QWidget::resizeEvent(event);
-    QTimer::singleShot(0, this, &NameStepsPanel::showExamples);  // once what it holds has its new width
-}
-
-void NameStepsPanel::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::PaletteChange) showExamples();  // its colours stand in the text
-    QWidget::changeEvent(event);
+    examples_->show_(std::move(examples));
 }
 
 void NameStepsPanel::fillSets() {

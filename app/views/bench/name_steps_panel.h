@@ -13,6 +13,7 @@
 class Bench;
 class EditorRows;
 class QCheckBox;
+class ExampleNames;
 class QLabel;
 class QMenu;
 class QPushButton;
@@ -29,10 +30,6 @@ public:
 
 signals:
     void said(const QString& words);
-
-protected:
-    void changeEvent(QEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
 
 private:
     QWidget* buildSteps();
@@ -57,6 +54,6 @@ private:
     QPushButton* add_;
     QMenu* sets_;
     QLabel* misses_;
-    QLabel* examples_;
+    ExampleNames* examples_;
     EachWorker worker_;
 };
