@@ -7,6 +7,8 @@
 #include <QDBusContext>
 #include <QDBusMessage>
 #include <QDBusVariant>
+#include <QFile>
+#include <QIcon>
 #include <QProcess>
 #include <QStandardPaths>
 #include <QVariantMap>
@@ -108,6 +110,12 @@ public slots:
         return QDBusVariant(QVariant::fromValue(QDBusVariant(known ? scheme : 99U)));
     }
 };
+
+TEST_CASE("the program has its icon with it, for where none is installed", "[desktop]") {
+    const QIcon icon(QStringLiteral(":/icon.svg"));
+    CHECK(QFile::exists(QStringLiteral(":/icon.svg")));
+    CHECK_FALSE(icon.pixmap(64).isNull());
+}
 
 TEST_CASE("light and dark follow the desktop's setting as it changes", "[desktop]") {
     const Bus bus;

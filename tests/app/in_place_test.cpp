@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include <QClipboard>
+#include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
@@ -331,4 +332,39 @@ TEST_CASE("the folder that Tavlo's records lie in is not removed: it is said, an
     REQUIRE(desk.driver->settle());
     CHECK_FALSE(desk.driver->find<QPushButton>("start")->isEnabled());
     CHECK(desk.driver->find<QLabel>("balanceNote")->text().contains(QStringLiteral("records")));
+}
+
+TEST_CASE("steps that come from elsewhere leave the lines alone that say so already", "[window][rename]") {
+    Desk desk;
+    desk.temp.write("desk/a.txt", "a");
+    desk.open();
+    desk.driver->clickRow("folderList", 0);
+    desk.stroke(Qt::Key_A, Qt::ControlModifier | Qt::ShiftModifier);
+    desk.stroke(Qt::Key_R, Qt::ControlModifier);
+    QTest::keyClicks(QApplication::focusWidget(), QStringLiteral("x-"));
+    REQUIRE(desk.driver->settle());
+    QWidget* const typed_into = QApplication::focusWidget();
+    Bench& bench = desk.window->bench();
+    tavlo::Naming more = bench.job().naming;
+    REQUIRE(more.steps.size() == 1);
+    more.steps.emplace_back(tavlo::LetterCase{tavlo::LetterCase::To::upper});
+    bench.setNaming(more);
+    REQUIRE(desk.driver->settle());
+    CHECK(QApplication::focusWidget() == typed_into);
+    const auto boxes = [&] {
+        int seen = 0;
+        for (const auto* box : desk.window->findChildren<QComboBox*>(QStringLiteral("stepKind")))
+            if (box->isVisible()) ++seen;
+        return seen;
+    };
+    CHECK(boxes() == 2);
+    more.steps.pop_back();
+    bench.setNaming(more);  // its line goes with it
+    REQUIRE(desk.driver->settle());
+    CHECK(WindowDriver::wait([&] { return boxes() == 1; }));
+    CHECK(QApplication::focusWidget() == typed_into);
+    bench.setNaming({});
+    REQUIRE(desk.driver->settle());
+    CHECK(WindowDriver::wait([&] { return boxes() == 1; }));  // an empty one, to begin with
+    CHECK(QApplication::focusWidget() != typed_into);
 }

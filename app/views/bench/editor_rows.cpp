@@ -99,9 +99,12 @@ void EditorRows::add(EditorRow* row) {
     number();
 }
 
-void EditorRows::clear() {
-    for (EditorRow* row : rows_) row->deleteLater();
-    rows_.clear();
+void EditorRows::keep(std::size_t count) {
+    for (std::size_t at = count; at < rows_.size(); ++at) {
+        rows_[at]->hide();
+        rows_[at]->deleteLater();
+    }
+    rows_.resize(std::min(count, rows_.size()));
     number();
 }
 

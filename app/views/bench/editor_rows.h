@@ -49,7 +49,9 @@ class EditorRows final : public QScrollArea {
 public:
     EditorRows(int width, QWidget* parent = nullptr);
     void add(EditorRow* row);
-    void clear();
+    /// Takes out all but the first ones.
+    void keep(std::size_t count);
+    void clear() { keep(0); }
     bool isEmpty() const { return rows_.empty(); }
     void focus(std::size_t place) { rows_[place]->focusFirstField(); }
     void focusLast() { rows_.back()->focusFirstField(); }

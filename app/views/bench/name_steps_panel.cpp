@@ -169,12 +169,19 @@ void NameStepsPanel::stepsChanged() {
     bench_.setNaming(shown_);
 }
 
+/// The first lines that say so already stay, with the keyboard where it was.
 void NameStepsPanel::show(const Naming& naming) {
-    steps_->clear();
+    const bool counts_so = naming.count_from == shown_.count_from && naming.count_by == shown_.count_by;
+    const auto rows = steps_->rows<NameStepRow>();
+    std::size_t kept = 0;
+    while (kept < std::min(rows.size(), naming.steps.size()) && rows[kept]->step() == naming.steps[kept] &&
+           (counts_so || !rows[kept]->counts()))
+        ++kept;
+    steps_->keep(kept);
     shown_ = naming;
     const QSignalBlocker quiet(whole_names_);
     whole_names_->setChecked(naming.whole_names);
-    for (const NameStep& step : naming.steps) add(step);
+    for (std::size_t at = kept; at < naming.steps.size(); ++at) add(naming.steps[at]);
 }
 
 /// Steps that came from elsewhere: kept ones, those of the last time.
