@@ -3,6 +3,8 @@
 
 #include "files/ahead.h"
 
+#include <system_error>
+
 namespace tavlo {
 
 AheadThreads::~AheadThreads() {
@@ -19,7 +21,12 @@ void AheadThreads::put(std::shared_ptr<AheadWork> work) {
         const std::lock_guard lock(guard_);
         waiting_.push_back(std::move(work));
     }
-    while (running_.size() < threads_) running_.emplace_back([this] { go_on(); });
+    try {
+        while (running_.size() < threads_) running_.emplace_back([this] { go_on(); });
+    } catch (const std::system_error&) {
+        // as many as may be had; what they do not do is done where it is needed
+        threads_ = static_cast<unsigned>(running_.size());
+    }
     comes_.notify_one();
 }
 

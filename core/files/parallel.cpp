@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <atomic>
+#include <system_error>
 #include <thread>
 #include <vector>
 
@@ -19,7 +20,10 @@ void in_parallel(unsigned threads, std::size_t count, const std::function<void(s
     };
     std::vector<std::jthread> others;
     const auto wanted = std::min<std::size_t>(threads, count);
-    for (std::size_t other = 1; other < wanted; ++other) others.emplace_back(take_turns);
+    try {
+        for (std::size_t other = 1; other < wanted; ++other) others.emplace_back(take_turns);
+    } catch (const std::system_error&) {  // as many as may be had: this one does the rest
+    }
     take_turns();
 }
 
