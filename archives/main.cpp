@@ -310,7 +310,9 @@ int main(int count, char** words) {
         out.flush();
         return 0;
     }
+#ifndef __SANITIZE_ADDRESS__  // which maps more than there is, and touches little of it
     limit(RLIMIT_AS, most_memory);
+#endif
     struct stat stat {};
     if (count != 2 || ::fstat(archive_descriptor, &stat) != 0) return 2;
     Watch watch;

@@ -27,7 +27,9 @@ void limit(__rlimit_resource_t resource, rlim_t most) {
 }  // namespace
 
 int main() {
+#ifndef __SANITIZE_ADDRESS__  // which maps more than there is, and touches little of it
     limit(RLIMIT_AS, most_memory);
+#endif
     limit(RLIMIT_CORE, 0);
     limit(RLIMIT_FSIZE, 0);  // no file is ever written
     std::signal(SIGPIPE, SIG_DFL);
