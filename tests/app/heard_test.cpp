@@ -28,7 +28,7 @@ struct Office {
         for (const char* name :
              {"desk/free.txt", "desk/taken.txt", "desk/same.txt", "there/taken.txt", "there/same.txt"})
             desk.temp.date(name,
-                           std::string(name).starts_with("there/taken") ? 1'893'500'000 : 1'924'992'000);
+                           std::string(name).starts_with("there/taken") ? 1'893'500'000 : 1'925'035'200);
         desk.open();
         desk.window->bench().pick(desk.temp.path("desk"), {"free.txt", "taken.txt", "same.txt"});
         desk.driver->chooseDestination(QString::fromStdString(desk.temp.path("there")));
@@ -45,8 +45,17 @@ QString settled(QString line, const Desk& desk) {
                  QStringLiteral("TIME"));
     line.replace(QRegularExpression(QStringLiteral("\\b\\d{1,2} [A-Z][a-z]{2} TIME")),
                  QStringLiteral("TODAY TIME"));
-    line.replace(QRegularExpression(QStringLiteral("\\b[\\d.]+ [kMGT]?B free")), QStringLiteral("SOME free"));
+    line.replace(QRegularExpression(QStringLiteral("[\\d.]+\\W[A-Za-z]+ free")), QStringLiteral("SOME free"));
+    line.replace(QString::fromStdString(folder.parent_path().filename()) + QStringLiteral(" / OFFICE"),
+                 QStringLiteral("ABOVE / OFFICE"));
     return line;
+}
+
+/// Of the location: folders that the office lies in, which each machine has its own of.
+bool is_above(const QString& line) {
+    const QString text = line.trimmed();
+    return text == QStringLiteral("static text /") ||
+           (text.startsWith(QStringLiteral("button Open ")) && !text.contains(QStringLiteral("/OFFICE")));
 }
 
 QString kept(const QString& place) { return QStringLiteral(SOURCE "/tests/app/heard/%1.txt").arg(place); }
@@ -67,7 +76,8 @@ TEST_CASE("each place says what it should", "[looks][heard]") {
         desk.driver->settle();
         const auto lines = [&] {
             QStringList all;
-            for (const QString& line : heard_tree(*desk.window)) all << settled(line, desk);
+            for (const QString& line : heard_tree(*desk.window))
+                if (!is_above(settled(line, desk))) all << settled(line, desk);
             return all;
         };
         QFile file(kept(QString::fromLatin1(place)));
