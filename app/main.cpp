@@ -8,6 +8,7 @@
 
 #include "command_line.h"
 #include "ending.h"
+#include "files/memory.h"
 #include "instance.h"
 #include "keep/store.h"
 #include "tasks/desktop_looks.h"
@@ -49,6 +50,7 @@ MainWindow* some_window() {
 }  // namespace
 
 int main(int count, char** words) {
+    tavlo::give_large_memory_back();
     std::signal(SIGXFSZ,
                 SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     const QByteArray here = qgetenv("PWD");

@@ -70,7 +70,7 @@ QString duration_text(std::int64_t ns) {
     return Text::tr("%Ln days", nullptr, static_cast<int>(seconds / 86400));
 }
 
-QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held) {
+QString difference_text(const tavlo::FileState& incoming, const tavlo::FileState& held) {
     QStringList parts;
     const auto gap = incoming.id.modified_ns - held.id.modified_ns;
     if (gap > 0) parts << Text::tr("%1 newer").arg(duration_text(gap));

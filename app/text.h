@@ -26,7 +26,7 @@ QString size_text(std::uint64_t bytes);
 QString date_text(std::int64_t ns);
 QString date_text_full(std::int64_t ns);
 /// "3 days newer, 12 KB larger": the incoming one against the one that holds the name.
-QString difference_text(const tavlo::Status& incoming, const tavlo::Status& held);
+QString difference_text(const tavlo::FileState& incoming, const tavlo::FileState& held);
 /// How long, in words: "22 h", "41 days"; of either sign.
 QString duration_text(std::int64_t ns);
 QString count_text(std::uint64_t count);

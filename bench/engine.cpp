@@ -24,6 +24,7 @@
 #include <thread>
 #include <vector>
 
+#include "files/memory.h"
 #include "job/choosing.h"
 #include "job/prepare.h"
 #include "keep/store.h"
@@ -550,6 +551,7 @@ private:
 }  // namespace
 
 int main(int count, char** words) {
+    give_large_memory_back();  // as the programs do
     if (count < 2 || count > 3) {
         std::fprintf(stderr, "usage: engine FOLDER [SHARING_FOLDER]\n");
         return 2;

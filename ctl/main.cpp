@@ -9,6 +9,7 @@
 #include "archive/archive_files.h"
 #include "arguments.h"
 #include "commands.h"
+#include "files/memory.h"
 #include "report.h"
 #include "streams.h"
 
@@ -66,6 +67,7 @@ int main(int count, char** words) {
     std::signal(SIGXFSZ,
                 SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run
     tavlo::raise_handle_limit();
+    tavlo::give_large_memory_back();
     const auto arguments = read_arguments(count, words);
     if (!arguments) {
         if (arguments.error().exit == done)

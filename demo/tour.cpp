@@ -500,10 +500,13 @@ private:
 
     /// What else is in the destination leaves it; and the ways of laying out a batch.
     void leave() {
-        driver_.chooseFromMenu("phraseShape", QStringLiteral("Nothing extra"));
+        driver_.chooseFromMenu(
+            "phraseShape",
+            QCoreApplication::translate("InstructionLine",
+                                        "Nothing extra: what is not of the batch goes to the Safe"));
         driver_.settle();
         takeBoth("leaving");
-        driver_.chooseFromMenu("phraseClearing", QStringLiteral("Stays"));
+        driver_.chooseFromMenu("phraseClearing", QCoreApplication::translate("InstructionLine", "Stays"));
         driver_.settle();
         driver_.click("phraseShape");
         take("structure");

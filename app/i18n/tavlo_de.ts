@@ -2389,10 +2389,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>Sortiert nach</translation>
         </message>
         <message numerus="yes">
-            <source>%Ln in the batch from here</source>
+            <source>%Ln picked here</source>
             <translation>
-                <numerusform>%Ln von hier im Stapel</numerusform>
-                <numerusform>%Ln von hier im Stapel</numerusform>
+                <numerusform>%Ln hier gewählt</numerusform>
+                <numerusform>%Ln hier gewählt</numerusform>
             </translation>
         </message>
         <message numerus="yes">

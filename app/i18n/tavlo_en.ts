@@ -339,10 +339,10 @@
     </message>
     <message numerus="yes">
         <location filename="../views/gathering/gathering_words.cpp" line="43" />
-        <source>%Ln in the batch from here</source>
+        <source>%Ln picked here</source>
         <translation>
-            <numerusform>%Ln in the batch from here</numerusform>
-            <numerusform>%Ln in the batch from here</numerusform>
+            <numerusform>%Ln picked here</numerusform>
+            <numerusform>%Ln picked here</numerusform>
         </translation>
     </message>
     <message numerus="yes">

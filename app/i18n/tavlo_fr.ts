@@ -2389,10 +2389,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>Dans l’ordre de</translation>
         </message>
         <message numerus="yes">
-            <source>%Ln in the batch from here</source>
+            <source>%Ln picked here</source>
             <translation>
-                <numerusform>%Ln d’ici dans le lot</numerusform>
-                <numerusform>%Ln d’ici dans le lot</numerusform>
+                <numerusform>%Ln choisi ici</numerusform>
+                <numerusform>%Ln choisis ici</numerusform>
             </translation>
         </message>
         <message numerus="yes">

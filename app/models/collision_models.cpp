@@ -164,13 +164,13 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Item& item = plan_->items[itemAt(index.row())];
     const Status& incoming = plan_->entry(item).status;
-    const Status& held = item.collision->held;
+    const FileState& held = item.collision->held;
     const bool is_held = index.column() == HeldColumn;
-    const Status& own = is_held ? held : incoming;
-    const Status& other = is_held ? incoming : held;
+    const FileState& own = is_held ? held : incoming;
+    const FileState& other = is_held ? incoming : held;
     switch (role) {
         case DecisionRole:
-            return item.collision->elsewhere
+            return item.collision->elsewhere()
                        ? std::min(static_cast<int>(item.collision->decision), GroupModel::come_in + 1)
                        : static_cast<int>(item.collision->decision);
         case WaitingRole: return item.outcome == Outcome::undecided;
@@ -207,8 +207,8 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
                 return tr("from %1").arg(
                     short_path(plan_->batch->folders.path(plan_->entry(item).folder), 1));
             if (item.collision->finding == Finding::same) return tr("same bytes");
-            if (item.collision->elsewhere)
-                return tr("is there as %1").arg(short_path(*item.collision->elsewhere, 2));
+            if (item.collision->elsewhere())
+                return tr("is there as %1").arg(short_path(*item.collision->elsewhere(), 2));
             if (!item.collision->finding) return tr("not compared yet");
             return difference_text(incoming, held);
         case IncomingColumn:

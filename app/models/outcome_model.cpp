@@ -362,7 +362,7 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
             if (column == SizeColumn) return status.id.size_bytes >= item.collision->held.id.size_bytes;
             return status.id.modified_ns >= item.collision->held.id.modified_ns;
         case Qt::ToolTipRole:
-            if (item.problem) return error_words(*item.problem);
+            if (item.problem()) return error_words(*item.problem());
             return tr("from %1\nto %2").arg(shown(plan_->source_path(item)), shown(plan_->final_path(item)));
         case Qt::AccessibleTextRole:
             if (column == NameColumn)
@@ -392,7 +392,7 @@ QVariant OutcomeModel::itemData(const Row& row, int column, int role) const {
 
 QVariant OutcomeModel::heldData(const Row& row, int column, int role) const {
     const Item& item = plan_->items[row.node.item];
-    const Status& held = item.collision->held;
+    const FileState& held = item.collision->held;
     const Status& incoming = plan_->entry(item).status;
     switch (role) {
         case DecisionRole: return static_cast<int>(item.collision->decision);

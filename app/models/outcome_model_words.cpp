@@ -44,12 +44,12 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
     if (result(id)) return {};
     switch (item.outcome) {
         case Outcome::failed:
-            if (!item.problem) return {};
-            if (item.problem->fault == Fault::name_not_possible && tree_ && tree_->destination)
+            if (!item.problem()) return {};
+            if (item.problem()->fault == Fault::name_not_possible && tree_ && tree_->destination)
                 return tr("could be %1")
                     .arg(shown(possible_name(plan_->name(item), plan_->entry(item).status.type,
                                              tree_->destination->volume)));
-            return reason_words(*item.problem);
+            return reason_words(*item.problem());
         case Outcome::overwritten: return tr("old one to the Safe");
         case Outcome::renamed:
             if (item.role == tavlo::Role::renamed) return tr("%1 is taken").arg(shown(plan_->name(item)));
@@ -60,7 +60,7 @@ QString OutcomeModel::wordsText(const Item& item, ItemId id) const {
             return item.collision && item.collision->finding == Finding::same ? tr("skip")
                                                                               : tr("skip; stays as it is");
         case Outcome::undecided:
-            if (item.problem) return reason_words(*item.problem);
+            if (item.problem()) return reason_words(*item.problem());
             if (!item.collision) return {};
             if (item.collision->shared) return tr("with its folder");
             if (item.collision->finding == Finding::type) return tr("one is a folder");

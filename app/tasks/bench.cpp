@@ -271,7 +271,7 @@ void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions
         if (!item.collision || item.collision->shared) continue;
         PairDecision decided = decision;
         // a name that is free has nothing to be overwritten
-        if (item.collision->elsewhere && decided.decision == Decision::overwrite)
+        if (item.collision->elsewhere() && decided.decision == Decision::overwrite)
             decided.decision = Decision::rename;
         decided.pair = plan()->pair(item);
         stroke.insert_or_assign(plan()->source_path(item), std::move(decided));

@@ -63,7 +63,7 @@ private:
         }
     }
 
-    void line(const std::string& name, const Status& status, int depth, const QString& what, bool pale) {
+    void line(const std::string& name, const FileState& status, int depth, const QString& what, bool pale) {
         if (++count_ > most_) return;
         const bool is_folder = status.type == FileType::folder;
         const QString indent = QStringLiteral("&nbsp;").repeated(depth * 4);

@@ -280,7 +280,7 @@ private:
         view_.facts = std::make_shared<const std::vector<FactSummary>>(summarise(*known_.batch, facts));
         view_.files = static_cast<std::uint64_t>(std::count_if(
             known_.batch->entries.begin(), known_.batch->entries.end(),
-            [](const Entry& one) { return one.status.type != FileType::folder && !one.problem; }));
+            [](const Entry& one) { return one.status.type != FileType::folder && !one.problem(); }));
     }
 
     /// returns  false: it was stopped
@@ -336,7 +336,7 @@ private:
                            ? Result<Outlook>(plan_again(asked_, *known_.outlook, known_.contents))
                        : is_of_planned_batch() && differs_in_names_alone(known_.planned, wanted_.job)
                            ? name_again(asked_, *known_.outlook, known_.contents)
-                           : look_ahead(*known_.disk, asked_, known_.batch, known_.contents, stop_);
+                           : look_ahead(*known_.disk, asked_, known_.batch, known_.contents, store(), stop_);
         if (!outlook) return outlook;
         if (outlook->plan->traits().takes_away)
             if (auto there = survey_in_place(*known_.disk, *outlook->batch, *outlook->layout, stop_))
@@ -366,7 +366,7 @@ private:
             plan.items.begin(), plan.items.end(), [](const Item& item) { return item.role == Role::made; }));
         view_.impossible_names = static_cast<std::uint64_t>(
             std::count_if(plan.items.begin(), plan.items.end(), [](const Item& item) {
-                return item.problem && item.problem->fault == Fault::name_not_possible;
+                return item.problem() && item.problem()->fault == Fault::name_not_possible;
             }));
     }
 

@@ -29,7 +29,7 @@ QString objection(const Outlook& outlook) {
     const bool some_can = std::any_of(plan.items.begin(), plan.items.end(), is_done);
     const bool all_are_wanted = !plan.traits().takes_away;
     for (const Item& item : plan.items)
-        if (item.problem && (all_are_wanted || !some_can)) return error_words(*item.problem);
+        if (item.problem() && (all_are_wanted || !some_can)) return error_words(*item.problem());
     if (some_can) return {};
     return plan.items.empty() ? SmallJobs::tr("there is no name in it")
                               : SmallJobs::tr("%1 is there already").arg(shown(plan.name(plan.items.back())));

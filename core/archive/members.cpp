@@ -23,8 +23,8 @@ constexpr std::uint64_t made_up = std::uint64_t{1}
 constexpr std::size_t longest_name = 255;
 constexpr std::size_t most_folders = 1000;   // one in the other
 constexpr std::size_t longest_shown = 1024;  // bytes of a name that cannot be anyway
-constexpr std::uint32_t usual_file_mode = 0644;
-constexpr std::uint32_t usual_folder_mode = 0755;
+constexpr std::uint16_t usual_file_mode = 0644;
+constexpr std::uint16_t usual_folder_mode = 0755;
 constexpr std::uint32_t rights = 0777;  // setuid and setgid are nobody's to bring along
 
 /// Its parts, without those that lead nowhere; nullopt: they lead out of it
@@ -230,9 +230,8 @@ Status MemberTree::status_of(std::uint64_t number) const {
     status.owner = ::geteuid();
     status.group = ::getegid();
     const bool is_folder = status.type == FileType::folder;
-    status.mode = thing != nullptr && thing->mode != 0 ? thing->mode & rights
-                  : is_folder                          ? usual_folder_mode
-                                                       : usual_file_mode;
+    status.mode = is_folder ? usual_folder_mode : usual_file_mode;
+    if (thing != nullptr && thing->mode != 0) status.mode = thing->mode & rights;
     if (thing != nullptr && status.type == FileType::file) {
         status.id.size_bytes = thing->size_bytes;
         for (const auto& [begin, end] : thing->stretches) status.allocated_bytes += end - begin;

@@ -40,7 +40,7 @@ Batch kept(const Batch& batch, const std::vector<bool>& keep) {
 Batch only(const Batch& batch, std::vector<bool> keep, bool keep_empty_folders) {
     for (auto id = batch.entries.size(); id-- > 0;) {
         const Entry& entry = batch.entries[id];
-        if (is_folder(entry) && (keep_empty_folders || entry.problem)) keep[id] = true;
+        if (is_folder(entry) && (keep_empty_folders || entry.problem())) keep[id] = true;
         if (entry.parent == no_entry) continue;
         if (keep[id]) keep[entry.parent] = true;
     }
@@ -80,7 +80,7 @@ Batch choose_folders(const Batch& batch, const WantedFolders& wanted) {
     for (auto id = count; id-- > 0;) {
         const Entry& entry = batch.entries[id];
         if (entry.status.type == FileType::file) bytes[id] = entry.status.id.size_bytes;
-        if (!is_folder(entry) || entry.problem || !entry.complete) holds_things[id] = true;
+        if (!is_folder(entry) || entry.problem() || !entry.complete) holds_things[id] = true;
         if (entry.parent == no_entry) continue;
         bytes[entry.parent] += bytes[id];
         if (holds_things[id]) holds_things[entry.parent] = true;
@@ -93,7 +93,7 @@ Batch choose_folders(const Batch& batch, const WantedFolders& wanted) {
         const bool is_large =
             wanted.larger_than_bytes && entry.complete && bytes[id] > *wanted.larger_than_bytes;
         const bool may_be =
-            is_folder(entry) && !entry.problem && !(wanted.inside_only && batch.is_named(entry));
+            is_folder(entry) && !entry.problem() && !(wanted.inside_only && batch.is_named(entry));
         picked[id] = !is_inside && may_be && (is_large || (wanted.empty && !holds_things[id]));
         keep[id] = is_inside || picked[id];
     }

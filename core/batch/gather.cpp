@@ -50,7 +50,7 @@ public:
         if (!status) return failure(status.error());
         if (options_.archives) return take_archive(path, *status);
         const EntryId entry = add(folder, parent, name, *status, through_link, true);
-        if (auto& problem = batch_.entries[entry].problem) return failure(*problem);
+        if (auto& problem = batch_.entries[entry].problem()) return failure(*problem);
         return check_readable(batch_.entries[entry]);
     }
 
@@ -154,25 +154,25 @@ private:
         entry.folder = folder;
         entry.parent = parent;
         entry.name = std::string(plain_name(name));
-        if (entry.name.size() != name.size()) entry.real = std::make_shared<const Place>(Place{folder, name});
+        if (entry.name.size() != name.size()) entry.extras.make().real = Place{folder, name};
         entry.status = status;
         if (status.type == FileType::link) {
             const auto handle = handles_.open(folder);
             auto points_at =
                 handle ? disk_.read_link(**handle, name) : Result<std::string>(failure(handle.error()));
             if (!points_at)
-                entry.problem = std::make_shared<const Error>(points_at.error());
+                entry.extras.make().problem = std::make_shared<const Error>(points_at.error());
             else
-                entry.points_at = std::move(*points_at);
+                entry.extras.make().points_at = std::move(*points_at);
             if (through_link) follow(entry);
         }
         if (status.mount_point && !named)
-            entry.problem = std::make_shared<const Error>(
+            entry.extras.make().problem = std::make_shared<const Error>(
                 Error{Fault::refused, 0, "is a mount of another file system, which is not crossed",
                       join(batch_.folders.path(folder), name)});
         const auto id = static_cast<EntryId>(batch_.entries.size());
         batch_.entries.push_back(std::move(entry));
-        if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem)
+        if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem())
             enter(id, name);
         if (id % progress_step == 0 && options_.on_progress) options_.on_progress(id);
         return id;
@@ -182,7 +182,8 @@ private:
     void follow(Entry& entry) {
         const std::string path = batch_.source_path(entry);
         const auto problem = [&](std::string why) {
-            entry.problem = std::make_shared<const Error>(Error{Fault::not_found, 0, std::move(why), path});
+            entry.extras.make().problem =
+                std::make_shared<const Error>(Error{Fault::not_found, 0, std::move(why), path});
         };
         const std::unique_ptr<char, decltype(&std::free)> resolved(::realpath(path.c_str(), nullptr),
                                                                    &std::free);
@@ -196,11 +197,11 @@ private:
         if (!status) return problem("is a link to something that cannot be read");
         entry.status = *status;
         entry.status.mount_point = false;
-        entry.points_at.clear();
+        entry.extras.make().points_at.clear();
         if (status->type == FileType::folder)
             entry.inside = batch_.folders.add_root(path, status->id);
         else
-            entry.real = std::make_shared<const Place>(Place{folder, std::string(name_of(real))});
+            entry.extras.make().real = Place{folder, std::string(name_of(real))};
     }
 
     void enter(EntryId id, const std::string& name) {
@@ -208,7 +209,7 @@ private:
         if (options_.follow_links)
             for (EntryId above = entry.parent; above != no_entry; above = batch_.entries[above].parent)
                 if (batch_.entries[above].status.id.same_thing(entry.status.id)) {
-                    entry.problem = std::make_shared<const Error>(
+                    entry.extras.make().problem = std::make_shared<const Error>(
                         Error{Fault::refused, 0, "is a link that leads back to a folder it lies in",
                               batch_.source_path(entry)});
                     return;
@@ -218,7 +219,7 @@ private:
         if (options_.depth && levels_.size() >= *options_.depth) return;
         const bool goes_deeper = !options_.depth || levels_.size() + 1 < *options_.depth;
         if (auto entered = reader_.enter(entry.inside, goes_deeper); !entered)
-            entry.problem = std::make_shared<const Error>(entered.error());
+            entry.extras.make().problem = std::make_shared<const Error>(entered.error());
         else
             levels_.push_back(id);
     }
@@ -247,12 +248,12 @@ private:
             entry.parent = above;
             entry.name = std::string(plain_name(name.bytes));
             entry.status.type = name.hint;
-            entry.problem = std::make_shared<const Error>(status.error());
+            entry.extras.make().problem = std::make_shared<const Error>(status.error());
             batch_.entries.push_back(std::move(entry));
         } else {
             add(folder, above, name.bytes, *status, options_.follow_links, false);
         }
-        if (batch_.entries.back().problem) mark_incomplete(batch_.entries.back().parent);
+        if (batch_.entries.back().problem()) mark_incomplete(batch_.entries.back().parent);
         return {};
     }
 

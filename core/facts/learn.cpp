@@ -86,7 +86,7 @@ Result<void> read_packed(FileSystem& disk, const Batch& batch, const std::vector
 std::vector<EntryId> files_of(const Batch& batch) {
     std::vector<EntryId> files;
     for (EntryId id = 0; id < batch.entries.size(); ++id)
-        if (const Entry& entry = batch.entries[id]; entry.status.type == FileType::file && !entry.problem)
+        if (const Entry& entry = batch.entries[id]; entry.status.type == FileType::file && !entry.problem())
             files.push_back(id);
     return files;
 }

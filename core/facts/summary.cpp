@@ -39,7 +39,7 @@ std::vector<FactSummary> summarise(const Batch& batch, const EntryFacts& facts) 
         std::unordered_map<std::string, std::uint64_t> counts;
         for (EntryId id = 0; id < batch.entries.size(); ++id) {
             const Entry& entry = batch.entries[id];
-            if (entry.status.type == FileType::folder || entry.problem) continue;
+            if (entry.status.type == FileType::folder || entry.problem()) continue;
             const auto fact = facts.find(id, entry.name, 0, known.name);
             auto value = fact ? as_in_a_name(in_years, *fact) : std::nullopt;
             if (!value) continue;

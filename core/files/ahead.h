@@ -6,6 +6,7 @@
 #include <atomic>
 #include <condition_variable>
 #include <deque>
+#include <exception>
 #include <functional>
 #include <memory>
 #include <mutex>
@@ -44,19 +45,25 @@ class Ahead final : public AheadWork {
 public:
     explicit Ahead(std::function<T()> how) : how_(std::move(how)) {}
     /// What came of it, once; done here where nobody has begun. So nothing waits for a thread that has other
-    /// things to do.
+    /// things to do. Throws what doing it has thrown.
     T take() {
         if (!do_unless_begun()) wait_until_done();
+        if (thrown_) std::rethrow_exception(thrown_);
         return std::move(*made_);
     }
 
 private:
     void work() override {
-        made_.emplace(how_());
+        try {
+            made_.emplace(how_());
+        } catch (...) {
+            thrown_ = std::current_exception();
+        }
         how_ = nullptr;  // with all that it holds
     }
     std::function<T()> how_;
     std::optional<T> made_;
+    std::exception_ptr thrown_;
 };
 
 /// Threads that see to such things in the order in which they were asked for. Started with the first of them; at
@@ -70,12 +77,15 @@ public:
     AheadThreads& operator=(const AheadThreads&) = delete;
 
     bool has_some() const { return threads_ > 0; }
-    /// how  does not throw, and what it touches is its own or guarded
+    /// how  what it touches is its own or guarded
     template <class T>
     std::shared_ptr<Ahead<T>> ask(std::function<T()> how) {
         auto work = std::make_shared<Ahead<T>>(std::move(how));
-        if (threads_ > 0) put(work);
+        see_to(work);
         return work;
+    }
+    void see_to(std::shared_ptr<AheadWork> work) {
+        if (threads_ > 0) put(std::move(work));
     }
 
 private:
@@ -88,6 +98,31 @@ private:
     std::deque<std::shared_ptr<AheadWork>> waiting_;
     bool ends_ = false;
     std::vector<std::jthread> running_;
+};
+
+/// Things of one kind that are taken in the order in which they were asked for, no more than a few ahead.
+template <class T>
+class InTurn {
+public:
+    explicit InTurn(AheadThreads& threads) : threads_(threads) {}
+    bool is_full() const { return asked_.size() >= most; }
+    bool is_empty() const { return asked_.empty(); }
+    /// how  as AheadThreads::ask() has it. Given to a thread when the next one is asked for: one alone needs none.
+    void ask(std::function<T()> how) {
+        if (!asked_.empty()) threads_.see_to(asked_.back());
+        asked_.push_back(std::make_shared<Ahead<T>>(std::move(how)));
+    }
+    /// The first of them.
+    T take() {
+        const auto first = std::move(asked_.front());
+        asked_.pop_front();
+        return first->take();
+    }
+
+private:
+    static constexpr std::size_t most = 8;
+    AheadThreads& threads_;
+    std::deque<std::shared_ptr<Ahead<T>>> asked_;
 };
 
 }  // namespace tavlo

@@ -42,18 +42,22 @@ struct Identity {
     }
 };
 
-/// What one look (statx(2), links not followed) says about a name.
-struct Status {
-    FileType type = FileType::other;
+/// What a thing is, and how it stood: as much of a look as is kept of a million things at a time.
+struct FileState {
     Identity id;
     std::int64_t status_changed_ns = 0;  ///< ctime
+    std::uint32_t links = 1;
+    std::uint16_t mode = 0;  ///< permission bits with setuid, setgid, sticky: mode & 07777
+    FileType type = FileType::other;
+    bool mount_point = false;
+};
+
+/// What one look (statx(2), links not followed) says about a name.
+struct Status : FileState {
     std::int64_t accessed_ns = 0;
     std::uint64_t allocated_bytes = 0;
-    std::uint32_t mode = 0;  ///< permission bits with setuid, setgid, sticky: mode & 07777
     std::uint32_t owner = 0;
     std::uint32_t group = 0;
-    std::uint32_t links = 1;
-    bool mount_point = false;
 };
 
 /// All that a copy has to carry besides the bytes.

@@ -110,7 +110,7 @@ Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::str
     known.forget_elsewhere();
     std::unordered_set<std::uint64_t> sizes;
     for (const Entry& entry : batch.entries)
-        if (entry.status.type == FileType::file && !entry.problem) sizes.insert(entry.status.id.size_bytes);
+        if (entry.status.type == FileType::file && !entry.problem()) sizes.insert(entry.status.id.size_bytes);
     if (sizes.empty()) return {};
     auto there = files_of_sizes(disk, folder, sizes, stop);
     if (!there) return failure(there.error());
@@ -118,7 +118,8 @@ Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::str
     for (const File& file : *there) met.insert(file.status.id.size_bytes);
     std::vector<File> incoming;
     for (const Entry& entry : batch.entries) {
-        if (entry.status.type != FileType::file || entry.problem || !met.contains(entry.status.id.size_bytes))
+        if (entry.status.type != FileType::file || entry.problem() ||
+            !met.contains(entry.status.id.size_bytes))
             continue;
         const Place place = batch.place_of(entry);
         incoming.push_back({join(batch.folders.path(place.folder), place.name), entry.status});

@@ -58,7 +58,7 @@ private:
     /// A plan of all that was counted so far, against the destination as it is by now.
     Result<void> plan_all(bool last) {
         auto outlook = look_ahead(disk_, asked_, std::make_shared<const Batch>(gathering_.batch()), known_,
-                                  options_.stop);
+                                  last ? &store_ : nullptr, options_.stop);
         if (!outlook) return failure(outlook.error());
         outlook_ = std::move(*outlook);
         if (!began_ && !outlook_.refusals.empty()) return failure(outlook_.refusals.front());
@@ -79,7 +79,7 @@ private:
     /// What can begin: it collides with nothing, and so does the folder that it comes in.
     bool can_begin(const Item& item) const {
         const bool plain = (item.outcome == Outcome::created || item.outcome == Outcome::merged) &&
-                           !item.collision && !item.problem;
+                           !item.collision && !item.problem();
         return plain && (item.parent == no_item || numbers_[item.parent] != nullopt_number);
     }
 

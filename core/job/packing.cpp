@@ -75,9 +75,9 @@ private:
                                                                      : Finding::same_date;
         item.collision->held = held.status;
         // what is decided about the pair by hand is tied to what is there; the archive is not, yet
-        item.collision->decided_on =
+        item.collision->extras.make().decided_on =
             std::make_shared<const Pair>(Pair{{}, held.status.id, 0, held.status.status_changed_ns});
-        const PairDecision* single = asked_.decisions.find(path_, *item.collision->decided_on);
+        const PairDecision* single = asked_.decisions.find(path_, *item.collision->decided_on());
         item.collision->by_hand = single != nullptr;
         item.collision->decision = single != nullptr && single->decision
                                        ? *single->decision

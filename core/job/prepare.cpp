@@ -31,6 +31,36 @@ constexpr std::uint64_t worth_a_map = 1024 * 1024;
 constexpr std::size_t recalled_at_a_time = 131072;
 constexpr std::size_t remembered_at_a_time = 16384;
 
+// where inodes do not last, nothing tells that a file is still as it was when it was compared
+bool can_be_remembered(const Pair& pair) { return pair.incoming.inodes_last() && pair.held.inodes_last(); }
+
+/// What is remembered of the files that will meet others of their size. Asked for before it is planned: so
+/// where most was compared before, one plan is all that there is to make.
+void recall_pairs(const Outlook& seen, KnownContents& known, ContentsMemory* memory) {
+    if (memory == nullptr) return;
+    const FolderTree& folders = seen.layout->as_it_stands();
+    std::vector<Pair> pairs;
+    FolderId at = no_folder;
+    const HeldFolder* there = nullptr;
+    std::size_t near = 0;
+    for (const Arrival& arrival : seen.layout->arrivals) {
+        const FileState& incoming = seen.batch->entries[arrival.entry].status;
+        if (incoming.type != FileType::file || incoming.id.size_bytes == 0) continue;
+        if (arrival.folder != std::exchange(at, arrival.folder)) {
+            there = seen.survey->folder(folders, at);
+            near = 0;
+        }
+        const Held* held =
+            there == nullptr ? nullptr : there->find(seen.layout->name(*seen.batch, arrival), near);
+        if (held == nullptr || held->status.type != FileType::file ||
+            held->status.id.size_bytes != incoming.id.size_bytes || held->status.id.same_thing(incoming.id))
+            continue;
+        const Pair pair = pair_of(incoming, held->status);
+        if (can_be_remembered(pair) && !known.same(pair)) pairs.push_back(pair);
+    }
+    if (!pairs.empty()) (void)memory->recall(pairs, known);  // what cannot be recalled is read again
+}
+
 }  // namespace
 
 Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContents& known) {
@@ -53,11 +83,12 @@ Outlook plan_again(const Asked& asked, const Outlook& before, const KnownContent
 }
 
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
-                           const KnownContents& known, std::stop_token stop) {
+                           KnownContents& known, ContentsMemory* memory, std::stop_token stop) {
     if (asked.job.operation == Operation::rename) {
         auto given = give_names(asked, *batch, now_ns());
         if (!given) return failure(given.error());
-        auto seen = look_ahead_in_place(disk, wishes_of(asked), std::move(batch), given->wanted, known, stop);
+        auto seen =
+            look_ahead_in_place(disk, wishes_of(asked), std::move(batch), given->wanted, known, memory, stop);
         if (seen) seen->misses = std::move(given->misses);
         return seen;
     }
@@ -96,6 +127,7 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
     seen.batch = std::move(batch);
     seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
     seen.destination = {seen.survey, &seen.survey->roots.front()};
+    recall_pairs(seen, known, memory);
     return plan_again(asked, seen, known);
 }
 
@@ -132,7 +164,7 @@ Result<Outlook> name_again(const Asked& asked, const Outlook& before, const Know
 
 Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes,
                                     std::shared_ptr<const Batch> batch, const WantedName& wanted,
-                                    const KnownContents& known, std::stop_token stop) {
+                                    KnownContents& known, ContentsMemory* memory, std::stop_token stop) {
     Outlook seen;
     seen.layout = std::make_shared<const Layout>(lay_out_in_place(*batch, wanted));
     auto surveyed = survey_in_place(disk, *batch, *seen.layout, stop);
@@ -140,6 +172,7 @@ Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes,
     seen.batch = std::move(batch);
     seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
     seen.destination = {seen.survey, &seen.survey->roots.front()};
+    recall_pairs(seen, known, memory);
     seen.plan =
         std::make_shared<const Plan>(make_plan(wishes, seen.batch, *seen.layout, *seen.survey, known));
     return seen;
@@ -205,10 +238,6 @@ Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& kn
     std::vector<ItemId> items;
     items.reserve(ranked.size());
     for (const Ranked& one : ranked) items.push_back(one.item);
-    // where inodes do not last, nothing tells that a file is still as it was when it was compared
-    const auto can_be_remembered = [](const Pair& pair) {
-        return pair.incoming.inodes_last() && pair.held.inodes_last();
-    };
     PairReader reader(disk, plan, stop);
     std::vector<std::pair<Pair, bool>> found;
     const auto remember = [&] {  // a help for next time, no more
@@ -255,7 +284,7 @@ Result<Outlook> prepare(FileSystem& disk, Asked asked, std::shared_ptr<const Bat
         asked.facts = std::move(told);
     }
     KnownContents known;
-    auto outlook = look_ahead(disk, asked, std::move(batch), known, stop);
+    auto outlook = look_ahead(disk, asked, std::move(batch), known, memory, stop);
     if (!outlook || !outlook->refusals.empty()) return outlook;
     if (asked.job.look_elsewhere && outlook->destination->exists) {
         auto found = find_elsewhere(disk, *outlook->batch, asked.job.into, known, memory, stop, events.read);

@@ -16,9 +16,7 @@
 
 namespace tavlo {
 
-/// Computes the plan for a batch that has been gathered: looks at the destination, lays out, surveys, plans.
-/// Reads no file's bytes: pairs of one size that are not in `known` are left in Plan::not_compared.
-/// errors   the destination cannot be used, cancelled
+/// What will come of a batch, and what that was computed from.
 struct Outlook {
     std::shared_ptr<const Plan> plan;
     std::shared_ptr<const Batch> batch;
@@ -29,15 +27,21 @@ struct Outlook {
                                   ///< room, a source that would leave
     std::vector<Error> misses{};  ///< lines of tables of names that fit nothing
 };
+
+/// Computes the plan for a batch that has been gathered: looks at the destination, lays out, surveys, plans.
+/// Reads no file's bytes: pairs of one size that are not in `known` are left in Plan::not_compared.
+/// memory   of what was found out before about such pairs, which `known` learns; may be null
+/// errors   the destination cannot be used, cancelled
 Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr<const Batch> batch,
-                           const KnownContents& known, std::stop_token stop = {});
+                           KnownContents& known, ContentsMemory* memory = nullptr, std::stop_token stop = {});
 
 /// The same where things get other names where they lie.
 /// wishes  of Operation::rename
 /// wanted  as lay_out_in_place() takes it
 Result<Outlook> look_ahead_in_place(FileSystem& disk, const Wishes& wishes,
                                     std::shared_ptr<const Batch> batch, const WantedName& wanted,
-                                    const KnownContents& known, std::stop_token stop = {});
+                                    KnownContents& known, ContentsMemory* memory = nullptr,
+                                    std::stop_token stop = {});
 
 /// The folders that things lie in which are to get other names, or to leave, as they are now; the others of
 /// the batch are not listed.

@@ -15,6 +15,7 @@ constexpr std::int64_t most_remembered = 2'000'000;
 
 std::string packed(const Pair& pair) {
     std::string bytes;
+    bytes.reserve(96);
     for (const Identity* id : {&pair.incoming, &pair.held})
         for (const std::uint64_t value :
              {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})

@@ -3,13 +3,16 @@
 
 #include "keep/documents.h"
 
-#include <fmt/chrono.h>
+#include <fmt/compile.h>
 #include <fmt/format.h>
 
+#include <chrono>
 #include <nlohmann/json.hpp>
 #include <ostream>
 
+#include "files/ahead.h"
 #include "files/base64.h"
+#include "files/parallel.h"
 #include "files/path.h"
 
 namespace tavlo {
@@ -22,8 +25,12 @@ using Json = nlohmann::ordered_json;
 std::string text(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
 
 void put_bytes(Json& json, const std::string& member, const std::string& bytes) {
+    if (is_utf8(bytes)) {
+        json[member] = bytes;
+        return;
+    }
     json[member] = to_utf8(bytes);
-    if (!is_utf8(bytes)) json[member + "_bytes"] = to_base64(bytes);
+    json[member + "_bytes"] = to_base64(bytes);
 }
 
 Json totals_json(const Totals& totals) {
@@ -109,8 +116,10 @@ public:
             out_ << ",\n" << text(name) << ':' << text(value);
         out_ << ",\n\"" << list << "\":[";
     }
-    void add(const Json& item) {
-        out_ << (first_ ? "\n" : ",\n") << text(item);
+    void add(const Json& item) { add_text(text(item)); }
+    /// One item or several, with commas between them.
+    void add_text(std::string_view items) {
+        out_ << (first_ ? "\n" : ",\n") << items;
         first_ = false;
     }
     void end(const Json& last_members) {
@@ -125,13 +134,56 @@ private:
     bool first_ = true;
 };
 
+/// The items of a run, put into words by several threads: a million take more time than reading them does.
+class ItemTexts {
+public:
+    ItemTexts(DocumentWriter& document, Operation operation)
+        : document_(document), operation_(operation), threads_(useful_threads() - 1) {}
+    void add(ReceiptItem&& item) {
+        waiting_.push_back(std::move(item));
+        if (waiting_.size() == at_a_time) ask();
+    }
+    void end() {
+        if (!waiting_.empty()) ask();
+        while (!blocks_.is_empty()) document_.add_text(blocks_.take());
+    }
+
+private:
+    static constexpr std::size_t at_a_time = 256;
+
+    void ask() {
+        if (blocks_.is_full()) document_.add_text(blocks_.take());
+        auto items = std::make_shared<const std::vector<ReceiptItem>>(std::exchange(waiting_, {}));
+        blocks_.ask([items = std::move(items), operation = operation_] {
+            std::string words;
+            for (const ReceiptItem& item : *items) {
+                if (!words.empty()) words += ",\n";
+                words += text(item_json(item, operation));
+            }
+            return words;
+        });
+    }
+
+    DocumentWriter& document_;
+    Operation operation_;
+    std::vector<ReceiptItem> waiting_;
+    AheadThreads threads_;
+    InTurn<std::string> blocks_{threads_};
+};
+
 }  // namespace
 
 std::string utc_text(std::int64_t ns) {
+    using namespace std::chrono;
     constexpr std::int64_t second = 1'000'000'000;
-    const auto seconds = ns >= 0 ? ns / second : (ns - second + 1) / second;
-    return fmt::format("{:%Y-%m-%dT%H:%M:%S}.{:09d}Z", fmt::gmtime(static_cast<std::time_t>(seconds)),
-                       ns - seconds * second);
+    const sys_seconds at{floor<seconds>(nanoseconds(ns))};
+    const auto day = floor<days>(at);
+    const year_month_day date(day);
+    const hh_mm_ss time(at - day);
+    return fmt::format(FMT_COMPILE("{:04}-{:02}-{:02}T{:02}:{:02}:{:02}.{:09}Z"),
+                       static_cast<int>(date.year()), static_cast<unsigned>(date.month()),
+                       static_cast<unsigned>(date.day()), time.hours().count(), time.minutes().count(),
+                       time.seconds().count(), (ns % second + second) % second);
 }
 
 ReceiptItem planned_item(const Plan& plan, const Item& item) {
@@ -146,7 +198,7 @@ ReceiptItem planned_item(const Plan& plan, const Item& item) {
     out.size_bytes = entry.status.id.size_bytes;
     out.modified_ns = entry.status.id.modified_ns;
     if (item.collision) out.collision = receipt_collision(*item.collision);
-    if (item.problem) out.error = reason(*item.problem);
+    if (item.problem()) out.error = reason(*item.problem());
     return out;
 }
 
@@ -156,13 +208,15 @@ void write_plan(std::ostream& out, const Plan& plan) {
     if (has_destination(plan.operation)) put_bytes(first, "destination", plan.destination);
     if (!plan.undoes.empty()) first["undoes"] = plan.undoes;
     DocumentWriter document(out, "plan", first, "items");
+    ItemTexts items(document, plan.operation);
     Json last;
     for (const Item& item : plan.items) {
         if (item.role == Role::archive)
             last["archive"] = archive_json(planned_item(plan, item));
         else
-            document.add(item_json(planned_item(plan, item), plan.operation));
+            items.add(planned_item(plan, item));
     }
+    items.end();
     last["totals"] = totals_json(plan.totals);
     document.end(last);
 }
@@ -170,14 +224,16 @@ void write_plan(std::ostream& out, const Plan& plan) {
 Result<void> write_receipt(std::ostream& out, const ReceiptHead& head, Store& store,
                            const std::function<void()>& written) {
     DocumentWriter document(out, "receipt", head_json(head), "items");
+    ItemTexts items(document, head.operation);
     Json last;
     auto read = store.each_item(head.id, [&](ReceiptItem&& item) {
         if (item.role == Role::archive)
             last["archive"] = archive_json(item);
         else
-            document.add(item_json(item, head.operation));
+            items.add(std::move(item));
         if (written) written();
     });
+    items.end();
     last["totals"] = totals_json(head.totals);
     document.end(last);
     return read;

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 
+#include "files/parallel.h"
 #include "keep/sqlite_rows.h"
 
 namespace tavlo {
@@ -64,26 +65,43 @@ ItemRows::Row ItemRows::read(const std::string& receipt, std::int64_t number) {
     return row;
 }
 
-void ItemRows::write(const std::string& receipt, const Row& row) {
+/// A row as the database holds it.
+struct ItemRows::PackedRow {
+    std::int64_t number = 0;
+    std::string outcomes{};
+    std::uint64_t settled = 0;
     std::uint64_t bytes = 0;
     bool lost = false;
-    for (const auto& [number, item] : row.items) {
-        if (item.type == FileType::file && item.role != Role::archive && arrives(item.result))
-            bytes += item.size_bytes;
-        lost = lost || !item.not_kept.empty();
+    std::string items{};
+
+    explicit PackedRow(Row&& row)
+        : number(row.number),
+          outcomes(std::move(row.outcomes)),
+          settled(row.items.size()),
+          items(pack(row.items)) {
+        for (const auto& [item_number, item] : row.items) {
+            if (item.type == FileType::file && item.role != Role::archive && arrives(item.result))
+                bytes += item.size_bytes;
+            lost = lost || !item.not_kept.empty();
+        }
     }
+};
+
+ItemRows::ItemRows(SQLite::Database& database) : database_(database), packers_(useful_threads() - 1) {}
+
+void ItemRows::write(const std::string& receipt, const PackedRow& row) {
     SQLite::Statement items(database_, "insert or replace into item_rows values(?,?,?)");
     items.bind(1, receipt);
     items.bind(2, row.number);
-    bind_bytes(items, 3, pack(row.items));
+    bind_bytes(items, 3, row.items);
     items.exec();
     SQLite::Statement outcomes(database_, "insert or replace into outcome_rows values(?,?,?,?,?,?)");
     outcomes.bind(1, receipt);
     outcomes.bind(2, row.number);
     bind_bytes(outcomes, 3, row.outcomes);
-    outcomes.bind(4, as_signed(row.items.size()));
-    outcomes.bind(5, as_signed(bytes));
-    outcomes.bind(6, lost ? 1 : 0);
+    outcomes.bind(4, as_signed(row.settled));
+    outcomes.bind(5, as_signed(row.bytes));
+    outcomes.bind(6, row.lost ? 1 : 0);
     outcomes.exec();
 }
 
@@ -95,11 +113,14 @@ void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, Nu
     };
     if (!std::is_sorted(things.begin(), things.end(), in_order))
         std::stable_sort(things.begin(), things.end(), in_order);
+    InTurn<PackedRow> rows(packers_);
     for (auto at = things.begin(); at != things.end();) {
-        Row row = read(receipt, row_of(number_of(*at)));
-        for (; at != things.end() && row_of(number_of(*at)) == row.number; ++at) change_it(row, *at);
-        write(receipt, row);
+        auto row = std::make_shared<Row>(read(receipt, row_of(number_of(*at))));
+        for (; at != things.end() && row_of(number_of(*at)) == row->number; ++at) change_it(*row, *at);
+        if (rows.is_full()) write(receipt, rows.take());
+        rows.ask([row] { return PackedRow(std::move(*row)); });
     }
+    while (!rows.is_empty()) write(receipt, rows.take());
 }
 
 void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) {
@@ -181,8 +202,13 @@ void ItemRows::each(const std::string& receipt, const std::function<void(Numbere
         database_,
         std::string("select items from item_rows where receipt=? order by row") + (backwards ? " desc" : ""));
     query.bind(1, receipt);
-    while (query.executeStep()) {
-        auto items = unpack_items(bytes_of(query.getColumn(0)));
+    using Items = std::vector<NumberedItem>;
+    InTurn<Items> rows(packers_);
+    for (bool more = true;;) {
+        while (more && !rows.is_full() && (more = query.executeStep()))
+            rows.ask([blob = bytes_of(query.getColumn(0))] { return unpack_items(blob); });
+        if (rows.is_empty()) return;
+        Items items = rows.take();
         if (backwards) std::reverse(items.begin(), items.end());
         for (NumberedItem& item : items) take(std::move(item));
     }

@@ -16,6 +16,7 @@
 #include <utility>
 #include <vector>
 
+#include "files/ahead.h"
 #include "keep/packing.h"
 
 namespace tavlo {
@@ -24,7 +25,7 @@ namespace tavlo {
 /// unpacked to be counted, what became of its items, a byte for each.
 class ItemRows {
 public:
-    explicit ItemRows(SQLite::Database& database) : database_(database) {}
+    explicit ItemRows(SQLite::Database& database);
 
     /// Those that are there by these numbers are replaced.
     void put(const std::string& receipt, std::vector<NumberedItem> items);
@@ -34,7 +35,7 @@ public:
     void mark_taken_back(const std::string& receipt, const std::vector<std::uint64_t>& numbers);
     void drop(const std::string& receipt);
 
-    /// In the order of their numbers, or against it; a row at a time is in memory.
+    /// In the order of their numbers, or against it; a few rows are in memory at a time.
     enum class Order : bool { forwards, backwards };
     void each(const std::string& receipt, const std::function<void(NumberedItem&&)>& take,
               Order order = Order::forwards);
@@ -51,13 +52,15 @@ public:
 
 private:
     struct Row;
+    struct PackedRow;
     Row read(const std::string& receipt, std::int64_t number);
-    void write(const std::string& receipt, const Row& row);
+    void write(const std::string& receipt, const PackedRow& row);
     /// Each row that has to do with one of these, read, changed, written.
     template <class Thing, class NumberOf, class Change>
     void change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it);
 
     SQLite::Database& database_;
+    AheadThreads packers_;  ///< pack and unpack rows while others are written and read
 };
 
 }  // namespace tavlo

@@ -3,6 +3,8 @@
 
 #include "keep/journal_rows.h"
 
+#include "files/ahead.h"
+#include "files/parallel.h"
 #include "keep/packing.h"
 #include "keep/sqlite_rows.h"
 
@@ -10,7 +12,7 @@ namespace tavlo {
 
 namespace {
 constexpr std::size_t pending_in_a_row = 256;
-}
+}  // namespace
 
 JournalRows::JournalRows(SQLite::Database& database, const std::string& receipt)
     : query_(database, "select items from pending where receipt=? order by first") {
@@ -65,20 +67,33 @@ void write_intents(SQLite::Database& database, const std::string& receipt,
 void write_pending(SQLite::Database& database, const std::string& receipt,
                    const std::function<std::optional<PendingItem>()>& next) {
     SQLite::Statement pending(database, "insert into pending values(?,?,?,?)");
-    std::vector<PendingItem> row;
-    for (bool more = true; more;) {
-        auto item = next();
-        more = item.has_value();
-        if (more) row.push_back(std::move(*item));
-        if (row.empty() || (more && row.size() < pending_in_a_row)) continue;
+    struct Row {
+        std::uint64_t first;
+        std::uint64_t count;
+        std::string items;
+    };
+    AheadThreads packers(useful_threads() - 1);
+    InTurn<Row> rows(packers);
+    const auto write = [&](const Row& row) {
         pending.bind(1, receipt);
-        pending.bind(2, as_signed(row.front().number));
-        pending.bind(3, as_signed(row.size()));
-        bind_bytes(pending, 4, pack(row));
+        pending.bind(2, as_signed(row.first));
+        pending.bind(3, as_signed(row.count));
+        bind_bytes(pending, 4, row.items);
         pending.exec();
         pending.reset();
-        row.clear();
+    };
+    for (bool more = true; more;) {
+        auto items = std::make_shared<std::vector<PendingItem>>();
+        while (more && items->size() < pending_in_a_row) {
+            auto item = next();
+            more = item.has_value();
+            if (more) items->push_back(std::move(*item));
+        }
+        if (items->empty()) break;
+        if (rows.is_full()) write(rows.take());
+        rows.ask([items] { return Row{items->front().number, items->size(), pack(*items)}; });
     }
+    while (!rows.is_empty()) write(rows.take());
 }
 
 void drop_journal(SQLite::Database& database, const std::string& receipt) {

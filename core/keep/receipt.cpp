@@ -43,7 +43,7 @@ Ending ending_of(const ReceiptHead& head) {
 
 ReceiptCollision receipt_collision(const Collision& planned) {
     return {planned.finding, planned.held.id.size_bytes, planned.held.id.modified_ns, planned.decision,
-            planned.elsewhere ? *planned.elsewhere : std::string()};
+            planned.elsewhere() ? *planned.elsewhere() : std::string()};
 }
 
 std::int64_t now_ns() {

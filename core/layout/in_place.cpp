@@ -22,7 +22,7 @@ Layout lay_out_in_place(const Batch& batch, const WantedName& wanted) {
         arrival.entry = id;
         arrival.parent = above;
         arrival.folder = entry.folder;
-        if (entry.status.type == FileType::folder && !entry.problem) arrival.inside = entry.inside;
+        if (entry.status.type == FileType::folder && !entry.problem()) arrival.inside = entry.inside;
         const auto at = static_cast<std::uint32_t>(layout.arrivals.size());
         if (name->problem) layout.problems.emplace(at, name->problem);
         if (name->name != entry.name) {

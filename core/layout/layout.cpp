@@ -52,16 +52,16 @@ private:
         const bool named = batch_.is_named(entry);
         const bool is_folder = entry.status.type == FileType::folder;
         const bool dissolved =
-            structure_.contents && named && is_folder && !entry.problem;  // only what is in it arrives
+            structure_.contents && named && is_folder && !entry.problem();  // only what is in it arrives
         if (!named && !entry.way && !inside_wanted_folder(entry)) return leave_out(id);
-        if (is_folder && !entry.problem && (structure_.flatten || dissolved)) {
+        if (is_folder && !entry.problem() && (structure_.flatten || dissolved)) {
             if (!dissolved && !entry.way) layout_.dissolved.push_back(id);
             if (entry.parent != no_entry)
                 arrival_of_[id] = arrival_of_[entry.parent];  // what is in it comes in the folder on the way
             return;
         }
         if (entry.way ? structure_.contents && structure_.subfolders == Subfolders::filled && !filled_[id]
-                      : is_folder && !entry.problem && !named && !wanted_subfolder(id))
+                      : is_folder && !entry.problem() && !named && !wanted_subfolder(id))
             return leave_out(id);
         Arrival arrival;
         arrival.entry = id;
@@ -70,10 +70,11 @@ private:
             arrival.parent = arrival_of_[entry.parent];
             if (arrival.parent != UINT32_MAX) arrival.folder = layout_.arrivals[arrival.parent].inside;
         }
-        if (is_folder && !entry.problem)
+        if (is_folder && !entry.problem())
             arrival.inside = node_for(arrival.folder, entry.archive ? stem_of(entry.name) : entry.name);
         feed(arrival.folder, entry.folder);
-        if (entry.real) layout_.several_feed[arrival.folder] = true;  // in an archive a name may stand twice
+        if (entry.real())
+            layout_.several_feed[arrival.folder] = true;  // in an archive a name may stand twice
         if (wanted_ && !is_folder) name_on_the_way(arrival, id);
         if (entry.archive) {
             arrival.name = static_cast<std::uint32_t>(layout_.names.size());

@@ -49,7 +49,7 @@ private:
 };
 
 /// A folder that could be read does not arrive; what is in it does.
-bool dissolves(const Entry& entry) { return entry.status.type == FileType::folder && !entry.problem; }
+bool dissolves(const Entry& entry) { return entry.status.type == FileType::folder && !entry.problem(); }
 
 class SortedLayouter {
 public:

@@ -17,8 +17,8 @@ bool is_own_collision(const Item& item) {
 }
 
 std::optional<SizeRelation> size_relation(const Plan& plan, const Item& item) {
-    const Status& incoming = plan.entry(item).status;
-    const Status& held = item.collision->held;
+    const FileState& incoming = plan.entry(item).status;
+    const FileState& held = item.collision->held;
     if (incoming.type != FileType::file || held.type != FileType::file) return std::nullopt;
     if (incoming.id.size_bytes == held.id.size_bytes) return SizeRelation::same_size;
     return incoming.id.size_bytes < held.id.size_bytes ? SizeRelation::smaller : SizeRelation::larger;
@@ -74,7 +74,8 @@ std::vector<ItemId> twins_of(const Plan& plan, ItemId item) {
 std::string proposed_name(const Plan& plan, const Survey& survey, ItemId id, const NewNames& scheme,
                           bool of_held) {
     const Item& item = plan.items[id];
-    const Status& status = of_held ? item.collision->held : plan.entry(item).status;
+    const FileState& incoming = plan.entry(item).status;
+    const FileState& status = of_held ? item.collision->held : incoming;
     const FolderTree& folders = of_held ? plan.targets : plan.batch->folders;
     const FolderId folder = of_held ? item.folder : plan.entry(item).folder;
     const HeldFolder* held = survey.folder(plan.standing ? *plan.standing : plan.targets, item.folder);

@@ -11,9 +11,9 @@ namespace tavlo {
 std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
 Pair Plan::pair(const Item& item) const {
     const Collision& collision = *item.collision;
-    return collision.decided_on
-               ? *collision.decided_on
-               : pair_of(entry(item).status, collision.held_by_batch ? Status{} : collision.held);
+    return collision.decided_on()
+               ? *collision.decided_on()
+               : pair_of(entry(item).status, collision.held_by_batch ? FileState{} : collision.held);
 }
 std::string Plan::final_path(const Item& item) const {
     return join(finals.path(item.folder), final_name(item));
@@ -33,11 +33,11 @@ Totals total(const Plan& plan) {
 
 std::optional<Finding> compare(const Entry& incoming, const Held& held, const KnownContents& known,
                                std::int64_t time_step_ns) {
-    const Status& a = incoming.status;
-    const Status& b = held.status;
+    const FileState& a = incoming.status;
+    const FileState& b = held.status;
     if (a.type != b.type) return Finding::type;
     if (a.id.same_thing(b.id)) return Finding::same;  // two names of one file
-    if (a.type == FileType::link && incoming.points_at == held.points_at) return Finding::same;
+    if (a.type == FileType::link && incoming.points_at() == held.points_at.get()) return Finding::same;
     if (a.type == FileType::file && a.id.size_bytes == b.id.size_bytes) {
         // no bytes are the same bytes; but what comes through a server may say that it has none, and have
         // some

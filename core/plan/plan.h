@@ -26,18 +26,26 @@ inline constexpr ItemId no_item = UINT32_MAX;
 struct Collision {
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    /// of what holds the name, or will by then: in the destination, or another item of the batch
-    Status held;
-    /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the
-    /// folder's that it comes in, or that of before a twin took the name.
-    std::shared_ptr<const Pair> decided_on{};
-    std::shared_ptr<const std::string> elsewhere{};  ///< of that finding: the place of `held`
     bool held_by_batch = false;
     bool shared = false;      ///< it is the folder's that this item comes in
     bool by_hand = false;     ///< decided for this pair, not by a rule
     bool held_stays = false;  ///< what holds the name is a mount, or holds one: it is not overwritten
     /// the one that is there gets a new name, by an item of its own that comes before
     bool renames_held = false;
+    /// of what holds the name, or will by then: in the destination, or another item of the batch
+    FileState held;
+
+    /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the
+    /// folder's that it comes in, or that of before a twin took the name.
+    const std::shared_ptr<const Pair>& decided_on() const { return extras.get().decided_on; }
+    /// Of that finding: the place of `held`.
+    const std::shared_ptr<const std::string>& elsewhere() const { return extras.get().elsewhere; }
+
+    struct Extras {
+        std::shared_ptr<const Pair> decided_on{};
+        std::shared_ptr<const std::string> elsewhere{};
+    };
+    Rare<Extras> extras{};
 };
 
 /// What is done with the thing itself.
@@ -74,6 +82,7 @@ struct ItemExtras {
     std::string final_name{};                        ///< where a decision gives it another
     std::string entry_of_safe{};                     ///< the Safe entry that this brings back
     std::shared_ptr<const Attributes> attributes{};  ///< make_folder: what it is to have
+    std::shared_ptr<const Error> problem{};          ///< why it fails, or stays undecided
 };
 
 /// One thing of the batch and what is to come of it. Immutable once the plan stands.
@@ -93,19 +102,13 @@ public:
     bool whole = false;  ///< a folder that moves with all that is in it by one rename
     bool along = false;  ///< comes along inside such a folder
     std::unique_ptr<Collision> collision{};
-    std::shared_ptr<const Error> problem{};
 
-    const ItemExtras& extras() const {
-        static const ItemExtras none;
-        return extras_ ? *extras_ : none;
-    }
-    ItemExtras& add_extras() {
-        if (!extras_) extras_ = std::make_unique<ItemExtras>();
-        return *extras_;
-    }
+    const ItemExtras& extras() const { return extras_.get(); }
+    ItemExtras& add_extras() { return extras_.make(); }
+    const std::shared_ptr<const Error>& problem() const { return extras().problem; }
 
 private:
-    std::unique_ptr<ItemExtras> extras_{};
+    Rare<ItemExtras> extras_{};
 };
 
 /// Whether the item takes a name that is held, and puts what holds it into the Safe.

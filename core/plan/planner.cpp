@@ -142,14 +142,14 @@ bool Planner::shares_folder_decision(Item& item) {
         (folder.collision->finding == Finding::type || folder.collision->finding == Finding::twin)) {
         item.collision = std::make_unique<Collision>(*folder.collision);
         item.collision->shared = true;
-        if (!item.collision->decided_on)
-            item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(folder));
+        if (!item.collision->decided_on())
+            item.collision->extras.make().decided_on = std::make_shared<const Pair>(plan_.pair(folder));
     }
     const bool stays_out = folder.outcome == Outcome::skipped || folder.outcome == Outcome::undecided ||
                            folder.outcome == Outcome::failed;
     if (!stays_out) return false;
     item.outcome = folder.outcome;
-    if (folder.outcome == Outcome::failed) item.problem = folder.problem;
+    if (folder.outcome == Outcome::failed) item.add_extras().problem = folder.problem();
     return true;
 }
 
@@ -157,13 +157,13 @@ bool Planner::cannot_be_done(Item& item, std::uint32_t at) {
     const Entry& entry = plan_.entry(item);
     const auto fail = [&](std::shared_ptr<const Error> problem) {
         item.outcome = Outcome::failed;
-        item.problem = std::move(problem);
+        item.add_extras().problem = std::move(problem);
         return true;
     };
     const auto because = [&](Fault fault, std::string why) {
         return fail(std::make_shared<const Error>(Error{fault, 0, std::move(why), plan_.source_path(item)}));
     };
-    if (entry.problem) return fail(entry.problem);
+    if (entry.problem()) return fail(entry.problem());
     if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end())
         return fail(problem->second);
     if (entry.status.type == FileType::other)
@@ -193,7 +193,7 @@ void Planner::meet_held(Item& item, ItemId id, const Held& held) {
     const auto unread = finding ? nullptr : known_.problem(pair_of(entry.status, held.status));
     if (unread) {
         item.outcome = Outcome::failed;
-        item.problem = unread;
+        item.add_extras().problem = unread;
     } else {
         meet(item, id, finding, held.status, false);
         apply_decision(item);
@@ -205,11 +205,11 @@ void Planner::meet_elsewhere(Item& item, ItemId id) {
     const Elsewhere* found = known_.elsewhere(plan_.entry(item).status);
     if (found == nullptr) return;
     meet(item, id, Finding::elsewhere, found->held, false);
-    item.collision->elsewhere = found->path;
+    item.collision->extras.make().elsewhere = found->path;
     item.outcome = wishes_.policy.of_elsewhere(item.collision->decision, item.collision->by_hand);
 }
 
-void Planner::meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held,
+void Planner::meet(Item& item, ItemId id, std::optional<Finding> finding, const FileState& held,
                    bool held_by_batch) {
     item.collision = std::make_unique<Collision>();
     item.collision->finding = finding;
@@ -232,7 +232,7 @@ void Planner::apply_decision(Item& item) {
         case Decision::overwrite:
             item.outcome = item.collision->held_stays ? Outcome::failed : Outcome::overwritten;
             if (!item.collision->held_stays) break;
-            item.problem = std::make_shared<const Error>(
+            item.add_extras().problem = std::make_shared<const Error>(
                 Error{Fault::refused, 0, "would overwrite a mount of another file system, or what holds one",
                       plan_.target_path(item)});
             break;
@@ -255,7 +255,7 @@ void Planner::settle_twin(Item& item, ItemId id, Claim& claim, const Held* held)
     const bool by_batch = held == nullptr;
     const Item* holder = claim.holder == no_item ? nullptr : &plan_.items[claim.holder];
     const auto rival = first_arrival_ + claim.first == id ? claim.second : claim.first;
-    const Status& status =
+    const FileState& status =
         held != nullptr ? held->status : plan_.batch->entries[layout_.arrivals[rival].entry].status;
     const bool is_free = held == nullptr && holder == nullptr;
     meet(item, id, Finding::twin, status, by_batch);
@@ -267,7 +267,7 @@ void Planner::settle_twin(Item& item, ItemId id, Claim& claim, const Held* held)
     } else {
         apply_decision(item);
         if (item.outcome == Outcome::overwritten && holder != nullptr) {
-            item.collision->decided_on = std::make_shared<const Pair>(plan_.pair(item));
+            item.collision->extras.make().decided_on = std::make_shared<const Pair>(plan_.pair(item));
             item.collision->held = plan_.entry(*holder).status;
             item.collision->held_by_batch = true;
         }
@@ -307,11 +307,11 @@ void Planner::mark_whole_folders() {
         const Item& item = plan_.items[id];
         const Entry& entry = plan_.entry(item);
         const bool special =
-            entry.status.type == FileType::other && !entry.problem && item.outcome == Outcome::failed;
+            entry.status.type == FileType::other && !entry.problem() && item.outcome == Outcome::failed;
         const bool at_top = item.outcome == Outcome::created || item.outcome == Outcome::renamed ||
                             item.outcome == Outcome::overwritten;
         const bool fed_once = item.inside == no_folder || !layout_.several_feed[item.inside];
-        const bool can = whole[id] && entry.complete && !entry.real && fed_once && (special || at_top) &&
+        const bool can = whole[id] && entry.complete && !entry.real() && fed_once && (special || at_top) &&
                          entry.status.id.device == volume(item.folder).device;
         whole[id] = can;
         if (item.parent == no_item) continue;
@@ -327,7 +327,7 @@ void Planner::mark_whole_folders() {
         item.whole = whole[id] && item.inside != no_folder && !item.along;
         if (item.along && item.outcome == Outcome::failed) {  // special files come along, unopened
             item.outcome = Outcome::created;
-            item.problem.reset();
+            item.add_extras().problem.reset();
         }
     }
 }

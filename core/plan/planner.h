@@ -44,7 +44,8 @@ private:
     bool cannot_be_done(Item& item, std::uint32_t at);
     void meet_held(Item& item, ItemId id, const Held& held);
     void meet_elsewhere(Item& item, ItemId id);
-    void meet(Item& item, ItemId id, std::optional<Finding> finding, const Status& held, bool held_by_batch);
+    void meet(Item& item, ItemId id, std::optional<Finding> finding, const FileState& held,
+              bool held_by_batch);
     void apply_decision(Item& item);
     void settle_twin(Item& item, ItemId id, Claim& claim, const Held* held);
     void enter_folder(Item& item, ItemId id, const Held* held);
@@ -53,7 +54,7 @@ private:
 
     // planner_names.cpp: new names, nobody else's
     std::string untaken(FolderId folder, FileType type, const std::string& name);
-    std::string new_name(FolderId folder, const std::string& name, const Status& status,
+    std::string new_name(FolderId folder, const std::string& name, const FileState& status,
                          const std::string& from);
     bool is_taken(FolderId folder, const std::string& name);
     std::string folder_name(const Entry& entry) const;

@@ -14,7 +14,7 @@ namespace tavlo {
 bool Planner::keeps_name(std::uint32_t at) const {
     if (!layout_.standing) return false;
     return layout_.arrivals[at].name == own_name || layout_.problems.contains(at) ||
-           plan_.batch->entries[layout_.arrivals[at].entry].problem != nullptr;
+           plan_.batch->entries[layout_.arrivals[at].entry].problem() != nullptr;
 }
 
 /// Each after the one that holds the name it wants, so that it is known by then whether that one gives it up.
@@ -57,10 +57,10 @@ void Planner::decide_in_place(std::uint32_t at) {
     const Entry& entry = plan_.entry(item);
     const auto fail = [&](std::shared_ptr<const Error> why) {
         item.outcome = Outcome::failed;
-        item.problem = std::move(why);
+        item.add_extras().problem = std::move(why);
     };
     decided_[at] = true;
-    if (entry.problem) return fail(entry.problem);
+    if (entry.problem()) return fail(entry.problem());
     if (const auto problem = layout_.problems.find(at); problem != layout_.problems.end())
         return fail(problem->second);
     if (arrival.name == own_name) {

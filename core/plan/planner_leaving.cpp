@@ -8,13 +8,22 @@
 
 namespace tavlo {
 
+namespace {
+
+Entry entry_of(const Held& held) {
+    Entry entry;
+    entry.name = held.name;
+    static_cast<FileState&>(entry.status) = held.status;
+    if (!held.points_at.get().empty()) entry.extras.make().points_at = held.points_at.get();
+    return entry;
+}
+
+}  // namespace
+
 /// The one that holds the name gets another one, by an item that is put before the others in the end.
 void Planner::make_room(const Item& incoming) {
     const Held& held = *held_[incoming.folder]->find(plan_.name(incoming));
-    Entry& entry = rooms_entries_.emplace_back();
-    entry.name = held.name;
-    entry.status = held.status;
-    entry.points_at = held.points_at;
+    rooms_entries_.push_back(entry_of(held));
     Item& item = rooms_.emplace_back();
     item.folder = incoming.folder;
     item.action = Action::move;
@@ -52,10 +61,7 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
     for (const Held* one : leaving) {
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(plan_.batch->entries.size() + plan_.leaving.size());
-        Entry& entry = plan_.leaving.emplace_back();
-        entry.name = one->name;
-        entry.status = one->status;
-        entry.points_at = one->points_at;
+        plan_.leaving.push_back(entry_of(*one));
         item.folder = folder;
         item.action = Action::take_away;
         item.role = Role::leaves;
@@ -63,7 +69,7 @@ void Planner::leave(FolderId folder, const HeldFolder* held, const std::unordere
         const bool holds = !one->status.mount_point && holds_mount(folder, one->name);
         if (!one->status.mount_point && !holds) continue;
         item.outcome = Outcome::failed;
-        item.problem =
+        item.add_extras().problem =
             std::make_shared<const Error>(Error{Fault::refused, 0,
                                                 holds ? "holds a mount of another file system, and stays"
                                                       : "is a mount of another file system, and stays",
@@ -83,8 +89,11 @@ void Planner::decide_leaving() {
         item.shelf = wishes_.shelf;
         item.outcome = Outcome::removed;
         const auto no_place = layout_.problems.find(at);
-        item.problem = no_place == layout_.problems.end() ? plan_.entry(item).problem : no_place->second;
-        if (item.problem) item.outcome = Outcome::failed;
+        const auto& problem =
+            no_place == layout_.problems.end() ? plan_.entry(item).problem() : no_place->second;
+        if (!problem) continue;
+        item.outcome = Outcome::failed;
+        item.add_extras().problem = problem;
     }
 }
 

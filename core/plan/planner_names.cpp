@@ -17,7 +17,7 @@ std::string Planner::untaken(FolderId folder, FileType type, const std::string& 
 }
 
 /// A free name by the decision's own words, its scheme, or the policy's; nobody else's from now on.
-std::string Planner::new_name(FolderId folder, const std::string& name, const Status& status,
+std::string Planner::new_name(FolderId folder, const std::string& name, const FileState& status,
                               const std::string& from) {
     const auto taken = [&](const std::string& one) { return is_taken(folder, one); };
     const NewNames& scheme =

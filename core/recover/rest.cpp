@@ -102,10 +102,11 @@ public:
             item.collision->held_by_batch = was.held_by_batch;
             item.collision->shared = was.shared;
             if (!was.elsewhere.empty())
-                item.collision->elsewhere = std::make_shared<const std::string>(was.elsewhere);
+                item.collision->extras.make().elsewhere = std::make_shared<const std::string>(was.elsewhere);
         }
         if (!was.problem.empty())
-            item.problem = std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
+            item.add_extras().problem =
+                std::make_shared<const Error>(Error{Fault::refused, 0, was.problem, was.source});
         if (was.attributes)
             item.add_extras().attributes = std::make_shared<const Attributes>(*was.attributes);
         if (!was.entry_of_safe.empty()) item.add_extras().entry_of_safe = was.entry_of_safe;
@@ -165,12 +166,12 @@ private:
         entry.name = std::string(name_of(was.source));
         entry.status.type = was.type;
         entry.status.id = was.identity;
-        entry.status.mode = was.mode;
+        entry.status.mode = was.mode & 07777U;
         entry.status.links = was.links;
-        entry.points_at = was.points_at;
+        if (!was.points_at.empty()) entry.extras.make().points_at = was.points_at;
         if (!was.real.empty())
-            entry.real = std::make_shared<const Place>(
-                Place{sources_.at(std::string(parent_of(was.real))), std::string(name_of(was.real))});
+            entry.extras.make().real =
+                Place{sources_.at(std::string(parent_of(was.real))), std::string(name_of(was.real))};
         const bool is_entered = was.action == Action::copy || is_packed(was.action) ||
                                 (was.action == Action::move && was.role == Role::arrives);
         if (was.type == FileType::folder && is_entered) entry.inside = sources_.at(was.source);

@@ -25,12 +25,18 @@ bool holds(const std::vector<Identity>& things, const Identity& one) {
 }
 
 /// A folder and those above it; of one that is not there, those that are.
-std::vector<Identity> chain_of(FileSystem& disk, std::string path) {
+struct Chain {
+    bool is_there = false;
+    std::vector<Identity> things{};
+};
+Chain chain_of(FileSystem& disk, std::string path) {
     auto opened = disk.open_folder(path);
+    const bool is_there = opened.has_value();
     for (; !opened && path != "/"; opened = disk.open_folder(path)) path = std::string(parent_of(path));
     if (!opened) return {};
     auto things = ancestors(disk, std::move(*opened));
-    return things ? std::move(*things) : std::vector<Identity>{};
+    if (!things || things->empty()) return {};
+    return {is_there, std::move(*things)};
 }
 
 }  // namespace
@@ -62,12 +68,9 @@ bool is_in_use(FileSystem& disk, const Handle& folder, const std::vector<std::st
     if (!above || above->empty()) return false;
     return std::any_of(places.begin(), places.end(), [&](const std::string& place) {
         const bool whole = place.size() > 1 && place.back() == '/';
-        const auto chain = chain_of(disk, whole ? place.substr(0, place.size() - 1) : place);
-        if (holds(chain, above->front())) return true;
-        // `chain` begins with the folder itself only where it is there
-        const auto own = whole ? disk.open_folder(place) : Result<Handle>(failure(Fault::not_found, "", ""));
-        const auto status = own ? disk.status(*own) : Result<Status>(failure(Fault::not_found, "", ""));
-        return status && holds(*above, status->id);
+        const Chain chain = chain_of(disk, whole ? place.substr(0, place.size() - 1) : place);
+        return holds(chain.things, above->front()) ||
+               (whole && chain.is_there && holds(*above, chain.things.front()));
     });
 }
 

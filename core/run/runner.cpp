@@ -239,11 +239,11 @@ Result<void> Runner::step(ItemId id) {
     receipt_item(id);
     if (it.parks) (void)is_parked(id);  // before the run was interrupted
     if (it.outcome == Outcome::failed) {
-        fail(id, *it.problem);
+        fail(id, *it.problem());
         return {};
     }
     if (it.outcome == Outcome::skipped || it.outcome == Outcome::undecided) {
-        if (it.problem) receipt_item(id).error = reason(*it.problem);
+        if (it.problem()) receipt_item(id).error = reason(*it.problem());
         settle(id, it.outcome);
         return {};
     }

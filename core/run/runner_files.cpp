@@ -28,12 +28,12 @@ std::string Runner::link_key(const Identity& id) {
 
 Result<std::shared_ptr<const Handle>> Runner::source_folder(ItemId id) {
     if (plan_.leaves(item(id)) || is_renamed(id)) return targets_.open(item(id).folder);
-    return sources_.open(entry(id).real ? entry(id).real->folder : entry(id).folder);
+    return sources_.open(entry(id).real() ? entry(id).real()->folder : entry(id).folder);
 }
 
 std::string Runner::source_name(ItemId id) const {
     if (const auto hidden = parked_.find(id); hidden != parked_.end()) return hidden->second;
-    return entry(id).real ? entry(id).real->name : entry(id).name;
+    return entry(id).real() ? entry(id).real()->name : entry(id).name;
 }
 
 void Runner::note_taken_from(ItemId id) {
@@ -302,7 +302,7 @@ Ready Runner::further_name(ItemId id) {
 Ready Runner::link_again(Work& work) {
     const ItemId id = work.item;
     return {[this, id, &work](const Handle& folder, const std::string& name) -> Result<void> {
-                if (auto made = disk_.make_link(folder, name, entry(id).points_at); !made) {
+                if (auto made = disk_.make_link(folder, name, entry(id).points_at()); !made) {
                     const auto& why = made.error();
                     if (why.fault != Fault::unsupported && why.code != EPERM) return made;
                     return failure(Fault::unsupported, "is a link, which the destination cannot hold", "");
@@ -316,7 +316,8 @@ Ready Runner::link_again(Work& work) {
             [this, id, began = now_ns()](const Handle& folder, const std::string& name, const Status& there) {
                 const auto points_at = disk_.read_link(folder, name);
                 return there.type == FileType::link && there.owner == ::geteuid() && points_at &&
-                       *points_at == entry(id).points_at && there.status_changed_ns >= began - kernel_tick_ns;
+                       *points_at == entry(id).points_at() &&
+                       there.status_changed_ns >= began - kernel_tick_ns;
             }};
 }
 

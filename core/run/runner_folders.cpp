@@ -134,7 +134,7 @@ void Runner::note_made(ItemId id, const Placed& placed) {
 /// The same of one that has its attributes once it is filled.
 void Runner::finish_making(ItemId id, Placed placed, const Attributes& attributes) {
     const FolderId inside = item(id).inside;
-    placed.status.mode = attributes.mode;
+    placed.status.mode = attributes.mode & 07777U;
     note_made(id, placed);
     if (inside != no_folder) {
         to_finish_.push_back({inside, attributes, number(id)});

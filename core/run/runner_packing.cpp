@@ -111,10 +111,14 @@ Result<void> Runner::pack(ItemId id, ArchiveSink& sink) {
     const Entry& source = entry(id);
     const auto from = source_folder(id);
     if (!from) return failure(from.error());
-    ToPack thing{member_path(id),  plan_.source_path(item(id)),
-                 from->get(),      source_name(id),
-                 nullptr,          source.status,
-                 source.points_at, item(id).action == Action::pack_away};
+    ToPack thing{member_path(id),
+                 plan_.source_path(item(id)),
+                 from->get(),
+                 source_name(id),
+                 nullptr,
+                 source.status,
+                 source.points_at(),
+                 item(id).action == Action::pack_away};
     std::shared_ptr<const Handle> inside;
     if (source.status.type == FileType::folder) {
         auto opened = sources_.open(source.inside);

@@ -148,7 +148,8 @@ void Runner::leave_undecided(ItemId id, const std::string& why) {
         if (const auto status = disk_.status(**folder, name)) {
             Held held{name, *status, {}};
             if (status->type == FileType::link)
-                if (auto points_at = disk_.read_link(**folder, name)) held.points_at = std::move(*points_at);
+                if (auto points_at = disk_.read_link(**folder, name))
+                    held.points_at.make() = std::move(*points_at);
             const auto finding = item(id).collision && item(id).collision->finding == Finding::twin
                                      ? std::optional(Finding::twin)
                                      : fresh_finding(id, held);

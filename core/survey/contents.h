@@ -7,6 +7,7 @@
 #include <memory>
 #include <optional>
 #include <unordered_map>
+#include <unordered_set>
 #include <utility>
 #include <vector>
 
@@ -25,7 +26,7 @@ struct Pair {
     bool operator==(const Pair&) const = default;
 };
 
-inline Pair pair_of(const Status& incoming, const Status& held) {
+inline Pair pair_of(const FileState& incoming, const FileState& held) {
     return {incoming.id, held.id, incoming.status_changed_ns, held.status_changed_ns};
 }
 
@@ -49,7 +50,7 @@ struct PairHash {
 /// A file that holds the bytes of another.
 struct Elsewhere {
     std::shared_ptr<const std::string> path;
-    Status held;
+    FileState held;
 };
 
 /// What has been found out by reading: whether the two of a pair hold the same bytes. Tied to device, inode,
@@ -57,7 +58,11 @@ struct Elsewhere {
 /// by a hash of 128 bits of all that.
 class KnownContents {
 public:
-    void learn(const Pair& pair, bool same) { known_[key_of(pair)] = same; }
+    void learn(const Pair& pair, bool same) {
+        const Key key = key_of(pair);
+        (same ? same_ : different_).insert(key);
+        (same ? different_ : same_).erase(key);
+    }
     void learn_problem(const Pair& pair, Error why) {
         problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why));
     }
@@ -68,15 +73,16 @@ public:
         return found == problems_.end() ? nullptr : found->second;
     }
     std::optional<bool> same(const Pair& pair) const {
-        const auto found = known_.find(key_of(pair));
-        return found == known_.end() ? std::nullopt : std::optional(found->second);
+        const Key key = key_of(pair);
+        if (same_.contains(key)) return true;
+        return different_.contains(key) ? std::optional(false) : std::nullopt;
     }
 
     /// Where the bytes of a file are too, in the destination that was looked through.
-    void learn_elsewhere(const Status& of, Elsewhere found) {
+    void learn_elsewhere(const FileState& of, Elsewhere found) {
         elsewhere_[key_of(pair_of(of, {}))] = std::move(found);
     }
-    const Elsewhere* elsewhere(const Status& of) const {
+    const Elsewhere* elsewhere(const FileState& of) const {
         const auto found = elsewhere_.empty() ? elsewhere_.end() : elsewhere_.find(key_of(pair_of(of, {})));
         return found == elsewhere_.end() ? nullptr : &found->second;
     }
@@ -93,7 +99,8 @@ private:
     };
     static Key key_of(const Pair& pair);
 
-    std::unordered_map<Key, bool, KeyHash> known_;
+    std::unordered_set<Key, KeyHash> same_;
+    std::unordered_set<Key, KeyHash> different_;
     std::unordered_map<Key, std::shared_ptr<const Error>, KeyHash> problems_;
     std::unordered_map<Key, Elsewhere, KeyHash> elsewhere_;
 };

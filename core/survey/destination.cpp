@@ -74,7 +74,8 @@ Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder) {
         }
         Held entry{name.bytes, *status, {}};
         if (status->type == FileType::link)
-            if (auto points_at = disk.read_link(folder, name.bytes)) entry.points_at = std::move(*points_at);
+            if (auto points_at = disk.read_link(folder, name.bytes))
+                entry.points_at.make() = std::move(*points_at);
         held.add(std::move(entry));
     }
     held.settle();

@@ -12,14 +12,15 @@
 
 #include "files/file_system.h"
 #include "files/folder_tree.h"
+#include "files/rare.h"
 
 namespace tavlo {
 
 /// What holds a name in the destination.
 struct Held {
     std::string name;
-    Status status;
-    std::string points_at{};
+    FileState status;
+    Rare<std::string> points_at{};  ///< a link's text
 };
 
 /// One folder of the destination as it was read.

@@ -119,7 +119,7 @@ private:
         entry.folder = sources_->at(std::string(parent_of(source)));
         entry.name = std::string(name_of(source));
         entry.status = what.status;
-        entry.points_at = what.points_at;
+        if (!what.points_at.empty()) entry.extras.make().points_at = what.points_at;
         batch_->entries.push_back(std::move(entry));
         Item& item = plan_.items.emplace_back();
         item.entry = static_cast<EntryId>(batch_->entries.size() - 1);
@@ -155,7 +155,7 @@ private:
         status.type = was.type;
         status.id = was.after;
         Item& item = add(source, target, {status}, Action::move, Outcome::undecided);
-        item.problem =
+        item.add_extras().problem =
             std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, std::move(why), was.place()});
         if (now) collide(item, now->status, Decision::undecided);
     }
@@ -175,7 +175,7 @@ private:
             Status status;
             status.type = was.type;
             Item& item = add(place, place, {status}, Action::move, Outcome::failed);
-            item.problem = std::make_shared<const Error>(
+            item.add_extras().problem = std::make_shared<const Error>(
                 Error{Fault::not_found, 0, "its version " + id + " is no longer in the Safe", place});
             return;
         }
@@ -329,7 +329,7 @@ private:
             static_cast<std::int64_t>(*names) + (change == change_of_names_.end() ? 0 : change->second) > 0;
         if (holds) {
             Item& item = add(path, path, *now, Action::remove_folder, Outcome::skipped);
-            item.problem = std::make_shared<const Error>(
+            item.add_extras().problem = std::make_shared<const Error>(
                 Error{Fault::refused, 0, "still holds something, and stays", path});
             return;
         }

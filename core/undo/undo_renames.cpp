@@ -68,10 +68,10 @@ private:
                                                                 : now->status.id == was.after);
         if (is_it && !basis_.is_changed(was, now->status)) {
             entry.status = now->status;
-            entry.points_at = now->points_at;
+            if (!now->points_at.empty()) entry.extras.make().points_at = now->points_at;
             if (was.type == FileType::folder) entry.inside = folders_.at(place);
         } else {
-            entry.problem = std::make_shared<const Error>(
+            entry.extras.make().problem = std::make_shared<const Error>(
                 Error{Fault::changed_meanwhile, 0, now ? "was changed since" : "is no longer there", place});
         }
         if (was.type == FileType::folder)
@@ -85,10 +85,10 @@ private:
     void finish(Item& item) {
         item.takes_back = numbers_[item.entry];
         if (item.outcome == Outcome::created) item.outcome = Outcome::restored;
-        const bool is_changed = item.problem && item.problem->fault == Fault::changed_meanwhile;
+        const bool is_changed = item.problem() && item.problem()->fault == Fault::changed_meanwhile;
         if (item.outcome == Outcome::failed && is_changed) item.outcome = Outcome::undecided;
-        if (item.outcome == Outcome::undecided && !item.problem)
-            item.problem =
+        if (item.outcome == Outcome::undecided && !item.problem())
+            item.add_extras().problem =
                 std::make_shared<const Error>(Error{Fault::changed_meanwhile, 0, "its old name is taken",
                                                     batch_->source_path(batch_->entries[item.entry])});
     }
@@ -114,14 +114,14 @@ private:
                 entry.folder = shelves.at(std::string(parent_of(version->stored)));
                 entry.name = std::string(name_of(version->stored));
                 entry.status = stored->status;
-                entry.points_at = stored->points_at;
+                if (!stored->points_at.empty()) entry.extras.make().points_at = stored->points_at;
                 item.outcome = Outcome::restored;
                 item.whole = stored->status.type == FileType::folder;
                 item.add_extras().entry_of_safe = version->id;
                 if (entry.name != batch_->entries[of].name) item.add_extras().name = batch_->entries[of].name;
             } else {
                 item.outcome = Outcome::failed;
-                item.problem = std::make_shared<const Error>(
+                item.add_extras().problem = std::make_shared<const Error>(
                     Error{Fault::not_found, 0, "its version " + versions_[of] + " is no longer in the Safe",
                           batch_->source_path(batch_->entries[of])});
             }

@@ -4,8 +4,10 @@
 #include "heard.h"
 
 #include <QAccessible>
+#include <QDate>
 #include <QFile>
 #include <QLabel>
+#include <QLocale>
 #include <QRegularExpression>
 
 #include "desk.h"
@@ -45,6 +47,8 @@ QString settled(QString line, const Desk& desk) {
                  QStringLiteral("TIME"));
     line.replace(QRegularExpression(QStringLiteral("\\b\\d{1,2} [A-Z][a-z]{2} TIME")),
                  QStringLiteral("TODAY TIME"));
+    for (const QDate& day : {QDate::currentDate(), QDate::currentDate().addDays(-1)})  // it may be midnight
+        line.replace(QLocale::c().toString(day, QStringLiteral("d MMMM yyyy")), QStringLiteral("TODAY"));
     line.replace(QRegularExpression(QStringLiteral("[\\d.]+\\W[A-Za-z]+ free")), QStringLiteral("SOME free"));
     line.replace(QString::fromStdString(folder.parent_path().filename()) + QStringLiteral(" / OFFICE"),
                  QStringLiteral("ABOVE / OFFICE"));

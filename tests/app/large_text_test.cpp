@@ -8,6 +8,7 @@
 #include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/main_window.h"
 #include "views/parts/button_row.h"
@@ -93,4 +94,76 @@ TEST_CASE("with text of any size figures have their room, and all decisions can 
               pairs->columnWidth(pairs->model()->columnCount() - 1));
     }
     if (german) qApp->removeTranslator(&translator);
+}
+
+TEST_CASE("with large text the window still fits a small screen, whichever place is open", "[looks][large]") {
+    const std::string language = GENERATE("en", "de", "fr");
+    CAPTURE(language);
+    const TextSize size(14);
+    QTranslator translator;
+    REQUIRE(translator.load(QStringLiteral(":/i18n/tavlo_%1.qm").arg(QString::fromStdString(language))));
+    qApp->installTranslator(&translator);
+    {
+        TempFolder temp;
+        temp.write("desk/permit-0413.pdf", "x");
+        temp.write("to/permit-0413.pdf", "y");
+        MainWindow window(temp.path("desk"), temp.path("state"));
+        window.show();
+        const WindowDriver driver(window);
+        REQUIRE(driver.settle());
+        window.bench().replacePicks({temp.path("desk/permit-0413.pdf")});
+        window.bench().setDestination(temp.path("to"));
+        REQUIRE(driver.settle());
+        for (const char* place : {"placeBench", "placeCollisions", "placeRuns", "placeReceipts", "placeSafe",
+                                  "placeJobs", "placeSizes"}) {
+            driver.click(place);
+            REQUIRE(driver.settle());
+            CAPTURE(place);
+            CHECK(window.minimumSizeHint().width() <= 1280);
+        }
+    }
+    qApp->removeTranslator(&translator);
+}
+
+TEST_CASE("names keep their room with large text: other columns go, and come back with the room",
+          "[looks][large]") {
+    const TextSize size(14);
+    TempFolder temp;
+    temp.write("desk/permit-0413.pdf", "x");
+    temp.write("to/permit-0413.pdf", "yy");
+    MainWindow window(temp.path("desk"), temp.path("state"));
+    window.resize(1280, 800);
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(driver.settle());
+    window.bench().replacePicks({temp.path("desk/permit-0413.pdf")});
+    window.bench().setDestination(temp.path("to"));
+    REQUIRE(driver.settle());
+    driver.click("asInHand");
+    REQUIRE(driver.settle());
+    const auto* batch = driver.find<QTableView>("batchList");
+    const auto* pairs = driver.find<QTableView>("pairList");
+    const auto shown = [](const QTableView& list) {
+        int columns = 0;
+        for (int column = 0; column < list.model()->columnCount(); ++column)
+            columns += list.isColumnHidden(column) ? 0 : 1;
+        return columns;
+    };
+    CHECK(batch->columnWidth(0) >= digits(23));
+    const int with_little_room = shown(*batch);
+    CHECK(with_little_room < batch->model()->columnCount());
+    window.resize(2600, 800);
+    REQUIRE(driver.settle());
+    CHECK(shown(*batch) == batch->model()->columnCount());
+    CHECK(batch->columnWidth(0) >= digits(23));
+    driver.click("placeCollisions");
+    REQUIRE(driver.settle());
+    CHECK(shown(*pairs) == pairs->model()->columnCount());
+    window.resize(1172, 800);
+    REQUIRE(driver.settle());
+    CHECK(pairs->columnWidth(0) >= digits(20));
+    CHECK(shown(*pairs) < pairs->model()->columnCount());
+    driver.click("placeBench");
+    REQUIRE(driver.settle());
+    CHECK(shown(*batch) <= with_little_room);
 }

@@ -10,11 +10,13 @@
 #include "models/folder_model.h"
 #include "support/catch.h"
 #include "tasks/bench.h"
+#include "tasks/runs.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/gathering/gathering_side.h"
 #include "views/parts/button_row.h"
 #include "views/parts/mirrored.h"
+#include "views/runs/lane_view.h"
 
 namespace {
 
@@ -132,4 +134,25 @@ TEST_CASE("the real window works from right to left: sentence, marks, decisions,
     const QImage seen = list->viewport()->grab().toImage();
     CHECK(seen.pixelColor(row.right() - 2, row.center().y()).name() == Theme::current().accent.name());
     CHECK(seen.pixelColor(row.left() + 2, row.center().y()).name() != Theme::current().accent.name());
+}
+
+TEST_CASE("what is put in its place by hand is mirrored too: the buttons of a lane",
+          "[window]") {
+    Desk desk;
+    desk.temp.write("desk/a.txt", "new a");
+    const FromRight mirror;
+    desk.open();
+    desk.window->bench().replacePicks({desk.temp.path("desk/a.txt")});
+    desk.window->bench().setDestination(desk.temp.path("there"));
+    REQUIRE(desk.driver->settle());
+    desk.driver->click("start");
+    REQUIRE(WindowDriver::wait([&] { return desk.window->runs().lanes().size() == 1; }));
+    desk.driver->click("placeRuns");
+    REQUIRE(desk.driver->settle());
+    const auto* lane = desk.driver->find<LaneView>("lane");
+    REQUIRE(lane != nullptr);
+    const auto* buttons = lane->findChild<QWidget*>("laneButtons");
+    REQUIRE(buttons != nullptr);
+    CHECK(buttons->geometry().right() < lane->width() / 2);  // the sentence begins at the right
+    CHECK(buttons->geometry().left() >= 0);
 }

@@ -229,7 +229,7 @@ TEST_CASE("marks stay while one filters, sorts, goes elsewhere and comes back", 
     const int row = driver.rowNamed("folderList", "permit-0430-crane-barge.pdf");
     REQUIRE(row >= 0);
     CHECK(office.window->gathering().model().index(row, 0).data(FolderModel::PickedRole).toBool());
-    CHECK(office.text("pickedHere").contains("1 in the batch"));
+    CHECK(office.text("pickedHere").contains("1 picked here"));
     driver.clickMark(row);
     CHECK(office.window->bench().picks().empty());
 }

@@ -8,6 +8,7 @@
 #include <latch>
 #include <random>
 #include <set>
+#include <stdexcept>
 
 #include "batch/gather.h"
 #include "files/path.h"
@@ -19,6 +20,49 @@
 
 using namespace tavlo;
 namespace fs = std::filesystem;
+
+TEST_CASE("what was thrown ahead is thrown where it is taken", "[ahead]") {
+    for (const unsigned count : {0U, 1U, 3U}) {
+        AheadThreads threads(count);
+        std::vector<std::shared_ptr<Ahead<int>>> asked;
+        for (int number = 0; number < 20; ++number)
+            asked.push_back(threads.ask<int>([number] {
+                if (number % 3 == 1) throw std::runtime_error("row " + std::to_string(number));
+                return number;
+            }));
+        for (int number = 0; number < 20; ++number) {
+            if (number % 3 == 1)
+                CHECK_THROWS_WITH(asked[static_cast<std::size_t>(number)]->take(),
+                                  "row " + std::to_string(number));
+            else
+                CHECK(asked[static_cast<std::size_t>(number)]->take() == number);
+        }
+    }
+}
+
+TEST_CASE("things in turn come in the order in which they were asked for, and one alone needs no thread",
+          "[ahead]") {
+    const auto here = std::this_thread::get_id();
+    for (const unsigned count : {0U, 1U, 3U}) {
+        AheadThreads threads(count);
+        InTurn<std::pair<int, std::thread::id>> alone(threads);
+        alone.ask([] { return std::pair(1, std::this_thread::get_id()); });
+        CHECK(alone.take().second == here);
+        InTurn<int> many(threads);
+        std::vector<int> taken;
+        for (int number = 0; number < 500; ++number) {
+            if (many.is_full()) taken.push_back(many.take());
+            many.ask([number] { return number; });
+        }
+        while (!many.is_empty()) taken.push_back(many.take());
+        REQUIRE(taken.size() == 500);
+        CHECK(std::is_sorted(taken.begin(), taken.end()));
+        many.ask([]() -> int { throw std::runtime_error("this one"); });
+        many.ask([] { return 7; });
+        CHECK_THROWS_WITH(many.take(), "this one");
+        CHECK(many.take() == 7);  // what comes behind it is not lost
+    }
+}
 
 namespace {
 
@@ -163,8 +207,8 @@ TEST_CASE("a folder that is another one by the time it is read ahead is not take
     int problems = 0;
     for (const Entry& entry : batch.entries) {
         CHECK(entry.name != "not mine");
-        problems += entry.problem ? 1 : 0;
-        if (entry.problem) CHECK(entry.problem->fault == Fault::changed_meanwhile);
+        problems += entry.problem() ? 1 : 0;
+        if (entry.problem()) CHECK(entry.problem()->fault == Fault::changed_meanwhile);
     }
     CHECK(problems == 1);
 }
@@ -185,8 +229,8 @@ TEST_CASE("a name that cannot be looked at while it is read ahead is told with i
     for (const Entry& entry : batch.entries) {
         CHECK(entry.name != "778");
         if (entry.name == "777") {
-            REQUIRE(entry.problem);
-            CHECK(entry.problem->step == "refused by the test");
+            REQUIRE(entry.problem());
+            CHECK(entry.problem()->step == "refused by the test");
             ++told_of;
         }
     }

@@ -101,6 +101,51 @@ TEST_CASE("what was compared before a stop is remembered, and not read again", "
     CHECK(same == count / 2);
 }
 
+TEST_CASE("what is remembered is asked for before it is planned, so that nothing is left to compare",
+          "[disk][same]") {
+    TempFolder temp;
+    for (const char* name : {"one", "two", "in/three", "in/four"}) {
+        temp.write("from/" + std::string(name), "as long");
+        temp.write("to/" + std::string(name), name == std::string("two") ? "unlike!" : "as long");
+    }
+    temp.write("from/longer", "as long and more");
+    temp.write("to/longer", "as long");
+    temp.write("from/empty", "");
+    temp.write("to/empty", "");
+    Job job = copy({temp.path("from")}, temp.path("to"));
+    job.structure.contents = true;
+    CountsOpens disk;
+    Memory memory;
+    const auto batch = std::make_shared<const Batch>(value(gather(disk, job.what.sources)));
+    const auto first = [&] {
+        KnownContents known;
+        const Outlook seen = value(look_ahead(disk, job, batch, known, &memory));
+        CHECK(seen.plan->not_compared.size() == 4);
+        REQUIRE(compare_pairs(disk, *seen.plan, known, &memory));
+        return plan_again(job, seen, known);
+    }();
+    REQUIRE(memory.told.size() == 4);
+    disk.opened = 0;
+    memory.asked = 0;
+    KnownContents known;
+    const Outlook seen = value(look_ahead(disk, job, batch, known, &memory));
+    CHECK(disk.opened == 0);
+    CHECK(memory.asked == 4);  // not of other sizes, and not of files that hold nothing
+    CHECK(seen.plan->not_compared.empty());
+    REQUIRE(seen.plan->items.size() == first.plan->items.size());
+    for (ItemId id = 0; id < seen.plan->items.size(); ++id) {
+        const Item& item = seen.plan->items[id];
+        CHECK(item.outcome == first.plan->items[id].outcome);
+        REQUIRE((item.collision != nullptr) == (first.plan->items[id].collision != nullptr));
+        if (item.collision) CHECK(item.collision->finding == first.plan->items[id].collision->finding);
+    }
+    // one that has changed since is another pair
+    temp.write("to/in/three", "not as before");
+    temp.write("to/in/three", "AS LONG");
+    KnownContents again;
+    CHECK(value(look_ahead(disk, job, batch, again, &memory)).plan->not_compared.size() == 1);
+}
+
 TEST_CASE("a pair is known by all that tells it from another, and by nothing less", "[same]") {
     KnownContents known;
     const Pair pair{{1, 2, 3, 4}, {5, 6, 7, 8}, 9, 10};

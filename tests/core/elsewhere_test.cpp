@@ -46,7 +46,7 @@ TEST_CASE("a file whose bytes are there under another name is found, and skipped
     REQUIRE(plan->colliding.size() == 1);
     const Item& item = plan->items[plan->colliding[0]];
     CHECK(item.collision->finding == Finding::elsewhere);
-    CHECK(*item.collision->elsewhere == temp.path("to/2031/deep/img-1.jpg"));
+    CHECK(*item.collision->elsewhere() == temp.path("to/2031/deep/img-1.jpg"));
     // what is said of names that are taken is not meant for one that is free
     for (const Decision decision : {Decision::undecided, Decision::overwrite, Decision::rename}) {
         const auto arrives = value(prepare(*jobs.disk, with(plain, decision))).plan;

@@ -4,11 +4,13 @@
 #include <rapidcheck.h>
 #include <sys/stat.h>
 
+#include <ctime>
 #include <filesystem>
 #include <map>
 #include <set>
 
 #include "files/path.h"
+#include "keep/documents.h"
 #include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
@@ -66,7 +68,7 @@ std::uint64_t room_of(const TempFolder& temp) {
     return bytes;
 }
 
-constexpr std::uint64_t items_planned = 700;  // over three rows
+constexpr std::uint64_t items_planned = 2500;  // over more rows than are packed ahead
 
 /// What a store should answer, kept in the plainest way.
 struct Model {
@@ -317,4 +319,23 @@ TEST_CASE("what a run needed while it went is given back to the disk, and a rece
     head.finished_ns = 1;
     CHECK(value(store->forget_receipts(now_ns())) == 1);
     CHECK(room_of(temp) < empty + kept / 10);
+}
+
+TEST_CASE("moments are written as UTC, whichever they are", "[kept]") {
+    CHECK(utc_text(0) == "1970-01-01T00:00:00.000000000Z");
+    CHECK(utc_text(-1) == "1969-12-31T23:59:59.999999999Z");
+    CHECK(utc_text(1'930'471'447'000'000'005) == "2031-03-05T10:04:07.000000005Z");
+    CHECK(utc_text(951'782'400'000'000'000) == "2000-02-29T00:00:00.000000000Z");
+    CHECK(utc_text(INT64_MAX) == "2262-04-11T23:47:16.854775807Z");
+    CHECK(utc_text(INT64_MIN) == "1677-09-21T00:12:43.145224192Z");
+    CHECK(rc::check("as the C library has it", [](std::int64_t ns) {
+        constexpr std::int64_t second = 1'000'000'000;
+        const auto at = static_cast<std::time_t>((ns - ((ns % second) + second) % second) / second);
+        std::tm parts{};
+        RC_PRE(ns > INT64_MIN + second);
+        ::gmtime_r(&at, &parts);
+        char text[32];
+        std::strftime(text, sizeof text, "%Y-%m-%dT%H:%M:%S", &parts);
+        RC_ASSERT(utc_text(ns).substr(0, 19) == text);
+    }));
 }

@@ -295,9 +295,9 @@ TEST_CASE("what the destination cannot hold is said before the start", "[plan]")
     scene.destination.volume.holds_links = false;
     const Plan plan = scene.plan();
     CHECK(plan.totals.of(Outcome::failed) == 3);
-    CHECK(plan.items[2].problem->fault == Fault::unsupported);
-    CHECK(plan.items[0].problem->fault == Fault::name_not_possible);
-    CHECK(plan.items[1].problem->fault == Fault::no_space);
+    CHECK(plan.items[2].problem()->fault == Fault::unsupported);
+    CHECK(plan.items[0].problem()->fault == Fault::name_not_possible);
+    CHECK(plan.items[1].problem()->fault == Fault::no_space);
 }
 
 TEST_CASE("what the destination cannot hold under its name can arrive under the nearest one that it can",

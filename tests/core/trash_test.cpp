@@ -189,7 +189,7 @@ TEST_CASE("where a volume can have no trash the item fails, in the plan too, and
     temp.write("volume/.Trash-" + std::to_string(::geteuid()), "somebody's own file");
     const auto outlook = value(prepare(*jobs.disk, to_trash({temp.path("volume/sub/file")})));
     REQUIRE(outlook.plan->totals.of(Outcome::failed) == 1);
-    CHECK(outlook.plan->items[0].problem->step.find("no trash") != std::string::npos);
+    CHECK(outlook.plan->items[0].problem()->step.find("no trash") != std::string::npos);
     CHECK(jobs.carry_out(*outlook.plan).of(Outcome::failed) == 1);
     CHECK(temp.read("volume/sub/file") == "bytes");
     CHECK_FALSE(temp.has("data/Trash/files/file"));

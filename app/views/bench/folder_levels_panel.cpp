@@ -25,7 +25,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr double levels_digits = 91.5;
+constexpr double levels_digits = 88;
 constexpr std::size_t looked_at = 500;  // files, to see what a batch is
 const auto kept_levels = QStringLiteral("keptLevels");
 

@@ -23,7 +23,7 @@ constexpr int below_choices = 6;
 
 int group_line() { return lines(1.12); }
 int choices_height() { return lines(1.75); }
-int date_wide() { return digits(16); }  // of "3 May 2031 11:55"
+int date_wide() { return digits(17.5); }  // of a strong "20 May 2031 11:55", and a gap before it
 
 }  // namespace
 

@@ -26,6 +26,7 @@
 #include "views/parts/building.h"
 #include "views/parts/button_row.h"
 #include "views/parts/named_combo.h"
+#include "views/parts/names_first.h"
 #include "views/parts/opening.h"
 #include "views/parts/row_view.h"
 #include "views/parts/spacing.h"
@@ -155,12 +156,15 @@ void CollisionsPage::buildPairs() {
     pair_list_->setItemDelegate(pair_delegate_);
     pair_list_->setRowHeight(lines(1.75));
     pair_list_->horizontalHeader()->setSectionResizeMode(PairModel::NameColumn, QHeaderView::Stretch);
-    pair_list_->setColumnWidth(PairModel::IncomingColumn, digits(24.5));
-    pair_list_->setColumnWidth(PairModel::HeldColumn, digits(24.5));
+    pair_list_->setColumnWidth(PairModel::IncomingColumn, digits(26));
+    pair_list_->setColumnWidth(PairModel::HeldColumn, digits(26));
     pair_list_->setColumnWidth(PairModel::WordsColumn, digits(18));
     pair_list_->setColumnWidth(PairModel::DecisionColumn,
                                std::max(digits(24), buttons_width(pair_list_->font(), decision_choices())));
+    names_first_ = new NamesFirst(*pair_list_, PairModel::NameColumn, {});
     pair_list_->installEventFilter(this);
+    pair_list_->viewport()->installEventFilter(
+        this);  // not the list: that is told before its viewport has its new size
     empty_ = new QLabel(pair_list_->viewport());
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
@@ -254,7 +258,7 @@ void CollisionsPage::showPair() {
     const Item& item = plan->items[id];
     const Side incoming{tr("Incoming"), plan->source_path(item), plan->entry(item).status};
     Side held{tr("There now"),
-              item.collision->elsewhere ? *item.collision->elsewhere : plan->target_path(item),
+              item.collision->elsewhere() ? *item.collision->elsewhere() : plan->target_path(item),
               item.collision->held};
     if (item.collision->held_by_batch)
         for (const ItemId twin : twins_of(*plan, id))
@@ -268,12 +272,15 @@ void CollisionsPage::showPair() {
 
 /// Names come first: with little room goes what is said below too. Of twins, where they come from stays.
 void CollisionsPage::fitColumns() {
-    constexpr int roomy = 1010;
+    const int roomy = digits(133);
     const CollisionGroup* group = currentGroup();
     const bool twins = group != nullptr && GroupModel::isTwins(*group);
     const bool has_room = pair_list_->viewport()->width() >= roomy;
     pair_list_->setColumnHidden(PairModel::WordsColumn, !has_room && !twins);
     pair_list_->setColumnHidden(PairModel::HeldColumn, !has_room && twins);
+    // size and date of both are said below the list, too
+    names_first_->setGoing(twins ? std::vector<int>{PairModel::IncomingColumn}
+                                 : std::vector<int>{PairModel::HeldColumn, PairModel::IncomingColumn});
 }
 
 std::vector<ItemId> CollisionsPage::selectedItems() const {
@@ -410,9 +417,10 @@ bool CollisionsPage::pairKey(int key, Qt::KeyboardModifiers modifiers) {
 }
 
 bool CollisionsPage::eventFilter(QObject* watched, QEvent* event) {
-    if (event->type() == QEvent::Resize && watched == pair_list_) fitColumns();
-    if (event->type() == QEvent::Resize && watched == pair_list_)
+    if (event->type() == QEvent::Resize && watched == pair_list_->viewport()) {
+        fitColumns();
         empty_->setGeometry(QRect(QPoint(0, 0), pair_list_->viewport()->size()).adjusted(30, 10, -30, -10));
+    }
     // F2 is the window's own for files
     const bool override_key =
         event->type() == QEvent::ShortcutOverride && static_cast<QKeyEvent*>(event)->key() == Qt::Key_F2;

@@ -72,6 +72,7 @@ private:
     PairDelegate* pair_delegate_;
     QListView* group_list_;
     RowView* pair_list_;
+    class NamesFirst* names_first_;
     FaceToFace* face_;
     QLabel* taken_;
     QLabel* settled_;

@@ -24,7 +24,7 @@ namespace {
 
 constexpr int rest_ms = 120;
 
-QString bytes_text(const Status& status) {
+QString bytes_text(const FileState& status) {
     switch (status.type) {
         case FileType::file:
             return FaceToFace::tr("%1 (%2 bytes)")
@@ -153,7 +153,7 @@ void FaceToFace::showTitles() {
 
 FaceToFace::Facts FaceToFace::factsOf(int side) const {
     const auto at = static_cast<std::size_t>(side);
-    const Status& status = sides_[at].status;
+    const FileState& status = sides_[at].status;
     Facts facts{{tr("Changed"), date_text_full(status.id.modified_ns)},
                 {tr("Size"), bytes_text(status)},
                 {tr("Permissions"), permissions_text(status.mode)}};

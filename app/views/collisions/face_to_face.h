@@ -23,7 +23,7 @@ class TextPair;
 struct Side {
     QString title;
     std::string path;
-    tavlo::Status status;
+    tavlo::FileState status;
 };
 
 /// Two files, or whatever wants one name, face to face: their facts with what differs set off, and what is in

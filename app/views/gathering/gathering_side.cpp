@@ -243,6 +243,7 @@ void GatheringSide::buildList() {
     list_->setColumnHidden(number(FolderColumn::folder), true);
     list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     list_->installEventFilter(this);
+    list_->viewport()->installEventFilter(this);  // the list is told before its viewport has its new size
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
     list_->horizontalHeader()->setContextMenuPolicy(Qt::CustomContextMenu);
     empty_ = new QLabel(list_->viewport());
@@ -270,6 +271,7 @@ void GatheringSide::buildSheet() {
     sheet_ = new ContactSheet(*model_, *list_->selectionModel(), ThumbnailCache::ofThisUser());
     sheet_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     sheet_->installEventFilter(this);
+    sheet_->viewport()->installEventFilter(this);
     sheet_->setContextMenuPolicy(Qt::CustomContextMenu);
     connect(sheet_, &ContactSheet::pickToggled, this,
             [this](const QModelIndex& index) { togglePick({index.row()}); });
@@ -429,7 +431,8 @@ void GatheringSide::activate(int row) {
 }
 
 bool GatheringSide::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == &view() && (event->type() == QEvent::Resize || event->type() == QEvent::Show)) {
+    const bool has_new_size = watched == view().viewport() && event->type() == QEvent::Resize;
+    if (has_new_size || (watched == &view() && event->type() == QEvent::Show)) {
         empty_->setGeometry(QRect(QPoint(0, 0), view().viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == &view() && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);

@@ -41,7 +41,7 @@ void GatheringSide::refreshTotals() {
     const auto here = bench_.picks().in(listing.path);
     const auto all = bench_.picks().count();
     in_batch_->setText(all == 0   ? QString()
-                       : here > 0 ? tr("%Ln in the batch from here", nullptr, static_cast<int>(here))
+                       : here > 0 ? tr("%Ln picked here", nullptr, static_cast<int>(here))
                                   : tr("%Ln in the batch", nullptr, static_cast<int>(all)));
     refreshEmpty();
 }

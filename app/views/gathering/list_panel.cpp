@@ -13,6 +13,7 @@
 #include <QLabel>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QTableWidget>
 #include <QVBoxLayout>
 
@@ -23,6 +24,7 @@
 #include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/building.h"
+#include "views/parts/flow_layout.h"
 #include "views/parts/named_combo.h"
 #include "views/parts/spacing.h"
 #include "views/parts/with_focus.h"
@@ -43,25 +45,37 @@ ListPanel::ListPanel(FolderModel& model, QWidget* parent) : QFrame(parent), mode
     setAttribute(Qt::WA_StyledBackground);
     setSizePolicy(QSizePolicy::Preferred,
                   QSizePolicy::Ignored);  // the list below it says how much room there is
-    auto* column = new QVBoxLayout(this);
+    auto* all = new QVBoxLayout(this);
+    space_out(all, Inset::none, Gap::none);
+    auto* scroll = new QScrollArea;  // with large text on a small screen there is more than has room
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* inside = new QWidget;
+    scroll->setWidget(inside);
+    for (QWidget* part : {inside, scroll->viewport()}) part->setAutoFillBackground(false);
+    all->addWidget(scroll);
+    auto* column = new QVBoxLayout(inside);
     space_out(column, Inset::panel, Gap::beside);
     auto* head = new QHBoxLayout;
     auto* file = named_button("listFile", tr("Read a file…"));
     auto* close = named_button("listClose", tr("Close"));
-    head->addWidget(new QLabel(tr("<b>Pick what a list names</b>")), 1);
+    auto* title = new QLabel(tr("<b>Pick what a list names</b>"));
+    title->setWordWrap(true);
+    head->addWidget(title, 1);
     head->addWidget(file);
     head->addWidget(close);
     column->addLayout(head);
     buildLists(*column);
     counts_ = named_label("listCounts");
+    counts_->setWordWrap(true);
     column->addWidget(counts_);
-    auto* foot = new QHBoxLayout;
+    auto* foot = new FlowLayout(Gap::beside);
     auto* copy = named_button("listCopy", tr("Copy the report"));
     all_ = named_button("listTakeAll", tr("Take all that fit"));
     add_ = named_button("listAdd");
     add_->setProperty("role", "primary");
     foot->addWidget(copy);
-    foot->addStretch(1);
     foot->addWidget(all_);
     foot->addWidget(add_);
     column->addLayout(foot);

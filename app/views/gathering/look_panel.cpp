@@ -36,7 +36,9 @@ LookPanel::LookPanel(QWidget* parent) : QFrame(parent) {
     setObjectName(QStringLiteral("lookPanel"));
     setAttribute(Qt::WA_StyledBackground);
     setAccessibleName(tr("A look at the file"));
-    setFixedHeight(lines(12.5));
+    setMinimumHeight(lines(6));  // where there is little room the list goes first
+    setMaximumHeight(lines(12.5));
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Preferred);
     auto* row = new QHBoxLayout(this);
     space_out(row, Inset::bar, Gap::apart);
     pages_ = new QStackedWidget;
@@ -93,6 +95,8 @@ void LookPanel::clear() {
     note_->setText(tr("Nothing is current in the list."));
     pages_->setCurrentWidget(note_);
 }
+
+QSize LookPanel::sizeHint() const { return {QFrame::sizeHint().width(), maximumHeight()}; }
 
 void LookPanel::lookAt(const std::string& path, const Status& status, const QString& kind) {
     if (path == path_) return;  // current already

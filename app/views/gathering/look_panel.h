@@ -22,6 +22,7 @@ public:
     explicit LookPanel(QWidget* parent = nullptr);
     void lookAt(const std::string& path, const tavlo::Status& status, const QString& kind);
     void clear();
+    QSize sizeHint() const override;
 
 protected:
     void resizeEvent(QResizeEvent* event) override;

@@ -14,6 +14,7 @@
 #include "text.h"
 #include "theme/theme.h"
 #include "views/parts/elided_label.h"
+#include "views/parts/flow_layout.h"
 #include "views/parts/row_view.h"
 #include "views/parts/spacing.h"
 
@@ -43,9 +44,11 @@ PickBox::PickBox(FolderModel& model, RowView& list, QWidget* parent)
     row->addWidget(box_);
     row->addWidget(state_, 1);
     column->addLayout(row);
-    added_row_ = new QHBoxLayout;
-    added_row_->setSpacing(Gap::close);
-    column->addLayout(added_row_);
+    auto* added = new QWidget;
+    added_row_ = new FlowLayout(Gap::close);
+    added->setLayout(added_row_);
+    column->addWidget(added);
+    added->hide();
     connect(box_, &QLineEdit::textEdited, this, &PickBox::narrow);
     connect(&model_, &FolderModel::narrowed, this, [this] {
         if (!box_->text().isEmpty()) narrow();
@@ -132,6 +135,7 @@ void PickBox::showAdded() {
         if (item->widget() != nullptr) item->widget()->deleteLater();
         delete item;
     }
+    added_row_->parentWidget()->setVisible(!added_.empty());
     if (added_.empty()) return;
     auto* words = new QLabel(tr("Last:"));
     set_tone(*words, "muted");
@@ -160,7 +164,6 @@ void PickBox::showAdded() {
         });
         added_row_->addWidget(button);
     }
-    added_row_->addStretch(1);
 }
 
 bool PickBox::eventFilter(QObject* watched, QEvent* event) {

@@ -10,7 +10,7 @@
 #include <vector>
 
 class FolderModel;
-class QHBoxLayout;
+class FlowLayout;
 class QLabel;
 class QLineEdit;
 class QPushButton;
@@ -52,7 +52,7 @@ private:
     RowView& list_;
     QLineEdit* box_;
     QLabel* state_;
-    QHBoxLayout* added_row_;
+    FlowLayout* added_row_;
     bool chosen_ = false;      ///< by an arrow, among several
     std::deque<Added> added_;  ///< the last few, newest first
 };

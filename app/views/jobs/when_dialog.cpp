@@ -86,6 +86,8 @@ QHBoxLayout* WhenDialog::buildTime() {
     time_->setObjectName(QStringLiteral("whenTime"));
     time_->setAccessibleName(tr("At time"));
     time_->setDisplayFormat(QStringLiteral("HH:mm"));
+    time_->setLayoutDirection(
+        Qt::LeftToRight);  // hours come first in every language; Qt would turn them round
     label->setBuddy(time_);
     at->addWidget(label);
     at->addWidget(time_);

@@ -22,6 +22,8 @@
 #include "text.h"
 #include "theme/lengths.h"
 #include "theme/theme.h"
+#include "views/parts/flow_layout.h"
+#include "views/parts/names_first.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/spacing.h"
@@ -82,7 +84,11 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     list_->setColumnWidth(BatchModel::SizeColumn, digits(14));
     list_->setColumnWidth(BatchModel::ChangedColumn, digits(16));
     list_->setColumnWidth(BatchModel::FromColumn, digits(23));
+    new NamesFirst(*list_, BatchModel::NameColumn,
+                   {BatchModel::ChangedColumn, BatchModel::SizeColumn, BatchModel::FromColumn});
     list_->installEventFilter(this);
+    list_->viewport()->installEventFilter(
+        this);  // not the list: that is told before its viewport has its new size
     list_->setDragSource([this] { return to_mime({selectedPaths(), false}).release(); });
     column->addWidget(list_, 1);
     empty_ =
@@ -91,11 +97,11 @@ BatchView::BatchView(Bench& bench, QWidget* parent) : QWidget(parent), bench_(be
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setWordWrap(true);
     set_tone(*empty_, "muted");
-    auto* foot = new QHBoxLayout;
-    space_out(foot, Inset::bar, Gap::beside);
     totals_ = new QLabel;
     totals_->setObjectName(QStringLiteral("batchTotals"));
-    foot->addWidget(totals_, 1);
+    auto* foot = new FlowLayout(Gap::beside);
+    foot->setContentsMargins(Inset::bar);
+    foot->addWidget(totals_);
     const auto button = [&](const QString& words, const char* name, auto work) {
         auto* made = new QPushButton(words);
         made->setObjectName(QLatin1String(name));
@@ -194,7 +200,7 @@ void BatchView::load() {
 }
 
 bool BatchView::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == list_ && event->type() == QEvent::Resize)
+    if (watched == list_->viewport() && event->type() == QEvent::Resize)
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     // before the window's own shortcut, which is for the files themselves
     const bool key = event->type() == QEvent::KeyPress || event->type() == QEvent::ShortcutOverride;

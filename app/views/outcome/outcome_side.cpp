@@ -122,10 +122,11 @@ void OutcomeSide::buildHead(QVBoxLayout& column) {
     in_hand_ = named_button("asInHand", tr("In hand"), tr("What was picked, and where it comes from"));
     filter_ = narrowing_line("outcomeFilter", tr("Find a name in the destination as it will be"),
                              tr("Find a name"));
-    filter_->setFixedWidth(std::max(
+    filter_->setMaximumWidth(std::max(
         digits(15.5), filter_->fontMetrics().horizontalAdvance(filter_->placeholderText()) + digits(4)));
+    filter_->setMinimumWidth(digits(7));
     head->addWidget(title_, 1);
-    head->addWidget(filter_);
+    head->addWidget(filter_, 1);
     add_segments(*head, *new QButtonGroup(this), {as_destination_, as_batch_, in_hand_});
     as_destination_->setChecked(true);
     column.addLayout(head);
@@ -142,8 +143,10 @@ void OutcomeSide::buildList() {
     list_->horizontalHeader()->setSectionResizeMode(OutcomeModel::NameColumn, QHeaderView::Stretch);
     list_->setColumnWidth(OutcomeModel::SizeColumn, digits(8.5));
     list_->setColumnWidth(OutcomeModel::ChangedColumn, digits(16));
-    list_->setColumnWidth(OutcomeModel::WhatColumn, digits(28.5));
+    list_->setColumnWidth(OutcomeModel::WhatColumn, digits(30.5));
     list_->installEventFilter(this);
+    list_->viewport()->installEventFilter(
+        this);  // not the list: that is told before its viewport has its new size
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
     list_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     empty_ = new QLabel(list_->viewport());
@@ -328,7 +331,7 @@ void OutcomeSide::dropEvent(QDropEvent* event) {
 }
 
 bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == list_ && event->type() == QEvent::Resize) {
+    if (watched == list_->viewport() && event->type() == QEvent::Resize) {
         // names come first: with little room the words beside the tag go, then the dates
         const int names = digits(23);
         const int dates = list_->columnWidth(OutcomeModel::ChangedColumn) > 0
@@ -342,7 +345,7 @@ bool OutcomeSide::eventFilter(QObject* watched, QEvent* event) {
         list_->setColumnHidden(OutcomeModel::ChangedColumn, !has_dates);
         list_->setColumnWidth(OutcomeModel::WhatColumn,
                               std::clamp(width - names - sizes - (has_dates ? dates : 0), words,
-                                         std::max(digits(28.5), buttons)));
+                                         std::max(digits(30.5), buttons)));
         empty_->setGeometry(QRect(QPoint(0, 0), list_->viewport()->size()).adjusted(30, 20, -30, -20));
     } else if (watched == list_ && event->type() == QEvent::KeyPress) {
         const auto* key = static_cast<QKeyEvent*>(event);

@@ -5,8 +5,12 @@
 
 #include <QLayout>
 #include <QList>
+#include <algorithm>
 
-/// Puts widgets one after the other, and begins a new line where one does not fit.
+#include "views/parts/mirrored.h"
+
+/// Puts widgets one after the other, from the side that reading begins at, and begins a new line where one does
+/// not fit.
 class FlowLayout final : public QLayout {
 public:
     explicit FlowLayout(int gap) : gap_(gap) { setContentsMargins({}); }
@@ -25,7 +29,7 @@ public:
     QSize minimumSize() const override {
         QSize size;
         for (const QLayoutItem* item : items_) size = size.expandedTo(item->minimumSize());
-        return size;
+        return size.grownBy(contentsMargins());
     }
     void setGeometry(const QRect& rect) override {
         QLayout::setGeometry(rect);
@@ -35,22 +39,24 @@ public:
 private:
     /// returns  the height that is needed
     int arrange(const QRect& rect, bool move) const {
-        int x = rect.x();
-        int y = rect.y();
+        const QMargins around = contentsMargins();
+        const QRect inner = rect.marginsRemoved(around);
+        int x = inner.x();
+        int y = inner.y();
         int line = 0;
         for (QLayoutItem* item : items_) {
             if (item->isEmpty()) continue;  // hidden
-            const QSize size = item->sizeHint().boundedTo(QSize(rect.width(), QWIDGETSIZE_MAX));
-            if (x > rect.x() && x + size.width() > rect.right() + 1) {
-                x = rect.x();
+            const QSize size = item->sizeHint().boundedTo(QSize(inner.width(), QWIDGETSIZE_MAX));
+            if (x > inner.x() && x + size.width() > inner.right() + 1) {
+                x = inner.x();
                 y += line + gap_;
                 line = 0;
             }
-            if (move) item->setGeometry(QRect(QPoint(x, y), size));
+            if (move) item->setGeometry(mirrored(inner, QRect(QPoint(x, y), size)));
             x += size.width() + gap_;
             line = std::max(line, size.height());
         }
-        return y + line - rect.y();
+        return y + line - rect.y() + around.bottom();
     }
 
     QList<QLayoutItem*> items_;

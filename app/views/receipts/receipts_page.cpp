@@ -33,6 +33,7 @@
 #include "views/parts/opening.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
+#include "views/parts/row_or_column.h"
 #include "views/parts/row_view.h"
 #include "views/parts/spacing.h"
 #include "views/parts/three_line_delegate.h"
@@ -59,8 +60,6 @@ ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), p
     connectItems();
     connectActions();
     leaveUndoPlan();
-    undo_->hide();
-    go_on_->hide();
 }
 
 QWidget* ReceiptsPage::buildList() {
@@ -129,8 +128,12 @@ QWidget* ReceiptsPage::buildDetail() {
         words->addWidget(label);
     }
     head->addLayout(words, 1);
-    buildActions(*head);
+    auto* actions = new QHBoxLayout;
+    actions->setSpacing(Gap::beside);
+    buildActions(*actions);
+    head->addLayout(actions);
     column->addLayout(head);
+    new RowOrColumn(*right, *head, digits(88));
     table_ = new RowView;
     table_->setObjectName(QStringLiteral("receiptItems"));
     table_->setAccessibleName(tr("Items of this run"));
@@ -158,18 +161,19 @@ void ReceiptsPage::buildActions(QHBoxLayout& head) {
     results_ = new NamedCombo(tr("Which results are shown"));
     results_->setObjectName(QStringLiteral("receiptResults"));
     head.addWidget(results_, 0, Qt::AlignTop);
+    results_->hide();  // until there is a receipt to do something with, like all of these
     const auto add = [&](const char* name, const QString& words, const QString& tip = {}) {
         auto* button = new QPushButton(words);
         button->setObjectName(QLatin1String(name));
         button->setToolTip(tip);
         head.addWidget(button, 0, Qt::AlignTop);
+        button->hide();
         return button;
     };
     more_ = add("receiptMore", tr("More…"), tr("Check again, write to a file, print"));
     free_ = add("freeRoom", {},
                 tr("Removes from the Safe what this undo took away, as far as its source still holds the "
                    "same bytes"));
-    free_->hide();
     keep_ = add("leaveUndo", tr("Leave it as it is"));
     free_now_ = add("freeRoomNow", tr("Remove for good"));
     undo_now_ = add("undoNow", {});
@@ -450,5 +454,5 @@ void ReceiptsPage::leaveUndoPlan() {
     free_->setVisible(in_safe_.versions > 0);
     more_->setVisible(!head_.id.empty());
     results_->setVisible(results_->count() > 2);
-    undo_->show();
+    undo_->setVisible(!head_.id.empty());
 }

@@ -15,6 +15,7 @@
 #include "tasks/runs.h"
 #include "text.h"
 #include "theme/fonts.h"
+#include "theme/lengths.h"
 #include "theme/theme.h"
 #include "views/parts/spacing.h"
 #include "views/runs/lane_words.h"
@@ -27,8 +28,8 @@ namespace {
 
 constexpr int edge = 18;
 constexpr int plot_width = 150;
-constexpr int words_width = 112;  // of the rate and the time left
 constexpr int gap = 16;
+int words_wide() { return digits(15); }  // of the rate and the time left
 constexpr int buttons_width =
     274;  // of the most that are shown at once, so that the lanes' columns stand below each other
 
@@ -44,6 +45,7 @@ LaneView::LaneView(Runs& runs, RunLane& lane, QWidget* parent) : QWidget(parent)
     setFocusPolicy(Qt::StrongFocus);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     buttons_ = new QWidget(this);
+    buttons_->setObjectName(QStringLiteral("laneButtons"));
     auto* row = new QHBoxLayout(buttons_);
     space_out(row, Inset::none, Gap::beside);
     const auto add = [&](const QString& text, const char* name, auto work) {
@@ -98,7 +100,8 @@ void LaneView::refresh() {
 
 void LaneView::placeButtons() {
     buttons_->adjustSize();
-    buttons_->move(width() - edge - buttons_->width(), (height() - buttons_->height()) / 2);
+    const QPoint at(width() - edge - buttons_->width(), (height() - buttons_->height()) / 2);
+    buttons_->setGeometry(mirrored(QRect(at, buttons_->size())));
 }
 
 void LaneView::resizeEvent(QResizeEvent* event) {
@@ -158,7 +161,7 @@ void LaneView::paintEvent(QPaintEvent*) {
         painter.drawRect(QRectF(rect()).adjusted(6.5, 4.5, -6.5, -5.5));
     }
     const int right = width() - edge - std::max(buttons_width, buttons_->width()) - gap;
-    const QRect words(right - words_width, 0, words_width, height());
+    const QRect words(right - words_wide(), 0, words_wide(), height());
     const QRect plot(words.left() - gap - plot_width, 16, plot_width, height() - 34);
     paintSentence(painter, QRect(edge, 12, plot.left() - gap - edge, fontMetrics().height() + 2));
     if (!lane_->status().rates.empty())

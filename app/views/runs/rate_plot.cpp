@@ -113,8 +113,9 @@ void RatePlot::paintEvent(QPaintEvent*) {
         draw_tabular(painter, QRect(14, y - line / 2, figures - 8, line), Qt::AlignRight,
                      part == 0 ? QStringLiteral("0") : rate_words(top * part));
     }
-    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line), Qt::AlignLeft,
-                     tr("a minute ago"));
-    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line), Qt::AlignRight, tr("now"));
+    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line),
+                     Qt::AlignLeft | Qt::AlignAbsolute, tr("a minute ago"));
+    painter.drawText(QRect(plot.left(), plot.bottom() + 4, plot.width(), line),
+                     Qt::AlignRight | Qt::AlignAbsolute, tr("now"));
     paint_rates(painter, plot, rates_, Scale::in_figures);
 }

@@ -20,6 +20,7 @@
 #include "theme/theme.h"
 #include "views/collisions/face_to_face.h"
 #include "views/parts/building.h"
+#include "views/parts/names_first.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 
@@ -100,6 +101,8 @@ void SafePage::buildParts(QVBoxLayout& column) {
     list_->setColumnWidth(SafeModel::SizeColumn, digits(10));
     list_->setColumnWidth(SafeModel::WhenColumn, digits(17));
     list_->setColumnWidth(SafeModel::RunColumn, digits(46));
+    new NamesFirst(*list_, SafeModel::NameColumn,
+                   {SafeModel::RunColumn, SafeModel::SizeColumn, SafeModel::PlaceColumn});
     empty_ = new QLabel(tr("The Safe is empty. What a run takes a name from, or takes out of a folder, comes "
                            "here first, whole."),
                         list_->viewport());
