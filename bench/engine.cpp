@@ -41,7 +41,11 @@ namespace fs = std::filesystem;
 
 namespace {
 
-constexpr int rounds = 3;
+/// Of each work, paired; what is printed is their median.
+int rounds() {
+    const char* wanted = std::getenv("TAVLO_ROUNDS");
+    return wanted != nullptr ? std::max(1, std::atoi(wanted)) : 3;
+}
 
 double seconds(const std::function<void()>& work) {
     ::sync();
@@ -61,11 +65,11 @@ void check(bool good, const std::string& what) {
     std::exit(1);
 }
 
-void make_files(const fs::path& folder, int files, std::size_t bytes) {
+void make_files(const fs::path& folder, int files, std::size_t bytes, int in_each_folder = 1000) {
     const std::string content(bytes, 'x');
     for (int i = 0; i < files; ++i) {
-        const fs::path place = folder / std::to_string(i / 1000);
-        if (i % 1000 == 0) fs::create_directories(place);
+        const fs::path place = folder / std::to_string(i / in_each_folder);
+        if (i % in_each_folder == 0) fs::create_directories(place);
         std::ofstream(place / ("file-" + std::to_string(i))) << content;
     }
 }
@@ -161,8 +165,10 @@ public:
     }
     ~Bench() { fs::remove_all(place_); }
 
-    void engine(Operation operation, const fs::path& from, const fs::path& to, const RunOptions& options = {},
-                const RunEvents& events = {}, Subfolders subfolders = Subfolders::all) {
+    /// returns  how long it took until there was a plan, in seconds
+    double engine(Operation operation, const fs::path& from, const fs::path& to,
+                  const RunOptions& options = {}, const RunEvents& events = {},
+                  Subfolders subfolders = Subfolders::all) {
         const auto disk = make_disk();
         const auto store = Store::open(place_ / "state");
         check(store.has_value(), "state");
@@ -172,26 +178,40 @@ public:
         job.into = to;
         job.structure = {true, subfolders, false};
         job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+        const auto began = std::chrono::steady_clock::now();
         const auto outlook = prepare(*disk, job, store->get());
         check(outlook && outlook->refusals.empty(), "prepare");
+        const std::chrono::duration<double> planned = std::chrono::steady_clock::now() - began;
         const auto head = carry_out(*disk, **store, *outlook->plan, options, events);
         check(head && head->totals.of(Outcome::failed) == 0, "run");
+        return planned.count();
     }
 
-    void small_copies(int files) {
+    /// In folders of so many each, as usual and read back; against a loop that promises nothing, and one that
+    /// syncs each file. In phases: until there is a plan, and from there on.
+    void small_copies(int files, int in_each_folder) {
         std::vector<double> bare;
         std::vector<double> synced;
         std::vector<double> ours;
-        make_files(place_ / "from", files, 4096);
-        for (int round = 0; round < rounds; ++round) {
-            bare.push_back(seconds([&] { bare_copy(place_ / "from", place_ / "to", false); }));
+        std::vector<double> planned;
+        std::vector<double> read_back;
+        make_files(place_ / "from", files, 4096, in_each_folder);
+        const auto paired = [&](std::vector<double>& times, const std::function<void()>& work) {
+            times.push_back(seconds(work));
             fs::remove_all(place_ / "to");
-            synced.push_back(seconds([&] { bare_copy(place_ / "from", place_ / "to", true); }));
-            fs::remove_all(place_ / "to");
-            ours.push_back(seconds([&] { engine(Operation::copy, place_ / "from", place_ / "to"); }));
-            fs::remove_all(place_ / "to");
+        };
+        for (int round = 0; round < rounds(); ++round) {
+            paired(bare, [&] { bare_copy(place_ / "from", place_ / "to", false); });
+            paired(synced, [&] { bare_copy(place_ / "from", place_ / "to", true); });
+            paired(ours, [&] { planned.push_back(engine(Operation::copy, place_ / "from", place_ / "to")); });
+            RunOptions verifying;
+            verifying.verify = Verify::read_back;
+            paired(read_back, [&] { engine(Operation::copy, place_ / "from", place_ / "to", verifying); });
         }
-        row("copy " + std::to_string(files) + " files of 4 KiB", median(bare), median(ours));
+        row(fmt::format("copy {} files of 4 KiB, {} a folder", files, in_each_folder), median(bare),
+            median(ours));
+        std::printf("%-44s %41.3f s\n", "  of this until there is a plan", median(planned));
+        row("  and read back", median(bare), median(read_back));
         row("  the bare loop with a sync for each file", median(bare), median(synced));
         fs::remove_all(place_ / "from");
     }
@@ -201,7 +221,7 @@ public:
     void told(int files) {
         make_files(place_ / "from", files, 4096);
         std::vector<double> shares;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             std::mutex mutex;
             struct Told {  // as the window keeps it
                 std::string source;
@@ -245,7 +265,7 @@ public:
         make_files(place_ / "from", 1, 1);
         std::ofstream(place_ / "from/large", std::ios::binary) << std::string(bytes, 'x');
         std::vector<double> waits;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             Pace pace;
             std::atomic<std::uint64_t> done{0};
             std::atomic<std::chrono::steady_clock::time_point> last{std::chrono::steady_clock::now()};
@@ -277,7 +297,7 @@ public:
     void moves(int files) {
         std::vector<double> bare;
         std::vector<double> ours;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             make_files(place_ / "from", files, 10);
             bare.push_back(seconds([&] { bare_move(place_ / "from", place_ / "to"); }));
             fs::remove_all(place_ / "from");
@@ -307,7 +327,7 @@ public:
         std::vector<double> trashed;
         std::vector<double> out_of_trash;
         ::setenv("XDG_DATA_HOME", (place_ / "data").c_str(), 1);
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             fs::create_directories(place_ / "in");
             fs::create_directories(place_ / "out");
             for (int at = 0; at < files; ++at) std::ofstream(name(at)).put('x');
@@ -401,7 +421,7 @@ public:
         write_large(place_ / "from" / "large", bytes);
         std::vector<double> bare;
         std::vector<double> ours;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             bare.push_back(seconds([&] {
                 const int in = ::open((place_ / "from/large").c_str(), O_RDONLY);
                 const int out = ::open((place_ / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
@@ -440,7 +460,7 @@ public:
         std::vector<double> ours;
         std::uint64_t entries = 0;
         std::uint64_t bytes = 0;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             bare.push_back(
                 seconds([&] { entries = bare_walk(::open(place_.c_str(), O_RDONLY | O_DIRECTORY)); }));
             const std::uint64_t before = memory_bytes();
@@ -477,7 +497,7 @@ public:
         job.into = place_ / "to";
         job.structure.contents = true;
         job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             reading.push_back(seconds([&] { bare_read(place_ / "from", place_ / "to"); }));
             KnownContents known;
             const auto batch = gather(*disk, job.what.sources);
@@ -489,7 +509,7 @@ public:
                 [&] { check(compare_pairs(*disk, *outlook->plan, known, nullptr).has_value(), "compare"); }));
         }
         engine(Operation::copy, place_ / "from", place_ / "to");
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             looking.push_back(seconds([&] {
                 bare_walk(::open((place_ / "from").c_str(), O_RDONLY | O_DIRECTORY));
                 bare_walk(::open((place_ / "to").c_str(), O_RDONLY | O_DIRECTORY));
@@ -517,7 +537,7 @@ public:
         std::vector<double> bare;
         std::vector<double> ours;
         std::uint64_t used = 0;
-        for (int round = 0; round < rounds; ++round) {
+        for (int round = 0; round < rounds(); ++round) {
             bare.push_back(seconds([&] {
                 const int in = ::open((place_ / "from/large").c_str(), O_RDONLY);
                 const int out = ::open((place_ / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
@@ -561,7 +581,8 @@ int main(int count, char** words) {
         const char* only = std::getenv("TAVLO_BENCH");  // one group of rows
         const auto wanted = [only](std::string_view group) { return only == nullptr || group == only; };
         if (wanted("plans")) bench.plans(1'000'000);  // first, while this process holds little memory
-        if (wanted("small")) bench.small_copies(20'000);
+        if (wanted("small")) bench.small_copies(20'000, 1000);
+        if (wanted("folders")) bench.small_copies(20'000, 10);
         if (wanted("told")) bench.told(20'000);
         if (wanted("moves")) bench.moves(20'000);
         if (wanted("names")) bench.names(100'000);

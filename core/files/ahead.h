@@ -77,6 +77,7 @@ public:
     AheadThreads& operator=(const AheadThreads&) = delete;
 
     bool has_some() const { return threads_ > 0; }
+    unsigned count() const { return threads_; }
     /// how  what it touches is its own or guarded
     template <class T>
     std::shared_ptr<Ahead<T>> ask(std::function<T()> how) {

@@ -3,13 +3,43 @@
 
 #pragma once
 
+#include <atomic>
 #include <cstddef>
 #include <functional>
+#include <memory>
+#include <vector>
+
+#include "files/ahead.h"
 
 namespace tavlo {
 
 /// How many threads are worth having for work that is half waiting for a disk, half of the processor: 1 to 4.
 unsigned useful_threads();
+
+/// The calling thread, and those that it starts from then on, give way to others where the processor does not
+/// do for all: to one that somebody waits for. source: setpriority(2), on Linux of a thread
+void give_way() noexcept;
+
+/// work(0) to work(count - 1), each once, begun by threads that last while the one that asks does something
+/// else; by finish() that one joins in.
+class Turns {
+public:
+    /// work  does not throw, and what it touches is its own or guarded
+    Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work);
+    ~Turns() { finish(); }
+    Turns(const Turns&) = delete;
+    Turns& operator=(const Turns&) = delete;
+    /// Returns when all are done.
+    void finish();
+
+private:
+    void take_turns();
+
+    const std::size_t count_;
+    const std::function<void(std::size_t)> work_;
+    std::atomic<std::size_t> next_{0};
+    std::vector<std::shared_ptr<Ahead<bool>>> others_;
+};
 
 /// Does work(0) to work(count - 1), each once, on so many threads, this one among them; returns when all are
 /// done.

@@ -15,25 +15,11 @@
 #include "files/result.h"
 #include "keep/clock.h"
 #include "keep/journal.h"
-#include "keep/receipt.h"
+#include "keep/records.h"
 #include "keep/run_lock.h"
 #include "survey/contents.h"
 
 namespace tavlo {
-
-/// What a run did in one group, written in one transaction.
-struct RunRecords {
-    std::vector<std::pair<std::uint64_t, ReceiptItem>> items;  ///< with their numbers in the plan
-    std::vector<FolderTrace> folders;
-    std::vector<SafeEntry> set_aside;
-    std::vector<std::string> used_up;  ///< Safe entries that were brought back
-    /// of an undo: numbers of the items in the receipt that it undoes
-    std::vector<std::uint64_t> taken_back;
-    /// Folders settled before, that could not keep all attributes once they were filled: number, and what was
-    /// lost.
-    std::vector<std::pair<std::uint64_t, std::string>> not_kept;
-    std::vector<VolumeRecord> volumes;  ///< that it has not had to do with before
-};
 
 /// Receipts, the Safe's index and what reading has found out, in one database in the state folder. Several
 /// programs may have it open at once; one Store is used by one thread at a time.

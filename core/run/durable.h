@@ -3,8 +3,8 @@
 
 #pragma once
 
+#include <functional>
 #include <memory>
-#include <span>
 #include <unordered_map>
 #include <vector>
 
@@ -15,7 +15,7 @@ namespace tavlo {
 
 /// Makes durable what a run does, on every volume that it touches, each in the way that is known to work
 /// there: one call for the whole file system where that can be trusted (Volume::syncs_whole), else each file
-/// and each folder by itself, and what closing says is heard. One thread at a time.
+/// and each folder by itself, and what closing says is heard. One thread at a time, but for what begin() gives.
 class Durable {
 public:
     explicit Durable(FileSystem& disk) : disk_(disk) {}
@@ -27,25 +27,38 @@ public:
     /// A name in this folder was taken, or went.
     void changed(std::uint64_t device, std::shared_ptr<const Handle> folder);
 
-    /// Makes staged files durable, and where it costs nothing more, names too. What failed is in `failed`, by
-    /// its place in `files`.
     struct Failed {
-        std::size_t at;
+        std::size_t at;  ///< in `files`
         Error error;
     };
-    std::vector<Failed> sync_files(std::span<const StagedCopy* const> files);
+    struct Synced {
+        std::vector<Failed> failed{};
+        Result<void> names{};  ///< that had changed by then, as settle() has it
+    };
+    /// What makes these staged files durable, with every name that has changed so far: to be called once, by
+    /// any thread, while names go on changing here. What it is said of by then is no longer settle()'s.
+    std::function<Synced()> begin(std::vector<const StagedCopy*> files);
     /// Makes every name durable that was taken or went. errors: of the first volume where it failed; the
     /// others were done all the same
     Result<void> settle();
-    bool is_settled() const noexcept { return changed_.empty(); }
+    /// No name has changed that is not durable.
+    bool is_settled() const { return changed_.empty() && earlier_.has_value(); }
 
 private:
     struct Known {
         std::shared_ptr<const Handle> folder;
         bool whole = false;
     };
-    Result<void> sync_folder(const Handle& folder);
-    Result<void> sync_whole(std::uint64_t device, const Known& volume);
+    /// Names to be made durable.
+    struct Changed {
+        std::vector<std::shared_ptr<const Handle>> volumes;  ///< as a whole
+        std::vector<std::shared_ptr<const Handle>> folders;  ///< where not
+        Result<void> earlier{};                              ///< of what was synced before
+    };
+    Changed take_changed();
+    bool syncs_whole(std::uint64_t device) const;
+    static Result<void> sync_folder(FileSystem& disk, const Handle& folder);
+    static Result<void> sync_names(FileSystem& disk, const Changed& changed);
 
     FileSystem& disk_;
     std::unordered_map<std::uint64_t, Known> volumes_;  ///< by device

@@ -35,11 +35,13 @@ struct RunOptions {
     /// The run goes on with another plan after this one: its folders stay as private as while they are
     /// filled, and it has not ended.
     bool more_follows = false;
-    unsigned threads = 0;  ///< that read and write files at a time; 0: as many as are useful
+    unsigned threads = 0;  ///< that read and write files at a time; 0: as many as are useful; 1: nothing is
+                           ///< done beside anything else
+    std::size_t group_files = 0;  ///< files that become durable together, at most; 0: as many as are useful
 };
 
-/// What a run reports while it goes: by one thread at a time, `bytes` also by others than the one that
-/// carries it out.
+/// What a run reports while it goes: by one thread at a time, `bytes` and `at_hand` also by others than the one
+/// that carries it out.
 struct RunEvents {
     /// with the totals that are planned; again for each part of a run that grows
     std::function<void(const ReceiptHead&)> begun{};

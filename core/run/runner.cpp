@@ -21,13 +21,6 @@ namespace tavlo {
 
 namespace {
 
-// a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
-constexpr std::size_t usual_in_a_group = 512;
-constexpr std::size_t share_of_handles = 8;    // with few of them a group has this part of them
-constexpr std::size_t most_unrecorded = 4096;  // of items that need no note before they are done
-constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
-constexpr std::chrono::milliseconds group_time{1000};
-
 std::vector<Identity> source_folders(const Batch& batch) {
     std::vector<Identity> ids;
     for (const Entry& entry : batch.entries)
@@ -72,8 +65,11 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       durable_(disk),
       results_(plan.items.size(), Outcome::planned),
       carried_(plan.items.size()),
+      group_files_(most_in_a_group(options)),
       copy_instead_(plan.items.size()),
-      took_from_(plan.batch->folders.size()) {}
+      took_from_(plan.batch->folders.size()),
+      stagers_(threads_ - 1),
+      settlers_(options.threads == 1 ? 0 : 2) {}
 
 Result<ReceiptHead> Runner::run() {
     if (auto begun = begin(); !begun) return failure(begun.error());
@@ -223,6 +219,7 @@ Result<void> Runner::go_through_items() {
         if (should_stop() && parked_.empty()) break;
         const auto next = plan_.steps.empty() ? Ordered::Step{static_cast<ItemId>(at)} : plan_.steps[at];
         if (auto done = next.parks ? park(next.which) : step(next.which); !done) return done;
+        if (auto gone_on = go_on_with_group(); !gone_on) return gone_on;
     }
     if (resumption_ != nullptr && resumption_->archive &&
         !packed_.empty())  // that has its name, or not, from before
@@ -260,13 +257,12 @@ Result<void> Runner::step(ItemId id) {
     const bool needs_order = it.collision != nullptr || traits_.in_order;
     // a source that is to go once its copy is durable still holds the name that this item wants
     // (and in an undo, what an item takes away may have to come back first)
-    const bool waits_for_name = (!leaving_.empty() && leaving_.contains(plan_.final_path(it))) ||
-                                (!arriving_.empty() && arriving_.contains(plan_.source_path(it)));
+    const bool waits_for_name = group_.stands_in_the_way(plan_, it) || behind_.stands_in_the_way(plan_, it);
     const bool removes =
         it.action == Action::remove_folder;  // in its order within the group, once sources have left it
-    const bool waits_for_group =
-        removes ? some_source_leaves() : waits_for_name || (is_folder && needs_order);
-    if (waits_for_group && !group_.empty())
+    const bool waits_for_group = removes ? group_.has_sources_that_leave() || behind_.has_sources_that_leave()
+                                         : waits_for_name || (is_folder && needs_order);
+    if (waits_for_group)
         if (auto flushed = flush(); !flushed) return flushed;
     if (carried)
         step_carried(id);
@@ -280,17 +276,13 @@ Result<void> Runner::step(ItemId id) {
         step_file(id, *into);
     else
         fail(id, into.error());
-    if (group_.size() == 1) group_began_ = std::chrono::steady_clock::now();
-    if (!group_.empty() && group_.back().item == id) {
-        if (group_.back().remove_source || removes || it.action == Action::take_away ||
+    if (!group_.works.empty() && group_.works.back().item == id) {
+        if (group_.works.back().remove_source || removes || it.action == Action::take_away ||
             it.role == Role::makes_room)
-            leaving_.insert(plan_.source_path(it));
-        if (traits_.in_order && it.action == Action::move) arriving_.insert(plan_.final_path(it));
+            group_.leaving.insert(plan_.source_path(it));
+        if (traits_.in_order && it.action == Action::move) group_.arriving.insert(plan_.final_path(it));
     }
-    const bool full = group_.size() >= group_files_ || group_bytes_ >= group_most_bytes ||
-                      records_.items.size() + ready_.items.size() >= most_unrecorded ||
-                      (!group_.empty() && std::chrono::steady_clock::now() - group_began_ > group_time);
-    return full ? flush() : Result<void>{};
+    return {};
 }
 
 /// What Tavlo itself rests on, what another run works on, and what is no part of the thing, stays.
@@ -302,7 +294,7 @@ void Runner::step_away(ItemId id) {
                         : holds_mounts(id) ? "holds a mount of another file system, and stays"
                         : is_busy(id)      ? "is being read or written by another run, and stays"
                                            : nullptr;
-    if (stays == nullptr) return group_.push_back({id, Work::Kind::take_away});
+    if (stays == nullptr) return group_.add({id, Work::Kind::take_away});
     fail(id, {Fault::refused, 0, stays, plan_.source_path(item(id))});
 }
 
@@ -365,42 +357,6 @@ bool Runner::follows_its_folder(ItemId id) {
     else
         return false;
     return true;
-}
-
-std::size_t Runner::most_in_a_group() {
-    return std::clamp<std::size_t>(handle_limit() / share_of_handles, 2, usual_in_a_group);
-}
-
-Result<void> Runner::flush() {
-    // a rename that met another file system comes back as a copy, in a group of its own
-    while (!group_.empty()) {
-        stage_waiting();
-        if (auto noted = make_durable_and_note(); !noted) return noted;
-        for (Work& work : group_)
-            if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
-        if (some_source_leaves()) {
-            const auto durable = durable_.settle();
-            for (Work& work : group_)
-                if (work.remove_source && !work.dropped && results_[work.item] == Outcome::planned)
-                    durable ? remove_source(work) : take_back(work, durable.error());
-        }
-        group_.clear();
-        leaving_.clear();
-        arriving_.clear();
-        group_bytes_ = 0;
-        for (const ItemId id : std::exchange(again_, {})) {
-            const auto into = targets_.open(item(id).folder);
-            if (into)
-                step_file(id, *into);
-            else
-                fail(id, into.error());
-        }
-    }
-    return records_.items.size() + ready_.items.size() >= most_unrecorded ? write_records() : Result<void>{};
-}
-
-bool Runner::some_source_leaves() const {
-    return std::any_of(group_.begin(), group_.end(), [](const Work& work) { return work.remove_source; });
 }
 
 /// What a decision was made about: what holds the name, or the twin that this run has put there since.

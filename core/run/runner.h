@@ -10,6 +10,7 @@
 #include <unordered_set>
 #include <vector>
 
+#include "files/parallel.h"
 #include "run/archive_sink.h"
 #include "run/durable.h"
 #include "run/placing.h"
@@ -27,7 +28,8 @@ inline constexpr std::int64_t kernel_tick_ns = 10'000'000;
 
 /// One run while it goes on: carry_out() in its parts. Items are worked on in the plan's order. Folders are
 /// made at once; files are staged in groups; a group becomes durable, is verified, takes its names, and only
-/// then, and only for moves between file systems, do its sources go (promises 3 and 4).
+/// then, and only for moves between file systems, do its sources go (promises 3 and 4). Names are given and
+/// results settled by one thread; others read and write files, sync, and write the journal.
 class Runner {
 public:
     /// resumption  null for a run that begins
@@ -57,6 +59,28 @@ private:
         std::shared_ptr<const Handle> target{};  ///< the folder in which it has taken its name
         bool dropped = false;  ///< stopped while it was verified: nothing of it takes a name
     };
+    /// Items that become durable together.
+    struct Group {
+        std::vector<Work> works{};
+        std::unordered_set<std::string> leaving{};   ///< places that its sources will have left
+        std::unordered_set<std::string> arriving{};  ///< in an undo: places that it will have filled
+        std::uint64_t bytes = 0;
+        std::size_t waiting = 0;  ///< files that are not staged yet
+        std::uint64_t waiting_bytes = 0;
+        std::chrono::steady_clock::time_point began{};
+
+        void add(Work work);
+        bool has_sources_that_leave() const;
+        bool stands_in_the_way(const Plan& plan, const Item& of) const;
+    };
+    /// What other threads see to of the group that is behind, or, without one, of what is to be written.
+    struct Settling {
+        std::vector<Work*> copies{};                       ///< that are to become durable
+        RunRecords done{};                                 ///< written into the journal with what is noted
+        RunRecords names{};                                ///< become durable with the copies
+        std::shared_ptr<Ahead<Durable::Synced>> synced{};  ///< null: nothing is to
+        std::shared_ptr<Ahead<Result<void>>> noted{};
+    };
     struct FolderToFinish {
         FolderId folder;  ///< in finals_
         Attributes attributes;
@@ -82,10 +106,10 @@ private:
     Result<Handle> inside_of(ItemId id);
     bool holds_a_safe(ItemId id);
     bool is_busy(ItemId id);
-    Result<void> flush();
     Intent intent_for(const Work& work);
     Result<void> find_slot(Work& work, const Handle& around, Intent& intent);
-    Result<void> journal_group(RunRecords records);
+    std::vector<Intent> intents_of(Group& group);
+    void forget_recorded(const RunRecords& recorded);
     /// Writes the journal, and waits where another program keeps it locked.
     template <class Write>
     Result<void> persist(Write write) {
@@ -93,6 +117,7 @@ private:
             auto written = write();
             if (written || written.error().fault != Fault::locked || options_.stop.stop_requested())
                 return written;
+            const std::lock_guard lock(reporting_);
             if (events_.waits) events_.waits(written.error());
         }
     }
@@ -101,7 +126,6 @@ private:
     void note_changed(const Work& work, const Placed& placed);
     Result<void> note_volumes();
     void changed_in(std::uint64_t device, const std::shared_ptr<const Handle>& folder);
-    bool some_source_leaves() const;
     Result<Slot> journal_replacement(ItemId id, const Handle& into, Intent::Kind kind, const Identity& fresh);
     Identity expected_at(ItemId id, const std::string& place) const;
     void take_up(const FolderRest& rest);
@@ -116,7 +140,22 @@ private:
     Result<void> remove_emptied_folders();
     Result<void> end();
     std::uint64_t number(ItemId id) const { return resumption_ != nullptr ? resumption_->numbers[id] : id; }
+    ItemId item_of(std::uint64_t number) const;
     void tidy_used_slots();
+
+    // runner_groups.cpp
+    static std::size_t most_in_a_group(const RunOptions& options);
+    bool may_stay_behind() const;
+    Result<void> go_on_with_group();
+    Result<void> hand_over();
+    Result<void> hand_over_records();
+    bool has_much_to_write() const;
+    Result<void> flush();
+    void step_again();
+    void begin_settling();
+    void read_back(const std::vector<Work*>& copies, std::vector<Durable::Failed>& failed);
+    Result<void> finish_behind();
+    void drop(Work& work, const Error& why);
 
     // runner_folders.cpp
     void step_folder(ItemId id);
@@ -144,7 +183,7 @@ private:
 
     // runner_files.cpp
     void step_file(ItemId id, const std::shared_ptr<const Handle>& into);
-    void stage_waiting();
+    Result<void> stage_waiting();
     void take_staged(Work& work, Result<StagedCopy> staged);
     void place(Work& work);
     Ready ready_for(Work& work);
@@ -170,8 +209,6 @@ private:
     bool still_the_agreed_source(ItemId id, const Handle& folder);
     bool is_the_agreed_source(ItemId id, const Status& now);
     bool reads_back(const Work& work) const;
-    Result<void> make_durable_and_note();
-    void drop(Work& work, const Error& why);
 
     // runner_packing.cpp: what goes into one archive, which takes its name once all of it was read back
     Result<void> step_archive(ItemId id);
@@ -189,6 +226,7 @@ private:
     ReceiptItem& receipt_item(ItemId id);
     void settle(ItemId id, Outcome result);
     void settle_placed(ItemId id, const Placed& placed);
+    bool is_stuck_by(const Error& error);
     void fail(ItemId id, const Error& error);
     /// The name is held by something that nothing was agreed about.
     void leave_undecided(ItemId id, const std::string& why);
@@ -212,6 +250,7 @@ private:
         if (options_.pace != nullptr) (void)options_.pace->wait(options_.stop);
     }
     void say_at_hand(ItemId id);
+    void say_bytes(std::uint64_t bytes);
 
     FileSystem& disk_;
     Store& store_;
@@ -240,18 +279,13 @@ private:
     std::vector<Outcome> results_;                  ///< by item; planned: not settled yet
     std::vector<bool> carried_;                     ///< by item: came by a folder's rename
     std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet
-    std::vector<Work> group_;
-    std::unordered_set<std::string> leaving_;   ///< places that the group's sources will have left
-    std::unordered_set<std::string> arriving_;  ///< in an undo: places that the group will have filled
-    std::uint64_t group_bytes_ = 0;
-    std::size_t waiting_ = 0;  ///< of the group: files that are not staged yet
-    std::uint64_t waiting_bytes_ = 0;
+    Group group_;                                   ///< that is collected
+    Group behind_;                                  ///< staged; nothing of it has its name
+    std::optional<Settling> settling_;
     std::mutex reporting_;
     std::chrono::steady_clock::time_point said_at_hand_{};
-    std::optional<Error> stuck_;  ///< why the run stops by itself
-    static std::size_t most_in_a_group();
-    const std::size_t group_files_ = most_in_a_group();  ///< each holds a handle or two until it has its name
-    std::chrono::steady_clock::time_point group_began_{};
+    std::optional<Error> stuck_;     ///< why the run stops by itself
+    const std::size_t group_files_;  ///< each holds a handle or two until it has its name
     /// in an undo: numbers of folders, in the receipt that is undone
     std::set<std::uint64_t> not_made_again_;
     std::unordered_map<ItemId, std::string> parked_;  ///< the hidden names of those that wait for theirs
@@ -271,6 +305,9 @@ private:
     std::unordered_map<ItemId, int> changes_;  ///< how often one of these changed while it was read
     ItemId archive_ = no_item;
     std::string archive_place_{};  ///< once it has its name
+    // the last to be made, and the first to end: what they work on is above
+    AheadThreads stagers_;   ///< read and write files, beside the run's own thread
+    AheadThreads settlers_;  ///< make a group durable, and write the journal
 };
 
 }  // namespace tavlo

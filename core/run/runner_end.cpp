@@ -94,9 +94,6 @@ Result<void> Runner::remove_emptied_folders() {
 }
 
 Result<void> Runner::end() {
-    // what was not reached stays in the journal, and can be gone on with
-    const bool complete = std::none_of(results_.begin(), results_.end(),
-                                       [](Outcome result) { return result == Outcome::planned; });
     safe_->tidy();
     trash_->tidy();
     tidy_used_slots();
@@ -108,6 +105,9 @@ Result<void> Runner::end() {
             head_.problem = "its end may not have reached the disk: " + describe(settled.error());
     }
     if (auto written = write_records(); !written) return written;
+    // what was not reached stays in the journal, and can be gone on with
+    const bool complete = std::none_of(results_.begin(), results_.end(),
+                                       [](Outcome result) { return result == Outcome::planned; });
     head_.state = complete ? RunState::done : RunState::stopped;
     head_.waits_for = !complete && stuck_ ? describe(*stuck_) : std::string();
     head_.finished_ns = now_ns();

@@ -5,7 +5,6 @@
 
 #include <algorithm>
 #include <cerrno>
-#include <thread>
 
 #include "files/parallel.h"
 #include "files/path.h"
@@ -13,14 +12,6 @@
 #include "run/runner.h"
 
 namespace tavlo {
-
-namespace {
-
-// so much waits until it is read and written, so that a group's time is kept
-constexpr std::size_t staged_at_once = 64;
-constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
-
-}  // namespace
 
 std::string Runner::link_key(const Identity& id) {
     return std::to_string(id.device) + ':' + std::to_string(id.inode);
@@ -102,7 +93,7 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
         type == FileType::file && !renames && !links;  // then it is looked at as it is opened
     if (!is_read && !still_the_agreed_source(id, **from)) return;
     if (renames) {
-        group_.push_back({id, Work::Kind::rename});
+        group_.add({id, Work::Kind::rename});
         return;
     }
     if (type == FileType::other) return fail(id, special);
@@ -120,15 +111,14 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
     } else {
         work.from = *from;
         work.into = into;
-        ++waiting_;
-        waiting_bytes_ += entry(id).status.id.size_bytes;
-        group_bytes_ += entry(id).status.id.size_bytes;
+        ++group_.waiting;
+        group_.waiting_bytes += entry(id).status.id.size_bytes;
+        group_.bytes += entry(id).status.id.size_bytes;
         // known from now on, so that its other names in the group become links to it; where it is not placed
         // after all, they are staged themselves
         if (entry(id).status.links > 1) first_of_links_[link_key(entry(id).status.id)] = {};
     }
-    group_.push_back(std::move(work));
-    if (waiting_ >= staged_at_once || waiting_bytes_ >= staged_at_once_bytes) stage_waiting();
+    group_.add(std::move(work));
 }
 
 bool Runner::reads_back(const Work& work) const {
@@ -136,10 +126,10 @@ bool Runner::reads_back(const Work& work) const {
            (work.remove_source && options_.verify == Verify::automatic);
 }
 
-/// Reads and writes the files that wait for it, some at a time.
-void Runner::stage_waiting() {
+/// Reads and writes the files that wait for it. Meanwhile the group before takes its names.
+Result<void> Runner::stage_waiting() {
     std::vector<Work*> waiting;
-    for (Work& work : group_)
+    for (Work& work : group_.works)
         if (work.from) waiting.push_back(&work);
     std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
     std::vector<Staging> staging;
@@ -149,12 +139,17 @@ void Runner::stage_waiting() {
         staging.push_back({reads_back(*work) || work->remove_source || by_hash, work->remove_source,
                            head_.may_lose, part_name(head_.id, parts_++)});
     }
-    in_parallel(threads_, waiting.size(), [&](std::size_t at) {
+    const auto stage = [&](std::size_t at) {
         const Work& work = *waiting[at];
-        say_at_hand(work.item);
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+    };
+    Turns turns(stagers_, waiting.size(), [&](std::size_t at) {
+        say_at_hand(waiting[at]->item);
+        stage(at);
     });
+    const auto placed = finish_behind();
+    turns.finish();
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone
     for (std::size_t at = 0; at < waiting.size() && waiting.size() > 1; ++at) {
         Work& work = *waiting[at];
@@ -162,12 +157,12 @@ void Runner::stage_waiting() {
         const auto volume = disk_.volume(*work.into);
         if (!volume || volume->free_bytes < entry(work.item).status.allocated_bytes) continue;
         staging[at].part_name = part_name(head_.id, parts_++);
-        staged[at].emplace(
-            stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+        stage(at);
     }
     for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
-    waiting_ = 0;
-    waiting_bytes_ = 0;
+    group_.waiting = 0;
+    group_.waiting_bytes = 0;
+    return placed;
 }
 
 void Runner::take_staged(Work& work, Result<StagedCopy> staged) {
@@ -189,48 +184,6 @@ void Runner::take_staged(Work& work, Result<StagedCopy> staged) {
         first.hash = staged->hash;
     }
     work.copy.emplace(std::move(*staged));
-}
-
-/// Before anything takes a name: the group's bytes are durable, what is to be verified is read back, and the
-/// journal says what is about to happen. The journal is written while the disk works on the bytes; so what it
-/// says was done is what was durable before.
-Result<void> Runner::make_durable_and_note() {
-    std::vector<Work*> works;
-    std::vector<const StagedCopy*> copies;
-    for (Work& work : group_)
-        if (work.copy && !work.dropped) {
-            works.push_back(&work);
-            copies.push_back(&*work.copy);
-        }
-    std::vector<Durable::Failed> failed;
-    Result<void> settled;
-    Result<void> noted;
-    const bool settles = !copies.empty() && !records_.items.empty();  // names of the group before
-    {
-        const std::jthread syncing([&] {
-            failed = durable_.sync_files(copies);
-            if (settles) settled = durable_.settle();
-        });
-        noted = journal_group(std::exchange(ready_, {}));
-    }
-    if (settles) {
-        if (!settled) names_are_not_durable(records_, settled.error());
-        ready_ = std::exchange(records_, {});
-    }
-    for (const auto& [at, error] : failed) drop(*works[at], error);
-    for (Work& work : group_)
-        if (work.copy && !work.dropped && reads_back(work))
-            if (auto verified = verify_staged(disk_, *work.copy, meter()); !verified)
-                drop(work, verified.error());
-    return noted;
-}
-
-/// Nothing of it takes a name.
-void Runner::drop(Work& work, const Error& why) {
-    if (work.dropped || results_[work.item] != Outcome::planned) return;
-    work.dropped = true;
-    if (work.slot) SafeFolder::drop(disk_, *work.slot);
-    fail(work.item, why);
 }
 
 /// Which name is counted up from, should the planned one be taken by then; empty where nothing was to be
@@ -384,8 +337,7 @@ void Runner::place(Work& work) {
     note_changed(work, *placed);
     if (work.kind == Work::Kind::rename) {
         note_taken_from(id);
-        if (events_.bytes && entry(id).status.type == FileType::file)
-            events_.bytes(entry(id).status.id.size_bytes);
+        if (entry(id).status.type == FileType::file) say_bytes(entry(id).status.id.size_bytes);
     }
     if (work.kind == Work::Kind::staged && entry(id).status.links > 1)
         first_of_links_[link_key(entry(id).status.id)] = {it.folder, placed->name, placed->status.id,

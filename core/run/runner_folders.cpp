@@ -234,7 +234,7 @@ void Runner::step_carried(ItemId id) {
                          plan_.source_path(it)});
     if (it.inside != no_folder) finals_.set_identity(it.inside, status->id);
     receipt_item(id).moved_whole = true;
-    if (events_.bytes && status->type == FileType::file) events_.bytes(status->id.size_bytes);
+    if (status->type == FileType::file) say_bytes(status->id.size_bytes);
     settle_placed(id, {name, *status});
 }
 
@@ -259,7 +259,7 @@ void Runner::step_removal(ItemId id) {
     if (handle)
         if (auto attributes = disk_.attributes(*handle))
             records_.folders.push_back({false, plan_.source_path(item(id)), std::move(*attributes), {}});
-    group_.push_back({id, Work::Kind::remove_folder});
+    group_.add({id, Work::Kind::remove_folder});
 }
 
 void Runner::remove_folder(ItemId id) {

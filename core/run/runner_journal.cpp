@@ -11,31 +11,6 @@ namespace tavlo {
 
 // What the run notes, and when: nothing before it is durable.
 
-namespace {
-
-void append(RunRecords& to, RunRecords&& more) {
-    const auto move_all = [](auto& into, auto& from) {
-        into.insert(into.end(), std::make_move_iterator(from.begin()), std::make_move_iterator(from.end()));
-    };
-    move_all(to.items, more.items);
-    move_all(to.folders, more.folders);
-    move_all(to.set_aside, more.set_aside);
-    move_all(to.used_up, more.used_up);
-    move_all(to.taken_back, more.taken_back);
-    move_all(to.not_kept, more.not_kept);
-    move_all(to.volumes, more.volumes);
-    more = {};
-}
-
-/// Intentions stand in the journal until what came of them does.
-void forget_recorded(std::vector<Intent>& noted, const RunRecords& recorded) {
-    std::unordered_set<std::uint64_t> numbers;
-    for (const auto& [number, item] : recorded.items) numbers.insert(number);
-    std::erase_if(noted, [&](const Intent& intent) { return numbers.contains(intent.number); });
-}
-
-}  // namespace
-
 /// Before anything is touched: on which file systems, by what they are.
 Result<void> Runner::note_volumes() {
     RunRecords records;
@@ -53,9 +28,6 @@ Result<void> Runner::note_volumes() {
     return persist([&] { return store_.record(head_.id, records, noted_); });
 }
 
-/// Before anything takes a name: what the group is about to do, durable in the journal. A plain rename needs
-/// no note: where the source is tells on its own whether it was done. records  of what is durable on its own
-/// volumes
 /// What an item of the group is about to do, as far as it is known before its slot is.
 Intent Runner::intent_for(const Work& work) {
     Intent intent;
@@ -98,11 +70,13 @@ Result<void> Runner::find_slot(Work& work, const Handle& around, Intent& intent)
     return {};
 }
 
-Result<void> Runner::journal_group(RunRecords records) {
+/// What the group is about to do, for the journal. A plain rename needs no note: where the source is tells on
+/// its own whether it was done.
+std::vector<Intent> Runner::intents_of(Group& group) {
     std::vector<Intent> intents;
     // by place: what an earlier one of this group will have put there
     std::unordered_map<std::string, Identity> twins;
-    for (Work& work : group_) {
+    for (Work& work : group.works) {
         if (work.dropped || results_[work.item] != Outcome::planned) continue;
         if (work.kind == Work::Kind::remove_folder) continue;
         const Item& it = item(work.item);
@@ -125,16 +99,25 @@ Result<void> Runner::journal_group(RunRecords records) {
             }
         if (needs_slot || work.kind != Work::Kind::rename) intents.push_back(std::move(intent));
     }
-    // together with what groups before have done: until it is recorded, their own intentions stand for it
-    forget_recorded(noted_, records);
-    noted_.insert(noted_.end(), std::make_move_iterator(intents.begin()),
-                  std::make_move_iterator(intents.end()));
-    if (intents.empty() && records.items.empty() && records.folders.empty()) return {};
-    return persist([&] { return store_.record(head_.id, records, noted_); });
+    return intents;
+}
+
+ItemId Runner::item_of(std::uint64_t number) const {
+    if (resumption_ == nullptr) return static_cast<ItemId>(number);
+    const auto& numbers = resumption_->numbers;
+    return static_cast<ItemId>(std::find(numbers.begin(), numbers.end(), number) - numbers.begin());
+}
+
+/// Intentions stand in the journal until what came of them does.
+void Runner::forget_recorded(const RunRecords& recorded) {
+    std::unordered_set<std::uint64_t> numbers;
+    for (const auto& [number, item] : recorded.items) numbers.insert(number);
+    std::erase_if(noted_, [&](const Intent& intent) { return numbers.contains(intent.number); });
 }
 
 /// The sync of a whole volume has failed: for something of ours, or for what others write there? Each folder
-/// is asked by itself; where one says so too, the receipt does not say that what changed in it was done.
+/// is asked by itself; where one says so too, the receipt does not say that what changed in it was done. What
+/// is on a disk that may come back is looked at again by then: it stays planned.
 void Runner::names_are_not_durable(RunRecords& records, const Error& why) {
     std::unordered_map<std::string, bool> durable;
     const auto is_durable = [&](const std::string& place) {
@@ -145,16 +128,23 @@ void Runner::names_are_not_durable(RunRecords& records, const Error& why) {
         const bool is_gone = !folder && folder.error().fault == Fault::not_found;
         return found->second = synced.has_value() || is_gone;
     };
-    for (auto& [number, item] : records.items) {
-        if (!arrives(item.result) && item.result != Outcome::removed) continue;
-        if (is_durable(item.place()) && (item.action != Action::move || is_durable(item.source))) continue;
+    std::erase_if(records.items, [&](auto& record) {
+        auto& [number, item] = record;
+        if (!arrives(item.result) && item.result != Outcome::removed) return false;
+        if (is_durable(item.place()) && (item.action != Action::move || is_durable(item.source)))
+            return false;
+        records.taken_back.clear();
+        if (is_stuck_by(why)) {
+            results_[item_of(number)] = Outcome::planned;
+            return true;
+        }
         item.result = Outcome::failed;
         item.error = "may not have reached the disk: " + reason_and_step(why);
         item.fault = why.fault;
-        records.taken_back.clear();
         if (head_.problem.empty())
             head_.problem = "some of it may not have reached the disk: " + describe(why);
-    }
+        return false;
+    });
 }
 
 /// The same for a folder, which takes its name by itself.
@@ -173,12 +163,11 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
 
 /// All that was done, once it is durable.
 Result<void> Runner::write_records() {
+    if (auto finished = finish_behind(); !finished) return finished;  // the journal is one thread's at a time
     if (auto settled = durable_.settle(); !settled) names_are_not_durable(records_, settled.error());
-    append(ready_, std::move(records_));
-    const bool nothing = ready_.items.empty() && ready_.folders.empty() && ready_.set_aside.empty() &&
-                         ready_.used_up.empty() && ready_.not_kept.empty() && ready_.volumes.empty();
-    if (nothing) return {};
-    forget_recorded(noted_, ready_);
+    ready_.append(std::move(records_));
+    if (ready_.is_empty()) return {};
+    forget_recorded(ready_);
     const RunRecords records = std::exchange(ready_, {});
     return persist([&] { return store_.record(head_.id, records, noted_); });
 }

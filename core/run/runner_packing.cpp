@@ -52,7 +52,7 @@ Result<void> Runner::step_archive(ItemId id) {
     out.hash = made->hash;
     Work work{id};
     work.copy.emplace(std::move(*made));
-    group_.push_back(std::move(work));
+    group_.add(std::move(work));
     if (auto flushed = flush(); !flushed) return flushed;
     return settle_packed();
 }
@@ -175,8 +175,8 @@ Result<void> Runner::settle_packed() {
             continue;
         }
         if (should_stop()) continue;
-        group_.push_back({id, Work::Kind::take_away});
-        if (group_.size() < group_files_) continue;
+        group_.add({id, Work::Kind::take_away});
+        if (group_.works.size() < group_files_) continue;
         if (auto flushed = flush(); !flushed) return flushed;
     }
     return flush();

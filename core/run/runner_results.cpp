@@ -13,12 +13,12 @@ constexpr std::chrono::milliseconds said_at_most_every{50};  // of the file at h
 // What came of each item.
 
 Meter Runner::meter() {
-    return {options_.stop,
-            [this](std::uint64_t bytes) {
-                const std::lock_guard lock(reporting_);
-                if (events_.bytes) events_.bytes(bytes);
-            },
-            options_.pace};
+    return {options_.stop, [this](std::uint64_t bytes) { say_bytes(bytes); }, options_.pace};
+}
+
+void Runner::say_bytes(std::uint64_t bytes) {
+    const std::lock_guard lock(reporting_);
+    if (events_.bytes) events_.bytes(bytes);
 }
 
 void Runner::say_at_hand(ItemId id) {
@@ -72,7 +72,10 @@ void Runner::settle(ItemId id, Outcome result) {
     if (out.role != Role::archive) head_.totals.count(out.result);
     if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file)
         head_.totals.bytes += out.size_bytes;
-    if (events_.item) events_.item(id, out);
+    if (events_.item) {
+        const std::lock_guard lock(reporting_);
+        events_.item(id, out);
+    }
     if (const ItemId number_there = item(id).takes_back; number_there != no_item) {
         // a folder that is made again is taken back once what it became is gone
         const bool took_back = out.result == Outcome::removed ||
@@ -109,13 +112,17 @@ void Runner::settle_placed(ItemId id, const Placed& placed) {
     settle(id, result);
 }
 
+/// A disk that is full or gone may have room, or be back, by the time that the run is gone on with.
+bool Runner::is_stuck_by(const Error& error) {
+    const bool can_wait = error.fault == Fault::no_space || error.fault == Fault::unreachable;
+    if (!can_wait || !options_.pause_when_stuck) return false;
+    if (!stuck_) stuck_ = error;
+    return true;
+}
+
 void Runner::fail(ItemId id, const Error& error) {
     if (error.fault == Fault::cancelled) return;  // it stays planned: as before
-    const bool can_wait = error.fault == Fault::no_space || error.fault == Fault::unreachable;
-    if (can_wait && options_.pause_when_stuck && item(id).outcome != Outcome::failed) {
-        if (!stuck_) stuck_ = error;
-        return;
-    }
+    if (item(id).outcome != Outcome::failed && is_stuck_by(error)) return;
     ReceiptItem& out = receipt_item(id);
     out.error = reason_and_step(error);
     out.fault = error.fault;

@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include <poll.h>
+#include <sys/resource.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -75,6 +76,21 @@ TEST_CASE("a watched folder says when something happens in it, and not otherwise
     CHECK_FALSE(FolderWatch::on(temp.path("nothing")));
 }
 
+TEST_CASE("a thread that gives way takes along those that it starts, and nobody else", "[parallel]") {
+    const auto priority = [] { return ::getpriority(PRIO_PROCESS, 0); };
+    const int before = priority();
+    int given = before;
+    int of_started = before;
+    std::jthread([&] {
+        give_way();
+        given = priority();
+        std::jthread([&] { of_started = priority(); });
+    }).join();
+    CHECK(given > before);
+    CHECK(of_started == given);
+    CHECK(priority() == before);
+}
+
 TEST_CASE("each piece of parallel work is done once, on as many threads as there is work for", "[parallel]") {
     for (const unsigned threads : {1U, 2U, 7U}) {
         std::vector<std::atomic<int>> done(1000);
@@ -87,6 +103,15 @@ TEST_CASE("each piece of parallel work is done once, on as many threads as there
         });
         CHECK(std::all_of(done.begin(), done.end(), [](const auto& times) { return times == 1; }));
         CHECK(workers.size() <= threads);
+    }
+    for (const unsigned threads : {0U, 1U, 3U}) {  // that last, beside this one
+        AheadThreads lasting(threads);
+        for (int round = 0; round < 20; ++round) {
+            std::vector<std::atomic<int>> done(50);
+            Turns turns(lasting, done.size(), [&](std::size_t at) { ++done[at]; });
+            turns.finish();
+            CHECK(std::all_of(done.begin(), done.end(), [](const auto& times) { return times == 1; }));
+        }
     }
     in_parallel(4, 0, [](std::size_t) { FAIL("there is nothing to do"); });
     CHECK(useful_threads() >= 1);

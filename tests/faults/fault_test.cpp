@@ -67,7 +67,8 @@ struct Work {
     Operation operation;
     bool other_file_system;
     Clearing clearing = Clearing::none;
-    bool makes_room = false;  ///< what holds a name gets another one
+    bool makes_room = false;      ///< what holds a name gets another one
+    std::size_t group_files = 0;  ///< RunOptions
 };
 
 /// Two file systems in memory, and a job from one into itself or the other.
@@ -106,6 +107,7 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
     const auto kind =
         GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false},
                  Work{"copy across", Operation::copy, true}, Work{"move across", Operation::move, true},
+                 Work{"copy, one by one", Operation::copy, false, Clearing::none, false, 1},
                  Work{"copy, emptied first", Operation::copy, false, Clearing::all},
                  Work{"move, leaving nothing extra", Operation::move, false, Clearing::extra},
                  Work{"copy, making room", Operation::copy, false, Clearing::none, true});
@@ -140,7 +142,9 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
         before.merge(contents_of(two.path));
 
         FaultAt faulty(nth, error);
-        const auto head = carry_out(faulty, *store, *plan, {});
+        RunOptions options;
+        options.group_files = kind.group_files;
+        const auto head = carry_out(faulty, *store, *plan, options);
         reached = faulty.was_reached();
         REQUIRE(head);
         std::uint64_t items = 0;

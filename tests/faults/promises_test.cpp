@@ -12,6 +12,7 @@
 #include <filesystem>
 #include <fstream>
 #include <functional>
+#include <mutex>
 
 #include "files/own.h"
 #include "files/path.h"
@@ -235,15 +236,78 @@ TEST_CASE("the journal says done only of what was durable before, and every disk
     Watching watching;
     watching.top = temp.path("to");
     watching.state = temp.path("state");
-    const auto head = value(carry_out(watching, *jobs.store, *outlook.plan, {}));
+    RunOptions options;
+    options.group_files = 200;  // several are on their way at a time
+    const auto head = value(carry_out(watching, *jobs.store, *outlook.plan, options));
     CHECK(head.totals.of(Outcome::created) == 1440);
     CHECK(watching.untrue == "");
     CHECK(watching.synced.size() == 2);
     // and so in taking it back
     watching.synced.clear();
     const Plan undo = value(prepare_undo(*jobs.disk, *jobs.store, head.id));
-    CHECK(value(carry_out(watching, *jobs.store, undo, {})).totals.of(Outcome::removed) == 1440);
+    CHECK(value(carry_out(watching, *jobs.store, undo, options)).totals.of(Outcome::removed) == 1440);
     CHECK(watching.synced.size() == 2);
+}
+
+TEST_CASE("a move between file systems takes room for one group of files, not for two", "[fault][groups]") {
+    /// Counts what was staged and still has its source.
+    class Counting final : public ForwardingFileSystem {
+    public:
+        int at_once = 0;
+        int most_at_once = 0;
+        std::mutex mutex;
+        Result<Staged> stage(const Handle& f, const std::string& n) override {
+            const std::lock_guard lock(mutex);
+            most_at_once = std::max(most_at_once, ++at_once);
+            return disk->stage(f, n);
+        }
+        Result<void> remove_file(const Handle& f, const std::string& n) override {
+            const std::lock_guard lock(mutex);
+            --at_once;
+            return disk->remove_file(f, n);
+        }
+    };
+    TempFolder temp("/dev/shm");
+    const Mount other = Mount::memory(temp.path("other"));
+    NEEDS(other)
+    for (int i = 0; i < 100; ++i) temp.write("from/box/" + std::to_string(i), std::to_string(i));
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, move({temp.path("from/box")}, other.path)));
+    Counting counting;
+    RunOptions options;
+    options.group_files = 10;
+    const auto head = value(carry_out(counting, *jobs.store, *outlook.plan, options));
+    CHECK(head.totals.of(Outcome::created) == 101);
+    CHECK(counting.most_at_once == 10);
+    CHECK(counting.at_once == 0);
+}
+
+TEST_CASE(
+    "names that a sync in the middle of a run should have made durable, and did not, are not said to be done",
+    "[fault][durable]") {
+    class FailsFromSecond final : public ForwardingFileSystem {
+    public:
+        std::atomic<int> synced = 0;
+        Result<void> sync_volume(const Handle& f) override {
+            return ++synced > 1 ? Result<void>(failure(error)) : disk->sync_volume(f);
+        }
+        Result<void> sync(const Handle& o) override {
+            return synced > 1 ? Result<void>(failure(error)) : disk->sync(o);
+        }
+        Error error{Fault::io, EIO, "make durable", "disk"};
+    };
+    TempFolder temp("/dev/shm");
+    constexpr int in_a_group = 20;
+    for (int i = 0; i < 3 * in_a_group; ++i) temp.write("from/box/" + std::to_string(i), std::to_string(i));
+    Jobs jobs(temp.path("state"));
+    const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to"))));
+    FailsFromSecond fails;
+    RunOptions options;
+    options.group_files = in_a_group;
+    const auto head = value(carry_out(fails, *jobs.store, *outlook.plan, options));
+    CHECK(head.totals.of(Outcome::created) == 1);  // the folder, whose name the first sync was about
+    CHECK(head.totals.of(Outcome::failed) == 3 * in_a_group);
+    CHECK(head.problem.find("may not have reached the disk") != std::string::npos);
 }
 
 TEST_CASE("a last sync that fails is the result of the run", "[fault][durable]") {

@@ -110,7 +110,9 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
     events.item = [&](ItemId, const ReceiptItem&) {
         if (++settled == 300) fill(state.path, 0);
     };
-    const auto ran = carry_out(*disk, *store, *outlook.plan, {}, events);
+    RunOptions options;
+    options.group_files = 200;  // several are on their way by then
+    const auto ran = carry_out(*disk, *store, *outlook.plan, options, events);
     REQUIRE_FALSE(ran);
     CHECK(ran.error().fault == Fault::no_space);
     CHECK(describe(ran.error()).find(state.path) != std::string::npos);
@@ -134,23 +136,27 @@ TEST_CASE("a state folder that fills up stops the run at once, and what it did i
 
 TEST_CASE("a disk that has gone away, or a quota that is used up, pauses the run too", "[fault][room]") {
     const int code = GENERATE(ENOTCONN, ENODEV, EDQUOT);
+    const int calls = GENERATE(20, 60, 100, 140, 180, 220, 260);  // some names taken, and not durable
+    const std::size_t group_files = GENERATE(as<std::size_t>(), 0, 4);
+    CAPTURE(code, calls, group_files);
     class GoesAway final : public EveryCall {
     public:
-        explicit GoesAway(int error) : error_(error) {}
+        GoesAway(int error, int calls) : error_(error), left_(calls) {}
 
     private:
         std::optional<Error> before_call() override {
-            return ++calls_ > 60 ? std::optional(system_error(error_, "test", "")) : std::nullopt;
+            return --left_ < 0 ? std::optional(system_error(error_, "test", "")) : std::nullopt;
         }
         int error_;
-        std::atomic<int> calls_ = 0;
+        std::atomic<int> left_;
     };
     TempFolder temp("/dev/shm");
     write_files(temp, 30, 100);
     Jobs jobs(temp.path("state"));
     const Outlook outlook = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to"))));
-    GoesAway gone(code);
+    GoesAway gone(code, calls);
     RunOptions options;
+    options.group_files = group_files;
     options.pause_when_stuck = true;
     const ReceiptHead paused = value(carry_out(gone, *jobs.store, *outlook.plan, options));
     CHECK(paused.state == RunState::stopped);

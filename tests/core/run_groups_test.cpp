@@ -1,0 +1,128 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include <algorithm>
+#include <atomic>
+#include <chrono>
+#include <condition_variable>
+#include <mutex>
+#include <utility>
+
+#include "files/forwarding.h"
+#include "support/catch.h"
+#include "support/jobs.h"
+#include "support/temp_folder.h"
+#include "support/tree.h"
+
+using namespace tavlo;
+
+// Files become durable in groups. While one does, the next is read and written; nothing of either has a name.
+
+namespace {
+
+constexpr int in_a_group = 16;
+
+/// Its first sync of a volume ends once so many files were staged, or when it is tired of waiting.
+class SlowSync final : public ForwardingFileSystem {
+public:
+    explicit SlowSync(int until) : until_(until) {}
+    std::atomic<int> named = 0;
+    int staged_by_then = 0;
+    int named_by_then = 0;
+
+    Result<Staged> stage(const Handle& folder, const std::string& part) override {
+        auto staged = disk->stage(folder, part);
+        const std::lock_guard lock(mutex_);
+        ++staged_;
+        more_.notify_all();
+        return staged;
+    }
+    Result<void> sync_volume(const Handle& folder) override {
+        std::unique_lock lock(mutex_);
+        if (!std::exchange(was_called_, true)) {
+            more_.wait_for(lock, std::chrono::seconds(until_ > in_a_group ? 60 : 0),
+                           [&] { return staged_ >= until_; });
+            staged_by_then = staged_;
+            named_by_then = named;
+        }
+        lock.unlock();
+        return disk->sync_volume(folder);
+    }
+    Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override {
+        ++named;
+        return disk->take_free_name(staged, folder, name);
+    }
+
+private:
+    const int until_;
+    std::mutex mutex_;
+    std::condition_variable more_;
+    int staged_ = 0;
+    bool was_called_ = false;
+};
+
+struct Copied {
+    explicit Copied(TempFolder& temp) : jobs(temp.path("state")) {
+        for (int i = 0; i < 5 * in_a_group; ++i)
+            temp.write("from/box/" + std::to_string(i), "file " + std::to_string(i));
+        plan = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to")))).plan;
+    }
+    Jobs jobs;
+    std::shared_ptr<const Plan> plan;
+};
+
+}  // namespace
+
+TEST_CASE("while a group becomes durable the next one is read and written, and neither has a name",
+          "[run][groups]") {
+    TempFolder temp;
+    Copied copied(temp);
+    SlowSync disk(2 * in_a_group);
+    RunOptions options;
+    options.group_files = in_a_group;
+    options.threads = 2;
+    const auto head = value(carry_out(disk, *copied.jobs.store, *copied.plan, options));
+    CHECK(disk.staged_by_then >= 2 * in_a_group);
+    CHECK(disk.named_by_then == 0);
+    CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
+    CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("a run of one thread does one thing after the other", "[run][groups]") {
+    TempFolder temp;
+    Copied copied(temp);
+    SlowSync disk(in_a_group);
+    RunOptions options;
+    options.group_files = in_a_group;
+    options.threads = 1;
+    const auto head = value(carry_out(disk, *copied.jobs.store, *copied.plan, options));
+    CHECK(disk.named_by_then == 0);
+    CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
+    CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE(
+    "what stands in the journal for a group is there before any of it has its name, and gone at the end",
+    "[run][groups]") {
+    TempFolder temp;
+    Copied copied(temp);
+    RunOptions options;
+    options.group_files = in_a_group;
+    options.threads = 2;
+    std::string id;
+    RunEvents events;
+    int seen = 0;
+    events.begun = [&](const ReceiptHead& head) { id = head.id; };
+    events.item = [&](ItemId, const ReceiptItem& item) {
+        if (item.type != FileType::file || ++seen % in_a_group != 1) return;
+        // by another program's eyes: intentions of what has its name, and of its whole group
+        const auto store = value(Store::open(temp.path("state")));
+        const auto noted = value(store->intents(id));
+        CHECK(noted.size() >= static_cast<std::size_t>(in_a_group));
+        CHECK(std::any_of(noted.begin(), noted.end(),
+                          [&](const Intent& intent) { return intent.fresh.could_be(item.after); }));
+    };
+    const auto head = value(carry_out(*copied.jobs.disk, *copied.jobs.store, *copied.plan, options, events));
+    CHECK(seen == 5 * in_a_group);
+    CHECK(value(copied.jobs.store->intents(head.id)).empty());
+}
