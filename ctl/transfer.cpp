@@ -72,16 +72,18 @@ int transfer(FileSystem& disk, Store* store, const Arguments& arguments, Totals*
         progress.say_now(arguments.job.into.empty() ? "looking at the folders"
                                                     : "looking at the destination");
     };
-    const auto outlook =
-        prepare(disk, std::move(asked), store, {}, {counted, gathered, told, read, compared});
+    auto outlook = prepare(disk, std::move(asked), store, {}, {counted, gathered, told, read, compared});
     progress.clear();
     if (!outlook) return refuse_for(outlook.error());
     for (const Error& refusal : outlook->refusals) refuse_for(refusal);
     if (!outlook->refusals.empty()) return refused;
     for (const Error& miss : outlook->misses) say(describe(miss));
-    if (totals != nullptr) *totals = outlook->plan->totals;
-    const int status = arguments.plan_only ? print_plan(*outlook->plan, arguments.json)
-                                           : carry_out_plan(disk, *store, *outlook->plan, arguments, progress,
+    const bool has_all = outlook->misses.empty();
+    const auto plan = std::move(outlook->plan);
+    *outlook = {};  // what the plan was made from is not held beside it: of a million that is 110 MB
+    if (totals != nullptr) *totals = plan->totals;
+    const int status = arguments.plan_only ? print_plan(*plan, arguments.json)
+                                           : carry_out_plan(disk, *store, *plan, arguments, progress,
                                                             options_for(arguments.job), totals);
-    return outlook->misses.empty() || status == stopped ? status : some_failed;
+    return has_all || status == stopped ? status : some_failed;
 }

@@ -102,11 +102,13 @@ private:
         asked.kept = folders_to_keep(state_folder_);
         PrepareEvents events;
         events.counted = [this](std::uint64_t entries) { counted_({entries, 0, false}); };
-        const auto outlook = prepare(*disk_, std::move(asked), store_->get(), options_.stop, events);
+        auto outlook = prepare(*disk_, std::move(asked), store_->get(), options_.stop, events);
         if (!outlook) return failure(outlook.error());
         if (!outlook->refusals.empty()) return failure(outlook->refusals.front());
-        counted_({outlook->plan->totals.items, outlook->plan->totals.bytes, true});
-        return tavlo::carry_out(*disk_, **store_, *outlook->plan, options_, events_);
+        const auto plan = std::move(outlook->plan);
+        *outlook = {};  // what the plan was made from is not held beside it
+        counted_({plan->totals.items, plan->totals.bytes, true});
+        return tavlo::carry_out(*disk_, **store_, *plan, options_, events_);
     }
     Result<ReceiptHead> carry_out_one(const errands::GoOn& rest) {
         return resume(*disk_, **store_, rest.receipt, options_, events_);

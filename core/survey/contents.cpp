@@ -9,7 +9,7 @@
 
 namespace tavlo {
 
-KnownContents::Key KnownContents::key_of(const Pair& pair) {
+HashKey KnownContents::key_of(const Pair& pair) {
     const std::array<std::uint64_t, 10> all{pair.incoming.device,
                                             pair.incoming.inode,
                                             pair.incoming.size_bytes,

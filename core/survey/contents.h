@@ -7,12 +7,12 @@
 #include <memory>
 #include <optional>
 #include <unordered_map>
-#include <unordered_set>
 #include <utility>
 #include <vector>
 
 #include "files/result.h"
 #include "files/types.h"
+#include "survey/verdicts.h"
 
 namespace tavlo {
 
@@ -59,9 +59,7 @@ struct Elsewhere {
 class KnownContents {
 public:
     void learn(const Pair& pair, bool same) {
-        const Key key = key_of(pair);
-        (same ? same_ : different_).insert(key);
-        (same ? different_ : same_).erase(key);
+        same_.learn(key_of(pair), same);
     }
     void learn_problem(const Pair& pair, Error why) {
         problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why));
@@ -72,11 +70,7 @@ public:
         const auto found = problems_.find(key_of(pair));
         return found == problems_.end() ? nullptr : found->second;
     }
-    std::optional<bool> same(const Pair& pair) const {
-        const Key key = key_of(pair);
-        if (same_.contains(key)) return true;
-        return different_.contains(key) ? std::optional(false) : std::nullopt;
-    }
+    std::optional<bool> same(const Pair& pair) const { return same_.of(key_of(pair)); }
 
     /// Where the bytes of a file are too, in the destination that was looked through.
     void learn_elsewhere(const FileState& of, Elsewhere found) {
@@ -89,20 +83,11 @@ public:
     void forget_elsewhere() { elsewhere_.clear(); }
 
 private:
-    struct Key {
-        std::uint64_t high = 0;
-        std::uint64_t low = 0;
-        bool operator==(const Key&) const = default;
-    };
-    struct KeyHash {
-        std::size_t operator()(const Key& key) const noexcept { return key.low; }
-    };
-    static Key key_of(const Pair& pair);
+    static HashKey key_of(const Pair& pair);
 
-    std::unordered_set<Key, KeyHash> same_;
-    std::unordered_set<Key, KeyHash> different_;
-    std::unordered_map<Key, std::shared_ptr<const Error>, KeyHash> problems_;
-    std::unordered_map<Key, Elsewhere, KeyHash> elsewhere_;
+    Verdicts same_;
+    std::unordered_map<HashKey, std::shared_ptr<const Error>, HashOfKey> problems_;
+    std::unordered_map<HashKey, Elsewhere, HashOfKey> elsewhere_;
 };
 
 /// What was found out by reading, kept from one run to the next.

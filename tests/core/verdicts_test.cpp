@@ -1,0 +1,42 @@
+// SPDX-FileCopyrightText: Tavlo contributors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "survey/verdicts.h"
+
+#include <map>
+#include <random>
+#include <vector>
+
+#include "support/catch.h"
+
+using namespace tavlo;
+
+// However many there are and in whatever order they come, a key says what was learned of it last.
+
+TEST_CASE("verdicts on very many keys are those that were learned last, also of keys that nearly agree",
+          "[compared]") {
+    std::mt19937_64 random(20310115);
+    std::map<HashKey, bool> model;
+    Verdicts verdicts;
+    std::vector<HashKey> asked;
+    for (int count = 0; count < 60'000; ++count) {
+        HashKey key{random() % 3000, (random() % 3000) << 1};  // neighbours, and many that come again
+        if (count % 7 == 0 && !asked.empty()) key = asked[random() % asked.size()];
+        const bool verdict = random() % 2 == 0;
+        verdicts.learn(key, verdict);
+        model[key] = verdict;
+        asked.push_back(key);
+        if (count % 997 == 0)
+            for (const auto& [of, is] : model) REQUIRE(verdicts.of(of) == is);
+    }
+    for (const auto& [of, is] : model) REQUIRE(verdicts.of(of) == is);
+    int strangers = 0;
+    for (int count = 0; count < 20'000; ++count) {
+        const HashKey key{random() % 3000, (random() % 3000) << 1};
+        if (model.contains(key)) continue;
+        ++strangers;
+        REQUIRE_FALSE(verdicts.of(key).has_value());
+    }
+    CHECK(strangers > 10'000);
+    CHECK_FALSE(Verdicts().of({1, 2}).has_value());
+}
