@@ -20,7 +20,8 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::size_t most_name_bytes = 230;    // room for a number and ".trashinfo"
+constexpr std::size_t most_name_bytes = 230;  // room for a number and ".trashinfo"
+constexpr std::string_view note_head = "[Trash Info]";
 constexpr unsigned most_names_tried = 100'000;  // counted up, where names are taken in the trash
 constexpr std::uint64_t first_part = std::uint64_t{1} << 32;  // beside the run's own hidden names
 constexpr std::size_t most_note_bytes = 1 << 16;
@@ -291,7 +292,7 @@ Result<Slot> Trash::slot_for(const Handle& folder, const std::string& name, File
 std::string Trash::note_for(const Can& can, const std::string& original) const {
     const bool is_below = !can.top.empty() && original != can.top && is_within(original, can.top);
     const std::string path = is_below ? original.substr(can.top == "/" ? 1 : can.top.size() + 1) : original;
-    return fmt::format("[Trash Info]\nPath={}\nDeletionDate={}\n", escaped(path), date_);
+    return fmt::format("{}\nPath={}\nDeletionDate={}\n", note_head, escaped(path), date_);
 }
 
 /// Which run has put it there: a line that others pass over, as the specification tells them to.
@@ -371,12 +372,15 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
         const auto there = disk_.status(*folder, kept);
         const auto note = bytes_of(disk_, *(*can)->info, note_name(kept), most_note_bytes);
         const bool has_no_note = !note && note.error().fault == Fault::not_found;
+        // after a power cut a note's name may be there, and its bytes not
+        const bool says_nothing = note && !note->starts_with(note_head);
         if (there && is_expected(*there, expected)) {
-            if (has_no_note) (void)write_note(**can, kept, place);
+            if (says_nothing) (void)remove_seen(disk_, *(*can)->info, note_name(kept));
+            if (has_no_note || says_nothing) (void)write_note(**can, kept, place);
             if (there->type == FileType::folder) (*can)->came.push_back(kept);
             return kept;
         }
-        if (is_missing(there) && note && (*note == text + of_run() || *note == text))
+        if (is_missing(there) && note && (*note == text + of_run() || *note == text || note->empty()))
             (void)remove_seen(disk_, *(*can)->info, note_name(kept));
         if (is_missing(there) && has_no_note) break;
     }

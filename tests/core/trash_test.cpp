@@ -1,12 +1,16 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "support/trash.h"
+
 #include <sys/stat.h>
 #include <unistd.h>
 
 #include <filesystem>
 #include <set>
 
+#include "files/forwarding.h"
+#include "recover/recover.h"
 #include "support/catch.h"
 #include "support/environment.h"
 #include "support/jobs.h"
@@ -83,6 +87,46 @@ TEST_CASE("the home trash: a file, its note, and back, also after another took i
     CHECK(held.of(Outcome::undecided) == 1);
     CHECK(temp.read("desk/" + name) == "bytes");
     CHECK(fs::exists(second.items[0].final_path));
+}
+
+TEST_CASE("notes whose bytes did not outlast a power cut are written again by recovery", "[trash][remove]") {
+    struct PowerIsGone {};
+    /// One thing gets into the trash; before the next one does, with its note there already, it is over.
+    class Cut final : public ForwardingFileSystem {
+    public:
+        Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                       const std::string& new_name) override {
+            if (++moves_ == 2) throw PowerIsGone();
+            return disk->move_to_free_name(from, name, to, new_name);
+        }
+
+    private:
+        int moves_ = 0;
+    };
+    TempFolder temp;
+    const Environment home("XDG_DATA_HOME", temp.path("data"));
+    for (const char* name : {"desk/a", "desk/b", "desk/c"}) temp.write(name, name);
+    Jobs jobs(temp.path("state"));
+    const auto plan =
+        value(prepare(*jobs.disk, to_trash({temp.path("desk/a"), temp.path("desk/b"), temp.path("desk/c")})))
+            .plan;
+    Cut cut;
+    CHECK_THROWS_AS(carry_out(cut, *jobs.store, *plan, {}), PowerIsGone);
+    REQUIRE(temp.has("data/Trash/files/a"));
+    for (const char* note : {"data/Trash/info/a.trashinfo", "data/Trash/info/b.trashinfo"}) {
+        REQUIRE(temp.has(note));
+        fs::resize_file(temp.path(note), 0);
+    }
+    const auto recovered = value(recover(*jobs.disk, *jobs.store));
+    REQUIRE(recovered.completed.size() == 1);
+    CHECK(recovered.completed[0].totals.of(Outcome::removed) == 3);
+    check_trash_is_whole(temp.path("data/Trash"));
+    for (const std::string name : {"a", "b", "c"}) {
+        const std::string place = fs::canonical(temp.path("desk")).string() + "/" + name;
+        CHECK(temp.read("data/Trash/info/" + name + ".trashinfo")
+                  .starts_with("[Trash Info]\nPath=" + place + "\n"));
+    }
+    CHECK(jobs.undo(recovered.completed[0].id).of(Outcome::restored) == 3);
 }
 
 TEST_CASE("what was emptied out of the trash is missed by name, what was changed in it stays there",
