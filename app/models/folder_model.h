@@ -50,6 +50,8 @@ public:
     std::optional<std::size_t> narrow(const QString& typed);
 
     const Listing& listing() const { return *listing_; }
+    const std::shared_ptr<const Listing>& snapshot() const { return listing_; }
+    const std::vector<std::uint32_t>& visible() const { return visible_; }  ///< rows of it, as they are shown
     const tavlo::Kinds& kinds() const { return *kinds_; }
     /// Reads them again from where a person may have changed them.
     void loadKinds();

@@ -18,7 +18,7 @@ using namespace tavlo;
 
 void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     beginResetModel();
-    tree_ = std::move(tree);
+    retired_.take(std::exchange(tree_, std::move(tree)));
     plan_ = tree_ ? tree_->plan : nullptr;
     results_.clear();
     if (tree_ && tree_->tops.size() > 1)
@@ -33,11 +33,11 @@ void OutcomeModel::setTree(std::shared_ptr<const OutcomeTree> tree) {
     if (!again.empty()) emit foldersWanted(again);
 }
 
-void OutcomeModel::setPlanOnly(std::shared_ptr<const Plan> plan) {
+void OutcomeModel::setList(std::shared_ptr<const PlanList> list) {
     beginResetModel();
-    tree_.reset();
-    plan_ = std::move(plan);
-    item_rows_ = plan_ ? rows_of(*plan_) : std::vector<ItemRows>();
+    retired_.take(std::exchange(tree_, nullptr));
+    retired_.take(std::exchange(list_, std::move(list)));
+    plan_ = list_ ? list_->plan : nullptr;
     flat_ = true;
     results_.clear();
     rebuild();
@@ -209,6 +209,7 @@ void OutcomeModel::rebuild() {
         return;
     }
     if (flat_ || share_) {
+        if (!share_ && names_.empty()) rows_.reserve(plan_->items.size());
         for (ItemId id = 0; id < plan_->items.size(); ++id)
             if ((!share_ || rowsOf(id).share == *share_) && names_.fits(plan_->name(plan_->items[id])))
                 addItem({id, no_folder, nullptr}, 0);
@@ -257,7 +258,7 @@ void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
         rows_.push_back({HeldLine, depth, {node.item, no_folder, nullptr}});  // else it is not decided here
 }
 
-const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->rows[id] : item_rows_[id]; }
+const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->rows[id] : list_->rows[id]; }
 
 /// A file's name can be typed over, and where things are renamed a folder's too.
 Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {

@@ -15,6 +15,7 @@
 
 #include "select/name_filter.h"
 #include "tasks/outcome_tree.h"
+#include "tasks/retirement.h"
 
 /// How a tag is coloured; what it means is said by its word.
 enum class Tone { plain, fresh, waiting, takes_away };
@@ -47,8 +48,8 @@ public:
     explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
 
     void setTree(std::shared_ptr<const OutcomeTree> tree);
-    void setPlanOnly(
-        std::shared_ptr<const tavlo::Plan> plan);  ///< a flat list of a plan without a destination
+    /// A flat list of a plan without a destination; null: of nothing.
+    void setList(std::shared_ptr<const PlanList> list);
     void setFlat(bool flat);
     bool isFlat() const { return flat_; }
     /// Shows just one share of the balance, as a flat list.
@@ -121,7 +122,7 @@ private:
 
     std::shared_ptr<const OutcomeTree> tree_;
     std::shared_ptr<const tavlo::Plan> plan_;
-    std::vector<ItemRows> item_rows_;  ///< of a plan without a tree
+    std::shared_ptr<const PlanList> list_;  ///< of a plan without a tree
     std::vector<Row> rows_;
     std::vector<std::string> places_;
     std::set<std::string> open_;  ///< folders that are open, by path
@@ -132,4 +133,5 @@ private:
     tavlo::NameFilter names_;
     std::function<bool(tavlo::ItemId)> is_typed_;
     bool flat_ = false;
+    Retirement retired_;
 };

@@ -3,6 +3,8 @@
 
 #include "models/safe_model.h"
 
+#include <utility>
+
 #include "files/path.h"
 #include "text.h"
 
@@ -10,8 +12,9 @@ using namespace tavlo;
 
 void SafeModel::setArrangement(std::shared_ptr<const SafeArrangement> arrangement) {
     beginResetModel();
-    arrangement_ = std::move(arrangement);
+    auto before = std::exchange(arrangement_, std::move(arrangement));
     endResetModel();
+    retired_.take(std::move(before));
 }
 
 int SafeModel::rowCount(const QModelIndex& parent) const {

@@ -7,6 +7,7 @@
 #include <memory>
 #include <vector>
 
+#include "tasks/retirement.h"
 #include "tasks/safe_versions.h"
 
 /// The versions in the Safe as they were arranged elsewhere: there may be a million.
@@ -35,4 +36,5 @@ signals:
 
 private:
     std::shared_ptr<const SafeArrangement> arrangement_ = std::make_shared<SafeArrangement>();
+    Retirement retired_;
 };

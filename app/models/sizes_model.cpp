@@ -13,9 +13,7 @@ using namespace tavlo;
 
 void SizesModel::setWeighed(std::shared_ptr<const Weighed> weighed) {
     beginResetModel();
-    // a million names take their time to go: not on this thread
-    retired_.post(
-        [old = std::exchange(weighed_, std::move(weighed))](const std::stop_token&) mutable { old.reset(); });
+    retired_.take(std::exchange(weighed_, std::move(weighed)));
     choose();
     endResetModel();
 }

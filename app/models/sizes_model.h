@@ -8,7 +8,7 @@
 #include <vector>
 
 #include "select/weigh.h"
-#include "tasks/worker.h"
+#include "tasks/retirement.h"
 
 /// What lies below a folder, by weight: as a tree, or just what stands out by something, as a list.
 class SizesModel final : public QAbstractItemModel {
@@ -47,5 +47,5 @@ private:
     Shows shows_ = Shows::all;
     std::uint64_t over_bytes_ = 0;
     std::vector<std::uint32_t> chosen_;  ///< of those that stand out
-    EachWorker retired_;
+    Retirement retired_;
 };

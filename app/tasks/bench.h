@@ -33,6 +33,8 @@ public:
     void unpick(const std::string& folder, Names names) {
         unpickAll({{folder, std::move(names)}}, tr("Take out of the batch"));
     }
+    /// One stroke, which can be taken back as such.
+    void apply(const std::vector<Picks::Change>& wanted, const QString& words);
     void pickAll(ByFolder by_folder, const QString& words);
     void unpickAll(ByFolder by_folder, const QString& words);
     void unpickFolder(const std::string& folder);
@@ -123,7 +125,6 @@ private:
     template <class Part>
     void setPart(const QString& words, Part Instruction::*part, Part after);
     Change note(const Change& wanted);
-    void apply(const std::vector<Change>& wanted, const QString& words);
     std::string archiveIn(const std::string& folder) const;
     template <class Value>
     void set(Value& held, const Value& wanted);

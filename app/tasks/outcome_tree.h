@@ -26,6 +26,12 @@ struct ItemRows {
 /// By item.
 std::vector<ItemRows> rows_of(const tavlo::Plan& plan);
 
+/// A plan without a destination, as a flat list of its items; made off the interface's thread.
+struct PlanList {
+    std::shared_ptr<const tavlo::Plan> plan;
+    std::vector<ItemRows> rows;  ///< by item
+};
+
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
 struct OutcomeNode {
     tavlo::ItemId item = tavlo::no_item;  ///< what arrives, or wants to

@@ -119,14 +119,17 @@ std::vector<ReceiptItem> PastRuns::firstItems(const std::string& receipt, std::u
 }
 
 void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint64_t>& only) {
-    using Planned = std::shared_ptr<const Plan>;
+    using Planned = std::shared_ptr<const PlanList>;
     const auto plan = [receipt, only](Store& store, const std::stop_token&) -> Result<Planned> {
         const auto disk = make_disk_with_archives();
         const auto held = settle_before_undo(*disk, store, receipt);
         if (!held) return failure(held.error());
         auto planned = prepare_undo(*disk, store, receipt, only, held->has_value());
         if (!planned) return failure(planned.error());
-        return std::make_shared<const Plan>(std::move(*planned));
+        auto list = std::make_shared<PlanList>();
+        list->plan = std::make_shared<const Plan>(std::move(*planned));
+        list->rows = rows_of(*list->plan);
+        return Planned(std::move(list));
     };
     ask(details_, plan, [this, receipt](const Planned& planned) { emit undoPlanned(receipt, planned); });
 }

@@ -13,6 +13,7 @@
 #include "keep/store.h"
 #include "plan/plan.h"
 #include "tasks/arrivals.h"
+#include "tasks/outcome_tree.h"
 #include "tasks/store_worker.h"
 
 /// What is known of a receipt before its items are read.
@@ -78,7 +79,7 @@ signals:
     void numbersFound(const std::string& receipt, tavlo::Outcome result,
                       std::shared_ptr<const std::vector<std::uint64_t>> numbers);
     void arrived(std::shared_ptr<const Arrivals> arrivals);
-    void undoPlanned(const std::string& receipt, std::shared_ptr<const tavlo::Plan> plan);
+    void undoPlanned(const std::string& receipt, std::shared_ptr<const PlanList> undo);
     void failed(const QString& why);
 
 private:

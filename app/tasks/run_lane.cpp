@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <numeric>
 
+#include "files/parallel.h"
 #include "job/document.h"
 #include "tasks/run_work.h"
 #include "tasks/worker.h"
@@ -118,6 +119,7 @@ void RunLane::begin(Errand errand) {
 
 /// On the lane's thread.
 void RunLane::work(const Errand& errand, const std::stop_token& stop) {
+    give_way();  // to the interface's thread
     const auto drives = drives_of(state_folder_, errand);
     later(this, [this, drives] {
         drives_ = drives;

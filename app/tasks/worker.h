@@ -13,6 +13,8 @@
 #include <thread>
 #include <utility>
 
+#include "files/parallel.h"
+
 /// Calls `work` later, on the thread of `who`; not at all once that is gone.
 template <class Work>
 void later(QObject* who, Work work) {
@@ -67,6 +69,7 @@ public:
 
 private:
     void loop(const std::stop_token& end) {
+        tavlo::give_way();  // to the interface's thread
         while (true) {
             Task task;
             std::stop_token stop;

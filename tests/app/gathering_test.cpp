@@ -164,7 +164,7 @@ TEST_CASE("changes of the batch are undone and done again, and the batch outlast
     driver.clickMark(3);
     driver.clickMark(5);
     desk.window->gathering().pickShown();
-    CHECK(desk.picks() == 20);
+    REQUIRE(WindowDriver::wait([&] { return desk.picks() == 20; }));
     auto& history = desk.window->bench().history();
     history.undo();
     CHECK(desk.picks() == 2);

@@ -10,9 +10,9 @@
 #include <QRegularExpression>
 #include <QStandardPaths>
 #include <QTemporaryDir>
-#include <QTranslator>
 #include <QXmlStreamReader>
 
+#include "in_language.h"
 #include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
@@ -105,37 +105,32 @@ TEST_CASE("no text of the program is missing in a language", "[languages]") {
 
 TEST_CASE("in another language nothing in the window stays in English", "[languages]") {
     const auto language = GENERATE(QStringLiteral("de"), QStringLiteral("fr"));
-    QTranslator translator;
-    REQUIRE(translator.load(QStringLiteral(":/i18n/tavlo_%1.qm").arg(language)));
-    qApp->installTranslator(&translator);
-    {
-        std::map<QString, QString> other_in_it;
-        for (const Message& one : messages_of(file_of(language)))
-            if (one.forms.last() != one.source && !one.source.contains(QLatin1Char('%')))
-                other_in_it[one.source] = one.forms.last();
-        TempFolder temp;
-        temp.write("desk/a.pdf", "1");
-        temp.write("desk/b.pdf", "2");
-        temp.write("to/a.pdf", "3");
-        MainWindow window(temp.path("desk"), temp.path("state"));
-        window.show();
-        const WindowDriver driver(window);
-        REQUIRE(driver.settle());
-        window.bench().replacePicks({temp.path("desk/a.pdf"), temp.path("desk/b.pdf")});
-        window.bench().setDestination(temp.path("to"));
-        REQUIRE(driver.settle());
-        QStringList texts;
-        for (const auto* button : window.findChildren<QAbstractButton*>())
-            texts << button->text() << button->toolTip();
-        for (const auto* action : window.findChildren<QAction*>()) texts << action->text();
-        for (const auto* label : window.findChildren<QLabel*>()) texts << label->text();
-        CHECK(texts.size() > 200);
-        for (const QString& text : texts) {
-            CAPTURE(language.toStdString(), text.toStdString());
-            CHECK_FALSE(other_in_it.contains(text));
-        }
-        CHECK(driver.find<QPushButton>("start")->text() ==
-              (language == QLatin1String("de") ? "1 von 2 kopieren" : "Copier 1 sur 2"));
+    const InLanguage spoken(language);
+    std::map<QString, QString> other_in_it;
+    for (const Message& one : messages_of(file_of(language)))
+        if (one.forms.last() != one.source && !one.source.contains(QLatin1Char('%')))
+            other_in_it[one.source] = one.forms.last();
+    TempFolder temp;
+    temp.write("desk/a.pdf", "1");
+    temp.write("desk/b.pdf", "2");
+    temp.write("to/a.pdf", "3");
+    MainWindow window(temp.path("desk"), temp.path("state"));
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(driver.settle());
+    window.bench().replacePicks({temp.path("desk/a.pdf"), temp.path("desk/b.pdf")});
+    window.bench().setDestination(temp.path("to"));
+    REQUIRE(driver.settle());
+    QStringList texts;
+    for (const auto* button : window.findChildren<QAbstractButton*>())
+        texts << button->text() << button->toolTip();
+    for (const auto* action : window.findChildren<QAction*>()) texts << action->text();
+    for (const auto* label : window.findChildren<QLabel*>()) texts << label->text();
+    CHECK(texts.size() > 200);
+    for (const QString& text : texts) {
+        CAPTURE(language.toStdString(), text.toStdString());
+        CHECK_FALSE(other_in_it.contains(text));
     }
-    qApp->removeTranslator(&translator);
+    CHECK(driver.find<QPushButton>("start")->text() ==
+          (language == QLatin1String("de") ? "1 von 2 kopieren" : "Copier 1 sur 2"));
 }

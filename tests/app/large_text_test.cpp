@@ -3,8 +3,9 @@
 
 #include <QHeaderView>
 #include <QTableView>
-#include <QTranslator>
+#include <optional>
 
+#include "in_language.h"
 #include "support/catch.h"
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
@@ -59,70 +60,59 @@ TEST_CASE("with text of any size figures have their room, and all decisions can 
     const bool german = GENERATE(false, true);
     CAPTURE(points, german);
     const TextSize size(points);
-    QTranslator translator;
-    if (german) {
-        REQUIRE(translator.load(QStringLiteral(":/i18n/tavlo_de.qm")));
-        qApp->installTranslator(&translator);
-    }
-    {
-        TempFolder temp;
-        for (const char* name : {"desk/permit-0413.pdf", "desk/permit-0414.pdf", "to/permit-0413.pdf"})
-            temp.write(name, std::string(987'654, name[0]));
-        temp.date("desk/permit-0413.pdf", 1'943'000'000);
-        temp.date("to/permit-0413.pdf", 1'942'000'000);
-        MainWindow window(temp.path("desk"), temp.path("state"));
-        window.resize(1400, 900);
-        window.show();
-        const WindowDriver driver(window);
-        REQUIRE(driver.settle());
-        window.bench().replacePicks({temp.path("desk/permit-0413.pdf"), temp.path("desk/permit-0414.pdf")});
-        window.bench().setDestination(temp.path("to"));
-        REQUIRE(driver.settle());
-        const auto* here = driver.find<QTableView>("folderList");
-        std::vector<int> columns;
-        for (int column = 1; column < here->model()->columnCount(); ++column) columns.push_back(column);
-        holds_its_figures(*here, columns);
-        const auto* there = driver.find<QTableView>("outcomeList");
-        const int last = there->model()->columnCount() - 1;
-        holds_its_figures(*there, {1, 2});
-        CHECK(buttons_width(there->font(), decision_choices()) <= there->columnWidth(last));
-        driver.click("placeCollisions");
-        REQUIRE(driver.settle());
-        const auto* pairs = driver.find<QTableView>("pairList");
-        REQUIRE(WindowDriver::wait([&] { return pairs->model()->rowCount() == 1; }));
-        CHECK(buttons_width(pairs->font(), decision_choices()) <=
-              pairs->columnWidth(pairs->model()->columnCount() - 1));
-    }
-    if (german) qApp->removeTranslator(&translator);
+    std::optional<InLanguage> spoken;
+    if (german) spoken.emplace(QStringLiteral("de"));
+    TempFolder temp;
+    for (const char* name : {"desk/permit-0413.pdf", "desk/permit-0414.pdf", "to/permit-0413.pdf"})
+        temp.write(name, std::string(987'654, name[0]));
+    temp.date("desk/permit-0413.pdf", 1'943'000'000);
+    temp.date("to/permit-0413.pdf", 1'942'000'000);
+    MainWindow window(temp.path("desk"), temp.path("state"));
+    window.resize(1400, 900);
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(driver.settle());
+    window.bench().replacePicks({temp.path("desk/permit-0413.pdf"), temp.path("desk/permit-0414.pdf")});
+    window.bench().setDestination(temp.path("to"));
+    REQUIRE(driver.settle());
+    const auto* here = driver.find<QTableView>("folderList");
+    std::vector<int> columns;
+    for (int column = 1; column < here->model()->columnCount(); ++column) columns.push_back(column);
+    holds_its_figures(*here, columns);
+    const auto* there = driver.find<QTableView>("outcomeList");
+    const int last = there->model()->columnCount() - 1;
+    holds_its_figures(*there, {1, 2});
+    CHECK(buttons_width(there->font(), decision_choices()) <= there->columnWidth(last));
+    driver.click("placeCollisions");
+    REQUIRE(driver.settle());
+    const auto* pairs = driver.find<QTableView>("pairList");
+    REQUIRE(WindowDriver::wait([&] { return pairs->model()->rowCount() == 1; }));
+    CHECK(buttons_width(pairs->font(), decision_choices()) <=
+          pairs->columnWidth(pairs->model()->columnCount() - 1));
 }
 
 TEST_CASE("with large text the window still fits a small screen, whichever place is open", "[looks][large]") {
     const std::string language = GENERATE("en", "de", "fr");
     CAPTURE(language);
     const TextSize size(14);
-    QTranslator translator;
-    REQUIRE(translator.load(QStringLiteral(":/i18n/tavlo_%1.qm").arg(QString::fromStdString(language))));
-    qApp->installTranslator(&translator);
-    {
-        TempFolder temp;
-        temp.write("desk/permit-0413.pdf", "x");
-        temp.write("to/permit-0413.pdf", "y");
-        MainWindow window(temp.path("desk"), temp.path("state"));
-        window.show();
-        const WindowDriver driver(window);
+    const InLanguage spoken(QString::fromStdString(language));
+    TempFolder temp;
+    temp.write("desk/permit-0413.pdf", "x");
+    temp.write("to/permit-0413.pdf", "y");
+    MainWindow window(temp.path("desk"), temp.path("state"));
+    window.show();
+    const WindowDriver driver(window);
+    REQUIRE(driver.settle());
+    window.bench().replacePicks({temp.path("desk/permit-0413.pdf")});
+    window.bench().setDestination(temp.path("to"));
+    REQUIRE(driver.settle());
+    for (const char* place : {"placeBench", "placeCollisions", "placeRuns", "placeReceipts", "placeSafe",
+                              "placeJobs", "placeSizes"}) {
+        driver.click(place);
         REQUIRE(driver.settle());
-        window.bench().replacePicks({temp.path("desk/permit-0413.pdf")});
-        window.bench().setDestination(temp.path("to"));
-        REQUIRE(driver.settle());
-        for (const char* place : {"placeBench", "placeCollisions", "placeRuns", "placeReceipts", "placeSafe",
-                                  "placeJobs", "placeSizes"}) {
-            driver.click(place);
-            REQUIRE(driver.settle());
-            CAPTURE(place);
-            CHECK(window.minimumSizeHint().width() <= 1280);
-        }
+        CAPTURE(place);
+        CHECK(window.minimumSizeHint().width() <= 1280);
     }
-    qApp->removeTranslator(&translator);
 }
 
 TEST_CASE("names keep their room with large text: other columns go, and come back with the room",

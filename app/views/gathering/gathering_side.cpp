@@ -13,6 +13,7 @@
 #include <QSettings>
 #include <QStackedWidget>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <map>
 #include <unordered_set>
 
@@ -45,6 +46,20 @@
 using namespace tavlo;
 
 namespace {
+
+/// What takes the files among these rows in hand, each folder's in the order of their bytes, as Picks has them.
+std::vector<Picks::Change> changes_for(const Listing& listing, const std::vector<std::uint32_t>& rows) {
+    std::map<std::string, Picks::Names> by_folder;
+    for (const std::uint32_t at : rows)
+        if (const Listing::Row& row = listing.rows[at]; row.status.type != FileType::folder)
+            by_folder[listing.folder_of(row)].push_back(row.name);
+    std::vector<Picks::Change> changes;
+    for (auto& [folder, names] : by_folder) {
+        std::sort(names.begin(), names.end());
+        changes.push_back(Picks::Change::of(folder, std::move(names), true));
+    }
+    return changes;
+}
 
 constexpr std::size_t most_kept_selected = 2000;  // beyond that finding them again would hold the window
 const auto columns_key = QStringLiteral("folderColumns");
@@ -410,12 +425,14 @@ void GatheringSide::togglePick(const std::vector<int>& rows) {
     all_in ? bench_.unpickAll(by_folder, tr("Take out of the batch")) : bench_.pickAll(by_folder, tr("Pick"));
 }
 
+/// There may be very many: their names are put together on another thread.
 void GatheringSide::pickShown() {
-    std::map<std::string, std::vector<std::string>> by_folder;
-    for (int row = 0; row < model_->rowCount(); ++row)
-        if (model_->row(row).status.type != FileType::folder)
-            by_folder[model_->folderOf(row)].push_back(model_->row(row).name);
-    bench_.pickAll(std::move(by_folder), tr("Pick all files shown"));
+    const auto collect = [listing = model_->snapshot(), rows = model_->visible()](const std::stop_token&) {
+        return changes_for(*listing, rows);
+    };
+    picker_.ask(this, collect, [this](const std::vector<Picks::Change>& changes) {
+        bench_.apply(changes, tr("Pick all files shown"));
+    });
 }
 
 void GatheringSide::invertSelection() {

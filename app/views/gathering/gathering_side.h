@@ -117,6 +117,7 @@ private:
     std::string current_before_;
     std::string came_from_;  ///< selected once the folder above is shown
     int scrolled_ = 0;
-    EachWorker keeper_;  ///< of bookmarks
+    EachWorker picker_;      ///< puts together the names of what is picked at once
+    EachWorker keeper_;      ///< of bookmarks
     bool pictures_ = false;  ///< on view, instead of the list
 };

@@ -285,7 +285,7 @@ void ReceiptsPage::connectActions() {
             [this] { emit resumeRequested(head_.id, receipt_title(head_)); });
     connect(undo_, &QPushButton::clicked, this, [this] { past_.planUndo(head_.id, chosenNumbers()); });
     connect(&past_, &PastRuns::undoPlanned, this,
-            [this](const std::string&, const auto& plan) { showUndoPlan(plan); });
+            [this](const std::string&, const auto& undo) { showUndoPlan(undo); });
     connect(keep_, &QPushButton::clicked, this, [this] { past_.open(head_.id); });
     connect(undo_now_, &QPushButton::clicked, this, [this] {
         emit undoRequested(undo_plan_, tr("Undo: %1").arg(receipt_title(head_)));
@@ -400,10 +400,10 @@ void ReceiptsPage::offerUndo() {
                           : tr("Shows first what an undo would do; with items selected, of these alone"));
 }
 
-void ReceiptsPage::showUndoPlan(std::shared_ptr<const Plan> plan) {
-    undo_plan_ = plan;
-    undo_items_->setPlanOnly(plan);
-    const Totals& totals = plan->totals;
+void ReceiptsPage::showUndoPlan(const std::shared_ptr<const PlanList>& undo) {
+    undo_plan_ = undo->plan;
+    undo_items_->setList(undo);
+    const Totals& totals = undo->plan->totals;
     QStringList parts;
     if (totals.of(Outcome::removed) > 0)
         parts << tr("%Ln taken away (files to the Safe)", nullptr,
@@ -450,6 +450,7 @@ void ReceiptsPage::askToFree() {
 void ReceiptsPage::leaveUndoPlan() {
     stack_->setCurrentIndex(0);
     undo_plan_.reset();
+    undo_items_->setList(nullptr);
     for (QPushButton* answer : {undo_now_, free_now_, keep_}) answer->hide();
     free_->setVisible(in_safe_.versions > 0);
     more_->setVisible(!head_.id.empty());

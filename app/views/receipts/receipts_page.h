@@ -46,7 +46,7 @@ private:
     void connectActions();
     void showList(const std::shared_ptr<const std::vector<tavlo::ReceiptHead>>& listed);
     void show_(const OpenedReceipt& opened);
-    void showUndoPlan(std::shared_ptr<const tavlo::Plan> plan);
+    void showUndoPlan(const std::shared_ptr<const PlanList>& undo);
     void leaveUndoPlan();
     void askToFree();
     void hideUsual();
