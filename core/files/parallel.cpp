@@ -15,7 +15,7 @@ namespace tavlo {
 unsigned useful_threads() { return std::clamp(std::thread::hardware_concurrency(), 1U, 4U); }
 
 void give_way() noexcept {
-    constexpr int by = 5;  // a third of what the others get, and all that they leave
+    constexpr int by = 10;  // a tenth of what the others get, and all that they leave
     errno = 0;
     const int now = ::getpriority(PRIO_PROCESS, 0);
     if (errno == 0) (void)::setpriority(PRIO_PROCESS, 0, now + by);

@@ -155,6 +155,7 @@ private:
     void begin_settling();
     void read_back(const std::vector<Work*>& copies, std::vector<Durable::Failed>& failed);
     Result<void> finish_behind();
+    void leave_for_later(Work& work);
     void drop(Work& work, const Error& why);
 
     // runner_folders.cpp

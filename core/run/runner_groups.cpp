@@ -167,8 +167,12 @@ Result<void> Runner::finish_behind() {
     settling_.reset();
     Group group = std::exchange(behind_, {});
     if (!noted) return noted;
-    for (Work& work : group.works)
-        if (!work.dropped && results_[work.item] == Outcome::planned) place(work);
+    for (Work& work : group.works) {
+        if (work.dropped || results_[work.item] != Outcome::planned) continue;
+        // a wish to stop is heard between two names, but for those of a ring that was begun
+        const bool stops = options_.stop.stop_requested() && parked_.empty();
+        stops ? leave_for_later(work) : place(work);
+    }
     if (!group.has_sources_that_leave()) return {};
     const auto durable = durable_.settle();
     for (Work& work : group.works)
@@ -177,11 +181,15 @@ Result<void> Runner::finish_behind() {
     return {};
 }
 
-/// Nothing of it takes a name.
-void Runner::drop(Work& work, const Error& why) {
-    if (work.dropped || results_[work.item] != Outcome::planned) return;
+/// Nothing of it takes a name; it stays planned.
+void Runner::leave_for_later(Work& work) {
     work.dropped = true;
     if (work.slot) SafeFolder::drop(disk_, *work.slot);
+}
+
+void Runner::drop(Work& work, const Error& why) {
+    if (work.dropped || results_[work.item] != Outcome::planned) return;
+    leave_for_later(work);
     fail(work.item, why);
 }
 

@@ -107,7 +107,6 @@ TEST_CASE(
     std::stop_source stop;
     RunOptions options;
     options.stop = stop.get_token();
-    options.group_files = 256;  // what is staged by then is brought to its end
     RunEvents events;
     std::uint64_t items = 0;
     std::string id;

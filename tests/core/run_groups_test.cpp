@@ -9,6 +9,7 @@
 #include <utility>
 
 #include "files/forwarding.h"
+#include "recover/recover.h"
 #include "support/catch.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
@@ -125,4 +126,42 @@ TEST_CASE(
     const auto head = value(carry_out(*copied.jobs.disk, *copied.jobs.store, *copied.plan, options, events));
     CHECK(seen == 5 * in_a_group);
     CHECK(value(copied.jobs.store->intents(head.id)).empty());
+}
+
+TEST_CASE(
+    "a wish to stop is heard between two names of a group, and the rest is gone on with and undone whole",
+    "[run][groups]") {
+    TempFolder temp;
+    for (int i = 0; i < 60; ++i) {
+        temp.write("from/box/" + std::to_string(i), "file " + std::to_string(i));
+        if (i % 3 == 0) temp.write("to/box/" + std::to_string(i), "there before " + std::to_string(i));
+    }
+    const Tree before = tree_of(temp.path("to"), {.folder_times = false});
+    const bool moves = GENERATE(false, true);
+    Jobs jobs(temp.path("state"));
+    Job job = moves ? move({temp.path("from/box")}, temp.path("to"))
+                    : copy({temp.path("from/box")}, temp.path("to"));
+    job.policy.otherwise = Decision::overwrite;
+    const auto plan = value(prepare(*jobs.disk, job)).plan;
+    std::stop_source stop;
+    RunOptions options;
+    options.stop = stop.get_token();
+    RunEvents events;
+    int settled = 0;
+    events.item = [&](ItemId, const ReceiptItem&) {
+        if (++settled == 20) stop.request_stop();
+    };
+    const auto stopped = value(carry_out(*jobs.disk, *jobs.store, *plan, options, events));
+    CHECK(stopped.state == RunState::stopped);
+    CHECK(settled == 20);
+    CHECK(stopped.totals.of(Outcome::planned) == 41);
+    const auto done = value(resume(*jobs.disk, *jobs.store, stopped.id, {}));
+    CHECK(done.state == RunState::done);
+    CHECK(done.totals.of(Outcome::created) == 40);
+    CHECK(done.totals.of(Outcome::overwritten) == 20);
+    for (int i = 0; i < 60; ++i)
+        CHECK(temp.read("to/box/" + std::to_string(i)) == "file " + std::to_string(i));
+    CHECK(temp.has("from/box") == !moves);
+    CHECK(jobs.undo(done.id).of(Outcome::failed) == 0);
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == before);
 }
