@@ -66,6 +66,7 @@ int main(int count, char** words) {
 
         holds.begin();
         window.gathering().pickShown();
+        WindowDriver::wait([&] { return window.bench().picks().count() > 0; }, 60'000);
         driver.settle();
         holds.end("pick all of it");
 
