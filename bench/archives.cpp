@@ -7,8 +7,6 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
-#include <algorithm>
-#include <chrono>
 #include <cstdio>
 #include <cstdlib>
 #include <filesystem>
@@ -17,6 +15,7 @@
 #include <vector>
 
 #include "archive/archive_files.h"
+#include "bare.h"
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "run/run.h"
@@ -31,23 +30,6 @@ namespace {
 constexpr int files = 20'000;
 constexpr std::size_t file_bytes = 4096;
 constexpr int rounds = 3;
-
-void check(bool good, const char* what) {
-    if (good) return;
-    std::fprintf(stderr, "archives_bench: %s failed\n", what);
-    std::exit(1);
-}
-
-double seconds(const std::function<void()>& work) {
-    const auto began = std::chrono::steady_clock::now();
-    work();
-    return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
-}
-
-double median(std::vector<double> values) {
-    std::sort(values.begin(), values.end());
-    return values[values.size() / 2];
-}
 
 void bare_pack(const fs::path& from, const fs::path& to, bool zip) {
     archive* out = archive_write_new();

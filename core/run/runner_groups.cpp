@@ -78,8 +78,10 @@ Result<void> Runner::hand_over() {
 /// What came of very many items that nothing is done for, as they are the same already, say: written while the
 /// next ones are gone through.
 Result<void> Runner::hand_over_records() {
-    if (!group_.works.empty() || !durable_.is_settled()) return flush();
+    if (!group_.works.empty()) return flush();
     if (auto finished = finish_behind(); !finished) return finished;
+    if (!durable_.is_settled())
+        return flush();  // names that were taken just now are to be made durable first
     ready_.append(std::exchange(records_, {}));
     begin_settling();
     return {};
