@@ -29,22 +29,32 @@ void FolderTree::rename(FolderId folder, const std::string& name) {
     node.name = node.parent == no_folder ? join(parent_of(node.name), name) : name;
 }
 
-std::string FolderTree::path(FolderId folder) const {
-    FolderId root = folder;
-    while (parent(root) != no_folder) root = parent(root);
-    return join(name(root), path_in_root(folder));
-}
-
-std::string FolderTree::path_in_root(FolderId folder) const {
-    std::vector<FolderId> chain;
-    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) chain.push_back(at);
-    std::string path;
-    for (auto at = chain.rbegin(); at != chain.rend(); ++at) {
-        if (!path.empty()) path += '/';
-        path += name(*at);
+/// The names down to a folder with a slash between each two, after what stands above them.
+/// above  room that is left in front
+std::string FolderTree::names_down_to(FolderId folder, std::size_t above) const {
+    std::size_t size = above;
+    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) size += name(at).size() + 1;
+    std::string path(size == above ? size : size - 1, '/');
+    std::size_t end = path.size();
+    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) {
+        path.replace(end - name(at).size(), name(at).size(), name(at));
+        end -= std::min(end, name(at).size() + 1);
     }
     return path;
 }
+
+std::string FolderTree::path(FolderId folder) const {
+    FolderId root = folder;
+    while (parent(root) != no_folder) root = parent(root);
+    if (root == folder) return name(root);
+    const std::string_view top = name(root);
+    const bool needs_slash = !top.empty() && top.back() != '/';
+    std::string path = names_down_to(folder, top.size() + (needs_slash ? 1 : 0));
+    path.replace(0, top.size(), top);
+    return path;
+}
+
+std::string FolderTree::path_in_root(FolderId folder) const { return names_down_to(folder, 0); }
 
 FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots)
     : tree_(tree), roots_(roots.begin(), roots.end()) {}

@@ -37,6 +37,8 @@ public:
     std::string path_in_root(FolderId folder) const;
 
 private:
+    std::string names_down_to(FolderId folder, std::size_t above) const;
+
     struct Node {
         FolderId parent = no_folder;
         std::string name;

@@ -46,14 +46,14 @@ struct Identity {
 struct FileState {
     Identity id;
     std::int64_t status_changed_ns = 0;  ///< ctime
-    std::uint32_t links = 1;
-    std::uint16_t mode = 0;  ///< permission bits with setuid, setgid, sticky: mode & 07777
+    std::uint16_t mode = 0;              ///< permission bits with setuid, setgid, sticky: mode & 07777
     FileType type = FileType::other;
     bool mount_point = false;
 };
 
 /// What one look (statx(2), links not followed) says about a name.
 struct Status : FileState {
+    std::uint32_t links = 1;
     std::int64_t accessed_ns = 0;
     std::uint64_t allocated_bytes = 0;
     std::uint32_t owner = 0;

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <set>
+#include <utility>
 
 #include "batch/keep_way.h"
 #include "facts/learn.h"
@@ -216,28 +217,28 @@ private:
     FolderHandles targets_;
 };
 
+/// Those of one date before others, and small ones before large ones, so that much is known soon.
+std::vector<ItemId> most_promising_first(const Plan& plan) {
+    constexpr std::uint64_t of_other_date = std::uint64_t{1} << 63;
+    std::vector<std::pair<std::uint64_t, ItemId>> ranked;
+    ranked.reserve(plan.not_compared.size());
+    for (const ItemId id : plan.not_compared) {
+        const Pair pair = plan.pair(plan.items[id]);
+        const bool same_date = pair.incoming.modified_ns == pair.held.modified_ns;
+        ranked.emplace_back(pair.incoming.size_bytes | (same_date ? 0 : of_other_date), id);
+    }
+    std::sort(ranked.begin(), ranked.end());
+    std::vector<ItemId> items;
+    items.reserve(ranked.size());
+    for (const auto& [rank, id] : ranked) items.push_back(id);
+    return items;
+}
+
 }  // namespace
 
 Result<void> compare_pairs(FileSystem& disk, const Plan& plan, KnownContents& known, ContentsMemory* memory,
                            std::stop_token stop, const std::function<void(std::size_t)>& compared) {
-    // most promising first: of one date, and small ones before large ones, so that much is known soon
-    struct Ranked {
-        bool other_date;
-        std::uint64_t size_bytes;
-        ItemId item;
-    };
-    std::vector<Ranked> ranked;
-    ranked.reserve(plan.not_compared.size());
-    for (const ItemId id : plan.not_compared) {
-        const Pair pair = plan.pair(plan.items[id]);
-        ranked.push_back({pair.incoming.modified_ns != pair.held.modified_ns, pair.incoming.size_bytes, id});
-    }
-    std::stable_sort(ranked.begin(), ranked.end(), [](const Ranked& one, const Ranked& other) {
-        return std::pair(one.other_date, one.size_bytes) < std::pair(other.other_date, other.size_bytes);
-    });
-    std::vector<ItemId> items;
-    items.reserve(ranked.size());
-    for (const Ranked& one : ranked) items.push_back(one.item);
+    const std::vector<ItemId> items = most_promising_first(plan);
     PairReader reader(disk, plan, stop);
     std::vector<std::pair<Pair, bool>> found;
     const auto remember = [&] {  // a help for next time, no more

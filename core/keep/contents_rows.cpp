@@ -4,6 +4,7 @@
 #include "keep/contents_rows.h"
 
 #include <algorithm>
+#include <cstring>
 
 #include "keep/sqlite_rows.h"
 
@@ -13,15 +14,21 @@ namespace {
 
 constexpr std::int64_t most_remembered = 2'000'000;
 
-std::string packed(const Pair& pair) {
-    std::string bytes;
-    bytes.reserve(96);
+constexpr std::size_t learnt_at_a_time = 65536;
+
+void pack(const Pair& pair, std::string& bytes) {
+    bytes.clear();
     for (const Identity* id : {&pair.incoming, &pair.held})
         for (const std::uint64_t value :
              {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
             put_number(bytes, value);
     for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns})
         put_number(bytes, static_cast<std::uint64_t>(value));
+}
+
+std::string packed(const Pair& pair) {
+    std::string bytes;
+    pack(pair, bytes);
     return bytes;
 }
 
@@ -35,9 +42,17 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
     for (std::size_t at = 0; at < pairs.size(); ++at) wanted.emplace_back(key_of(pairs[at]), at);
     std::sort(wanted.begin(), wanted.end());
     const SQLite::Transaction reading(database_);
+    std::vector<std::pair<Pair, bool>> found;
+    std::string in_full;
     const auto learn = [&](std::size_t at, SQLite::Statement& row) {
-        if (bytes_of(row.getColumn(1)) == packed(pairs[at]))
-            known.learn(pairs[at], row.getColumn(2).getInt() != 0);
+        pack(pairs[at], in_full);
+        const auto stored = row.getColumn(1);
+        const auto size = static_cast<std::size_t>(stored.getBytes());
+        if (size != in_full.size() || std::memcmp(stored.getBlob(), in_full.data(), size) != 0) return;
+        found.emplace_back(pairs[at], row.getColumn(2).getInt() != 0);
+        if (found.size() < learnt_at_a_time) return;
+        known.learn(found);
+        found.clear();
     };
     if (is_worth_going_through(pairs.size())) {
         SQLite::Statement all(database_,
@@ -49,14 +64,15 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
             while (next != wanted.end() && next->first < key) ++next;
             for (; next != wanted.end() && next->first == key; ++next) learn(next->second, all);
         }
-        return;
+    } else {
+        SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
+        for (const auto& [key, at] : wanted) {
+            one.bind(1, key);
+            if (one.executeStep()) learn(at, one);
+            one.reset();
+        }
     }
-    SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
-    for (const auto& [key, at] : wanted) {
-        one.bind(1, key);
-        if (one.executeStep()) learn(at, one);
-        one.reset();
-    }
+    known.learn(found);
 }
 
 /// Of a good part of the table: a row on the way costs less than one that is looked for.

@@ -22,18 +22,18 @@ namespace tavlo {
 using ItemId = std::uint32_t;
 inline constexpr ItemId no_item = UINT32_MAX;
 
-/// An item wants a name that is taken.
+/// An item wants a name that is taken. A million can be in memory at a time: so one is small.
 struct Collision {
+    /// of what holds the name, or will by then: in the destination, or another item of the batch
+    [[no_unique_address]] FileState held;
     std::optional<Finding> finding;  ///< nullopt: same size, not compared yet
     Decision decision = Decision::undecided;
-    bool held_by_batch = false;
-    bool shared = false;      ///< it is the folder's that this item comes in
-    bool by_hand = false;     ///< decided for this pair, not by a rule
-    bool held_stays = false;  ///< what holds the name is a mount, or holds one: it is not overwritten
+    bool held_by_batch : 1 = false;
+    bool shared : 1 = false;      ///< it is the folder's that this item comes in
+    bool by_hand : 1 = false;     ///< decided for this pair, not by a rule
+    bool held_stays : 1 = false;  ///< what holds the name is a mount, or holds one: it is not overwritten
     /// the one that is there gets a new name, by an item of its own that comes before
-    bool renames_held = false;
-    /// of what holds the name, or will by then: in the destination, or another item of the batch
-    FileState held;
+    bool renames_held : 1 = false;
 
     /// The pair that a decision is tied to, where it is not what the item and `held` make (Plan::pair()): the
     /// folder's that it comes in, or that of before a twin took the name.
@@ -110,6 +110,11 @@ public:
 private:
     Rare<ItemExtras> extras_{};
 };
+
+/// Nothing is done for it: it is skipped, or not decided about.
+inline bool leaves_alone(const Item& item) {
+    return item.outcome == Outcome::skipped || item.outcome == Outcome::undecided;
+}
 
 /// Whether the item takes a name that is held, and puts what holds it into the Safe.
 inline bool replaces(const Item& item) {

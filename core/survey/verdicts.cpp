@@ -4,6 +4,7 @@
 #include "survey/verdicts.h"
 
 #include <algorithm>
+#include <iterator>
 
 namespace tavlo {
 
@@ -19,6 +20,12 @@ HashKey bare(HashKey key) {
     return key;
 }
 
+HashKey with(bool verdict, const HashKey& key) {
+    HashKey kept = bare(key);
+    kept.low |= verdict ? verdict_bit : 0;
+    return kept;
+}
+
 }  // namespace
 
 /// Of the key, or of the first after it.
@@ -30,11 +37,16 @@ std::size_t Verdicts::place(const HashKey& key) const {
 void Verdicts::learn(const HashKey& key, bool verdict) {
     const std::size_t at = place(key);
     if (at < sorted_.size() && bare(sorted_[at]) == bare(key)) {
-        sorted_[at].low = bare(key).low | (verdict ? verdict_bit : 0);
+        sorted_[at] = with(verdict, key);
         return;
     }
     fresh_[bare(key)] = verdict;
-    if (fresh_.size() >= std::max(least_fresh, sorted_.size() / sorted_for_each_fresh)) sort_in();
+    if (fresh_.size() >= std::max(least_fresh, sorted_.size() / sorted_for_each_fresh)) sort_in({});
+}
+
+void Verdicts::learn(const std::vector<std::pair<HashKey, bool>>& verdicts) {
+    if (verdicts.size() >= least_fresh) return sort_in(verdicts);
+    for (const auto& [key, verdict] : verdicts) learn(key, verdict);
 }
 
 std::optional<bool> Verdicts::of(const HashKey& key) const {
@@ -45,17 +57,24 @@ std::optional<bool> Verdicts::of(const HashKey& key) const {
     return (sorted_[at].low & verdict_bit) != 0;
 }
 
-void Verdicts::sort_in() {
-    std::vector<HashKey> all;  // as large as it must be: one that grew by itself would be up to twice that
-    all.reserve(sorted_.size() + fresh_.size());
-    all.assign(sorted_.begin(), sorted_.end());
-    for (const auto& [key, verdict] : fresh_)
-        all.push_back({key.high, key.low | (verdict ? verdict_bit : 0)});
-    const auto middle = all.begin() + static_cast<std::ptrdiff_t>(sorted_.size());
-    std::sort(middle, all.end());
-    std::inplace_merge(all.begin(), middle, all.end());
-    sorted_ = std::move(all);
+/// With what waits, and with more that came after that.
+void Verdicts::sort_in(const std::vector<std::pair<HashKey, bool>>& more) {
+    std::vector<HashKey> fresh;
+    fresh.reserve(fresh_.size() + more.size());
+    for (const auto& [key, verdict] : fresh_) fresh.push_back(with(verdict, key));
+    for (const auto& [key, verdict] : more) fresh.push_back(with(verdict, key));
     fresh_.clear();
+    const auto before = [](const HashKey& one, const HashKey& other) { return bare(one) < bare(other); };
+    std::stable_sort(fresh.begin(), fresh.end(), before);
+    std::vector<HashKey> all;  // as large as it must be: one that grew by itself would be up to twice that
+    all.reserve(sorted_.size() + fresh.size());
+    std::merge(sorted_.begin(), sorted_.end(), fresh.begin(), fresh.end(), std::back_inserter(all), before);
+    // of one key the last one holds: merge() has earlier ones first
+    const auto first = std::unique(all.rbegin(), all.rend(), [](const HashKey& one, const HashKey& other) {
+        return bare(one) == bare(other);
+    });
+    all.erase(all.begin(), first.base());
+    sorted_ = std::move(all);
 }
 
 }  // namespace tavlo

@@ -7,6 +7,7 @@
 #include <cstdint>
 #include <optional>
 #include <unordered_map>
+#include <utility>
 #include <vector>
 
 namespace tavlo {
@@ -29,10 +30,12 @@ class Verdicts {
 public:
     /// A later verdict takes the place of an earlier one.
     void learn(const HashKey& key, bool verdict);
+    /// Many at once, in less time.
+    void learn(const std::vector<std::pair<HashKey, bool>>& verdicts);
     std::optional<bool> of(const HashKey& key) const;
 
 private:
-    void sort_in();
+    void sort_in(const std::vector<std::pair<HashKey, bool>>& more);
     std::size_t place(const HashKey& key) const;
 
     std::vector<HashKey> sorted_;

@@ -30,6 +30,18 @@ TEST_CASE("verdicts on very many keys are those that were learned last, also of 
             for (const auto& [of, is] : model) REQUIRE(verdicts.of(of) == is);
     }
     for (const auto& [of, is] : model) REQUIRE(verdicts.of(of) == is);
+    // very many at once, some of them twice
+    for (const int many : {100, 20'000}) {
+        std::vector<std::pair<HashKey, bool>> at_once;
+        for (int count = 0; count < many; ++count) {
+            const HashKey key = count % 3 == 0 ? asked[random() % asked.size()]
+                                               : HashKey{random() % 3000, (random() % 3000) << 1};
+            at_once.emplace_back(key, random() % 2 == 0);
+            model[key] = at_once.back().second;
+        }
+        verdicts.learn(at_once);
+        for (const auto& [of, is] : model) REQUIRE(verdicts.of(of) == is);
+    }
     int strangers = 0;
     for (int count = 0; count < 20'000; ++count) {
         const HashKey key{random() % 3000, (random() % 3000) << 1};
