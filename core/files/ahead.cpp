@@ -17,10 +17,8 @@ AheadThreads::~AheadThreads() {
 }
 
 void AheadThreads::put(std::shared_ptr<AheadWork> work) {
-    {
-        const std::lock_guard lock(guard_);
-        waiting_.push_back(std::move(work));
-    }
+    const std::lock_guard lock(guard_);  // what they do may ask for more while they are started
+    waiting_.push_back(std::move(work));
     try {
         while (running_.size() < threads_) running_.emplace_back([this] { go_on(); });
     } catch (const std::system_error&) {

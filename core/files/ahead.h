@@ -31,6 +31,12 @@ public:
         return true;
     }
 
+    /// It is not needed any more: nobody begins with it, and who has is through when this returns.
+    void drop() {
+        auto waits = State::waits;
+        if (!state_.compare_exchange_strong(waits, State::done)) wait_until_done();
+    }
+
 protected:
     void wait_until_done() { state_.wait(State::begun); }
 
@@ -93,7 +99,7 @@ private:
     void put(std::shared_ptr<AheadWork> work);
     void go_on();
 
-    unsigned threads_;
+    std::atomic<unsigned> threads_;
     std::mutex guard_;
     std::condition_variable comes_;
     std::deque<std::shared_ptr<AheadWork>> waiting_;
@@ -101,11 +107,17 @@ private:
     std::vector<std::jthread> running_;
 };
 
-/// Things of one kind that are taken in the order in which they were asked for, no more than a few ahead.
+/// Things of one kind that are taken in the order in which they were asked for, no more than a few ahead. What is
+/// not taken is dropped: nobody works on one of them, or touches what it is made of, once this is gone.
 template <class T>
 class InTurn {
 public:
     explicit InTurn(AheadThreads& threads) : threads_(threads) {}
+    ~InTurn() {
+        for (const auto& one : asked_) one->drop();
+    }
+    InTurn(const InTurn&) = delete;
+    InTurn& operator=(const InTurn&) = delete;
     bool is_full() const { return asked_.size() >= most; }
     bool is_empty() const { return asked_.empty(); }
     /// how  as AheadThreads::ask() has it. Given to a thread when the next one is asked for: one alone needs none.

@@ -20,12 +20,19 @@ unsigned useful_threads();
 /// do for all: to one that somebody waits for. source: setpriority(2), on Linux of a thread
 void give_way() noexcept;
 
+/// The calling thread works in short turns, and somebody waits for each: once it wakes it is to have a
+/// processor soon, for no more of it in all. Known to Linux since 6.12; before that nothing changes.
+/// source: sched_setattr(2); sched-eevdf.rst of the kernel, "slice"
+void work_in_short_turns() noexcept;
+
 /// work(0) to work(count - 1), each once, begun by threads that last while the one that asks does something
 /// else; by finish() that one joins in.
 class Turns {
 public:
+    /// in_order: each after the one before it, on one thread; who asks does not join in
+    enum class By : bool { any, in_order };
     /// work  does not throw, and what it touches is its own or guarded
-    Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work);
+    Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work, By by = By::any);
     ~Turns() { finish(); }
     Turns(const Turns&) = delete;
     Turns& operator=(const Turns&) = delete;
@@ -37,6 +44,7 @@ private:
 
     const std::size_t count_;
     const std::function<void(std::size_t)> work_;
+    const By by_;
     std::atomic<std::size_t> next_{0};
     std::vector<std::shared_ptr<Ahead<bool>>> others_;
 };

@@ -144,10 +144,11 @@ Result<void> Runner::stage_waiting() {
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
     };
-    Turns turns(stagers_, waiting.size(), [&](std::size_t at) {
+    const auto take_turn = [&](std::size_t at) {
         say_at_hand(waiting[at]->item);
         stage(at);
-    });
+    };
+    Turns turns(stagers_, waiting.size(), take_turn, reads_in_order_ ? Turns::By::in_order : Turns::By::any);
     const auto placed = finish_behind();
     turns.finish();
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone

@@ -10,6 +10,7 @@
 #include <unordered_map>
 #include <vector>
 
+#include "files/ahead.h"
 #include "files/file_system.h"
 #include "files/folder_tree.h"
 #include "files/rare.h"
@@ -83,6 +84,7 @@ Result<Survey> survey(FileSystem& disk, std::vector<Destination> roots, const Fo
                       std::stop_token stop = {}, const std::vector<bool>& matters = {});
 
 /// Everything that one folder holds, as survey() reads it.
-Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder);
+/// threads  look at what it holds too
+Result<HeldFolder> list_held(FileSystem& disk, const Handle& folder, AheadThreads& threads);
 
 }  // namespace tavlo

@@ -11,6 +11,7 @@
 #include <stdexcept>
 
 #include "batch/gather.h"
+#include "files/parallel.h"
 #include "files/path.h"
 #include "support/catch.h"
 #include "support/jobs.h"
@@ -236,4 +237,56 @@ TEST_CASE("a name that cannot be looked at while it is read ahead is told with i
     }
     CHECK(told_of == 1);
     CHECK_FALSE(batch.entries.front().complete);
+}
+
+TEST_CASE("turns in order are taken one after the other, while who asks does something else", "[ahead]") {
+    for (const unsigned count : {0U, 1U, 3U}) {
+        AheadThreads threads(count);
+        std::vector<std::size_t> taken;  // by one thread: no lock
+        std::set<std::thread::id> by;
+        std::latch begun(count > 0 ? 2 : 1);
+        Turns turns(
+            threads, 300,
+            [&](std::size_t at) {
+                if (at == 0 && count > 0)
+                    begun.arrive_and_wait();  // it begins without anybody waiting for it
+                taken.push_back(at);
+                by.insert(std::this_thread::get_id());
+            },
+            Turns::By::in_order);
+        if (count > 0) begun.arrive_and_wait();
+        turns.finish();
+        REQUIRE(taken.size() == 300);
+        CHECK(std::is_sorted(taken.begin(), taken.end()));
+        CHECK(by.size() == 1);
+        CHECK(by.contains(std::this_thread::get_id()) == (count == 0));
+        Turns(
+            threads, 0, [](std::size_t) { FAIL("nothing was asked for"); }, Turns::By::in_order)
+            .finish();
+    }
+}
+
+TEST_CASE("things in turn that nobody takes are dropped: nothing works on them once they are gone",
+          "[ahead]") {
+    for (const unsigned count : {1U, 3U}) {
+        AheadThreads threads(count);
+        std::atomic<int> begun = 0;
+        std::atomic<int> ended = 0;
+        {
+            std::latch first(1);
+            InTurn<int> asked(threads);
+            for (int number = 0; number < 6; ++number)
+                asked.ask([&] {
+                    if (++begun == 1) first.count_down();
+                    for (int turn = 0; turn < 1000; ++turn) std::this_thread::yield();
+                    return ++ended;
+                });
+            first.wait();  // one of them is worked on by now
+        }
+        const int at_the_end = begun;
+        CHECK(ended == at_the_end);
+        CHECK(at_the_end < 6);  // the last was never given to a thread
+        CHECK(threads.ask<int>([] { return 7; })->take() == 7);
+        CHECK(begun == at_the_end);
+    }
 }

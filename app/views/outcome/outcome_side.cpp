@@ -191,9 +191,10 @@ void OutcomeSide::connectModel() {
     connect(model_, &OutcomeModel::foldersWanted, this, [this](const std::vector<std::string>& places) {
         reader_.post([this, places](const std::stop_token& stop) {
             const auto disk = make_disk_with_archives();
+            AheadThreads alone(0);
             for (const auto& place : places) {
                 const auto folder = disk->open_folder(place);
-                auto held = folder ? list_held(*disk, *folder) : Result<HeldFolder>(failure(folder.error()));
+                auto held = folder ? list_held(*disk, *folder, alone) : Result<HeldFolder>(failure(folder.error()));
                 if (stop.stop_requested()) return;
                 later(this,
                       [this, place,
