@@ -38,7 +38,7 @@ void keep_receipt(Store& store, int number, int items) {
     head.id = "run-" + std::to_string(10'000'000 + number);
     head.destination = "/srv/office/Archive";
     head.state = RunState::done;
-    if (!store.begin(head, [] { return std::nullopt; })) std::exit(1);
+    if (!store.begin(head, 0, [](std::uint64_t) { return PendingItem{}; })) std::exit(1);
     RunRecords records;
     const std::string folder = "/Permits " + std::to_string(number) + "/";
     for (int item = 0; item < items; ++item) {

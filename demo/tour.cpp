@@ -574,11 +574,8 @@ void leave_half_done(const std::string& office, const std::string& state) {
                     " items from Scanner into Archive / 2031 / Scanned permits.";
     head.destination = job.into;
     head.roots = {office + "/Scanner", job.into};
-    ItemId next = 0;
-    (void)(*store)->begin(head, [&]() -> std::optional<PendingItem> {
-        if (next == plan.items.size()) return std::nullopt;
-        return pending_item(plan, next++);
-    });
+    (void)(*store)->begin(head, plan.items.size(),
+                          [&](std::uint64_t item) { return pending_item(plan, static_cast<ItemId>(item)); });
 }
 
 /// tavlo-tour OFFICE PICTURES: works the window on sample data that was just made, and leaves a PNG of each

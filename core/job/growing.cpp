@@ -111,11 +111,8 @@ private:
         if (!locked) return failure(locked.error());
         lock_.emplace(std::move(*locked));
         // killed before the first part is noted, it must not pass for a run that had nothing to do
-        bool noted = false;
-        const auto only_rest = [&]() -> std::optional<PendingItem> {
-            return std::exchange(noted, true) ? std::nullopt : std::optional(rest());
-        };
-        if (auto begun = store_.begin(head_, only_rest); !begun) return begun;
+        if (auto begun = store_.begin(head_, 1, [this](std::uint64_t) { return rest(); }); !begun)
+            return begun;
         began_ = true;
         if (events_.begun) events_.begun(head_);
         return {};

@@ -12,13 +12,12 @@ namespace tavlo {
 
 namespace {
 
-constexpr std::uint64_t items_in_a_row = 256;
 constexpr unsigned char none = 0xff;              // there is no such item
 constexpr unsigned char taken_back_since = 0x80;  // beside the outcome
 constexpr unsigned char outcome_mask = 0x7f;
 
-std::int64_t row_of(std::uint64_t number) { return as_signed(number / items_in_a_row); }
-std::size_t place_of(std::uint64_t number) { return static_cast<std::size_t>(number % items_in_a_row); }
+std::int64_t row_of(std::uint64_t number) { return as_signed(number / kept_together); }
+std::size_t place_of(std::uint64_t number) { return static_cast<std::size_t>(number % kept_together); }
 
 Outcome outcome_of(unsigned char byte) {
     const unsigned char value = byte & outcome_mask;
@@ -26,11 +25,11 @@ Outcome outcome_of(unsigned char byte) {
     return static_cast<Outcome>(value);
 }
 
-std::string empty_outcomes() { return std::string(items_in_a_row, static_cast<char>(none)); }
+std::string empty_outcomes() { return std::string(kept_together, static_cast<char>(none)); }
 
 std::string outcomes_from(const SQLite::Column& column) {
     std::string outcomes = bytes_of(column);
-    if (outcomes.size() != items_in_a_row)
+    if (outcomes.size() != kept_together)
         throw SQLite::Exception("holds a row of outcomes that is cut", SQLITE_CORRUPT);
     return outcomes;
 }
@@ -65,27 +64,22 @@ ItemRows::Row ItemRows::read(const std::string& receipt, std::int64_t number) {
     return row;
 }
 
-/// A row as the database holds it.
-struct ItemRows::PackedRow {
-    std::int64_t number = 0;
-    std::string outcomes{};
-    std::uint64_t settled = 0;
-    std::uint64_t bytes = 0;
-    bool lost = false;
-    std::string items{};
-
-    explicit PackedRow(Row&& row)
-        : number(row.number),
-          outcomes(std::move(row.outcomes)),
-          settled(row.items.size()),
-          items(pack(row.items)) {
-        for (const auto& [item_number, item] : row.items) {
-            if (item.type == FileType::file && item.role != Role::archive && arrives(item.result))
-                bytes += item.size_bytes;
-            lost = lost || !item.not_kept.empty();
-        }
+ItemRows::PackedRow ItemRows::packed(const Row& row) {
+    PackedRow out{row.number, row.outcomes, row.items.size(), 0, false, pack(row.items)};
+    for (const auto& [item_number, item] : row.items) {
+        if (item.type == FileType::file && item.role != Role::archive && arrives(item.result))
+            out.bytes += item.size_bytes;
+        out.lost = out.lost || !item.not_kept.empty();
     }
-};
+    return out;
+}
+
+ItemRows::PackedRow ItemRows::packed(std::vector<NumberedItem> items) {
+    Row row{row_of(items.front().first), std::move(items)};
+    for (const auto& [number, item] : row.items)
+        row.outcomes[place_of(number)] = static_cast<char>(item.result);
+    return packed(row);
+}
 
 ItemRows::ItemRows(SQLite::Database& database) : database_(database), packers_(useful_threads() - 1) {}
 
@@ -118,7 +112,7 @@ void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, Nu
         auto row = std::make_shared<Row>(read(receipt, row_of(number_of(*at))));
         for (; at != things.end() && row_of(number_of(*at)) == row->number; ++at) change_it(*row, *at);
         if (rows.is_full()) write(receipt, rows.take());
-        rows.ask([row] { return PackedRow(std::move(*row)); });
+        rows.ask([row] { return packed(*row); });
     }
     while (!rows.is_empty()) write(receipt, rows.take());
 }
@@ -232,7 +226,7 @@ void ItemRows::each_outcome(const std::string& receipt,
     SQLite::Statement query(database_, "select row, outcomes from outcome_rows where receipt=? order by row");
     query.bind(1, receipt);
     while (query.executeStep()) {
-        const std::uint64_t first = as_unsigned(query.getColumn(0)) * items_in_a_row;
+        const std::uint64_t first = as_unsigned(query.getColumn(0)) * kept_together;
         const std::string outcomes = outcomes_from(query.getColumn(1));
         for (std::size_t at = 0; at < outcomes.size(); ++at) {
             const auto byte = static_cast<unsigned char>(outcomes[at]);
@@ -246,6 +240,18 @@ std::uint64_t ItemRows::settled(const std::string& receipt) {
     query.bind(1, receipt);
     query.executeStep();
     return as_unsigned(query.getColumn(0));
+}
+
+std::uint64_t ItemRows::end_below(const std::string& receipt, std::uint64_t number) {
+    SQLite::Statement query(
+        database_, "select row, outcomes from outcome_rows where receipt=? and row<? order by row desc");
+    query.bind(1, receipt);
+    query.bind(2, row_of(number));
+    while (query.executeStep()) {
+        const auto last = outcomes_from(query.getColumn(1)).find_last_not_of(static_cast<char>(none));
+        if (last != std::string::npos) return as_unsigned(query.getColumn(0)) * kept_together + last + 1;
+    }
+    return 0;
 }
 
 std::uint64_t ItemRows::bytes(const std::string& receipt) {

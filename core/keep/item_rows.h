@@ -18,6 +18,7 @@
 
 #include "files/ahead.h"
 #include "keep/packing.h"
+#include "keep/store.h"
 
 namespace tavlo {
 
@@ -26,6 +27,20 @@ namespace tavlo {
 class ItemRows {
 public:
     explicit ItemRows(SQLite::Database& database);
+
+    /// A row as the database holds it.
+    struct PackedRow {
+        std::int64_t number = 0;
+        std::string outcomes{};
+        std::uint64_t settled = 0;
+        std::uint64_t bytes = 0;
+        bool lost = false;
+        std::string items{};
+    };
+    /// Items of one row of a receipt that had none of it before, in their order; on any thread.
+    static PackedRow packed(std::vector<NumberedItem> items);
+    void write(const std::string& receipt, const PackedRow& row);
+    AheadThreads& packers() { return packers_; }
 
     /// Those that are there by these numbers are replaced.
     void put(const std::string& receipt, std::vector<NumberedItem> items);
@@ -46,15 +61,16 @@ public:
     void each_outcome(const std::string& receipt,
                       const std::function<void(std::uint64_t number, Outcome result, bool taken_back)>& take);
     std::uint64_t settled(const std::string& receipt);  ///< how many there are
-    std::uint64_t bytes(const std::string& receipt);    ///< sizes of the files that arrived
+    /// The number after the last of those below this one; 0: there are none.
+    std::uint64_t end_below(const std::string& receipt, std::uint64_t number);
+    std::uint64_t bytes(const std::string& receipt);  ///< sizes of the files that arrived
     /// What the target could not keep, with the number of items.
     std::map<std::string, std::uint64_t> not_kept(const std::string& receipt);
 
 private:
     struct Row;
-    struct PackedRow;
+    static PackedRow packed(const Row& row);
     Row read(const std::string& receipt, std::int64_t number);
-    void write(const std::string& receipt, const PackedRow& row);
     /// Each row that has to do with one of these, read, changed, written.
     template <class Thing, class NumberOf, class Change>
     void change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it);

@@ -3,16 +3,13 @@
 
 #include "keep/journal_rows.h"
 
+#include <algorithm>
+
 #include "files/ahead.h"
-#include "files/parallel.h"
 #include "keep/packing.h"
 #include "keep/sqlite_rows.h"
 
 namespace tavlo {
-
-namespace {
-constexpr std::size_t pending_in_a_row = 256;
-}  // namespace
 
 JournalRows::JournalRows(SQLite::Database& database, const std::string& receipt)
     : query_(database, "select items from pending where receipt=? order by first") {
@@ -43,9 +40,12 @@ std::vector<PendingItem> some_pending(SQLite::Database& database, const std::str
     return found;
 }
 
-std::uint64_t pending_count(SQLite::Database& database, const std::string& receipt) {
-    SQLite::Statement query(database, "select coalesce(sum(count), 0) from pending where receipt=?");
+std::uint64_t end_of_pending_below(SQLite::Database& database, const std::string& receipt,
+                                   std::uint64_t number) {
+    SQLite::Statement query(database,
+                            "select coalesce(max(first+count), 0) from pending where receipt=? and first<?");
     query.bind(1, receipt);
+    query.bind(2, as_signed(number));
     query.executeStep();
     return as_unsigned(query.getColumn(0));
 }
@@ -64,36 +64,56 @@ void write_intents(SQLite::Database& database, const std::string& receipt,
     insert.exec();
 }
 
-void write_pending(SQLite::Database& database, const std::string& receipt,
-                   const std::function<std::optional<PendingItem>()>& next) {
-    SQLite::Statement pending(database, "insert into pending values(?,?,?,?)");
-    struct Row {
-        std::uint64_t first;
-        std::uint64_t count;
-        std::string items;
+void write_items(SQLite::Database& database, const std::string& receipt, std::uint64_t count,
+                 const ItemAt& item, ItemRows& settled) {
+    SQLite::Statement insert(database, "insert into pending values(?,?,?,?)");
+    struct Rows {
+        std::uint64_t first = 0;
+        std::uint64_t count = 0;  // numbers from the first to the last
+        std::string pending{};
+        std::optional<ItemRows::PackedRow> settled{};
     };
-    AheadThreads packers(useful_threads() - 1);
-    InTurn<Row> rows(packers);
-    const auto write = [&](const Row& row) {
-        pending.bind(1, receipt);
-        pending.bind(2, as_signed(row.first));
-        pending.bind(3, as_signed(row.count));
-        bind_bytes(pending, 4, row.items);
-        pending.exec();
-        pending.reset();
-    };
-    for (bool more = true; more;) {
-        auto items = std::make_shared<std::vector<PendingItem>>();
-        while (more && items->size() < pending_in_a_row) {
-            auto item = next();
-            more = item.has_value();
-            if (more) items->push_back(std::move(*item));
+    const auto made = [&](std::uint64_t from) {
+        std::vector<PendingItem> pending;
+        std::vector<NumberedItem> done;
+        for (std::uint64_t at = from; at < std::min(count, from + kept_together); ++at) {
+            OpenedItem one = item(at);
+            if (auto* to_do = std::get_if<PendingItem>(&one))
+                pending.push_back(std::move(*to_do));
+            else
+                done.emplace_back(at, std::get<ReceiptItem>(std::move(one)));
         }
-        if (items->empty()) break;
+        Rows rows;
+        if (!pending.empty()) {
+            rows.first = pending.front().number;
+            rows.count = pending.back().number - rows.first + 1;
+            rows.pending = pack(pending);
+        }
+        if (!done.empty()) rows.settled = ItemRows::packed(std::move(done));
+        return rows;
+    };
+    const auto write = [&](const Rows& rows) {
+        if (rows.settled) settled.write(receipt, *rows.settled);
+        if (rows.count == 0) return;
+        insert.bind(1, receipt);
+        insert.bind(2, as_signed(rows.first));
+        insert.bind(3, as_signed(rows.count));
+        bind_bytes(insert, 4, rows.pending);
+        insert.exec();
+        insert.reset();
+    };
+    InTurn<Rows> rows(settled.packers());
+    for (std::uint64_t from = 0; from < count; from += kept_together) {
         if (rows.is_full()) write(rows.take());
-        rows.ask([items] { return Row{items->front().number, items->size(), pack(*items)}; });
+        rows.ask([&made, from] { return made(from); });
     }
     while (!rows.is_empty()) write(rows.take());
+}
+
+void write_pending(SQLite::Database& database, const std::string& receipt,
+                   const std::vector<PendingItem>& items, ItemRows& settled) {
+    write_items(
+        database, receipt, items.size(), [&items](std::uint64_t at) { return items[at]; }, settled);
 }
 
 void drop_journal(SQLite::Database& database, const std::string& receipt) {

@@ -13,7 +13,9 @@
 #include <string>
 #include <vector>
 
+#include "keep/item_rows.h"
 #include "keep/journal.h"
+#include "keep/store.h"
 
 namespace tavlo {
 
@@ -32,13 +34,19 @@ private:
 /// Those whose numbers lie from `first` on, `count` of them, whether they have been done since or not.
 std::vector<PendingItem> some_pending(SQLite::Database& database, const std::string& receipt,
                                       std::uint64_t first, std::uint64_t count);
-std::uint64_t pending_count(SQLite::Database& database, const std::string& receipt);
+/// The number after the last of those below this one; 0: there are none.
+std::uint64_t end_of_pending_below(SQLite::Database& database, const std::string& receipt,
+                                   std::uint64_t number);
 std::vector<Intent> intents_of(SQLite::Database& database, const std::string& receipt);
 void write_intents(SQLite::Database& database, const std::string& receipt,
                    const std::vector<Intent>& intents);
-/// next     the items, one after the other, then nullopt
+/// Items of a run, those that have a result already among what came of it.
+/// item     of each place below `count`; on any thread
+/// settled  where results go
+void write_items(SQLite::Database& database, const std::string& receipt, std::uint64_t count,
+                 const ItemAt& item, ItemRows& settled);
 void write_pending(SQLite::Database& database, const std::string& receipt,
-                   const std::function<std::optional<PendingItem>()>& next);
+                   const std::vector<PendingItem>& items, ItemRows& settled);
 void drop_journal(SQLite::Database& database, const std::string& receipt);
 
 }  // namespace tavlo

@@ -11,6 +11,7 @@
 #include <cereal/types/utility.hpp>
 #include <cereal/types/vector.hpp>
 #include <memory>
+#include <new>
 #include <sstream>
 #include <stdexcept>
 
@@ -104,8 +105,13 @@ std::string hash_of(std::string_view bytes) {
 }
 
 std::string compressed(const std::string& bytes) {
+    // one for each thread that packs: made anew each time it would take as long as the packing
+    thread_local const std::unique_ptr<ZSTD_CCtx, decltype(&ZSTD_freeCCtx)> context(ZSTD_createCCtx(),
+                                                                                    &ZSTD_freeCCtx);
+    if (!context) throw std::bad_alloc();
     std::string out(1 + ZSTD_compressBound(bytes.size()), is_compressed);
-    const auto size = ZSTD_compress(out.data() + 1, out.size() - 1, bytes.data(), bytes.size(), quick);
+    const auto size =
+        ZSTD_compressCCtx(context.get(), out.data() + 1, out.size() - 1, bytes.data(), bytes.size(), quick);
     if (ZSTD_isError(size) != 0) throw std::runtime_error("cannot be compressed");
     out.resize(1 + size);
     return out;

@@ -39,13 +39,12 @@ public:
         note_time();
     }
 
-    Result<void> begin(const ReceiptHead& head,
-                       const std::function<std::optional<PendingItem>()>& next) override {
+    Result<void> begin(const ReceiptHead& head, std::uint64_t count, const ItemAt& item) override {
         return guarded("note the run", [&] {
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
             insert_head(database_, head);
             if (!head.undoes.empty()) drop_journal(database_, head.undoes);
-            write_pending(database_, head.id, next);
+            write_items(database_, head.id, count, item, items_);
             transaction.commit();
         });
     }
@@ -57,9 +56,7 @@ public:
             std::vector<std::uint64_t> numbers;
             for (const PendingItem& item : items) numbers.push_back(item.number);
             items_.forget(receipt, numbers);
-            auto at = items.begin();
-            write_pending(database_, receipt,
-                          [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
+            write_pending(database_, receipt, items, items_);
             SQLite::Statement update(database_, "update receipts set state=?, finished=0 where id=?");
             update.bind(1, std::string(to_text(RunState::interrupted)));
             update.bind(2, receipt);
@@ -76,12 +73,8 @@ public:
             forget.bind(1, receipt);
             forget.bind(2, as_signed(rest_number));
             forget.exec();
-            auto at = items.begin();
-            write_pending(database_, receipt,
-                          [&]() { return at == items.end() ? std::nullopt : std::optional(*at++); });
-            bool noted = !rest;
-            write_pending(database_, receipt,
-                          [&]() { return std::exchange(noted, true) ? std::nullopt : rest; });
+            write_pending(database_, receipt, items, items_);
+            if (rest) write_pending(database_, receipt, {*rest}, items_);
             transaction.commit();
         });
     }
@@ -244,7 +237,7 @@ public:
     Result<std::pair<std::uint64_t, std::uint64_t>> so_far(const std::string& id) override {
         std::pair<std::uint64_t, std::uint64_t> amounts;
         auto read = guarded("read the journal", [&] {
-            amounts = {items_.settled(id), pending_count(database_, id)};
+            amounts = {items_.settled(id), has_journal(id) ? item_count(id) : 0};
         });
         if (!read) return failure(read.error());
         return amounts;
@@ -436,9 +429,19 @@ private:
         return more;
     }
 
+    /// How many items a run has, what stands for a rest among them.
+    std::uint64_t item_count(const std::string& receipt) {
+        const auto numbered = std::max(end_of_pending_below(database_, receipt, rest_number),
+                                       items_.end_below(receipt, rest_number));
+        return numbered + (end_of_pending_below(database_, receipt, INT64_MAX) > rest_number ? 1 : 0);
+    }
+    bool has_journal(const std::string& receipt) {
+        return end_of_pending_below(database_, receipt, INT64_MAX) > 0;
+    }
+
     Totals totals_of(const ReceiptHead& head) {
         Totals totals;
-        const auto all = pending_count(database_, head.id);
+        const auto all = item_count(head.id);
         const bool packs = traits_of(head.operation).packs && all > 0;
         const auto planned = packs ? all - 1 : all;  // the last is the archive, which is not counted
         items_.each_outcome(head.id, [&](std::uint64_t number, Outcome result, bool) {
@@ -447,6 +450,7 @@ private:
             totals.count(result);
         });
         totals.bytes = items_.bytes(head.id);
+        if (!has_journal(head.id)) return totals;
         const auto left = planned - std::min(planned, totals.items);
         totals.items += left;
         totals.by_outcome[static_cast<std::size_t>(Outcome::planned)] += left;

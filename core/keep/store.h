@@ -9,6 +9,7 @@
 #include <memory>
 #include <optional>
 #include <string>
+#include <variant>
 #include <vector>
 
 #include "facts/known_file_facts.h"
@@ -20,6 +21,13 @@
 #include "survey/contents.h"
 
 namespace tavlo {
+
+/// An item as its run begins: with what is to be done, or, where nothing is, with what came of it.
+using OpenedItem = std::variant<PendingItem, ReceiptItem>;
+using ItemAt = std::function<OpenedItem(std::uint64_t place)>;
+/// Items are kept so many together, from the first on: what is noted for some of them alone is written again
+/// with what comes of the others.
+inline constexpr std::uint64_t kept_together = 256;
 
 /// Receipts, the Safe's index and what reading has found out, in one database in the state folder. Several
 /// programs may have it open at once; one Store is used by one thread at a time.
@@ -37,9 +45,9 @@ public:
 
     /// Notes that a run begins, with all that it is to do; until finish() its state is interrupted. What an
     /// undo takes back has no rest to go on with any more.
-    /// next     the items, one after the other, then nullopt
-    virtual Result<void> begin(const ReceiptHead& head,
-                               const std::function<std::optional<PendingItem>()>& next) = 0;
+    /// item     of each place below `count`, which is its number, but for what stands for a rest; asked by
+    ///          several threads at once
+    virtual Result<void> begin(const ReceiptHead& head, std::uint64_t count, const ItemAt& item) = 0;
     /// A run that has ended has something to do again: these items, which it had left undecided or failed at.
     /// Its state is interrupted until finish().
     virtual Result<void> reopen(const std::string& receipt, const std::vector<PendingItem>& items) = 0;

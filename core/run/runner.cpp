@@ -29,12 +29,10 @@ std::vector<Identity> source_folders(const Batch& batch) {
 }
 
 /// An archive is read from one end to the other, by one.
-unsigned threads_for(const Plan& plan, const RunOptions& options) {
+bool takes_out(const Plan& plan) {
     const auto& entries = plan.batch->entries;
-    if (std::any_of(entries.begin(), entries.end(),
-                    [](const Entry& entry) { return is_packed(entry.status.id); }))
-        return 1;
-    return options.threads != 0 ? options.threads : useful_threads();
+    return std::any_of(entries.begin(), entries.end(),
+                       [](const Entry& entry) { return is_packed(entry.status.id); });
 }
 
 }  // namespace
@@ -57,7 +55,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       traits_(plan.traits()),
       resumption_(resumption),
       options_(options),
-      threads_(threads_for(plan, options)),
+      reads_in_order_(takes_out(plan)),
       events_(events),
       finals_(plan.standing ? *plan.standing : plan.finals),
       sources_(disk, plan.batch->folders),
@@ -68,7 +66,7 @@ Runner::Runner(FileSystem& disk, Store& store, const Plan& plan, const Resumptio
       group_files_(most_in_a_group(options)),
       copy_instead_(plan.items.size()),
       took_from_(plan.batch->folders.size()),
-      stagers_(threads_ - 1),
+      stagers_((options.threads != 0 ? options.threads : useful_threads()) - 1),
       settlers_(options.threads == 1 ? 0 : 2) {}
 
 Result<ReceiptHead> Runner::run() {
@@ -84,7 +82,8 @@ Result<ReceiptHead> Runner::run() {
     if (destination) {
         if (auto gone = go_through_items(); !gone) return failure(gone.error());
     } else {
-        for (ItemId id = 0; id < plan_.items.size(); ++id) fail(id, destination.error());
+        for (ItemId id = 0; id < plan_.items.size(); ++id)
+            stays_as_it_is(id) ? settle_at_once(id) : fail(id, destination.error());
     }
     if (options_.more_follows && !should_stop()) {
         if (auto written = write_records(); !written) return failure(written.error());
@@ -117,12 +116,13 @@ Result<void> Runner::begin() {
         auto locked = store_.lock(head_.id);
         if (!locked) return failure(locked.error());
         lock_.emplace(std::move(*locked));
-        ItemId next = 0;
-        const auto pending = [&]() -> std::optional<PendingItem> {
-            if (next == plan_.items.size()) return std::nullopt;
-            return pending_item(plan_, next++);
+        rows_left_alone_ = rows_left_alone();
+        const auto opened = [this](std::uint64_t number) -> OpenedItem {
+            const auto id = static_cast<ItemId>(number);
+            if (stays_as_it_is(id)) return left_alone(id);
+            return pending_item(plan_, id);
         };
-        if (auto begun = store_.begin(head_, pending); !begun) return begun;
+        if (auto begun = store_.begin(head_, plan_.items.size(), opened); !begun) return begun;
     }
     head_.totals = {};
     if (events_.begun) {
@@ -232,6 +232,10 @@ Result<void> Runner::go_through_items() {
 
 Result<void> Runner::step(ItemId id) {
     if (results_[id] != Outcome::planned) return {};
+    if (stays_as_it_is(id)) {
+        settle_at_once(id);
+        return {};
+    }
     const Item& it = item(id);
     receipt_item(id);
     if (it.parks) (void)is_parked(id);  // before the run was interrupted
@@ -240,7 +244,6 @@ Result<void> Runner::step(ItemId id) {
         return {};
     }
     if (it.outcome == Outcome::skipped || it.outcome == Outcome::undecided) {
-        if (it.problem()) receipt_item(id).error = reason(*it.problem());
         settle(id, it.outcome);
         return {};
     }

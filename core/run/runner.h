@@ -225,6 +225,12 @@ private:
 
     // runner_results.cpp
     ReceiptItem& receipt_item(ItemId id);
+    ReceiptItem as_planned(ItemId id) const;
+    std::vector<bool> rows_left_alone() const;
+    bool stays_as_it_is(ItemId id) const;
+    ReceiptItem left_alone(ItemId id) const;
+    void settle_at_once(ItemId id);
+    void tell(ItemId id, const ReceiptItem& out);
     void settle(ItemId id, Outcome result);
     void settle_placed(ItemId id, const Placed& placed);
     bool is_stuck_by(const Error& error);
@@ -259,7 +265,7 @@ private:
     const Traits traits_;
     const Resumption* resumption_;
     const RunOptions& options_;
-    const unsigned threads_;
+    const bool reads_in_order_;
     const RunEvents& events_;
 
     std::optional<RunLock> lock_;
@@ -277,6 +283,7 @@ private:
     std::unique_ptr<SafeFolder> safe_;
     std::unique_ptr<Trash> trash_;
 
+    std::vector<bool> rows_left_alone_;             ///< by so many as are kept together; empty: none is
     std::vector<Outcome> results_;                  ///< by item; planned: not settled yet
     std::vector<bool> carried_;                     ///< by item: came by a folder's rename
     std::unordered_map<ItemId, ReceiptItem> open_;  ///< receipts of items not settled yet

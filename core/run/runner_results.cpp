@@ -31,9 +31,12 @@ void Runner::say_at_hand(ItemId id) {
 }
 
 ReceiptItem& Runner::receipt_item(ItemId id) {
-    const auto [found, fresh] = open_.try_emplace(id);
-    ReceiptItem& out = found->second;
-    if (!fresh) return out;
+    const auto found = open_.find(id);
+    return found != open_.end() ? found->second : open_.emplace(id, as_planned(id)).first->second;
+}
+
+ReceiptItem Runner::as_planned(ItemId id) const {
+    ReceiptItem out;
     const Item& it = item(id);
     const Entry& source = entry(id);
     out.source = plan_.source_path(it);
@@ -46,8 +49,31 @@ ReceiptItem& Runner::receipt_item(ItemId id) {
     out.shelf = it.shelf;
     if (source.status.type == FileType::file && source.status.links > 1) out.linked_source = source.status.id;
     if (it.collision) out.collision = receipt_collision(*it.collision);
+    if (leaves_alone(it) && it.problem()) out.error = reason(*it.problem());
     return out;
 }
+
+/// Where nothing is done for any of those that are kept together, and nothing that is done for others touches
+/// them, what comes of them stands before the run begins, and is noted then.
+std::vector<bool> Runner::rows_left_alone() const {
+    if (resumption_ != nullptr || plan_.standing || !plan_.steps.empty()) return {};
+    std::vector<bool> rows(plan_.items.size() / kept_together + 1, true);
+    for (ItemId id = 0; id < plan_.items.size(); ++id)
+        if (!leaves_alone(item(id)) || item(id).takes_back != no_item) rows[id / kept_together] = false;
+    return rows;
+}
+
+bool Runner::stays_as_it_is(ItemId id) const {
+    return !rows_left_alone_.empty() && rows_left_alone_[id / kept_together];
+}
+
+ReceiptItem Runner::left_alone(ItemId id) const {
+    ReceiptItem out = as_planned(id);
+    out.result = item(id).outcome;
+    return out;
+}
+
+void Runner::settle_at_once(ItemId id) { tell(id, left_alone(id)); }
 
 /// What went is "removed"; what an undo put back is "restored".
 Outcome Runner::wording(ItemId id, Outcome result) const {
@@ -56,6 +82,16 @@ Outcome Runner::wording(ItemId id, Outcome result) const {
     const Action action = item(id).action;
     if (action == Action::take_away || action == Action::remove_folder) return Outcome::removed;
     return traits_.puts_back ? Outcome::restored : result;
+}
+
+void Runner::tell(ItemId id, const ReceiptItem& out) {
+    results_[id] = out.result;
+    if (out.role != Role::archive) head_.totals.count(out.result);
+    if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file)
+        head_.totals.bytes += out.size_bytes;
+    if (!events_.item) return;
+    const std::lock_guard lock(reporting_);
+    events_.item(id, out);
 }
 
 void Runner::settle(ItemId id, Outcome result) {
@@ -67,15 +103,8 @@ void Runner::settle(ItemId id, Outcome result) {
     }
     ReceiptItem out = std::move(receipt_item(id));
     open_.erase(id);
-    results_[id] = wording(id, result);
-    out.result = results_[id];
-    if (out.role != Role::archive) head_.totals.count(out.result);
-    if (out.role != Role::archive && arrives(out.result) && out.type == FileType::file)
-        head_.totals.bytes += out.size_bytes;
-    if (events_.item) {
-        const std::lock_guard lock(reporting_);
-        events_.item(id, out);
-    }
+    out.result = wording(id, result);
+    tell(id, out);
     if (const ItemId number_there = item(id).takes_back; number_there != no_item) {
         // a folder that is made again is taken back once what it became is gone
         const bool took_back = out.result == Outcome::removed ||

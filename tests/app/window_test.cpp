@@ -362,10 +362,8 @@ TEST_CASE("a run that was interrupted is offered at the next start, and one clic
         head.sentence = "Copy 21 items.";
         head.destination = job.into;
         head.roots = {temp.path(), temp.path("to")};
-        ItemId next = 0;
-        REQUIRE((*store)->begin(head, [&]() -> std::optional<PendingItem> {
-            if (next == outlook->plan->items.size()) return std::nullopt;
-            return pending_item(*outlook->plan, next++);
+        REQUIRE((*store)->begin(head, outlook->plan->items.size(), [&](std::uint64_t item) {
+            return pending_item(*outlook->plan, static_cast<ItemId>(item));
         }));
     }
     MainWindow window(temp.path("from"), temp.path("state"));

@@ -4,6 +4,7 @@
 #include <poll.h>
 #include <sys/resource.h>
 #include <sys/stat.h>
+#include <sys/syscall.h>
 #include <unistd.h>
 
 #include <algorithm>
@@ -89,6 +90,42 @@ TEST_CASE("a thread that gives way takes along those that it starts, and nobody 
     CHECK(given > before);
     CHECK(of_started == given);
     CHECK(priority() == before);
+}
+
+TEST_CASE(
+    "a thread that works in short turns has the same share as before, and one that gives way usual turns",
+    "[parallel]") {
+    // the first fields of sched_attr: sched_getattr(2)
+    struct Scheduled {
+        std::uint32_t size, policy;
+        std::uint64_t flags;
+        std::int32_t nice;
+        std::uint32_t priority;
+        std::uint64_t turn_ns, deadline_ns, period_ns;
+    };
+    const auto scheduled = [] {
+        Scheduled now{};
+        REQUIRE(::syscall(SYS_sched_getattr, 0, &now, sizeof now, 0) == 0);
+        return now;
+    };
+    const Scheduled before = scheduled();
+    Scheduled shorter{};
+    Scheduled of_started{};
+    std::jthread([&] {
+        work_in_short_turns();
+        shorter = scheduled();
+        std::jthread([&] {
+            give_way();
+            of_started = scheduled();
+        });
+    }).join();
+    CHECK(shorter.nice == before.nice);
+    CHECK(shorter.policy == before.policy);
+    CHECK(of_started.nice > before.nice);
+    if (before.turn_ns > 0) {  // the kernel tells, and so heeds it
+        CHECK(shorter.turn_ns < before.turn_ns);
+        CHECK(of_started.turn_ns >= before.turn_ns);
+    }
 }
 
 TEST_CASE("each piece of parallel work is done once, on as many threads as there is work for", "[parallel]") {
@@ -206,4 +243,23 @@ TEST_CASE("a move of what was chosen leaves the rest where it is, and only folde
     jobs.undo(ran.head.id);
     CHECK(temp.read("box/sub/c.pdf") == "3");
     CHECK_FALSE(temp.has("to/box"));
+}
+
+TEST_CASE("the path of a folder is its names from its root on, with one slash between each two", "[files]") {
+    FolderTree tree;
+    const FolderId top = tree.add_root("/");
+    const FolderId home = tree.add(top, "home");
+    const FolderId ann = tree.add(home, "a\xff n");
+    const FolderId other = tree.add_root("/mnt/disk");
+    const FolderId below = tree.add(tree.add(other, "b"), "c");
+    const FolderId nameless = tree.add(tree.add(tree.add_root(""), "d"), "e");
+    CHECK(tree.path(top) == "/");
+    CHECK(tree.path(home) == "/home");
+    CHECK(tree.path(ann) == "/home/a\xff n");
+    CHECK(tree.path(other) == "/mnt/disk");
+    CHECK(tree.path(below) == "/mnt/disk/b/c");
+    CHECK(tree.path(nameless) == "d/e");
+    CHECK(tree.path_in_root(top).empty());
+    CHECK(tree.path_in_root(home) == "home");
+    CHECK(tree.path_in_root(below) == "b/c");
 }

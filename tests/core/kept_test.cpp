@@ -56,9 +56,7 @@ ReceiptItem item_of(std::uint64_t number, Outcome result, std::uint64_t size) {
 }
 
 Result<void> begin(Store& store, const ReceiptHead& head, std::uint64_t count) {
-    return store.begin(head, [&, next = std::uint64_t{0}]() mutable -> std::optional<PendingItem> {
-        return next == count ? std::nullopt : std::optional(planned(next++));
-    });
+    return store.begin(head, count, [](std::uint64_t number) { return planned(number); });
 }
 
 std::uint64_t room_of(const TempFolder& temp) {

@@ -55,10 +55,7 @@ ReceiptItem done(const PendingItem& pending) {
 }
 
 Result<void> begin(Store& store, const ReceiptHead& head, std::uint64_t count) {
-    std::uint64_t next = 0;
-    return store.begin(head, [&]() -> std::optional<PendingItem> {
-        return next == count ? std::nullopt : std::optional(pending_of(next++));
-    });
+    return store.begin(head, count, [](std::uint64_t number) { return pending_of(number); });
 }
 
 }  // namespace
@@ -306,6 +303,57 @@ TEST_CASE("a window onto a receipt shows what was done and what is planned, by n
     REQUIRE(store->extend(head.id, {}, pending_of(rest_number)));
     CHECK(value(store->some_items(head.id, rest_number, 1)).size() == 1);
     CHECK(value(store->some_items(head.id, 900, 512)).size() == 100);
+}
+
+TEST_CASE("items of which nothing is done are in the receipt from the beginning, and counted with the others",
+          "[keep]") {
+    TempFolder temp;
+    const auto store = value(Store::open(temp.path("state")));
+    ReceiptHead head = head_of("run");
+    const auto is_left_alone = [](std::uint64_t number) { return number < 512 || number == 700; };
+    const auto left_alone = [](std::uint64_t number) {
+        ReceiptItem item = done(pending_of(number));
+        item.result = Outcome::skipped;
+        return item;
+    };
+    REQUIRE(store->begin(head, 1000, [&](std::uint64_t number) -> OpenedItem {
+        if (is_left_alone(number)) return left_alone(number);
+        return pending_of(number);
+    }));
+    CHECK(value(store->so_far(head.id)) == std::pair<std::uint64_t, std::uint64_t>(513, 1000));
+    CHECK(value(store->numbers_with(head.id, Outcome::skipped)).size() == 513);
+    const auto left = value(store->pending(head.id));
+    REQUIRE(left.size() == 487);
+    CHECK(left.front().number == 512);
+    std::uint64_t next = 0;
+    REQUIRE(store->each_item(head.id, [&](ReceiptItem&& item) {
+        CHECK(item.source == pending_of(next).source);
+        CHECK((item.result == Outcome::skipped) == is_left_alone(next));
+        ++next;
+    }));
+    CHECK(next == 1000);
+    const auto page = value(store->some_items(head.id, 690, 20));
+    REQUIRE(page.size() == 20);
+    CHECK(page.at(700).result == Outcome::skipped);
+    CHECK(page.at(701).result == Outcome::planned);
+    RunRecords records;
+    for (const PendingItem& item : left) records.items.emplace_back(item.number, done(item));
+    records.items.pop_back();
+    REQUIRE(store->record(head.id, records));
+    head.state = RunState::stopped;
+    Totals totals = value(store->finish(head)).totals;
+    CHECK(totals.items == 1000);
+    CHECK(totals.of(Outcome::skipped) == 513);
+    CHECK(totals.of(Outcome::planned) == 1);
+
+    // two of them far from one another are to be done again: the others are still there
+    REQUIRE(store->reopen(head.id, {pending_of(5), pending_of(900)}));
+    CHECK(value(store->so_far(head.id)) == std::pair<std::uint64_t, std::uint64_t>(997, 999));
+    CHECK(value(store->some_items(head.id, 890, 20)).size() == 20);
+    CHECK(value(store->some_items(head.id, 900, 1)).at(900).result == Outcome::planned);
+    totals = value(store->finish(head)).totals;
+    CHECK(totals.items == 999);
+    CHECK(totals.of(Outcome::planned) == 2);
 }
 
 TEST_CASE("what an undo took back is known by item, and all of it counts as undone once nothing is left",
