@@ -166,6 +166,8 @@ private:
         archive_entry* entry = nullptr;
         const int answer = ::archive_read_next_header(archive_, &entry);
         if (answer == ARCHIVE_EOF) return nullptr;
+        if (answer < ARCHIVE_WARN && ::archive_read_has_encrypted_entries(archive_) == 1)
+            throw Broken("is encrypted, the names in it too");
         if (answer < ARCHIVE_WARN) fail("is damaged, or no archive that can be read");
         return entry;
     }

@@ -192,6 +192,33 @@ os.system('zip -q -P word s.zip secret.txt && zip -q s.zip plain.txt')
     CHECK(temp.read("to/s/plain.txt") == "plain");
 }
 
+TEST_CASE("a 7z of which a member is encrypted gives the others, and one whose names are encrypted says so",
+          "[unpack]") {
+    const TempFolder temp;
+    const Script script(temp);
+    by_python(temp.path(), R"(
+import base64
+open('mixed.7z', 'wb').write(base64.b64decode(
+    'N3q8ryccAAQ7adp0oQAAAAAAAAAiAAAAAAAAAPRXIQEBAAhvcGVuIHRleHQA57sqGsoyep1Kjgdb5UI91QAAgTMHrjGZHeEPVzHv'
+    'zWuP4s4FUiPYyemc0OG1fvyoPVT6qa5IEp9xq38yn9DWXt9up6XRcyZnBGBW/Ih2XSYc7Yqp+2Ti0UnHKAmbcgBKECdixxVHw5MH'
+    'rdEZwCU7JDpW/1PlxKyg1u81ph9BuHUIH+J/FyCtoIWD7EeAuw+JGPQAABcGHQEJgIQABwsBAAEjAwEBBV0AEAAADICeCgEOjJuO'
+    'AAA='))
+open('hidden.7z', 'wb').write(base64.b64decode(
+    'N3q8ryccAAQJeQchkAAAAAAAAAAvAAAAAAAAAGqneOCVcW6n+ADFdMjyxUI3Ldzwnji3aajBiM59VADZY6EjTI1FxhWiTzO9lRua'
+    'I/XENrtioiOkjrKCa6QVhslOGsYVnqhPR5zjVLAjuOtuW5yMduoOW5LJJIvKuSWMWvGaAI92XeU3JNsaUug34lHx7+LTbizTuTHS'
+    '1oOMXVcQWMsfuHJ6f3+kMelZe04DYKbTYgEXBhABCYCAAAcLAQABJAbxBwESUw9zVS02Uwgx9Ccjas9aIsE8DHIKAeDMzfoAAA=='))
+)");
+    const auto mixed = script.run({"unpack", temp.path("mixed.7z"), "--into", temp.path("to"), "--json"});
+    CHECK(mixed.status == 1);
+    CHECK(item_of(mixed.items(), temp.path("to/mixed/secret.txt"))["error"] == "is encrypted");
+    CHECK(temp.read("to/mixed/open.txt") == "open text");
+    CHECK_FALSE(temp.has("to/mixed/secret.txt"));
+    const auto hidden = script.run({"unpack", temp.path("hidden.7z"), "--into", temp.path("to")});
+    CHECK(hidden.status == 2);
+    CHECK(hidden.err == "tavloctl: " + temp.path("hidden.7z") + ": is encrypted, the names in it too\n");
+    CHECK_FALSE(temp.has("to/hidden"));
+}
+
 TEST_CASE("what is in archives tells its facts, and is sorted and chosen by them", "[unpack][facts]") {
     const TempFolder temp;
     const Script script(temp);
