@@ -9,6 +9,7 @@
 #include "command_line.h"
 #include "ending.h"
 #include "files/memory.h"
+#include "files/parallel.h"
 #include "instance.h"
 #include "keep/store.h"
 #include "tasks/desktop_looks.h"
@@ -67,6 +68,7 @@ int main(int count, char** words) {
     }
     const std::string state_folder = tavlo::default_state_folder();
     QApplication application(count, words);
+    tavlo::work_in_short_turns();
     QApplication::setOrganizationName(QStringLiteral("tavlo"));
     QApplication::setApplicationName(QStringLiteral("tavlo"));
     QApplication::setDesktopFileName(QStringLiteral("io.github.tavlo.Tavlo"));

@@ -3,9 +3,12 @@
 
 #pragma once
 
+#include <time.h>
+
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QTemporaryDir>
+#include <QTest>
 #include <QTimer>
 #include <algorithm>
 #include <cstdio>
@@ -13,11 +16,13 @@
 #include <filesystem>
 #include <memory>
 
+#include "files/parallel.h"
 #include "theme/theme.h"
 #include "translations.h"
 
 /// For how long the interface's thread was held at the most in each step: the longest time between two turns
-/// of its event loop, seen by a timer of 1 ms.
+/// of its event loop, seen by a timer of 1 ms; and how much of that it worked, the rest being waiting for a
+/// processor, or for another thread.
 class Holds {
 public:
     Holds() {
@@ -26,34 +31,64 @@ public:
         QObject::connect(&timer_, &QTimer::timeout, [this] { turn(); });
         timer_.start();
     }
+    /// A person begins with the next step once the one before is drawn.
     void begin() {
+        QElapsedTimer drawn;
+        for (drawn.start(); drawn.elapsed() < 100;)
+            QCoreApplication::processEvents(QEventLoop::AllEvents, 10);
         longest_ = 0;
+        worked_ = 0;
         turns_ = 0;
         over_16_ = 0;
         step_.start();
-        clock_.start();
+        start();
     }
     void end(const char* step) {
         turn();
-        std::printf("%-44s %9.1f ms in all, held at most %6.1f ms, over 16 ms: %d of %d turns\n", step,
-                    static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, over_16_, turns_);
+        QCoreApplication::processEvents();
+        turn();
+        std::printf(
+            "%-44s %9.1f ms in all, held at most %6.1f ms (%.1f of them work), over 16 ms: %d of %d turns\n",
+            step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, worked_, over_16_, turns_);
     }
 
 private:
     void turn() {
         const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
-        longest_ = std::max(longest_, held);
+        if (held > longest_) {
+            longest_ = held;
+            worked_ = worked_ms() - worked_before_;
+        }
         if (held > 16) ++over_16_;
         ++turns_;
+        start();
+    }
+    void start() {
+        worked_before_ = worked_ms();
         clock_.start();
+    }
+    /// This thread's time on a processor.
+    static double worked_ms() {
+        timespec time{};
+        ::clock_gettime(CLOCK_THREAD_CPUTIME_ID, &time);
+        return static_cast<double>(time.tv_sec) * 1e3 + static_cast<double>(time.tv_nsec) / 1e6;
     }
     QTimer timer_;
     QElapsedTimer clock_;
     QElapsedTimer step_;
     double longest_ = 0;
+    double worked_ = 0;
+    double worked_before_ = 0;
     int over_16_ = 0;
     int turns_ = 0;
 };
+
+/// A button pressed and let go of, as a person does: the window has its turns between the two.
+inline void press(QWidget* button) {
+    QTest::mousePress(button, Qt::LeftButton);
+    QCoreApplication::processEvents();
+    QTest::mouseRelease(button, Qt::LeftButton);
+}
 
 /// What is measured in a window, as "PROGRAM FOLDER [FILES]" asks: the application, settings of its own, and
 /// a place below FOLDER that is gone at the end.
@@ -67,6 +102,7 @@ public:
         if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
         qputenv("XDG_CONFIG_HOME", settings_.path().toUtf8());
         application_ = std::make_unique<QApplication>(count, words);
+        tavlo::work_in_short_turns();  // as the application does
         install_translations(*application_);
         apply_theme(*application_, ThemeChoice::light);
         place = std::filesystem::path(words[1]) / "tavlo-measured";

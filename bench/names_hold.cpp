@@ -6,8 +6,10 @@
 #include <string>
 
 #include "holds.h"
+#include "models/folder_model.h"
 #include "tasks/bench.h"
 #include "tasks/runs.h"
+#include "views/gathering/gathering_side.h"
 #include "window_driver.h"
 
 // names_hold FOLDER [FILES]: so many files (100,000) of one folder below FOLDER, each given the name of the
@@ -23,11 +25,7 @@ int main(int count, char** words) {
     };
     std::filesystem::create_directories(place / "in");
     std::filesystem::create_directories(place / "start");
-    std::vector<std::string> paths;
-    for (int number = 1; number <= measured.files; ++number) {
-        std::ofstream(place / "in" / name(number));
-        paths.push_back((place / "in" / name(number)).string());
-    }
+    for (int number = 1; number <= measured.files; ++number) std::ofstream(place / "in" / name(number));
     {
         MainWindow window(place / "start", (place / "state").string());
         window.show();
@@ -41,9 +39,13 @@ int main(int count, char** words) {
         tavlo::Naming naming;
         naming.steps = {tavlo::AddToNumbers{1}};
         window.bench().setOperation(tavlo::Operation::rename);
+        window.gathering().openFolder(place / "in");
+        WindowDriver::wait([&] { return window.gathering().model().rowCount() == measured.files; });
+        driver.settle();
         holds.begin();
-        window.bench().replacePicks(paths);
+        window.gathering().pickShown();
         window.bench().setNaming(naming);
+        WindowDriver::wait([&] { return window.bench().picks().count() > 0; }, 60'000);
         planned();
         holds.end("gather and plan");
         naming.steps.emplace_back(tavlo::LetterCase{tavlo::LetterCase::To::upper});
@@ -57,7 +59,7 @@ int main(int count, char** words) {
         holds.begin();
         bool ended = false;
         QObject::connect(&window.runs(), &Runs::finished, [&](const RunEnd&) { ended = true; });
-        driver.click("start");
+        press(driver.find<QWidget>("start"));
         WindowDriver::wait([&] { return ended; }, 600'000);
         holds.end("carried out");
         holds.begin();

@@ -53,10 +53,10 @@ int main(int count, char** words) {
         window.bench().setDestination((place / "to").string());
         WindowDriver::wait([&] { return window.bench().plan() != nullptr && !window.bench().isWorking(); },
                            600'000);
-        driver.click("placeRuns");
+        press(driver.find<QWidget>("placeRuns"));
         Holds holds;
         holds.begin();
-        driver.click("start");
+        press(driver.find<QWidget>("start"));
         const auto reached = [&](double part) {
             const auto& lanes = window.runs().lanes();
             return !lanes.empty() && (!lanes.front()->isLive() || done_part(lanes.front()->status()) >= part);
@@ -71,7 +71,7 @@ int main(int count, char** words) {
         driver.settle();
         holds.end("  and what comes after it");
         const auto* items = driver.find<RowView>("receiptItems")->model();
-        driver.click("placeReceipts");
+        press(driver.find<QWidget>("placeReceipts"));
         holds.begin();
         WindowDriver::wait(
             [&] { return items->rowCount() >= files && !items->index(0, 0).data().toString().isEmpty(); },
@@ -82,18 +82,18 @@ int main(int count, char** words) {
             [&] { return !items->index(items->rowCount() - 1, 0).data().toString().isEmpty(); }, 600'000);
         holds.end("its last page");
         holds.begin();
-        driver.click("undo");
+        press(driver.find<QWidget>("undo"));
         WindowDriver::wait([&] { return driver.find<QWidget>("undoNow")->isVisible(); }, 600'000);
         holds.end("its undo planned");
-        driver.click("undoNow");
+        press(driver.find<QWidget>("undoNow"));
         holds.begin();
-        driver.click("placeRuns");
+        press(driver.find<QWidget>("placeRuns"));
         WindowDriver::wait([&] { return reached(0.999); }, 1'200'000);
         driver.settle();
         holds.end("undone");
         const auto* versions = driver.find<RowView>("safeList")->model();
         holds.begin();
-        driver.click("placeSafe");
+        press(driver.find<QWidget>("placeSafe"));
         WindowDriver::wait([&] { return versions->rowCount() >= files; }, 600'000);
         holds.end("the Safe opened");
         holds.begin();
@@ -104,11 +104,11 @@ int main(int count, char** words) {
         WindowDriver::wait([&] { return versions->rowCount() >= files; }, 600'000);
         holds.begin();
         driver.key("safeList", Qt::Key_A, Qt::ControlModifier);
-        driver.click("safeRemove");
+        press(driver.find<QWidget>("safeRemove"));
         WindowDriver::wait([&] { return driver.find<QWidget>("safeQuestion")->isVisible(); }, 600'000);
         holds.end("all of it chosen, and asked about");
         holds.begin();
-        driver.click("safeYes");
+        press(driver.find<QWidget>("safeYes"));
         WindowDriver::wait([&] { return versions->rowCount() == 0; }, 1'200'000);
         holds.end("emptied");
     }

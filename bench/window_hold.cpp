@@ -76,7 +76,7 @@ int main(int count, char** words) {
         holds.end("plan a copy into a new folder");
 
         holds.begin();
-        driver.click("start");
+        press(driver.find<QWidget>("start"));
         driver.settle();
         holds.end("run it");
 

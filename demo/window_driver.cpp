@@ -23,9 +23,13 @@
 bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) {
     QElapsedTimer clock;
     clock.start();
+    QTimer
+        again;  // qWait() would sleep between two looks, with whatever happens in the window waiting for it
+    again.start(5);
     while (!condition()) {
         if (clock.elapsed() > longest_ms) return false;
-        QTest::qWait(5);
+        QCoreApplication::processEvents(QEventLoop::AllEvents | QEventLoop::WaitForMoreEvents);
+        QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
     }
     return true;
 }

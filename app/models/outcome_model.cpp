@@ -72,7 +72,7 @@ std::string OutcomeModel::placeOf(const Row& row) const {
 }
 
 void OutcomeModel::toggleFolder(int row) {
-    const Row folder = rows_[static_cast<std::size_t>(row)];
+    const Row folder = line(row);
     const std::string place = tree_ ? placeOf(folder) : std::string();
     if (place.empty()) return;
     if (open_.erase(place) > 0) {
@@ -167,15 +167,19 @@ void OutcomeModel::addExisting(const Held& held, const std::string& folder, int 
 }
 
 void OutcomeModel::setResults(const std::vector<std::pair<ItemId, Outcome>>& results) {
-    for (const auto& [id, outcome] : results) results_[id] = outcome;
-    if (!rows_.empty()) emit dataChanged(index(0, 0), index(rowCount() - 1, ColumnCount - 1));
+    if (!plan_) return;
+    results_.resize(plan_->items.size(), Outcome::planned);
+    for (const auto& [id, outcome] : results)
+        if (id < results_.size()) results_[id] = outcome;
+    if (rowCount() > 0) emit dataChanged(index(0, 0), index(rowCount() - 1, ColumnCount - 1));
 }
 
 ItemId OutcomeModel::itemAt(int row) const {
-    return row >= 0 && row < rowCount() ? rows_[static_cast<std::size_t>(row)].node.item : no_item;
+    return row >= 0 && row < rowCount() ? line(row).node.item : no_item;
 }
 
 int OutcomeModel::rowOfItem(ItemId item) const {
+    if (is_whole_) return item < plan_->items.size() ? static_cast<int>(item) : -1;
     const auto found = std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) {
         return row.node.item == item && row.kind == Arriving;
     });
@@ -185,8 +189,7 @@ int OutcomeModel::rowOfItem(ItemId item) const {
 int OutcomeModel::nextUndecided(int row) const {
     for (int step = 1; step <= rowCount(); ++step) {
         const int at = (row + step) % rowCount();
-        if (rows_[static_cast<std::size_t>(at)].kind == Arriving && index(at, 0).data(WaitingRole).toBool())
-            return at;
+        if (line(at).kind == Arriving && index(at, 0).data(WaitingRole).toBool()) return at;
     }
     return -1;
 }
@@ -194,6 +197,7 @@ int OutcomeModel::nextUndecided(int row) const {
 void OutcomeModel::rebuild() {
     rows_.clear();
     places_.clear();
+    is_whole_ = false;
     if (!plan_) return;
     if (!names_.empty() && tree_ && !flat_ && !share_) {
         for (const auto& nodes : tree_->folders)
@@ -209,7 +213,10 @@ void OutcomeModel::rebuild() {
         return;
     }
     if (flat_ || share_) {
-        if (!share_ && names_.empty()) rows_.reserve(plan_->items.size());
+        const bool all = !share_ && names_.empty();
+        is_whole_ = all && (tree_ ? tree_->single_rows : list_->single_rows);
+        if (is_whole_) return;
+        if (all) rows_.reserve(plan_->items.size());
         for (ItemId id = 0; id < plan_->items.size(); ++id)
             if ((!share_ || rowsOf(id).share == *share_) && names_.fits(plan_->name(plan_->items[id])))
                 addItem({id, no_folder, nullptr}, 0);
@@ -264,7 +271,7 @@ const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->ro
 Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {
     const auto flags = QAbstractTableModel::flags(index);
     if (!index.isValid() || index.column() != NameColumn || !tree_ || !results_.empty()) return flags;
-    const Row& row = rows_[static_cast<std::size_t>(index.row())];
+    const Row row = line(index.row());
     if (row.kind != Arriving) return flags;
     const Item& item = plan_->items[row.node.item];
     const bool arrives_alone =
@@ -274,26 +281,25 @@ Qt::ItemFlags OutcomeModel::flags(const QModelIndex& index) const {
 
 bool OutcomeModel::setData(const QModelIndex& index, const QVariant& value, int role) {
     if (role != Qt::EditRole || !flags(index).testFlag(Qt::ItemIsEditable)) return false;
-    const ItemId id = rows_[static_cast<std::size_t>(index.row())].node.item;
+    const ItemId id = line(index.row()).node.item;
     const QString name = value.toString();
     if (name != index.data(Qt::EditRole).toString()) emit nameTyped(id, name);
     return true;
 }
 
 int OutcomeModel::rowCount(const QModelIndex& parent) const {
-    return parent.isValid() ? 0 : static_cast<int>(rows_.size());
+    return parent.isValid() ? 0 : static_cast<int>(lines());
 }
 int OutcomeModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 std::optional<Outcome> OutcomeModel::result(ItemId id) const {
-    const auto found = results_.find(id);
-    return found == results_.end() || found->second == Outcome::planned ? std::nullopt
-                                                                        : std::optional(found->second);
+    if (id >= results_.size() || results_[id] == Outcome::planned) return std::nullopt;
+    return results_[id];
 }
 
 QVariant OutcomeModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
-    const Row& row = rows_[static_cast<std::size_t>(index.row())];
+    const Row row = line(index.row());
     switch (role) {
         case KindRole: return goes(row) ? Leaving : row.kind;
         case DepthRole: return row.depth;

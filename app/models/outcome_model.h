@@ -10,7 +10,6 @@
 #include <memory>
 #include <optional>
 #include <set>
-#include <unordered_map>
 #include <vector>
 
 #include "select/name_filter.h"
@@ -101,6 +100,12 @@ private:
         std::uint32_t place;  ///< of a folder that nobody has listed yet: its path, in `places_`
         OutcomeNode node;
     };
+    /// Of the list as it is shown.
+    std::size_t lines() const { return is_whole_ ? plan_->items.size() : rows_.size(); }
+    Row line(int at) const {
+        if (is_whole_) return {Arriving, 0, {static_cast<tavlo::ItemId>(at), tavlo::no_folder, nullptr}};
+        return rows_[static_cast<std::size_t>(at)];
+    }
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);
     void addExisting(const tavlo::Held& held, const std::string& folder, int depth, bool goes);
@@ -124,11 +129,12 @@ private:
     std::shared_ptr<const tavlo::Plan> plan_;
     std::shared_ptr<const PlanList> list_;  ///< of a plan without a tree
     std::vector<Row> rows_;
+    bool is_whole_ = false;  ///< a line for each item, and nothing else: so there are no rows to be made
     std::vector<std::string> places_;
     std::set<std::string> open_;  ///< folders that are open, by path
     std::set<std::string> tops_;  ///< that were opened when they came, by path
     std::map<std::string, std::shared_ptr<const tavlo::HeldFolder>> existing_;  ///< read since, by path
-    std::unordered_map<tavlo::ItemId, tavlo::Outcome> results_;
+    std::vector<tavlo::Outcome> results_;  ///< by item, of the run that is on; none: nothing has come of one
     std::optional<Share> share_;
     tavlo::NameFilter names_;
     std::function<bool(tavlo::ItemId)> is_typed_;

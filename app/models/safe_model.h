@@ -19,7 +19,7 @@ public:
     using QAbstractTableModel::QAbstractTableModel;
 
     void setArrangement(std::shared_ptr<const SafeArrangement> arrangement);
-    const SafeArrangement& arrangement() const { return *arrangement_; }
+    const std::shared_ptr<const SafeArrangement>& arrangement() const { return arrangement_; }
     /// Asks for another order: sortWanted().
     void sort(int column, Qt::SortOrder order) override {
         emit sortWanted(static_cast<SafeColumn>(column), order == Qt::DescendingOrder);

@@ -49,6 +49,11 @@ std::vector<ItemRows> rows_of(const Plan& plan) {
     return rows;
 }
 
+bool are_single(const std::vector<ItemRows>& rows, bool with_held) {
+    return std::none_of(rows.begin(), rows.end(),
+                        [&](const ItemRows& one) { return one.old_name || (with_held && one.held_line); });
+}
+
 std::optional<Shares> OutcomeTree::sharesBy(const Wishes& before, const Wishes& now) const {
     const auto outcomes = outcomes_by(*plan, before, now);
     if (!outcomes) return std::nullopt;
@@ -156,6 +161,7 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
     tree->plan = plan;
     tree->survey = survey;
     tree->rows = rows_of(*plan);
+    tree->single_rows = are_single(tree->rows, true);
     if (!plan->standing && survey)
         tree->destination = {survey, plan->traits().packs ? &survey->roots.back() : &survey->roots.front()};
     const FolderTree& standing = tree->standing();

@@ -25,11 +25,15 @@ struct ItemRows {
 };
 /// By item.
 std::vector<ItemRows> rows_of(const tavlo::Plan& plan);
+/// As a flat list no item has a row beside its own.
+/// with_held  rows for what holds a name are shown too
+bool are_single(const std::vector<ItemRows>& rows, bool with_held);
 
 /// A plan without a destination, as a flat list of its items; made off the interface's thread.
 struct PlanList {
     std::shared_ptr<const tavlo::Plan> plan;
     std::vector<ItemRows> rows;  ///< by item
+    bool single_rows = false;    ///< as are_single() has it
 };
 
 /// One line of the destination as it will be: what is there, what arrives, or where they meet, both.
@@ -54,6 +58,7 @@ struct OutcomeTree {
     std::shared_ptr<const tavlo::Destination> destination;  ///< null where nothing goes to one
     std::vector<std::vector<OutcomeNode>> folders;  ///< by folder of the targets; 0 is the destination
     std::vector<ItemRows> rows;                     ///< by item
+    bool single_rows = false;                       ///< as are_single() has it
     /// the folders that it shows: the destination, or those that things lie in
     std::vector<tavlo::FolderId> tops;
     std::vector<Weight> weights;    ///< by item, of a plan that removes; else empty

@@ -129,24 +129,27 @@ void PastRuns::planUndo(const std::string& receipt, const std::vector<std::uint6
         auto list = std::make_shared<PlanList>();
         list->plan = std::make_shared<const Plan>(std::move(*planned));
         list->rows = rows_of(*list->plan);
+        list->single_rows = are_single(list->rows, false);
         return Planned(std::move(list));
     };
     ask(details_, plan, [this, receipt](const Planned& planned) { emit undoPlanned(receipt, planned); });
 }
 
 void PastRuns::freeRoom(const std::string& receipt) {
-    const auto remove = [this, receipt](Store& store, const std::stop_token&) {
+    using Counts = std::pair<std::size_t, std::size_t>;
+    const auto remove = [this, receipt](Store& store, const std::stop_token&) -> Result<Counts> {
         const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done,
                                                                                 std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + std::chrono::milliseconds(100);
             later(this, [this, receipt, done, of] { emit freeing(receipt, done, of); });
         };
-        return remove_proved(*make_disk_with_archives(), store, receipt, report);
+        const auto emptied = remove_proved(*make_disk_with_archives(), store, receipt, report);
+        if (!emptied) return failure(emptied.error());
+        return std::pair(emptied->removed.size(), emptied->problems.size());  // a million names stay here
     };
-    ask(frees_, remove, [this, receipt](const auto& emptied) {
-        emit freed(receipt, emptied.removed.size(), emptied.problems.size());
-    });
+    ask(frees_, remove,
+        [this, receipt](const auto& counts) { emit freed(receipt, counts.first, counts.second); });
 }
 
 namespace {

@@ -160,34 +160,55 @@ void SafeVersions::arrange(std::shared_ptr<const SafeListing> listing, const Saf
     orders_.ask(this, put_in_order, [this](const Arranged& arrangement) { emit arranged(arrangement); });
 }
 
-void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, std::vector<std::uint32_t> rows) {
+void SafeVersions::choose(std::shared_ptr<const SafeArrangement> arrangement, RowRanges rows) {
+    collect([arrangement = std::move(arrangement), rows = std::move(rows)](const auto& take) {
+        rows.each([&](int row) { take(arrangement->row(row)); });
+    });
+}
+
+void SafeVersions::choose(std::shared_ptr<const SafeListing> listing, const SafeGroup& group) {
+    collect([listing = std::move(listing), &group](const auto& take) {
+        for (const std::uint32_t row : group.rows) take(listing->rows[row]);
+    });
+}
+
+void SafeVersions::collect(std::function<void(const std::function<void(const SafeRow&)>& take)> rows_of) {
     using Chosen = std::shared_ptr<const SafeChoice>;
-    const auto collect = [listing = std::move(listing),
-                          rows = std::move(rows)](const std::stop_token&) -> Chosen {
+    const auto gather = [rows_of = std::move(rows_of)](const std::stop_token&) -> Chosen {
         auto choice = std::make_shared<SafeChoice>();
         std::unordered_set<std::string_view> runs;
-        for (const std::uint32_t at : rows) {
-            choice->ids.push_back(listing->rows[at].entry.id);
-            runs.insert(listing->rows[at].entry.receipt);
-        }
+        rows_of([&](const SafeRow& row) {
+            choice->ids.push_back(row.entry.id);
+            runs.insert(row.entry.receipt);
+        });
         choice->runs = runs.size();
         return choice;
     };
-    choices_.ask(this, collect, [this](const Chosen& choice) { emit chosen(choice); });
+    choices_.ask(this, gather, [this](const Chosen& choice) { emit chosen(choice); });
 }
 
 void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
-    const auto remove = [this, choice = std::move(choice)](Store& store, const std::stop_token&) {
+    struct Ended {
+        std::size_t removed = 0;
+        std::optional<Error> problem{};
+    };
+    const auto remove = [this, choice = std::move(choice)](Store& store,
+                                                           const std::stop_token&) -> Result<Ended> {
         const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done,
                                                                                 std::uint64_t of) mutable {
             if (std::chrono::steady_clock::now() < next) return;
             next = std::chrono::steady_clock::now() + between_reports;
             later(this, [this, done, of] { emit removing(done, of); });
         };
-        return remove_versions(*make_disk(), store, choice->ids, report);
+        // the names of a million that went are not for the interface's thread to let go of
+        const auto emptied = remove_versions(*make_disk(), store, choice->ids, report);
+        if (!emptied) return failure(emptied.error());
+        Ended ended{emptied->removed.size()};
+        if (!emptied->problems.empty()) ended.problem = emptied->problems.front();
+        return ended;
     };
-    ask(changes_, remove, [this](const auto& emptied) {
-        if (!emptied.problems.empty()) emit failed(error_words(emptied.problems.front()));
-        emit removed(emptied.removed.size());
+    ask(changes_, remove, [this](const Ended& ended) {
+        if (ended.problem) emit failed(error_words(*ended.problem));
+        emit removed(ended.removed);
     });
 }

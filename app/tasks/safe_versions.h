@@ -5,6 +5,7 @@
 
 #include <QObject>
 #include <array>
+#include <functional>
 #include <memory>
 #include <optional>
 #include <string>
@@ -12,6 +13,7 @@
 
 #include "keep/store.h"
 #include "plan/plan.h"
+#include "row_ranges.h"
 #include "tasks/store_worker.h"
 
 /// One version in the Safe, as it is listed.
@@ -85,8 +87,9 @@ public:
     void list();
     /// arranged() tells; `keep` is the id of a version that is to be found again.
     void arrange(std::shared_ptr<const SafeListing> listing, const SafeWish& wish, const std::string& keep);
-    /// Gathers rows of a listing; chosen() tells.
-    void choose(std::shared_ptr<const SafeListing> listing, std::vector<std::uint32_t> rows);
+    /// Gathers what is in some rows, or in a group of that listing; chosen() tells.
+    void choose(std::shared_ptr<const SafeArrangement> arrangement, RowRanges rows);
+    void choose(std::shared_ptr<const SafeListing> listing, const SafeGroup& group);
     /// Looks at a version and at what holds its place now; seen() tells.
     void look(const tavlo::SafeEntry& entry);
     /// where_taken  see prepare_restore()
@@ -114,6 +117,8 @@ private:
                    [this](const tavlo::Error& error) { sorry(error); });
     }
     void sorry(const tavlo::Error& error);
+    /// rows_of  calls back with each row that is chosen; on another thread
+    void collect(std::function<void(const std::function<void(const SafeRow&)>& take)> rows_of);
 
     std::string state_folder_;
     StoreWorker lists_{Worker::Serves::newest, state_folder_};

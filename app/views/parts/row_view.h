@@ -5,9 +5,10 @@
 
 #include <QHeaderView>
 #include <QTableView>
-#include <algorithm>
+#include <utility>
 #include <vector>
 
+#include "row_ranges.h"
 #include "views/parts/drags_out.h"
 #include "views/parts/sort_header.h"
 #include "views/parts/with_focus.h"
@@ -39,13 +40,17 @@ public:
 
     void setRowHeight(int pixels) { verticalHeader()->setDefaultSectionSize(pixels); }
 
-    std::vector<int> selectedRowNumbers() const {
-        std::vector<int>
-            rows;  // by ranges: of a million selected rows each index would be asked about by itself
+    RowRanges selectedRows() const {
+        std::vector<RowRanges::Range> ranges;
         for (const QItemSelectionRange& range : selectionModel()->selection())
-            for (int row = range.top(); row <= range.bottom(); ++row) rows.push_back(row);
-        if (!std::is_sorted(rows.begin(), rows.end())) std::sort(rows.begin(), rows.end());
-        rows.erase(std::unique(rows.begin(), rows.end()), rows.end());
+            ranges.push_back({range.top(), range.bottom()});
+        return RowRanges(std::move(ranges));
+    }
+    std::vector<int> selectedRowNumbers() const {
+        const RowRanges selected = selectedRows();
+        std::vector<int> rows;
+        rows.reserve(static_cast<std::size_t>(selected.count()));
+        selected.each([&](int row) { rows.push_back(row); });
         return rows;
     }
 };

@@ -3,6 +3,7 @@
 
 #include "views/parts/sort_header.h"
 
+#include <QItemSelectionModel>
 #include <QPainter>
 #include <QStyleOptionHeader>
 
@@ -19,6 +20,12 @@ constexpr qreal half = 3.5;  // of the arrow
 void SortHeader::initStyleOptionForIndex(QStyleOptionHeader* option, int section) const {
     QHeaderView::initStyleOptionForIndex(option, section);
     option->sortIndicator = QStyleOptionHeader::None;
+}
+
+void SortHeader::setSelectionModel(QItemSelectionModel* of_list) {
+    auto* before = selectionModel();
+    QHeaderView::setSelectionModel(new QItemSelectionModel(of_list->model(), this));
+    if (before != nullptr && before->parent() == this) delete before;
 }
 
 void SortHeader::paintSection(QPainter* painter, const QRect& rect, int section) const {

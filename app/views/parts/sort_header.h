@@ -12,6 +12,9 @@ class SortHeader final : public QHeaderView {
 
 public:
     explicit SortHeader(QWidget* parent = nullptr) : QHeaderView(Qt::Horizontal, parent) {}
+    /// What is selected in the list is nothing to it: asked whether a whole column is, a selection of a million
+    /// rows would be gone through, again and again while it is drawn.
+    void setSelectionModel(QItemSelectionModel* of_list) override;
 
 protected:
     void initStyleOptionForIndex(QStyleOptionHeader* option, int section) const override;

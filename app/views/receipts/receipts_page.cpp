@@ -383,16 +383,20 @@ void ReceiptsPage::showResults() {
 
 /// The numbers of the selected rows; empty where none is, or all are.
 std::vector<std::uint64_t> ReceiptsPage::chosenNumbers() const {
-    const auto rows = table_->selectedRowNumbers();
-    const bool shows_all = !found_ && !with_result_;
-    if (shows_all && static_cast<int>(rows.size()) == items_->rowCount()) return {};
     std::vector<std::uint64_t> numbers;
-    for (const int row : rows) numbers.push_back(items_->number(row));
+    if (chosenCount() > 0)
+        table_->selectedRows().each([&](int row) { numbers.push_back(items_->number(row)); });
     return numbers;
 }
 
+int ReceiptsPage::chosenCount() const {
+    const int rows = table_->selectedRows().count();
+    const bool shows_all = !found_ && !with_result_;
+    return shows_all && rows == items_->rowCount() ? 0 : rows;
+}
+
 void ReceiptsPage::offerUndo() {
-    const int chosen = static_cast<int>(chosenNumbers().size());
+    const int chosen = chosenCount();
     undo_->setText(chosen > 0 ? tr("Undo %Ln chosen…", nullptr, chosen) : tr("Undo…"));
     undo_->setToolTip(!head_.undone_by.empty() ? tr("This run has been undone already")
                       : chosen > 0

@@ -53,6 +53,7 @@ private:
     void showResults();
     void offerUndo();
     std::vector<std::uint64_t> chosenNumbers() const;
+    int chosenCount() const;  ///< how many; 0 where all are
     void showChosen();
     void fillMoreMenu();
     void fillKeepingMenu();

@@ -45,6 +45,7 @@ SafePage::SafePage(SafeVersions& versions, QWidget* parent) : QWidget(parent), v
     connectVersions();
     connectActions();
     leaveQuestion();
+    showRules(KeepingRules::load());
     showCurrent();
 }
 
@@ -156,12 +157,8 @@ void SafePage::connectActions() {
     connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &SafePage::showCurrent);
     connect(back_, &QPushButton::clicked, this, [this] { restore(false); });
     connect(elsewhere_, &QPushButton::clicked, this, [this] { restore(true); });
-    connect(remove_, &QPushButton::clicked, this, [this] {
-        std::vector<std::uint32_t> rows;
-        for (const int at : list_->selectedRowNumbers())
-            rows.push_back(model_->arrangement().order[static_cast<std::size_t>(at)]);
-        versions_.choose(model_->arrangement().listing, std::move(rows));
-    });
+    connect(remove_, &QPushButton::clicked, this,
+            [this] { versions_.choose(model_->arrangement(), list_->selectedRows()); });
     connect(age_, &QPushButton::clicked, this, &SafePage::fillEmptyMenu);
     connect(keeping_, &QPushButton::clicked, this, &SafePage::fillKeepingMenu);
     connect(no_, &QPushButton::clicked, this, &SafePage::leaveQuestion);
@@ -203,12 +200,16 @@ void SafePage::showListing(std::shared_ptr<const SafeListing> listing) {
     set_tone(*rooms_, over ? "amber" : "muted");
     rooms_->setText(rooms.join(QStringLiteral(" · ")));
     rooms_->setVisible(!listing_->rooms.empty());
-    keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied")
-                                           : tr("Kept %Ln days", nullptr, rules.safe_days));
+    showRules(rules);
     empty_->setVisible(listing_->rows.empty());
     age_->setEnabled(!listing_->rows.empty());
     arrange();
     if (const int days = std::exchange(proposed_days_, 0); days > 0) askAge(days);
+}
+
+void SafePage::showRules(const KeepingRules& rules) {
+    keeping_->setText(rules.safe_days == 0 ? tr("Kept until emptied")
+                                           : tr("Kept %Ln days", nullptr, rules.safe_days));
 }
 
 void SafePage::arrange() {
@@ -226,21 +227,19 @@ void SafePage::showArrangement(std::shared_ptr<const SafeArrangement> arrangemen
 }
 
 std::string SafePage::current() const {
-    const auto rows = list_->selectedRowNumbers();
-    return rows.size() == 1 ? model_->row(rows.front()).entry.id : std::string();
+    const RowRanges rows = list_->selectedRows();
+    return rows.count() == 1 ? model_->row(rows.front()).entry.id : std::string();
 }
 
 void SafePage::showCurrent() {
-    const auto rows = list_->selectedRowNumbers();
-    back_->setEnabled(rows.size() == 1);
-    elsewhere_->setEnabled(rows.size() == 1);
-    remove_->setEnabled(!rows.empty());
-    remove_->setText(rows.size() > 1 ? tr("Remove %Ln for good…", nullptr, static_cast<int>(rows.size()))
-                                     : tr("Remove for good…"));
-    if (rows.size() != 1)
-        return face_->clear(rows.empty()
-                                ? QString()
-                                : tr("%Ln versions are selected.", nullptr, static_cast<int>(rows.size())));
+    const RowRanges rows = list_->selectedRows();
+    const int count = rows.count();
+    back_->setEnabled(count == 1);
+    elsewhere_->setEnabled(count == 1);
+    remove_->setEnabled(count > 0);
+    remove_->setText(count > 1 ? tr("Remove %Ln for good…", nullptr, count) : tr("Remove for good…"));
+    if (count != 1)
+        return face_->clear(count == 0 ? QString() : tr("%Ln versions are selected.", nullptr, count));
     const SafeRow& row = model_->row(rows.front());
     if (!row.there) return face_->clear(tr("The volume that it lies on is not mounted now."));
     versions_.look(row.entry);
@@ -313,10 +312,10 @@ void SafePage::fillEmptyMenu() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     const auto add = [&](const QString& words, const SafeGroup& group) {
-        auto* action = menu->addAction(
-            tr("%1: %Ln versions, %2", nullptr, static_cast<int>(group.rows.size()))
-                .arg(words, size_text(group.bytes)),
-            this, [this, listing = listing_, &group] { versions_.choose(listing, group.rows); });
+        auto* action =
+            menu->addAction(tr("%1: %Ln versions, %2", nullptr, static_cast<int>(group.rows.size()))
+                                .arg(words, size_text(group.bytes)),
+                            this, [this, listing = listing_, &group] { versions_.choose(listing, group); });
         action->setEnabled(!group.rows.empty());
     };
     add(tr("Older than a year"), listing_->older[0]);
@@ -351,7 +350,7 @@ void SafePage::showQuestion(const QString& words, const QString& yes, const QStr
 
 void SafePage::leaveQuestion() {
     to_set_.reset();
-    to_remove_.reset();
+    retired_.take(std::exchange(to_remove_, nullptr));
     to_place_.reset();
     question_->hide();
 }

@@ -10,6 +10,7 @@
 #include <vector>
 
 #include "models/safe_model.h"
+#include "tasks/retirement.h"
 #include "tasks/safe_versions.h"
 
 class FaceToFace;
@@ -45,6 +46,7 @@ private:
     void connectVersions();
     void connectActions();
     void showListing(std::shared_ptr<const SafeListing> listing);
+    void showRules(const struct KeepingRules& rules);
     void arrange();
     void showArrangement(std::shared_ptr<const SafeArrangement> arrangement);
     void showCurrent();
@@ -81,6 +83,7 @@ private:
     QPushButton* yes_;
     QPushButton* other_;
     QPushButton* no_;
+    Retirement retired_;
     std::shared_ptr<const SafeChoice> to_remove_;  ///< what the question is about, if that is removal
     /// entry and folder, if it is a place that is held
     std::optional<std::pair<std::string, std::string>> to_place_;
