@@ -20,17 +20,23 @@
 #include "views/parts/row_delegates.h"
 #include "wording.h"
 
+/// Whatever happens in the window meanwhile happens at once, which qWait() would sleep over.
 bool WindowDriver::wait(const std::function<bool()>& condition, int longest_ms) {
+    constexpr int look_every_ms = 5;
+    if (condition()) return true;
     QElapsedTimer clock;
     clock.start();
-    QTimer
-        again;  // qWait() would sleep between two looks, with whatever happens in the window waiting for it
-    again.start(5);
-    while (!condition()) {
-        if (clock.elapsed() > longest_ms) return false;
+    QTimer again;
+    again.start(look_every_ms);
+    const auto go_on = [] {
         QCoreApplication::processEvents(QEventLoop::AllEvents | QEventLoop::WaitForMoreEvents);
         QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    };
+    while (!condition()) {
+        if (clock.elapsed() > longest_ms) return false;
+        go_on();
     }
+    for (clock.start(); clock.elapsed() < look_every_ms;) go_on();  // nobody sees it the moment that it is so
     return true;
 }
 

@@ -32,14 +32,7 @@ struct SchedulingAttributes {
     std::uint64_t period_ns = 0;
 };
 
-/// A thread's turns on a processor are asked for to be so long; 0: as is usual.
-void ask_for_turns_of(std::uint64_t nanoseconds) noexcept {
-    SchedulingAttributes attributes;
-    if (::syscall(SYS_sched_getattr, 0, &attributes, sizeof attributes, 0) != 0) return;
-    if (attributes.policy != SCHED_OTHER) return;  // somebody wants something else of it
-    attributes.runtime_ns = nanoseconds;
-    (void)::syscall(SYS_sched_setattr, 0, &attributes, 0);
-}
+constexpr std::uint64_t not_inherited = 0x01;  // SCHED_FLAG_RESET_ON_FORK
 
 }  // namespace
 
@@ -48,10 +41,17 @@ void give_way() noexcept {
     errno = 0;
     const int now = ::getpriority(PRIO_PROCESS, 0);
     if (errno == 0) (void)::setpriority(PRIO_PROCESS, 0, now + by);
-    ask_for_turns_of(0);  // which who started it may have otherwise
 }
 
-void work_in_short_turns() noexcept { ask_for_turns_of(100'000); }  // the shortest there are
+/// Threads that it starts, and programs that it opens files in, have usual ones.
+void work_in_short_turns() noexcept {
+    SchedulingAttributes attributes;
+    if (::syscall(SYS_sched_getattr, 0, &attributes, sizeof attributes, 0) != 0) return;
+    if (attributes.policy != SCHED_OTHER) return;  // somebody wants something else of it
+    attributes.flags |= not_inherited;
+    attributes.runtime_ns = 100'000;  // the shortest there are
+    (void)::syscall(SYS_sched_setattr, 0, &attributes, 0);
+}
 
 Turns::Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work, By by)
     : count_(count), work_(std::move(work)), by_(by) {

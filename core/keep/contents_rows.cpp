@@ -7,6 +7,7 @@
 #include <cstring>
 
 #include "keep/sqlite_rows.h"
+#include "survey/pair_key.h"
 
 namespace tavlo {
 
@@ -16,40 +17,38 @@ constexpr std::int64_t most_remembered = 2'000'000;
 
 constexpr std::size_t learnt_at_a_time = 65536;
 
-void pack(const Pair& pair, std::string& bytes) {
-    bytes.clear();
-    for (const Identity* id : {&pair.incoming, &pair.held})
-        for (const std::uint64_t value :
-             {id->device, id->inode, id->size_bytes, static_cast<std::uint64_t>(id->modified_ns)})
-            put_number(bytes, value);
-    for (const std::int64_t value : {pair.incoming_changed_ns, pair.held_changed_ns})
-        put_number(bytes, static_cast<std::uint64_t>(value));
-}
+// A row is found by a hash of its pair, and holds the 128 bits that stand for it; those of earlier versions hold
+// the whole pair, and are found no more: they go as the oldest do.
 
-std::string packed(const Pair& pair) {
-    std::string bytes;
-    pack(pair, bytes);
+std::int64_t row_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
+
+std::string bytes_of(const HashKey& key) {
+    std::string bytes(sizeof key, '\0');
+    std::memcpy(bytes.data(), &key, sizeof key);
     return bytes;
 }
 
-std::int64_t key_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
+struct Sought {
+    std::int64_t row = 0;
+    std::size_t at = 0;  ///< in the pairs that are asked about
+};
 
 }  // namespace
 
 void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) {
-    std::vector<std::pair<std::int64_t, std::size_t>> wanted;  // by key: so they lie in the table
+    std::vector<Sought> wanted;  // in the order that rows lie in
     wanted.reserve(pairs.size());
-    for (std::size_t at = 0; at < pairs.size(); ++at) wanted.emplace_back(key_of(pairs[at]), at);
-    std::sort(wanted.begin(), wanted.end());
+    for (std::size_t at = 0; at < pairs.size(); ++at) wanted.push_back({row_of(pairs[at]), at});
+    std::sort(wanted.begin(), wanted.end(),
+              [](const Sought& one, const Sought& other) { return one.row < other.row; });
     const SQLite::Transaction reading(database_);
     std::vector<std::pair<Pair, bool>> found;
-    std::string in_full;
-    const auto learn = [&](std::size_t at, SQLite::Statement& row) {
-        pack(pairs[at], in_full);
+    const auto learn = [&](const Sought& one, SQLite::Statement& row) {
+        const HashKey key = key_of(pairs[one.at]);
         const auto stored = row.getColumn(1);
-        const auto size = static_cast<std::size_t>(stored.getBytes());
-        if (size != in_full.size() || std::memcmp(stored.getBlob(), in_full.data(), size) != 0) return;
-        found.emplace_back(pairs[at], row.getColumn(2).getInt() != 0);
+        const void* bytes = stored.getBlob();
+        if (stored.getBytes() != sizeof key || std::memcmp(bytes, &key, sizeof key) != 0) return;
+        found.emplace_back(pairs[one.at], row.getColumn(2).getInt() != 0);
         if (found.size() < learnt_at_a_time) return;
         known.learn(found);
         found.clear();
@@ -57,18 +56,18 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
     if (is_worth_going_through(pairs.size())) {
         SQLite::Statement all(database_,
                               "select key, pair, same from contents where key between ? and ? order by key");
-        all.bind(1, wanted.front().first);
-        all.bind(2, wanted.back().first);
+        all.bind(1, wanted.front().row);
+        all.bind(2, wanted.back().row);
         for (auto next = wanted.begin(); next != wanted.end() && all.executeStep();) {
-            const std::int64_t key = all.getColumn(0).getInt64();
-            while (next != wanted.end() && next->first < key) ++next;
-            for (; next != wanted.end() && next->first == key; ++next) learn(next->second, all);
+            const std::int64_t row = all.getColumn(0).getInt64();
+            while (next != wanted.end() && next->row < row) ++next;
+            for (; next != wanted.end() && next->row == row; ++next) learn(*next, all);
         }
     } else {
         SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
-        for (const auto& [key, at] : wanted) {
-            one.bind(1, key);
-            if (one.executeStep()) learn(at, one);
+        for (const Sought& next : wanted) {
+            one.bind(1, next.row);
+            if (one.executeStep()) learn(next, one);
             one.reset();
         }
     }
@@ -86,7 +85,8 @@ bool ContentsRows::is_worth_going_through(std::size_t wanted) {
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {
     std::vector<RememberedRow> rows;
-    for (const auto& [pair, same] : found) rows.push_back({key_of(pair), packed(pair), same ? "1" : "0"});
+    for (const auto& [pair, same] : found)
+        rows.push_back({row_of(pair), bytes_of(key_of(pair)), same ? "1" : "0"});
     remember_rows(database_, "contents", rows, now_ns, most_remembered);
 }
 

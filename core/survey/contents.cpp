@@ -7,9 +7,11 @@
 
 #include <array>
 
+#include "survey/pair_key.h"
+
 namespace tavlo {
 
-HashKey KnownContents::key_of(const Pair& pair) {
+HashKey key_of(const Pair& pair) {
     const std::array<std::uint64_t, 10> all{pair.incoming.device,
                                             pair.incoming.inode,
                                             pair.incoming.size_bytes,
@@ -23,6 +25,8 @@ HashKey KnownContents::key_of(const Pair& pair) {
     const auto hash = XXH3_128bits(all.data(), sizeof all);
     return {hash.high64, hash.low64};
 }
+
+HashKey KnownContents::key_of(const Pair& pair) { return tavlo::key_of(pair); }
 
 void KnownContents::learn(const std::vector<std::pair<Pair, bool>>& found) {
     std::vector<std::pair<HashKey, bool>> verdicts;

@@ -57,14 +57,14 @@ Outside outside_of(const QString& text) {
     return found;
 }
 
-/// What of a text is wrong; empty: nothing. Names, paths, keys and dates are nobody's to translate.
+/// What of a text is wrong; empty: nothing. Names, paths, keys, dates and encodings are nobody's to translate.
 QString fault_of(const QString& text) {
     if (text.contains(QLatin1Char('/')) && !text.contains(QLatin1Char('<'))) return {};
     const Outside outside = outside_of(text);
     static const QRegularExpression word(QStringLiteral("[A-Za-z]{3}"));
     static const QRegularExpression no_word(
         QStringLiteral("desk|tavl\\S*|root|Ctrl|Alt|Shift|Jan|Feb|Mar|Apr|May|"
-                       "Jun|Jul|Aug|Sep|Oct|Nov|Dec|Name|English"));
+                       "Jun|Jul|Aug|Sep|Oct|Nov|Dec|Name|English|UTF"));
     QString rest = outside.text;
     rest.remove(QRegularExpression(QStringLiteral("<[^>]*>|&[a-z]+;|[r-][w-]x?[rwx-]{6}")));
     rest.remove(QRegularExpression(QStringLiteral("\\S+( / \\S+)+")));  // a path in words
