@@ -44,13 +44,41 @@ Result<FolderReader::Names> FolderReader::list(FolderId folder) {
     return std::make_shared<const std::vector<Name>>(sorted(std::move(*names)));
 }
 
-Result<void> FolderReader::enter(FolderId folder, bool goes_deeper) {
+FolderReader::Listing FolderReader::read(FileSystem& disk, const Handle& around, const std::string& name) {
+    const auto inside = disk.open_folder_in(around, name);
+    const auto status = inside ? disk.status(*inside) : Result<Status>(failure(inside.error()));
+    auto list = status ? disk.list(*inside) : Result<std::vector<Name>>(failure(status.error()));
+    if (!list) return {};
+    auto all = std::make_shared<const std::vector<Name>>(sorted(std::move(*list)));
+    auto first = look_at(disk, *inside, some_of(*all, 0));
+    return {std::move(all), std::move(first), status->id};
+}
+
+void FolderReader::expect(std::shared_ptr<const Handle> around, std::string name) {
+    auto how = [&disk = disk_, around = std::move(around), name]() -> Listing {
+        const auto there = disk.status(*around, name);  // an archive could be opened like a folder
+        return there && there->type == FileType::folder ? read(disk, *around, name) : Listing{};
+    };
+    expected_.push_back({std::move(name), threads_.ask<Listing>(std::move(how))});
+}
+
+void FolderReader::come_to(const std::string& name) {
+    met_ = nullptr;
+    const auto same = [&](const Expected& one) { return one.name == name; };
+    const auto found = std::find_if(expected_.begin(), expected_.end(), same);
+    if (found == expected_.end()) return;
+    met_ = found->listing;
+    expected_.erase(expected_.begin(), found + 1);
+}
+
+Result<void> FolderReader::enter(FolderId folder, const Identity& id, bool goes_deeper) {
     const auto asked = std::exchange(met_, nullptr);
     Listing listing = asked ? asked->take() : Listing{};
-    if (!listing.names) {  // as it is now, with the reason where it cannot be read
+    if (!listing.names ||
+        !listing.id.same_thing(id)) {  // as it is now, with the reason where it cannot be read
         auto names = list(folder);
         if (!names) return failure(names.error());
-        listing = {std::move(*names), {}};
+        listing = {std::move(*names), {}, id};
     }
     levels_.push_back({folder, goes_deeper, std::move(listing.names), 0, 0, std::move(listing.first)});
     if (!levels_.back().found.empty()) ask_ahead(levels_.back());
@@ -106,16 +134,8 @@ void FolderReader::ask_ahead(Level& level) {
     level.offered = std::max(level.offered, level.from);
     for (; level.goes_deeper && level.offered < known && listings_ < most_listings; ++level.offered) {
         if (!is_to_be_asked(level, level.offered)) continue;
-        const auto how = [&disk = disk_, around = *handle, names = level.names, at = level.offered,
-                          id = level.found[level.offered - level.from]->id]() -> Listing {
-            const auto inside = disk.open_folder_in(*around, (*names)[at].bytes);
-            const auto status = inside ? disk.status(*inside) : Result<Status>(failure(inside.error()));
-            if (!status || !status->id.same_thing(id)) return {};
-            auto list = disk.list(*inside);
-            if (!list) return {};
-            auto all = std::make_shared<const std::vector<Name>>(sorted(std::move(*list)));
-            auto first = look_at(disk, *inside, some_of(*all, 0));
-            return {std::move(all), std::move(first)};
+        const auto how = [&disk = disk_, around = *handle, names = level.names, at = level.offered] {
+            return read(disk, *around, (*names)[at].bytes);
         };
         level.asked.push_back({level.offered, threads_.ask<Listing>(how)});
         ++listings_;

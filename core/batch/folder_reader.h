@@ -21,10 +21,18 @@ public:
     /// handles  of the tree that the walk makes
     FolderReader(FileSystem& disk, FolderHandles& handles);
 
-    /// Goes into a folder: the one that next() has told of last, or one that somebody has named.
+    /// Folders that the walk will come to by their names once it is through with the one it is in: read
+    /// meanwhile, a few of them.
+    bool may_expect() const { return threads_.has_some() && expected_.size() < most_expected; }
+    void expect(std::shared_ptr<const Handle> around, std::string name);
+    /// It has come to the thing of that name; those that were expected before it do not come any more.
+    void come_to(const std::string& name);
+
+    /// Goes into a folder: the one that next() or come_to() was about last, or another.
+    /// id           what it was when it was looked at
     /// goes_deeper  whether the walk will go into folders in it
     /// errors       it cannot be opened, or listed
-    Result<void> enter(FolderId folder, bool goes_deeper);
+    Result<void> enter(FolderId folder, const Identity& id, bool goes_deeper);
     void leave();
     std::size_t depth() const { return levels_.size(); }
     FolderId folder() const { return levels_.back().folder; }
@@ -42,11 +50,17 @@ private:
     using Names = std::shared_ptr<const std::vector<Name>>;
     using Statuses = std::vector<Result<Status>>;
     struct Listing {
-        Names names{};     ///< null: it could not be read, or was another folder by then
+        Names names{};     ///< null: it could not be read
         Statuses first{};  ///< of the first of them
+        Identity id{};     ///< of what was read
     };
+    static Listing read(FileSystem& disk, const Handle& around, const std::string& name);
     struct Asked {
         std::size_t at;  ///< in the names
+        std::shared_ptr<Ahead<Listing>> listing;
+    };
+    struct Expected {
+        std::string name;
         std::shared_ptr<Ahead<Listing>> listing;
     };
     struct Level {
@@ -70,7 +84,9 @@ private:
     FolderHandles& handles_;
     std::vector<Level> levels_;
     std::size_t listings_ = 0;             ///< that were asked for and not taken
-    std::shared_ptr<Ahead<Listing>> met_;  ///< of the folder that next() told of last
+    std::shared_ptr<Ahead<Listing>> met_;  ///< of the folder that next() or come_to() was about last
+    static constexpr std::size_t most_expected = 8;
+    std::deque<Expected> expected_;
     AheadThreads threads_;
 };
 

@@ -16,9 +16,7 @@
 
 namespace tavlo {
 
-std::string Batch::source_path(const Entry& entry) const {
-    return join(folders.path(entry.folder), entry.name);
-}
+std::string Batch::source_path(const Entry& entry) const { return folders.path_of(entry.folder, entry.name); }
 
 namespace {
 
@@ -32,8 +30,9 @@ public:
           handles_(disk, batch_.folders),
           reader_(disk, handles_) {}
 
-    Result<void> take(const std::string& source) {
-        std::string path = source;
+    /// at  of the sources: the one that is taken now
+    Result<void> take(const std::vector<std::string>& sources, std::size_t at) {
+        std::string path = sources[at];
         bool through_link = options_.follow_links;
         if (path.size() > 1 && path.back() == '/') {
             path.pop_back();
@@ -49,6 +48,8 @@ public:
         const auto status = disk_.status(**handle, name);
         if (!status) return failure(status.error());
         if (options_.archives) return take_archive(path, *status);
+        reader_.come_to(name);
+        if (status->type == FileType::folder) expect(*handle, folder, sources, at + 1);
         const EntryId entry = add(folder, parent, name, *status, through_link, true);
         if (auto& problem = batch_.entries[entry].problem()) return failure(*problem);
         return check_readable(batch_.entries[entry]);
@@ -66,6 +67,20 @@ public:
     Batch finish() && { return std::move(batch_); }
 
 private:
+    /// After a folder others are likely: those of the next sources that lie where it does.
+    void expect(const std::shared_ptr<const Handle>& around, FolderId folder,
+                const std::vector<std::string>& sources, std::size_t next) {
+        const bool reads_folders = !options_.depth || *options_.depth > 0;
+        if (!reads_folders || is_packed(batch_.folders.identity(folder))) return;
+        const std::string path = batch_.folders.path(folder);
+        for (expected_ = std::max(expected_, next); expected_ < sources.size() && reader_.may_expect();
+             ++expected_) {
+            const std::string& source = sources[expected_];
+            if (parent_of(source) != path || source.back() == '/') return;
+            reader_.expect(around, std::string(name_of(source)));
+        }
+    }
+
     /// The named folder that a source lies in, where sources alone are taken.
     EntryId named_above(const std::string& path) const {
         if (named_folders_.empty()) return no_entry;
@@ -169,7 +184,7 @@ private:
         if (status.mount_point && !named)
             entry.extras.make().problem = std::make_shared<const Error>(
                 Error{Fault::refused, 0, "is a mount of another file system, which is not crossed",
-                      join(batch_.folders.path(folder), name)});
+                      batch_.folders.path_of(folder, name)});
         const auto id = static_cast<EntryId>(batch_.entries.size());
         batch_.entries.push_back(std::move(entry));
         if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem())
@@ -218,7 +233,7 @@ private:
         if (options_.depth == 0U) named_folders_.emplace(batch_.source_path(entry), id);
         if (options_.depth && levels_.size() >= *options_.depth) return;
         const bool goes_deeper = !options_.depth || levels_.size() + 1 < *options_.depth;
-        if (auto entered = reader_.enter(entry.inside, goes_deeper); !entered)
+        if (auto entered = reader_.enter(entry.inside, entry.status.id, goes_deeper); !entered)
             entry.extras.make().problem = std::make_shared<const Error>(entered.error());
         else
             levels_.push_back(id);
@@ -270,6 +285,7 @@ private:
     std::set<std::pair<std::uint64_t, std::uint64_t>> above_;
     FolderReader reader_;
     std::vector<EntryId> levels_;  ///< the folders that it is in
+    std::size_t expected_ = 0;     ///< sources before it: the reader knows of those, or is not to
     /// where sources alone are taken: one may lie in another
     std::unordered_map<std::string, EntryId> named_folders_;
 };
@@ -314,9 +330,9 @@ Result<bool> Gathering::read_on(std::size_t more) {
         if (!walked) return walked;
         if (!*walked) return false;
         if (parts_->next == parts_->sources.size()) return true;
-        const std::string& source = parts_->sources[parts_->next++];
-        if (!parts_->seen.insert(source).second) continue;
-        if (auto taken = parts_->gatherer.take(source); !taken) return failure(taken.error());
+        const std::size_t at = parts_->next++;
+        if (!parts_->seen.insert(parts_->sources[at]).second) continue;
+        if (auto taken = parts_->gatherer.take(parts_->sources, at); !taken) return failure(taken.error());
     }
 }
 

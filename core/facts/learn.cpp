@@ -131,7 +131,7 @@ Result<void> learn_facts(FileSystem& disk, const Batch& batch, const std::vector
     std::vector<std::string> paths;
     for (auto id = left.begin(); id != packed; ++id) {
         const Place place = batch.place_of(batch.entries[*id]);
-        paths.push_back(join(batch.folders.path(place.folder), place.name));
+        paths.push_back(batch.folders.path_of(place.folder, place.name));
     }
     auto read = reader.read(
         paths, [&](std::size_t at, FileFacts&& facts) { take(left[at], std::move(facts)); }, stop);

@@ -31,6 +31,8 @@ public:
         return true;
     }
 
+    bool is_done() const { return state_ == State::done; }
+
     /// It is not needed any more: nobody begins with it, and who has is through when this returns.
     void drop() {
         auto waits = State::waits;
@@ -125,10 +127,13 @@ public:
         if (!asked_.empty()) threads_.see_to(asked_.back());
         asked_.push_back(std::make_shared<Ahead<T>>(std::move(how)));
     }
-    /// The first of them.
+    /// The first of them. While another thread is at that, those behind it are seen to here.
     T take() {
         const auto first = std::move(asked_.front());
         asked_.pop_front();
+        if (!first->do_unless_begun())
+            for (auto next = asked_.begin(); next != asked_.end() && !first->is_done(); ++next)
+                (void)(*next)->do_unless_begun();
         return first->take();
     }
 

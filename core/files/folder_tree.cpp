@@ -29,32 +29,51 @@ void FolderTree::rename(FolderId folder, const std::string& name) {
     node.name = node.parent == no_folder ? join(parent_of(node.name), name) : name;
 }
 
-/// The names down to a folder with a slash between each two, after what stands above them.
-/// above  room that is left in front
-std::string FolderTree::names_down_to(FolderId folder, std::size_t above) const {
-    std::size_t size = above;
-    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) size += name(at).size() + 1;
-    std::string path(size == above ? size : size - 1, '/');
-    std::size_t end = path.size();
-    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) {
-        path.replace(end - name(at).size(), name(at).size(), name(at));
-        end -= std::min(end, name(at).size() + 1);
-    }
-    return path;
-}
+namespace {
 
-std::string FolderTree::path(FolderId folder) const {
+/// Puts names into a path from its end on, with the slashes that stand between them.
+class FromTheEnd {
+public:
+    explicit FromTheEnd(std::string& path) : path_(path), end_(path.size()) {}
+    void put(std::string_view name) {
+        path_.replace(end_ - name.size(), name.size(), name);
+        end_ -= std::min(end_, name.size() + 1);
+    }
+
+private:
+    std::string& path_;
+    std::size_t end_;
+};
+
+}  // namespace
+
+std::string FolderTree::path_of(FolderId folder, std::string_view name) const {
+    if (name.empty()) return path(folder);
+    std::size_t size = name.size();
     FolderId root = folder;
-    while (parent(root) != no_folder) root = parent(root);
-    if (root == folder) return name(root);
-    const std::string_view top = name(root);
-    const bool needs_slash = !top.empty() && top.back() != '/';
-    std::string path = names_down_to(folder, top.size() + (needs_slash ? 1 : 0));
+    for (; parent(root) != no_folder; root = parent(root)) size += this->name(root).size() + 1;
+    const std::string_view top = this->name(root);
+    size += top.size() + (top.empty() || top.back() == '/' ? 0 : 1);
+    std::string path(size, '/');
+    FromTheEnd rest(path);
+    rest.put(name);
+    for (FolderId at = folder; at != root; at = parent(at)) rest.put(this->name(at));
     path.replace(0, top.size(), top);
     return path;
 }
 
-std::string FolderTree::path_in_root(FolderId folder) const { return names_down_to(folder, 0); }
+std::string FolderTree::path(FolderId folder) const {
+    return parent(folder) == no_folder ? name(folder) : path_of(parent(folder), name(folder));
+}
+
+std::string FolderTree::path_in_root(FolderId folder) const {
+    std::size_t size = 0;
+    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) size += name(at).size() + 1;
+    std::string path(size == 0 ? 0 : size - 1, '/');
+    FromTheEnd names(path);
+    for (FolderId at = folder; parent(at) != no_folder; at = parent(at)) names.put(name(at));
+    return path;
+}
 
 FolderPaths::FolderPaths(FolderTree& tree, const std::vector<std::string>& roots)
     : tree_(tree), roots_(roots.begin(), roots.end()) {}

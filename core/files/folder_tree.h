@@ -33,12 +33,12 @@ public:
     void rename(FolderId folder, const std::string& name);  ///< where it lies, a root too
     void set_identity(FolderId folder, const Identity& id) { nodes_.at(folder).id = id; }
     std::string path(FolderId folder) const;
+    /// Of something in a folder; of the folder itself where the name is empty.
+    std::string path_of(FolderId folder, std::string_view name) const;
     /// The path from (and without) its root: "" for a root.
     std::string path_in_root(FolderId folder) const;
 
 private:
-    std::string names_down_to(FolderId folder, std::size_t above) const;
-
     struct Node {
         FolderId parent = no_folder;
         std::string name;

@@ -122,7 +122,7 @@ Result<void> find_elsewhere(FileSystem& disk, const Batch& batch, const std::str
             !met.contains(entry.status.id.size_bytes))
             continue;
         const Place place = batch.place_of(entry);
-        incoming.push_back({join(batch.folders.path(place.folder), place.name), entry.status});
+        incoming.push_back({batch.folders.path_of(place.folder, place.name), entry.status});
     }
     std::vector<File*> all;
     for (std::vector<File>* files : {&incoming, &*there})

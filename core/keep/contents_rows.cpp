@@ -17,10 +17,10 @@ constexpr std::int64_t most_remembered = 2'000'000;
 
 constexpr std::size_t learnt_at_a_time = 65536;
 
-// A row is found by a hash of its pair, and holds the 128 bits that stand for it; those of earlier versions hold
-// the whole pair, and are found no more: they go as the oldest do.
+// A row is found by the first half of the 128 bits that stand for its pair, and holds all of them. Rows of
+// earlier versions are found no more: they go as the oldest do.
 
-std::int64_t row_of(const Pair& pair) { return as_signed(PairHash{}(pair)); }
+std::int64_t row_of(const HashKey& key) { return as_signed(key.high); }
 
 std::string bytes_of(const HashKey& key) {
     std::string bytes(sizeof key, '\0');
@@ -28,45 +28,40 @@ std::string bytes_of(const HashKey& key) {
     return bytes;
 }
 
-struct Sought {
-    std::int64_t row = 0;
-    std::size_t at = 0;  ///< in the pairs that are asked about
-};
-
 }  // namespace
 
 void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) {
-    std::vector<Sought> wanted;  // in the order that rows lie in
+    std::vector<HashKey> wanted;  // in the order that rows lie in
     wanted.reserve(pairs.size());
-    for (std::size_t at = 0; at < pairs.size(); ++at) wanted.push_back({row_of(pairs[at]), at});
-    std::sort(wanted.begin(), wanted.end(),
-              [](const Sought& one, const Sought& other) { return one.row < other.row; });
+    for (const Pair& pair : pairs) wanted.push_back(key_of(pair));
+    std::sort(wanted.begin(), wanted.end(), [](const HashKey& one, const HashKey& other) {
+        return std::pair(row_of(one), one.low) < std::pair(row_of(other), other.low);
+    });
     const SQLite::Transaction reading(database_);
-    std::vector<std::pair<Pair, bool>> found;
-    const auto learn = [&](const Sought& one, SQLite::Statement& row) {
-        const HashKey key = key_of(pairs[one.at]);
+    std::vector<std::pair<HashKey, bool>> found;
+    const auto learn = [&](const HashKey& key, SQLite::Statement& row) {
         const auto stored = row.getColumn(1);
         const void* bytes = stored.getBlob();
         if (stored.getBytes() != sizeof key || std::memcmp(bytes, &key, sizeof key) != 0) return;
-        found.emplace_back(pairs[one.at], row.getColumn(2).getInt() != 0);
+        found.emplace_back(key, row.getColumn(2).getInt() != 0);
         if (found.size() < learnt_at_a_time) return;
         known.learn(found);
         found.clear();
     };
-    if (is_worth_going_through(pairs.size())) {
+    if (is_worth_going_through(wanted.size())) {
         SQLite::Statement all(database_,
                               "select key, pair, same from contents where key between ? and ? order by key");
-        all.bind(1, wanted.front().row);
-        all.bind(2, wanted.back().row);
+        all.bind(1, row_of(wanted.front()));
+        all.bind(2, row_of(wanted.back()));
         for (auto next = wanted.begin(); next != wanted.end() && all.executeStep();) {
             const std::int64_t row = all.getColumn(0).getInt64();
-            while (next != wanted.end() && next->row < row) ++next;
-            for (; next != wanted.end() && next->row == row; ++next) learn(*next, all);
+            while (next != wanted.end() && row_of(*next) < row) ++next;
+            for (; next != wanted.end() && row_of(*next) == row; ++next) learn(*next, all);
         }
     } else {
         SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
-        for (const Sought& next : wanted) {
-            one.bind(1, next.row);
+        for (const HashKey& next : wanted) {
+            one.bind(1, row_of(next));
             if (one.executeStep()) learn(next, one);
             one.reset();
         }
@@ -85,8 +80,10 @@ bool ContentsRows::is_worth_going_through(std::size_t wanted) {
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {
     std::vector<RememberedRow> rows;
-    for (const auto& [pair, same] : found)
-        rows.push_back({row_of(pair), bytes_of(key_of(pair)), same ? "1" : "0"});
+    for (const auto& [pair, same] : found) {
+        const HashKey key = key_of(pair);
+        rows.push_back({row_of(key), bytes_of(key), same ? "1" : "0"});
+    }
     remember_rows(database_, "contents", rows, now_ns, most_remembered);
 }
 

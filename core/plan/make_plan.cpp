@@ -8,16 +8,14 @@
 
 namespace tavlo {
 
-std::string Plan::target_path(const Item& item) const { return join(targets.path(item.folder), name(item)); }
+std::string Plan::target_path(const Item& item) const { return targets.path_of(item.folder, name(item)); }
 Pair Plan::pair(const Item& item) const {
     const Collision& collision = *item.collision;
     return collision.decided_on()
                ? *collision.decided_on()
                : pair_of(entry(item).status, collision.held_by_batch ? FileState{} : collision.held);
 }
-std::string Plan::final_path(const Item& item) const {
-    return join(finals.path(item.folder), final_name(item));
-}
+std::string Plan::final_path(const Item& item) const { return finals.path_of(item.folder, final_name(item)); }
 
 Totals total(const Plan& plan) {
     Totals totals;

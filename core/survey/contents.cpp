@@ -28,11 +28,4 @@ HashKey key_of(const Pair& pair) {
 
 HashKey KnownContents::key_of(const Pair& pair) { return tavlo::key_of(pair); }
 
-void KnownContents::learn(const std::vector<std::pair<Pair, bool>>& found) {
-    std::vector<std::pair<HashKey, bool>> verdicts;
-    verdicts.reserve(found.size());
-    for (const auto& [pair, same] : found) verdicts.emplace_back(key_of(pair), same);
-    same_.learn(verdicts);
-}
-
 }  // namespace tavlo

@@ -59,8 +59,8 @@ struct Elsewhere {
 class KnownContents {
 public:
     void learn(const Pair& pair, bool same) { same_.learn(key_of(pair), same); }
-    /// Many at once, in less time.
-    void learn(const std::vector<std::pair<Pair, bool>>& found);
+    /// Many at once, in less time; by what key_of() in survey/pair_key.h makes of each pair.
+    void learn(const std::vector<std::pair<HashKey, bool>>& found) { same_.learn(found); }
     void learn_problem(const Pair& pair, Error why) {
         problems_[key_of(pair)] = std::make_shared<const Error>(std::move(why));
     }

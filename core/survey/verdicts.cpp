@@ -28,10 +28,21 @@ HashKey with(bool verdict, const HashKey& key) {
 
 }  // namespace
 
-/// Of the key, or of the first after it.
+/// Of the key, or of the first after it. Keys are hashes, so they lie evenly: it is looked for around where its
+/// share of all that a key can be says, within a stretch that grows until it holds it.
 std::size_t Verdicts::place(const HashKey& key) const {
-    return static_cast<std::size_t>(std::lower_bound(sorted_.begin(), sorted_.end(), bare(key)) -
-                                    sorted_.begin());
+    const HashKey sought = bare(key);
+    const std::size_t size = sorted_.size();
+    const std::size_t guess = ((sought.high >> 32U) * size) >> 32U;
+    std::size_t from = guess;
+    std::size_t to = guess;
+    for (std::size_t step = 16; from > 0 && !(sorted_[from - 1] < sought); step *= 2)
+        from -= std::min(step, from);
+    for (std::size_t step = 16; to < size && sorted_[to] < sought; step *= 2) to += std::min(step, size - to);
+    const auto first = sorted_.begin();
+    return static_cast<std::size_t>(std::lower_bound(first + static_cast<std::ptrdiff_t>(from),
+                                                     first + static_cast<std::ptrdiff_t>(to), sought) -
+                                    first);
 }
 
 void Verdicts::learn(const HashKey& key, bool verdict) {

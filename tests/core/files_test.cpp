@@ -259,4 +259,11 @@ TEST_CASE("the path of a folder is its names from its root on, with one slash be
     CHECK(tree.path_in_root(top).empty());
     CHECK(tree.path_in_root(home) == "home");
     CHECK(tree.path_in_root(below) == "b/c");
+    CHECK(tree.path_of(top, "x") == "/x");
+    CHECK(tree.path_of(home, "x") == "/home/x");
+    CHECK(tree.path_of(other, "a\xff") == "/mnt/disk/a\xff");
+    CHECK(tree.path_of(below, "x y") == "/mnt/disk/b/c/x y");
+    CHECK(tree.path_of(nameless, "x") == "d/e/x");
+    CHECK(tree.path_of(below, "") == "/mnt/disk/b/c");
+    CHECK(tree.path_of(other, "") == "/mnt/disk");
 }

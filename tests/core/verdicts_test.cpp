@@ -52,3 +52,21 @@ TEST_CASE("verdicts on very many keys are those that were learned last, also of 
     CHECK(strangers > 10'000);
     CHECK_FALSE(Verdicts().of({1, 2}).has_value());
 }
+
+TEST_CASE("verdicts on keys that lie evenly, and on the least and the greatest there can be", "[compared]") {
+    std::mt19937_64 random(20310116);
+    constexpr std::uint64_t greatest = ~std::uint64_t{1};  // the lowest bit is no part of a key
+    std::map<HashKey, bool> model{{{0, 0}, true},
+                                  {{0, greatest}, false},
+                                  {{~std::uint64_t{0}, 0}, false},
+                                  {{~std::uint64_t{0}, greatest}, true}};
+    for (int count = 0; count < 30'000; ++count) model[{random(), random() << 1U}] = random() % 2 == 0;
+    Verdicts verdicts;
+    verdicts.learn({model.begin(), model.end()});
+    for (const auto& [key, verdict] : model) {
+        REQUIRE(verdicts.of(key) == verdict);
+        REQUIRE_FALSE(verdicts.of({key.high, key.low ^ 2U}).has_value());
+    }
+    for (int count = 0; count < 30'000; ++count)
+        REQUIRE_FALSE(verdicts.of({random(), random() << 1U}).has_value());
+}
