@@ -102,15 +102,16 @@ void ItemRows::write(const std::string& receipt, const PackedRow& row) {
 template <class Thing, class NumberOf, class Change>
 void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of,
                       Change change_it) {
-    const auto in_order = [&](const Thing& one, const Thing& other) {
-        return number_of(one) < number_of(other);
-    };
-    if (!std::is_sorted(things.begin(), things.end(), in_order))
-        std::stable_sort(things.begin(), things.end(), in_order);
+    std::vector<Thing*> in_order;  // the things themselves are large, and stay where they are
+    in_order.reserve(things.size());
+    for (Thing& thing : things) in_order.push_back(&thing);
+    std::stable_sort(in_order.begin(), in_order.end(), [&](const Thing* one, const Thing* other) {
+        return number_of(*one) < number_of(*other);
+    });
     InTurn<PackedRow> rows(packers_);
-    for (auto at = things.begin(); at != things.end();) {
-        auto row = std::make_shared<Row>(read(receipt, row_of(number_of(*at))));
-        for (; at != things.end() && row_of(number_of(*at)) == row->number; ++at) change_it(*row, *at);
+    for (auto at = in_order.begin(); at != in_order.end();) {
+        auto row = std::make_shared<Row>(read(receipt, row_of(number_of(**at))));
+        for (; at != in_order.end() && row_of(number_of(**at)) == row->number; ++at) change_it(*row, **at);
         if (rows.is_full()) write(receipt, rows.take());
         rows.ask([row] { return packed(*row); });
     }

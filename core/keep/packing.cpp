@@ -127,16 +127,37 @@ std::string uncompressed(std::string_view bytes) {
     return out;
 }
 
+/// What is written to it lies in one string. (That of an ostringstream looks for room byte by byte.)
+class Bytes : public std::streambuf {
+public:
+    std::string take() && { return std::move(bytes_); }
+
+protected:
+    std::streamsize xsputn(const char* from, std::streamsize count) override {
+        bytes_.append(from, static_cast<std::size_t>(count));
+        return count;
+    }
+    int_type overflow(int_type byte) override {
+        if (!traits_type::eq_int_type(byte, traits_type::eof()))
+            bytes_.push_back(traits_type::to_char_type(byte));
+        return traits_type::not_eof(byte);
+    }
+
+private:
+    std::string bytes_;
+};
+
 template <class Value>
 std::string packed(const std::vector<Value>& values) {
-    std::ostringstream out(std::ios::binary);
+    Bytes written;
     {
+        std::ostream out(&written);
         cereal::PortableBinaryOutputArchive archive(out);
         archive(version_now, cereal::make_size_tag(static_cast<cereal::size_type>(values.size())));
         for (const Value& value : values)
             fields(archive, const_cast<Value&>(value), version_now);  // an output archive only reads
     }
-    const std::string bytes = compressed(std::move(out).str());
+    const std::string bytes = compressed(std::move(written).take());
     return hash_of(bytes) + bytes;
 }
 

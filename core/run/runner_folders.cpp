@@ -41,7 +41,7 @@ void Runner::merge_folder(ItemId id, const Handle& into) {
         finals_.set_identity(item(id).inside, now->id);
     const auto opened = targets_.open(item(id).inside);
     if (!opened) return fail(id, opened.error());
-    if (const auto place = join(finals_.path(item(id).folder), name); place != receipt_item(id).target)
+    if (const auto place = finals_.path_of(item(id).folder, name); place != receipt_item(id).target)
         receipt_item(id).final_path = place;
     receipt_item(id).after = now->id;
     receipt_item(id).after_mode = now->mode;
@@ -156,8 +156,8 @@ Result<Placed> Runner::place_folder(ItemId id, const Handle& into, Intent::Kind 
     if (auto may = may_leave(id, into, name); !may) return failure(may.error());
     const auto slot = journal_replacement(id, into, kind, fresh);
     if (!slot) return failure(slot.error());
-    auto placed = place_over(disk_, *slot, into, name,
-                             expected_at(id, join(finals_.path(item(id).folder), name)), ready);
+    auto placed =
+        place_over(disk_, *slot, into, name, expected_at(id, finals_.path_of(item(id).folder, name)), ready);
     if (!placed) note_left_in(*slot, id);
     if (placed)
         for (const auto& changed : {slot->folder, slot->shelf}) changed_in(slot->device, changed);

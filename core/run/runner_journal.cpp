@@ -87,7 +87,7 @@ std::vector<Intent> Runner::intents_of(Group& group) {
             fail(work.item, around.error());
             continue;
         }
-        const std::string place = join(finals_.path(it.folder), plan_.final_name(it));
+        const std::string place = finals_.path_of(it.folder, plan_.final_name(it));
         Intent intent = intent_for(work);
         intent.expected = takes_away ? leaving_as(work.item) : expected_at(work.item, place);
         if (const auto twin = twins.find(place); twin != twins.end()) intent.expected = twin->second;
@@ -152,7 +152,7 @@ Result<Slot> Runner::journal_replacement(ItemId id, const Handle& into, Intent::
                                          const Identity& fresh) {
     auto slot = safe_->slot(into);
     if (!slot) return slot;
-    const std::string place = join(finals_.path(item(id).folder), plan_.final_name(item(id)));
+    const std::string place = finals_.path_of(item(id).folder, plan_.final_name(item(id)));
     const Intent intent{number(id), kind, fresh, expected_at(id, place), slot->path, slot->entry,
                         false,      {},   {}};
     if (auto noted = persist([&] { return store_.intend(head_.id, intent); }); !noted)

@@ -52,7 +52,7 @@ std::optional<Outcome> Runner::unpark(ItemId id) {
     parked_.erase(id);
     const auto folder = source_folder(id);
     if (!folder) {
-        receipt_item(id).error += "; it stands at " + join(finals_.path(item(id).folder), hidden);
+        receipt_item(id).error += "; it stands at " + finals_.path_of(item(id).folder, hidden);
         return std::nullopt;
     }
     std::string name = entry(id).name;
@@ -71,7 +71,7 @@ std::optional<Outcome> Runner::unpark(ItemId id) {
     if (name == entry(id).name) return std::nullopt;
     const auto status = disk_.status(**folder, name);
     if (!status) return std::nullopt;
-    out.final_path = join(finals_.path(item(id).folder), name);
+    out.final_path = finals_.path_of(item(id).folder, name);
     out.after = status->id;
     out.after_mode = status->mode;
     out.after_status_changed_ns = status->status_changed_ns;

@@ -53,13 +53,28 @@ ReceiptItem Runner::as_planned(ItemId id) const {
     return out;
 }
 
+/// A folder of a copy that stands there already: nothing is done for it but for what comes in it.
+bool Runner::merges_with_what_stands(ItemId id) const {
+    const Item& it = item(id);
+    if (it.outcome != Outcome::merged || it.action != Action::copy || it.inside == no_folder) return false;
+    const Identity& there = finals_.identity(it.inside);
+    return there.inode != 0 && there.inodes_last();
+}
+
 /// Where nothing is done for any of those that are kept together, and nothing that is done for others touches
 /// them, what comes of them stands before the run begins, and is noted then.
 std::vector<bool> Runner::rows_left_alone() const {
     if (resumption_ != nullptr || plan_.standing || !plan_.steps.empty()) return {};
     std::vector<bool> rows(plan_.items.size() / kept_together + 1, true);
-    for (ItemId id = 0; id < plan_.items.size(); ++id)
-        if (!leaves_alone(item(id)) || item(id).takes_back != no_item) rows[id / kept_together] = false;
+    std::vector<bool> something_comes_in(plan_.items.size());
+    for (auto id = static_cast<ItemId>(plan_.items.size());
+         id-- > 0;) {  // what is in a folder comes before it so
+        const Item& it = item(id);
+        const bool alone = leaves_alone(it) || (merges_with_what_stands(id) && !something_comes_in[id]);
+        if (alone && it.takes_back == no_item) continue;
+        rows[id / kept_together] = false;
+        if (it.parent != no_item) something_comes_in[it.parent] = true;
+    }
     return rows;
 }
 
@@ -70,6 +85,7 @@ bool Runner::stays_as_it_is(ItemId id) const {
 ReceiptItem Runner::left_alone(ItemId id) const {
     ReceiptItem out = as_planned(id);
     out.result = item(id).outcome;
+    if (out.result == Outcome::merged) out.after = finals_.identity(item(id).inside);
     return out;
 }
 
@@ -98,7 +114,7 @@ void Runner::settle(ItemId id, Outcome result) {
     if (parked_.contains(id) && !arrives(result)) result = unpark(id).value_or(result);
     if (is_renamed(id) && !arrives(result)) {
         // with a folder that has another name by now it lies there
-        const std::string place = join(finals_.path(item(id).folder), entry(id).name);
+        const std::string place = finals_.path_of(item(id).folder, entry(id).name);
         if (place != receipt_item(id).target) receipt_item(id).final_path = place;
     }
     ReceiptItem out = std::move(receipt_item(id));
@@ -119,7 +135,7 @@ void Runner::settle(ItemId id, Outcome result) {
 void Runner::settle_placed(ItemId id, const Placed& placed) {
     const Item& it = item(id);
     ReceiptItem& out = receipt_item(id);
-    const std::string place = join(finals_.path(it.folder), placed.name);
+    const std::string place = finals_.path_of(it.folder, placed.name);
     if (place != out.target) out.final_path = place;
     if (it.role == Role::archive) archive_place_ = place;
     out.after = placed.status.id;

@@ -38,6 +38,16 @@ struct Again {
     std::shared_ptr<const Plan> plan;
 };
 
+/// A run that is in the journal, and has begun with nothing.
+ReceiptHead stopped_as_it_begins(Jobs& jobs, const Plan& plan) {
+    std::stop_source stop;
+    RunOptions options;
+    options.stop = stop.get_token();
+    RunEvents events;
+    events.begun = [&](const ReceiptHead&) { stop.request_stop(); };
+    return value(carry_out(*jobs.disk, *jobs.store, plan, options, events));
+}
+
 }  // namespace
 
 TEST_CASE("each item is told once and is in the receipt once, whether something is done for it or not",
@@ -76,16 +86,8 @@ TEST_CASE(
     "[run][again]") {
     TempFolder temp;
     Again again(temp);
-    std::stop_source stop;
-    RunOptions options;
-    options.stop = stop.get_token();
-    RunEvents events;
-    std::string id;
-    events.begun = [&](const ReceiptHead& head) {
-        id = head.id;
-        stop.request_stop();
-    };
-    const auto stopped = value(carry_out(*again.jobs.disk, *again.jobs.store, *again.plan, options, events));
+    const auto stopped = stopped_as_it_begins(again.jobs, *again.plan);
+    const std::string& id = stopped.id;
     CHECK(stopped.state == RunState::stopped);
     CHECK(stopped.totals.items == same_files + new_files);
     CHECK(stopped.totals.of(Outcome::skipped) == 2 * kept_together);
@@ -98,6 +100,54 @@ TEST_CASE(
     CHECK(tree_of(temp.path("to"), {.folder_times = false}).size() ==
           tree_of(temp.path("from"), {.folder_times = false}).size());
     CHECK(again.jobs.undo(id).of(Outcome::removed) == new_files);
+}
+
+TEST_CASE("a folder that stands there already, and in which nothing is done, is left alone too",
+          "[run][again]") {
+    TempFolder temp;
+    constexpr int same_folders = 2 * static_cast<int>(kept_together) / 10 + 30;
+    for (int folder = 0; folder < same_folders; ++folder)
+        for (int file = 0; file < 9; ++file) {
+            const std::string name = "box/" + std::to_string(1000 + folder) + "/" + std::to_string(file);
+            temp.write("from/" + name, "file " + name);
+            temp.write("to/" + name, "file " + name);
+        }
+    temp.write("from/box/9999/deep/new", "new");
+    temp.folder("to/box/9999");
+    Jobs jobs(temp.path("state"));
+    const bool moves = GENERATE(false, true);
+    auto job = moves ? move({temp.path("from/box")}, temp.path("to"))
+                     : copy({temp.path("from/box")}, temp.path("to"));
+    job.policy.when[static_cast<std::size_t>(Finding::same)] = Decision::skip;
+    const auto plan = value(prepare(*jobs.disk, job)).plan;
+    const auto stopped = stopped_as_it_begins(jobs, *plan);
+    const std::string& id = stopped.id;
+    CHECK(stopped.state == RunState::stopped);
+    // "box" is in the first row and has something to do in it; a move may have to remove any folder
+    const auto left_alone = value(jobs.store->pending(id)).size();
+    if (moves)
+        CHECK(left_alone == plan->items.size());
+    else
+        CHECK(left_alone <= 2 * kept_together);
+    const auto done = value(resume(*jobs.disk, *jobs.store, id, {}));
+    CHECK(done.state == RunState::done);
+    CHECK(done.totals.items == plan->items.size());
+    CHECK(done.totals.of(Outcome::merged) == same_folders + 2);
+    CHECK(done.totals.of(Outcome::skipped) == same_folders * 9);
+    CHECK(done.totals.of(Outcome::created) == 2);
+    std::size_t merged = 0;
+    REQUIRE(jobs.store->each_item(id, [&](ReceiptItem&& item) {
+        if (item.result != Outcome::merged) return;
+        ++merged;
+        const auto there = jobs.disk->open_folder(item.target);
+        REQUIRE(there);
+        CHECK(item.after.same_thing(value(jobs.disk->status(*there)).id));
+    }));
+    CHECK(merged == same_folders + 2);
+    CHECK(jobs.undo(id).of(Outcome::failed) == 0);
+    CHECK_FALSE(temp.has("to/box/9999/deep"));
+    CHECK(temp.has("to/box/1000/0"));
+    CHECK(temp.has("from/box/9999/deep/new"));
 }
 
 TEST_CASE("all that a destination holds is seen, in one large folder and in many below one another",
