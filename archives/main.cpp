@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include <malloc.h>
 #include <poll.h>
 #include <sys/prctl.h>
 #include <sys/resource.h>
@@ -19,7 +20,7 @@
 #include "write.h"
 
 // tavlo-archive: reads the archive that is open as descriptor 3, in a process of its own. `list` tells what
-// is in it; `read` takes numbers of files from standard input, and gives their bytes, and those of the files
+// is in it, `all` its bytes too; `read` takes numbers of files from standard input, and gives their bytes, and those of the files
 // behind, until another is asked for; `write FORMAT PRESS` takes things and their bytes, and gives an archive
 // (core/archive/packed.h). Bounded: so much memory, and so much of a processor's time without getting on;
 // whoever bounds more ends it.
@@ -72,9 +73,12 @@ private:
 class Out {
 public:
     void say(Frame kind, std::string_view payload) {
-        text_ += frame(kind, payload);
-        said_ += payload.size() + tavlo::frame_head_bytes;
-        if (text_.size() >= flushed_at) flush();
+        tavlo::append_frame(text_, kind, payload);
+        note(payload.size());
+    }
+    void say_bytes(std::uint64_t offset, std::span<const char> bytes) {
+        tavlo::append_bytes(text_, offset, {bytes.data(), bytes.size()});
+        note(bytes.size());
     }
     void flush() {
         std::size_t done = 0;
@@ -90,6 +94,10 @@ public:
     std::uint64_t said() const { return said_; }  ///< bytes so far
 
 private:
+    void note(std::size_t bytes) {
+        said_ += bytes + tavlo::frame_head_bytes;
+        if (text_.size() >= flushed_at) flush();
+    }
     std::string text_;
     std::uint64_t said_ = 0;
 };
@@ -137,7 +145,8 @@ void bound(PackedThing& thing) {
     }
 }
 
-void list(const Source& source, Out& out) {
+/// What is in it, and, where that is wanted, behind each file its bytes.
+void tell(const Source& source, bool with_bytes, Out& out) {
     constexpr std::uint64_t most_told_bytes = std::uint64_t{1} << 30;  // who listens holds all of it
     // more things than so many bytes can tell of: a reader that goes round in circles
     constexpr std::uint64_t told_by_a_byte = 100;
@@ -145,14 +154,24 @@ void list(const Source& source, Out& out) {
     std::unique_ptr<Members> members;
     tavlo::PackedEnd end;
     std::uint64_t told = 0;
+    std::uint64_t told_bytes = 0;
+    const auto say = [&](std::uint64_t offset, std::span<const char> bytes) {
+        for (; !bytes.empty(); bytes = bytes.subspan(std::min(bytes.size(), piece_bytes))) {
+            out.say_bytes(offset, bytes.first(std::min(bytes.size(), piece_bytes)));
+            offset += piece_bytes;
+        }
+    };
     try {
         members = open_members(source);
         while (auto thing = members->next()) {
             bound(*thing);
             if (++told > told_anyway + told_by_a_byte * source.size_bytes)
                 throw Broken("is damaged: it has no end");
-            if (out.said() > most_told_bytes) throw Broken("tells of more than can be held");
-            out.say(Frame::thing, packed_text(*thing));
+            const std::string text = packed_text(*thing);
+            told_bytes += text.size();
+            if (told_bytes > most_told_bytes) throw Broken("tells of more than can be held");
+            out.say(Frame::thing, text);
+            if (with_bytes && has_bytes(*thing)) members->read(say);
         }
         members->check_end();
     } catch (const Broken& why) {
@@ -214,14 +233,10 @@ private:
     }
     struct LeftFor {};  ///< another file, in the middle of one
     void give() {
-        std::string payload;
         const auto say = [&](std::uint64_t offset, std::span<const char> bytes) {
             while (!bytes.empty()) {
                 const auto piece = bytes.first(std::min(bytes.size(), piece_bytes));
-                payload.clear();
-                tavlo::append_number(payload, offset);
-                payload.append(piece.data(), piece.size());
-                out_.say(Frame::bytes, payload);
+                out_.say_bytes(offset, piece);
                 offset += piece.size();
                 bytes = bytes.subspan(piece.size());
                 if (asked()) throw LeftFor();
@@ -301,6 +316,11 @@ int main(int count, char** words) {
     limit(RLIMIT_CORE, 0);
     limit(RLIMIT_FSIZE, 0);  // no file is ever written
     std::signal(SIGPIPE, SIG_DFL);
+    // what pressed or unpressed one file is there for the next one: given back and asked for anew each time it
+    // costs as much as the work
+    constexpr int kept_bytes = 64 * 1024 * 1024;
+    ::mallopt(M_TRIM_THRESHOLD, kept_bytes);
+    ::mallopt(M_MMAP_THRESHOLD, kept_bytes / 2);
     Out out;
     if (count == 4 && std::string(words[1]) == "write") {
         const auto format = tavlo::archive_format_from_text(words[2]);
@@ -317,8 +337,9 @@ int main(int count, char** words) {
     if (count != 2 || ::fstat(archive_descriptor, &stat) != 0) return 2;
     Watch watch;
     const Source source{archive_descriptor, static_cast<std::uint64_t>(stat.st_size), &watch};
-    if (std::string(words[1]) == "list")
-        list(source, out);
+    const std::string command = words[1];
+    if (command == "list" || command == "all")
+        tell(source, command == "all", out);
     else
         Server(source, out).run();
     out.flush();

@@ -36,12 +36,18 @@ std::string packed(const Value& value, Members... members) {
 
 }  // namespace
 
-std::string frame(Frame kind, std::string_view payload) {
-    std::string text(1, static_cast<char>(kind));
+void append_frame(std::string& text, Frame kind, std::string_view first, std::string_view then) {
+    text += static_cast<char>(kind);
     for (unsigned shift = 0; shift < 32; shift += 8)
-        text += static_cast<char>(payload.size() >> shift & 0xFFU);
-    text += payload;
-    return text;
+        text += static_cast<char>((first.size() + then.size()) >> shift & 0xFFU);
+    text += first;
+    text += then;
+}
+
+void append_bytes(std::string& text, std::uint64_t offset, std::string_view bytes) {
+    std::string number;
+    append_number(number, offset);
+    append_frame(text, Frame::bytes, number, bytes);
 }
 
 #define TAVLO_THING                                                                                      \

@@ -52,8 +52,10 @@ enum class Frame : std::uint8_t {
 inline constexpr std::size_t longest_frame_bytes = 4 * 1024 * 1024;
 inline constexpr std::size_t frame_head_bytes = 5;
 
-/// kind and length of what follows, little-endian
-std::string frame(Frame kind, std::string_view payload);
+/// Kind and length of what follows, little-endian, and that: what is said first, and what is said then.
+void append_frame(std::string& text, Frame kind, std::string_view first, std::string_view then = {});
+/// Frame::bytes
+void append_bytes(std::string& text, std::uint64_t offset, std::string_view bytes);
 
 std::string packed_text(const PackedThing& thing);
 std::string packed_text(const PackedEnd& end);

@@ -64,13 +64,31 @@ Result<Frame> ArchiveReader::receive(HelperProcess& from) {
 }
 
 Result<PackedList> ArchiveReader::list() {
+    PackedList list;
+    auto end = told(
+        "list",
+        [&](PackedThing&& thing) -> Result<void> {
+            list.things.push_back(std::move(thing));
+            return {};
+        },
+        [](std::uint64_t, std::span<const std::byte>) { return Result<void>{}; });
+    if (!end) return failure(end.error());
+    list.end = std::move(*end);
+    return list;
+}
+
+Result<PackedEnd> ArchiveReader::read_through(const TakeThing& thing, const TakeBytes& bytes) {
+    return told("all", thing, bytes);
+}
+
+Result<PackedEnd> ArchiveReader::told(const char* command, const TakeThing& take_thing,
+                                      const TakeBytes& take_bytes) {
     const std::lock_guard lock(mutex_);
-    auto helper = HelperProcess::start(program_, {"list"}, archive_.descriptor());
+    auto helper = HelperProcess::start(program_, {command}, archive_.descriptor());
     if (!helper) return failure(helper.error());
     helper_.reset();
     received_.clear();
     taken_ = 0;
-    PackedList list;
     for (;;) {
         const auto kind = receive(*helper);
         if (!kind) return failure(kind.error());
@@ -78,15 +96,21 @@ Result<PackedList> ArchiveReader::list() {
         if (*kind == Frame::end) {
             auto end = end_from(payload_);
             if (!end) return failure(error(end.error().fault, end.error().step));
-            list.end = std::move(*end);
             received_.clear();
             taken_ = 0;
-            return list;
+            return end;
         }
-        if (*kind != Frame::thing) return failure(died(*helper));
-        auto thing = thing_from(payload_);
-        if (!thing) return failure(error(thing.error().fault, thing.error().step));
-        list.things.push_back(std::move(*thing));
+        Result<void> taken;
+        if (*kind == Frame::thing) {
+            auto thing = thing_from(payload_);
+            if (!thing) return failure(error(thing.error().fault, thing.error().step));
+            taken = take_thing(std::move(*thing));
+        } else if (*kind == Frame::bytes && payload_.size() >= 8) {
+            taken = take_bytes(number_at(payload_, 0), std::as_bytes(std::span(payload_)).subspan(8));
+        } else {
+            return failure(died(*helper));
+        }
+        if (!taken) return failure(taken.error());
     }
 }
 

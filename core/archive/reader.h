@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include <functional>
 #include <memory>
 #include <mutex>
 #include <optional>
@@ -34,6 +35,13 @@ public:
     /// errors  unsupported: it is no archive that can be read, or the helper cannot be had; corrupt
     Result<PackedList> list();
 
+    /// The same, told one by one, and behind each file its bytes: all of it once through, however large.
+    /// thing, bytes  their errors end it. What is left out between bytes, and up to the file's size, is holes
+    /// errors        as list(); where bytes are damaged, PackedEnd says so
+    using TakeThing = std::function<Result<void>(PackedThing&& thing)>;
+    using TakeBytes = std::function<Result<void>(std::uint64_t offset, std::span<const std::byte> bytes)>;
+    Result<PackedEnd> read_through(const TakeThing& thing, const TakeBytes& bytes);
+
     /// Bytes of a file. Cheap in the archive's order: what comes next is read ahead.
     /// number   of the thing in the list that has them
     /// returns  as FileSystem::read_at(); less than asked for only where the file ends, and has proved to be
@@ -46,6 +54,7 @@ public:
     void rest();
 
 private:
+    Result<PackedEnd> told(const char* command, const TakeThing& thing, const TakeBytes& bytes);
     Result<void> go_to(std::uint64_t number);
     Result<void> go_on();
     /// The next frame; `payload_` is what it says.

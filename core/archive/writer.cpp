@@ -13,6 +13,7 @@ namespace tavlo {
 
 namespace {
 constexpr std::size_t sent_at_once = 128 * 1024;
+constexpr std::size_t most_left = 2 * 1024 * 1024;
 constexpr std::size_t piece_bytes = 1024 * 1024;
 }  // namespace
 
@@ -31,17 +32,15 @@ Result<void> ArchiveWriter::noted(Result<void> result) {
 
 Result<void> ArchiveWriter::add(const PackedThing& thing) {
     ++things_;
-    return say(Frame::thing, packed_text(thing));
+    append_frame(out_, Frame::thing, packed_text(thing));
+    return send_what_is_much();
 }
 
 Result<void> ArchiveWriter::add_bytes(std::uint64_t offset, std::span<const std::byte> bytes) {
     while (!bytes.empty()) {
         const auto piece = bytes.first(std::min(bytes.size(), piece_bytes));
-        std::string payload;
-        payload.reserve(8 + piece.size());
-        append_number(payload, offset);
-        payload.append(reinterpret_cast<const char*>(piece.data()), piece.size());
-        if (auto said = say(Frame::bytes, payload); !said) return said;
+        append_bytes(out_, offset, {reinterpret_cast<const char*>(piece.data()), piece.size()});
+        if (auto said = send_what_is_much(); !said) return said;
         offset += piece.size();
         bytes = bytes.subspan(piece.size());
     }
@@ -49,26 +48,24 @@ Result<void> ArchiveWriter::add_bytes(std::uint64_t offset, std::span<const std:
 }
 
 Result<void> ArchiveWriter::finish() {
-    if (auto said = say(Frame::end, {}); !said) return said;
-    if (auto sent = noted(send_all()); !sent) return sent;
+    append_frame(out_, Frame::end, {});
+    if (auto sent = noted(send(0)); !sent) return sent;
     while (!is_through_)
         if (auto heard = noted(hear(true)); !heard) return heard;
     return {};
 }
 
-Result<void> ArchiveWriter::say(Frame kind, std::string_view payload) {
-    out_ += frame(kind, payload);
-    return out_.size() < sent_at_once ? Result<void>{} : noted(send_all());
+Result<void> ArchiveWriter::send_what_is_much() {
+    return out_.size() - sent_ < sent_at_once ? Result<void>{} : noted(send(most_left));
 }
 
 /// Both sides may be full: so it listens while it cannot speak.
-Result<void> ArchiveWriter::send_all() {
-    std::size_t sent = 0;
-    while (sent < out_.size()) {
-        const auto count =
-            ::send(helper_.descriptor(), out_.data() + sent, out_.size() - sent, MSG_NOSIGNAL | MSG_DONTWAIT);
+Result<void> ArchiveWriter::send(std::size_t may_be_left) {
+    while (sent_ < out_.size()) {
+        const auto count = ::send(helper_.descriptor(), out_.data() + sent_, out_.size() - sent_,
+                                  MSG_NOSIGNAL | MSG_DONTWAIT);
         if (count > 0) {
-            sent += static_cast<std::size_t>(count);
+            sent_ += static_cast<std::size_t>(count);
             continue;
         }
         if (errno == EINTR) continue;
@@ -77,12 +74,16 @@ Result<void> ArchiveWriter::send_all() {
                 if (auto heard = hear(true); !heard) return heard;
             return failure(Fault::io, "ended before its time", "tavlo-archive");
         }
+        if (out_.size() - sent_ <= may_be_left) break;
         pollfd waits{helper_.descriptor(), POLLIN | POLLOUT, 0};
         ::poll(&waits, 1, -1);
         if ((waits.revents & POLLIN) != 0)
             if (auto heard = hear(false); !heard) return heard;
     }
-    out_.clear();
+    if (sent_ == out_.size() || sent_ > most_left) {
+        out_.erase(0, sent_);
+        sent_ = 0;
+    }
     return hear(false);
 }
 

@@ -41,14 +41,16 @@ public:
 private:
     ArchiveWriter(HelperProcess helper, Take take) : helper_(std::move(helper)), take_(std::move(take)) {}
     Result<void> noted(Result<void> result);
-    Result<void> say(Frame kind, std::string_view payload);
-    Result<void> send_all();
+    Result<void> send_what_is_much();
+    /// may_be_left  so many bytes may wait until the helper takes them: meanwhile there is other work
+    Result<void> send(std::size_t may_be_left);
     /// Takes in what the helper has said by now. wait  until it has said something
     Result<void> hear(bool wait);
 
     HelperProcess helper_;
     Take take_;
     std::string out_{};
+    std::size_t sent_ = 0;  ///< of that
     std::string in_{};
     std::vector<char> heard_ = std::vector<char>(256 * 1024);
     bool is_through_ = false;

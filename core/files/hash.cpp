@@ -7,6 +7,8 @@
 #define XXH_INLINE_ALL
 #include <xxhash.h>
 
+#include <cstring>
+
 namespace tavlo {
 
 struct Hasher::State {
@@ -23,6 +25,15 @@ void Hasher::add(std::span<const std::byte> bytes) {
 std::string Hasher::text() const {
     const XXH128_hash_t hash = XXH3_128bits_digest(&state_->xxh);
     return fmt::format("xxh3-128:{:016x}{:016x}", hash.high64, hash.low64);
+}
+
+std::array<std::byte, 16> Hasher::digest() const {
+    XXH128_canonical_t canonical;
+    XXH128_canonicalFromHash(&canonical, XXH3_128bits_digest(&state_->xxh));
+    std::array<std::byte, 16> bytes{};
+    static_assert(sizeof canonical == sizeof bytes);
+    std::memcpy(bytes.data(), &canonical, sizeof bytes);
+    return bytes;
 }
 
 }  // namespace tavlo

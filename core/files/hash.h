@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include <array>
 #include <cstddef>
 #include <memory>
 #include <span>
@@ -17,6 +18,7 @@ public:
     ~Hasher();
     void add(std::span<const std::byte> bytes);
     std::string text() const;
+    std::array<std::byte, 16> digest() const;  ///< the same, bare
 
 private:
     struct State;

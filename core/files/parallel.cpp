@@ -43,7 +43,6 @@ void give_way() noexcept {
     if (errno == 0) (void)::setpriority(PRIO_PROCESS, 0, now + by);
 }
 
-/// Threads that it starts, and programs that it opens files in, have usual ones.
 void work_in_short_turns() noexcept {
     SchedulingAttributes attributes;
     if (::syscall(SYS_sched_getattr, 0, &attributes, sizeof attributes, 0) != 0) return;
@@ -53,10 +52,9 @@ void work_in_short_turns() noexcept {
     (void)::syscall(SYS_sched_setattr, 0, &attributes, 0);
 }
 
-Turns::Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work, By by)
-    : count_(count), work_(std::move(work)), by_(by) {
-    const std::size_t most = by == By::in_order ? std::min<std::size_t>(1, count) : count;
-    for (std::size_t other = 0; other < std::min<std::size_t>(threads.count(), most); ++other)
+Turns::Turns(AheadThreads& threads, std::size_t count, std::function<void(std::size_t)> work)
+    : count_(count), work_(std::move(work)) {
+    for (std::size_t other = 0; other < std::min<std::size_t>(threads.count(), count); ++other)
         others_.push_back(threads.ask<bool>([this] {
             take_turns();
             return true;
@@ -64,13 +62,28 @@ Turns::Turns(AheadThreads& threads, std::size_t count, std::function<void(std::s
 }
 
 void Turns::finish() {
-    if (by_ == By::any || others_.empty()) take_turns();
+    take_turns();
     for (const auto& other : others_) (void)other->take();
     others_.clear();
 }
 
 void Turns::take_turns() {
     for (std::size_t at = next_++; at < count_; at = next_++) work_(at);
+}
+
+void Turnstile::wait_for(std::size_t number) {
+    std::unique_lock lock(guard_);
+    moves_.wait(lock, [&] { return next_ >= number; });
+}
+
+void Turnstile::pass(std::size_t number) {
+    {
+        const std::scoped_lock lock(guard_);
+        if (number < next_) return;
+        early_.insert(number);
+        while (early_.erase(next_) > 0) ++next_;
+    }
+    moves_.notify_all();
 }
 
 void in_parallel(unsigned threads, std::size_t count, const std::function<void(std::size_t)>& work) {

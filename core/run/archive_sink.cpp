@@ -27,14 +27,15 @@ ArchiveFormat format_of(const std::string& path) {
     return archive_format(name_of(path)).value_or(ArchiveFormat::tar);
 }
 
-bool is_the_same(const PackedThing& wanted, const PackedThing& found) {
-    std::string path = found.path;
-    while (path.ends_with('/')) path.pop_back();
-    const bool same_kind =
-        path == wanted.path && found.type == wanted.type && found.is_hard_link == wanted.is_hard_link;
-    const bool has_bytes = wanted.type == FileType::file && !wanted.is_hard_link;
-    return found.problem.empty() && same_kind && (!has_bytes || found.size_bytes == wanted.size_bytes) &&
-           (has_bytes || wanted.type == FileType::folder || found.points_at == wanted.points_at);
+bool has_bytes(const PackedThing& thing) { return thing.type == FileType::file && !thing.is_hard_link; }
+
+/// The thing that was looked at, as it is now.
+Result<void> is_as_agreed(const ToPack& file, const Status& now) {
+    const Identity& agreed = file.agreed.id;
+    if (now.type == FileType::file &&
+        (agreed.inodes_last() ? now.id.same_thing(agreed) : now.id.could_be(agreed)))
+        return {};
+    return failure(Fault::refused, "is another one than was looked at", file.path);
 }
 
 std::string names_of(const std::vector<std::pair<std::string, std::string>>& attributes) {
@@ -68,6 +69,40 @@ private:
     Hasher hasher_;
     std::uint64_t hashed_ = 0;
 };
+
+Result<bool> has_hash(FileSystem& disk, const Handle& open, const std::string& hash, const Meter& meter) {
+    const auto again = hash_of(disk, open, Meter{meter.stop, {}, meter.pace});
+    return again ? Result<bool>(*again == hash) : Result<bool>(failure(again.error()));
+}
+
+/// A small file is read whole before anything of it goes in: if it changes meanwhile, it is read again, and
+/// the archive is none the worse. nullopt: it is not small
+ReadAhead read_small(FileSystem& disk, const ToPack& file, const Meter& meter) {
+    if (file.agreed.id.size_bytes > held_in_memory_bytes) return std::nullopt;
+    SmallFile out;
+    bool has_grown = false;
+    const auto read = [&](const Handle& open, const Status& seen) -> Result<void> {
+        if (auto same = is_as_agreed(file, seen); !same) return same;
+        has_grown = seen.id.size_bytes > held_in_memory_bytes;
+        if (has_grown) return failure(Fault::refused, "", file.path);  // heard by nobody
+        HoleHasher hasher;
+        out.pieces.clear();
+        auto done = read_pieces(disk, open, seen, meter,
+                                [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
+                                    hasher.add(offset, piece);
+                                    out.pieces.push_back({offset, {piece.begin(), piece.end()}});
+                                    return {};
+                                });
+        out.hash = hasher.text(seen.id.size_bytes);
+        return done;
+    };
+    auto held = read_held_still(disk, *file.folder, file.name, file.leaves, meter, read,
+                                [&](const Handle& open) { return has_hash(disk, open, out.hash, meter); });
+    if (has_grown) return std::nullopt;
+    if (!held) return Result<SmallFile>(failure(held.error()));
+    out.held = std::move(*held);
+    return Result<SmallFile>(std::move(out));
+}
 
 }  // namespace
 
@@ -118,12 +153,25 @@ PackedThing ArchiveSink::told_of(const ToPack& what, const Attributes& attribute
     return thing;
 }
 
-Result<PackedAs> ArchiveSink::add(const ToPack& what, const Meter& meter) {
+/// Of dates and owners nothing: formats say them each in its own way.
+ArchiveSink::Print ArchiveSink::print_of(const PackedThing& thing, std::string_view hash) {
+    std::string all = thing.path;
+    while (all.ends_with('/')) all.pop_back();
+    all += '\0';
+    all += static_cast<char>(thing.type);
+    all += static_cast<char>(thing.is_hard_link);
+    const std::uint64_t size_bytes = has_bytes(thing) ? thing.size_bytes : 0;
+    all += has_bytes(thing) ? hash : thing.type == FileType::folder ? std::string_view() : thing.points_at;
+    Hasher hasher;
+    hasher.add(std::as_bytes(std::span(all)));
+    return {hasher.digest(), size_bytes};
+}
+
+Result<PackedAs> ArchiveSink::add(const ToPack& what, const Meter& meter, ReadAhead read) {
     PackedThing thing;
-    auto packed = what.agreed.type == FileType::file ? add_file(what, meter, thing) : add_other(what, thing);
-    if (!packed) return packed;
-    things_.push_back(std::move(thing));
-    hashes_.push_back(packed->hash);
+    auto packed = what.agreed.type == FileType::file ? add_file(what, meter, std::move(read), thing)
+                                                     : add_other(what, thing);
+    if (packed) prints_.push_back(print_of(thing, packed->hash));
     return packed;
 }
 
@@ -146,22 +194,23 @@ Result<PackedAs> ArchiveSink::add_other(const ToPack& what, PackedThing& thing) 
     return PackedAs{*now, {}, keeps_.extended_attributes ? std::string() : names_of(attributes.extended)};
 }
 
-Result<PackedAs> ArchiveSink::add_file(const ToPack& file, const Meter& meter, PackedThing& thing) {
-    const auto known = disk_.status(*file.folder, file.name);
-    if (!known) return failure(known.error());
-    const Identity& agreed = file.agreed.id;
-    if (known->type != FileType::file ||
-        !(agreed.inodes_last() ? known->id.same_thing(agreed) : known->id.could_be(agreed)))
-        return failure(Fault::refused, "is another one than was looked at", file.path);
-    const bool has_names = known->links > 1 && keeps_.hard_links;
-    const auto inode = std::pair(known->id.device, known->id.inode);
-    if (const auto first = has_names ? first_names_.find(inode) : first_names_.end();
-        first != first_names_.end())
-        return add_further_name(file, *known, first->second, thing);
-    auto packed = add_bytes_of(file, meter, thing);
+Result<PackedAs> ArchiveSink::add_file(const ToPack& file, const Meter& meter, ReadAhead read,
+                                       PackedThing& thing) {
+    const bool has_names = file.agreed.links > 1 && keeps_.hard_links;
+    if (has_names) {
+        const auto known = disk_.status(*file.folder, file.name);
+        if (!known) return failure(known.error());
+        if (auto same = is_as_agreed(file, *known); !same) return failure(same.error());
+        const auto first = first_names_.find({known->id.device, known->id.inode});
+        if (first != first_names_.end()) return add_further_name(file, *known, first->second, thing);
+    }
+    if (!read) read = read_small(disk_, file, meter);
+    if (read && !*read) return failure(read->error());
+    auto packed = read ? add_small(file, std::move(**read), thing) : add_large(file, meter, thing);
     if (!packed) return packed;
-    if (has_names) first_names_[inode] = {packed->source.id, thing.path, packed->hash};
-    if (known->links > 1 && !keeps_.hard_links)
+    const Identity& id = packed->source.id;
+    if (has_names) first_names_[{id.device, id.inode}] = {id, thing.path, packed->hash};
+    if (packed->source.links > 1 && !keeps_.hard_links)
         packed->not_kept += packed->not_kept.empty() ? "links" : ",links";
     return packed;
 }
@@ -188,54 +237,54 @@ Result<void> ArchiveSink::begin_file(const ToPack& file, std::uint64_t size_byte
     return writer_->add(thing);
 }
 
-/// A small file is read whole before anything of it goes in: if it changes meanwhile, it is read again, and
-/// the archive is none the worse.
-Result<PackedAs> ArchiveSink::add_bytes_of(const ToPack& file, const Meter& meter, PackedThing& thing) {
+ReadAhead ArchiveSink::read_ahead(const ToPack& what, const Meter& meter) const {
+    if (what.agreed.type != FileType::file || what.agreed.links > 1) return std::nullopt;
+    return read_small(disk_, what, meter);
+}
+
+PackedAs ArchiveSink::packed_as(const HeldStill& held, std::string hash) const {
+    return {held.source, std::move(hash),
+            keeps_.extended_attributes ? std::string() : names_of(held.attributes.extended)};
+}
+
+Result<PackedAs> ArchiveSink::add_small(const ToPack& file, SmallFile read, PackedThing& thing) {
+    Stretches stretches;
+    for (const auto& [offset, bytes] : read.pieces) stretches.emplace_back(offset, offset + bytes.size());
+    auto added =
+        begin_file(file, read.held.source.id.size_bytes, read.held.attributes, std::move(stretches), thing);
+    for (auto piece = read.pieces.begin(); added && piece != read.pieces.end(); ++piece)
+        added = writer_->add_bytes(piece->first, piece->second);
+    if (!added) return failure(added.error());
+    return packed_as(read.held, std::move(read.hash));
+}
+
+/// Its bytes go in as they are read: if it changes meanwhile, the archive is spoilt.
+Result<PackedAs> ArchiveSink::add_large(const ToPack& file, const Meter& meter, PackedThing& thing) {
     std::string hash;
-    std::vector<std::pair<std::uint64_t, std::vector<std::byte>>> pieces;
     const auto read = [&](const Handle& open, const Status& seen) -> Result<void> {
+        if (auto same = is_as_agreed(file, seen); !same) return same;
+        const auto attributes = disk_.attributes(open, seen);
+        if (!attributes) return failure(attributes.error());
+        const auto data = stretches_of(disk_, open, seen);
+        if (!data) return failure(data.error());
+        Stretches stretches;
+        for (const Stretch& one : *data) stretches.emplace_back(one.begin, one.end);
+        if (auto begun = begin_file(file, seen.id.size_bytes, *attributes, std::move(stretches), thing);
+            !begun)
+            return begun;
         HoleHasher hasher;
-        const bool in_memory = seen.id.size_bytes <= held_in_memory_bytes;
-        if (!in_memory) {
-            const auto attributes = disk_.attributes(open, seen);
-            if (!attributes) return failure(attributes.error());
-            const auto data = stretches_of(disk_, open, seen);
-            if (!data) return failure(data.error());
-            Stretches stretches;
-            for (const Stretch& one : *data) stretches.emplace_back(one.begin, one.end);
-            if (auto begun = begin_file(file, seen.id.size_bytes, *attributes, std::move(stretches), thing);
-                !begun)
-                return begun;
-        }
-        pieces.clear();
         auto done = read_pieces(disk_, open, seen, meter,
-                                [&](std::uint64_t offset, std::span<const std::byte> piece) -> Result<void> {
+                                [&](std::uint64_t offset, std::span<const std::byte> piece) {
                                     hasher.add(offset, piece);
-                                    if (!in_memory) return writer_->add_bytes(offset, piece);
-                                    pieces.push_back({offset, {piece.begin(), piece.end()}});
-                                    return {};
+                                    return writer_->add_bytes(offset, piece);
                                 });
         hash = hasher.text(seen.id.size_bytes);
         return done;
     };
-    const auto is_the_same = [&](const Handle& open) -> Result<bool> {
-        const auto again = hash_of(disk_, open, Meter{meter.stop, {}, meter.pace});
-        return again ? Result<bool>(*again == hash) : Result<bool>(failure(again.error()));
-    };
-    const std::uint64_t begun = writer_->things();
-    const auto held = read_held_still(disk_, *file.folder, file.name, file.leaves, meter, read, is_the_same);
+    const auto held = read_held_still(disk_, *file.folder, file.name, file.leaves, meter, read,
+                                      [&](const Handle& open) { return has_hash(disk_, open, hash, meter); });
     if (!held) return failure(held.error());
-    if (writer_->things() == begun) {
-        Stretches stretches;
-        for (const auto& [offset, bytes] : pieces) stretches.emplace_back(offset, offset + bytes.size());
-        auto added =
-            begin_file(file, held->source.id.size_bytes, held->attributes, std::move(stretches), thing);
-        for (auto piece = pieces.begin(); added && piece != pieces.end(); ++piece)
-            added = writer_->add_bytes(piece->first, piece->second);
-        if (!added) return failure(added.error());
-    }
-    return PackedAs{held->source, std::move(hash),
-                    keeps_.extended_attributes ? std::string() : names_of(held->attributes.extended)};
+    return packed_as(*held, std::move(hash));
 }
 
 Result<StagedCopy> ArchiveSink::finish(const Meter& meter) {
@@ -257,28 +306,54 @@ Result<void> ArchiveSink::read_back(const Meter& meter) {
     const auto differs = [&](const std::string& what) {
         return failure(Fault::corrupt, "reads back otherwise than it was packed: " + what, path_);
     };
+    std::size_t told = 0;
+    std::optional<PackedThing> file;  // whose bytes come
+    std::optional<HoleHasher> hasher;
+    std::optional<Error> wrong;
+    const auto noted = [&](Result<void> result) {
+        if (!result) wrong = result.error();
+        return result;
+    };
+    const auto is_to_stop = [&]() -> Result<void> {
+        if (!meter.stop.stop_requested()) return {};
+        return failure(Fault::cancelled, "stopped", path_);
+    };
+    const auto check = [&](const PackedThing& thing, std::string_view hash) -> Result<void> {
+        const bool same =
+            thing.problem.empty() && told < prints_.size() && print_of(thing, hash) == prints_[told];
+        ++told;
+        return same ? Result<void>{} : differs(printable(thing.path));
+    };
+    const auto check_file = [&]() -> Result<void> {
+        if (!file) return {};
+        const PackedThing thing = std::move(*std::exchange(file, std::nullopt));
+        if (told == prints_.size() || prints_[told].size_bytes != thing.size_bytes)
+            return differs(printable(thing.path));
+        return check(thing, hasher->text(thing.size_bytes));
+    };
     ArchiveReader reader(staged_.file().duplicate());
-    const auto list = reader.list();
-    if (!list) return differs(reason(list.error()));
-    if (!list->end.damage.empty()) return differs(list->end.damage);
-    if (list->things.size() != things_.size()) return differs("it holds another number of things");
-    std::vector<std::byte> piece(piece_bytes);
-    for (std::size_t at = 0; at < things_.size(); ++at) {
-        if (meter.stop.stop_requested()) return failure(Fault::cancelled, "stopped", path_);
-        const PackedThing& found = list->things[at];
-        if (!is_the_same(things_[at], found)) return differs(printable(things_[at].path));
-        if (found.type != FileType::file || found.is_hard_link) continue;
-        Hasher hasher;
-        std::size_t got = piece.size();
-        for (std::uint64_t offset = 0; got == piece.size(); offset += got) {
-            const auto read = reader.read(at, found, offset, piece);
-            if (!read) return differs(printable(things_[at].path) + ": " + reason(read.error()));
-            got = *read;
-            hasher.add(std::span(piece).first(got));
-        }
-        if (hasher.text() != hashes_[at]) return differs(printable(things_[at].path));
-    }
-    return {};
+    const auto end = reader.read_through(
+        [&](PackedThing&& thing) -> Result<void> {
+            auto checked = is_to_stop();
+            if (checked) checked = check_file();
+            if (checked && !has_bytes(thing)) checked = check(thing, {});
+            if (checked && has_bytes(thing)) {
+                file = std::move(thing);
+                hasher.emplace();
+            }
+            return noted(std::move(checked));
+        },
+        [&](std::uint64_t offset, std::span<const std::byte> bytes) -> Result<void> {
+            if (auto stopped = noted(is_to_stop()); !stopped) return stopped;
+            if (!file) return noted(differs("there are bytes of no file"));
+            hasher->add(offset, bytes);
+            return {};
+        });
+    if (wrong) return failure(*wrong);
+    if (!end) return differs(reason(end.error()));
+    if (!end->damage.empty()) return differs(end->damage);
+    if (auto checked = check_file(); !checked) return checked;
+    return told == prints_.size() ? Result<void>{} : differs("it holds another number of things");
 }
 
 }  // namespace tavlo

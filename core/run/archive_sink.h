@@ -3,11 +3,13 @@
 
 #pragma once
 
+#include <array>
 #include <functional>
 #include <map>
 #include <memory>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "archive/writer.h"
@@ -37,6 +39,16 @@ struct PackedAs {
     std::string not_kept;  ///< what the format cannot keep of it: names of attributes, "links"
 };
 
+/// A small file as it was read, whole.
+struct SmallFile {
+    HeldStill held;
+    std::string hash;
+    /// with their offsets; what is left out between them is holes
+    std::vector<std::pair<std::uint64_t, std::vector<std::byte>>> pieces;
+};
+/// nullopt: it is not small
+using ReadAhead = std::optional<Result<SmallFile>>;
+
 /// One archive on its way: things go in one after another, out of sight; all of it is read back before it is
 /// anything. It knows files and folders, and nothing of a run.
 class ArchiveSink {
@@ -51,14 +63,17 @@ public:
                                                       Press press,
                                                       std::function<void(std::uint64_t bytes)> grown);
 
+    /// Reads a file whole, if it is small, before it is its turn; nothing goes in yet. On any thread.
+    ReadAhead read_ahead(const ToPack& thing, const Meter& meter) const;
+    /// read    what read_ahead() gave for it
     /// errors  of the source: changed_meanwhile: while it was read; refused: it is another one than was
     ///         looked at, or somebody writes it; of the archive: then failed() says so
-    Result<PackedAs> add(const ToPack& thing, const Meter& meter);
+    Result<PackedAs> add(const ToPack& thing, const Meter& meter, ReadAhead read = {});
     /// Why the archive cannot be made.
     const std::optional<Error>& failed() const { return writer_->failed(); }
     /// It holds a part of a file that then could not be read to its end: it is to be begun anew.
-    bool is_spoilt() const { return writer_->things() > things_.size(); }
-    bool is_empty() const { return things_.empty(); }
+    bool is_spoilt() const { return writer_->things() > prints_.size(); }
+    bool is_empty() const { return prints_.empty(); }
     /// Makes it durable, and reads every member back out of it. meter  to be stopped by
     /// errors  corrupt: it reads back otherwise than it was packed
     Result<StagedCopy> finish(const Meter& meter);
@@ -72,10 +87,12 @@ private:
 
     ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown);
     Result<void> take(std::span<const std::byte> bytes);
-    Result<PackedAs> add_file(const ToPack& file, const Meter& meter, PackedThing& thing);
+    Result<PackedAs> add_file(const ToPack& file, const Meter& meter, ReadAhead read, PackedThing& thing);
     Result<PackedAs> add_further_name(const ToPack& file, const Status& known, const FirstName& first,
                                       PackedThing& thing);
-    Result<PackedAs> add_bytes_of(const ToPack& file, const Meter& meter, PackedThing& thing);
+    Result<PackedAs> add_small(const ToPack& file, SmallFile read, PackedThing& thing);
+    Result<PackedAs> add_large(const ToPack& file, const Meter& meter, PackedThing& thing);
+    PackedAs packed_as(const HeldStill& held, std::string hash) const;
     Result<void> begin_file(const ToPack& file, std::uint64_t size_bytes, const Attributes& attributes,
                             std::vector<std::pair<std::uint64_t, std::uint64_t>> stretches,
                             PackedThing& thing);
@@ -92,8 +109,14 @@ private:
     std::uint64_t written_out_ = 0;  ///< bytes whose way to the disk has begun
     std::function<void(std::uint64_t)> grown_;
     std::optional<ArchiveWriter> writer_;
-    std::vector<PackedThing> things_;  ///< that are whole in it
-    std::vector<std::string> hashes_;  ///< of those
+    /// What stands for all that is to be read back of one thing.
+    struct Print {
+        std::array<std::byte, 16> all{};
+        std::uint64_t size_bytes = 0;  ///< looked at first: what is damaged may say any
+        bool operator==(const Print&) const = default;
+    };
+    static Print print_of(const PackedThing& thing, std::string_view hash);
+    std::vector<Print> prints_;  ///< of those that are whole in it, in their order
     /// of files with several, by device and inode
     std::map<std::pair<std::uint64_t, std::uint64_t>, FirstName> first_names_;
 };

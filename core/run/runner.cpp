@@ -237,7 +237,6 @@ Result<void> Runner::step(ItemId id) {
         return {};
     }
     const Item& it = item(id);
-    receipt_item(id);
     if (it.parks) (void)is_parked(id);  // before the run was interrupted
     if (it.outcome == Outcome::failed) {
         fail(id, *it.problem());
@@ -252,6 +251,7 @@ Result<void> Runner::step(ItemId id) {
         packed_.push_back(id);
         return {};
     }
+    receipt_item(id);
     if (follows_its_folder(id)) return {};
     const bool carried = it.along && carried_[it.parent];
     const bool is_folder = entry(id).status.type == FileType::folder;

@@ -216,8 +216,17 @@ private:
     Result<StagedCopy> make_archive(const Handle& into);
     /// nullopt: it is to be begun anew
     Result<std::optional<StagedCopy>> write_archive(const Handle& into, const std::vector<ItemId>& members);
-    Result<void> pack(ItemId id, ArchiveSink& sink);
+    /// What goes into it, with the handles that it is read by.
+    struct Source {
+        std::shared_ptr<const Handle> folder;
+        std::shared_ptr<const Handle> inside;
+        ToPack thing;
+    };
+    Result<Source> source_of(ItemId id);
+    void read_ahead(ItemId id, const ArchiveSink& sink, InTurn<ReadAhead>& sources);
+    Result<void> pack(ItemId id, ArchiveSink& sink, ReadAhead read = {});
     std::string member_path(ItemId id) const;
+    void note_packed(ItemId id);
     Result<void> settle_packed();
     Outcome outcome_of_archive() const;
     /// What a source is to be when it leaves: as it was packed, or as it was looked at.
@@ -226,6 +235,7 @@ private:
     // runner_results.cpp
     ReceiptItem& receipt_item(ItemId id);
     ReceiptItem as_planned(ItemId id) const;
+    bool merges_with_what_stands(ItemId id) const;
     std::vector<bool> rows_left_alone() const;
     bool stays_as_it_is(ItemId id) const;
     ReceiptItem left_alone(ItemId id) const;
@@ -309,7 +319,13 @@ private:
     std::unordered_map<std::string, PlacedFile> first_of_links_;  ///< by device and inode
     std::unordered_map<std::string, Identity> placed_twins_;      ///< by place
     std::vector<ItemId> packed_;                                  ///< items that go into the archive
-    std::unordered_map<ItemId, Identity> packed_as_;              ///< files among them, as they were read
+    /// of those that are in it, as they were read: what a receipt of each will say
+    struct PackedNote {
+        Identity source;
+        std::string hash;
+        std::string not_kept;
+    };
+    std::unordered_map<ItemId, PackedNote> packed_as_;
     std::unordered_map<ItemId, int> changes_;  ///< how often one of these changed while it was read
     ItemId archive_ = no_item;
     std::string archive_place_{};  ///< once it has its name

@@ -36,7 +36,7 @@ void Runner::note_taken_from(ItemId id) {
 void Runner::note_twin(ItemId id, const Placed& placed) {
     const Item& it = item(id);
     if (it.collision && it.collision->finding == Finding::twin)
-        placed_twins_[join(finals_.path(it.folder), placed.name)] = placed.status.id;
+        placed_twins_[finals_.path_of(it.folder, placed.name)] = placed.status.id;
 }
 
 /// The name of a hard-linked file that was placed first, or is about to be; none where that failed.
@@ -133,22 +133,25 @@ Result<void> Runner::stage_waiting() {
         if (work.from) waiting.push_back(&work);
     std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
     std::vector<Staging> staging;
+    Turnstile order;  // what lies in an archive is read from one end to the other
     for (const Work* work : waiting) {
         // where inodes do not last, a file is known again by its hash
         const bool by_hash = !finals_.identity(item(work->item).folder).inodes_last();
         staging.push_back({reads_back(*work) || work->remove_source || by_hash, work->remove_source,
-                           head_.may_lose, part_name(head_.id, parts_++)});
+                           head_.may_lose, part_name(head_.id, parts_++), reads_in_order_ ? &order : nullptr,
+                           staging.size()});
     }
     const auto stage = [&](std::size_t at) {
         const Work& work = *waiting[at];
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+        order.pass(at);
     };
     const auto take_turn = [&](std::size_t at) {
         say_at_hand(waiting[at]->item);
         stage(at);
     };
-    Turns turns(stagers_, waiting.size(), take_turn, reads_in_order_ ? Turns::By::in_order : Turns::By::any);
+    Turns turns(stagers_, waiting.size(), take_turn);
     const auto placed = finish_behind();
     turns.finish();
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone
@@ -304,7 +307,7 @@ void Runner::place(Work& work) {
     if (!into) return fail(id, into.error());
     const auto& name = plan_.final_name(it);
     const Ready ready = ready_for(work);
-    const std::string place = join(finals_.path(it.folder), name);
+    const std::string place = finals_.path_of(it.folder, name);
     const FileType type = it.inside == no_folder ? FileType::file : FileType::folder;
     const auto try_it = [&]() -> Result<Placed> {
         if (auto may = work.slot ? may_leave(id, **into, name) : Result<void>{}; !may)
@@ -372,7 +375,7 @@ void Runner::note_left_in(const std::optional<Slot>& slot, ItemId id) {
         if (!status) continue;
         const std::string original = it.action == Action::take_away
                                          ? plan_.source_path(it)
-                                         : join(finals_.path(it.folder), plan_.final_name(it));
+                                         : finals_.path_of(it.folder, plan_.final_name(it));
         SafeEntry entry = entry_for(slot->entry, slot->path, original, *status);
         entry.stored = join(slot->path, name.bytes);
         records_.set_aside.push_back(std::move(entry));

@@ -24,7 +24,7 @@ std::string Runner::member_path(ItemId id) const {
 
 Identity Runner::leaving_as(ItemId id) const {
     const auto packed = packed_as_.find(id);
-    return packed == packed_as_.end() ? entry(id).status.id : packed->second;
+    return packed == packed_as_.end() ? entry(id).status.id : packed->second.source;
 }
 
 Outcome Runner::outcome_of_archive() const {
@@ -62,7 +62,8 @@ Result<StagedCopy> Runner::make_archive(const Handle& into) {
     for (;;) {
         std::vector<ItemId> members;
         for (const ItemId id : packed_)
-            if (results_[id] == Outcome::planned) members.push_back(id);
+            if (results_[id] == Outcome::planned && item(id).outcome != Outcome::merged)
+                members.push_back(id);  // of one that is merged its like is in it
         auto made = write_archive(into, members);
         if (!made) return failure(made.error());
         if (*made) return std::move(**made);
@@ -77,17 +78,21 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
                                       events_.archived);
     if (!started) return failure(started.error());
     ArchiveSink& sink = **started;
+    // small files are read a few ahead by other threads; all go in by this one, in their order
+    InTurn<ReadAhead> sources(stagers_);
+    auto next = members.begin();
     for (const ItemId id : members) {
+        for (; next != members.end() && !sources.is_full(); ++next) read_ahead(*next, sink, sources);
+        ReadAhead read = sources.take();
         wait_while_held();
         if (should_stop()) return failure(Fault::cancelled, "stopped", path);
-        if (item(id).outcome == Outcome::merged) continue;  // its like is in it
         if (item(id).parent != no_item && results_[item(id).parent] == Outcome::failed) {
             fail(id, {Fault::not_found, 0, "the folder it comes in could not be packed",
                       plan_.source_path(item(id))});
             continue;
         }
         say_at_hand(id);
-        for (auto packed = pack(id, sink); !packed; packed = pack(id, sink)) {
+        for (auto packed = pack(id, sink, std::move(read)); !packed; packed = pack(id, sink)) {
             if (sink.failed()) return failure(*sink.failed());
             Error why = packed.error();
             if (why.fault == Fault::cancelled) return failure(why);
@@ -106,36 +111,52 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
     return std::optional<StagedCopy>(std::move(*made));
 }
 
-/// errors  of the source, or of the archive (ArchiveSink::failed())
-Result<void> Runner::pack(ItemId id, ArchiveSink& sink) {
+Result<Runner::Source> Runner::source_of(ItemId id) {
     const Entry& source = entry(id);
-    const auto from = source_folder(id);
+    auto from = source_folder(id);
     if (!from) return failure(from.error());
-    ToPack thing{member_path(id),
-                 plan_.source_path(item(id)),
-                 from->get(),
-                 source_name(id),
-                 nullptr,
-                 source.status,
-                 source.points_at(),
-                 item(id).action == Action::pack_away};
-    std::shared_ptr<const Handle> inside;
+    Source out{std::move(*from), {}, {}};
     if (source.status.type == FileType::folder) {
-        auto opened = sources_.open(source.inside);
-        if (!opened) return failure(opened.error());
-        inside = std::move(*opened);
-        thing.inside = inside.get();
+        auto inside = sources_.open(source.inside);
+        if (!inside) return failure(inside.error());
+        out.inside = std::move(*inside);
     }
-    const auto packed = sink.add(thing, meter());
+    out.thing = {member_path(id),    plan_.source_path(item(id)),
+                 out.folder.get(),   source_name(id),
+                 out.inside.get(),   source.status,
+                 source.points_at(), item(id).action == Action::pack_away};
+    return out;
+}
+
+/// What cannot be read ahead is seen to when it is its turn; what lies in an archive is read by one thread.
+void Runner::read_ahead(ItemId id, const ArchiveSink& sink, InTurn<ReadAhead>& sources) {
+    const bool is_file = entry(id).status.type == FileType::file && !reads_in_order_;
+    auto source = is_file ? source_of(id) : Result<Source>(failure(Fault::unsupported, "", ""));
+    if (!source) return sources.ask([] { return ReadAhead(); });
+    sources.ask(
+        [this, &sink, source = std::move(*source)] { return sink.read_ahead(source.thing, meter()); });
+}
+
+/// errors  of the source, or of the archive (ArchiveSink::failed())
+Result<void> Runner::pack(ItemId id, ArchiveSink& sink, ReadAhead read) {
+    const auto source = source_of(id);
+    if (!source) return failure(source.error());
+    const auto packed = sink.add(source->thing, meter(), std::move(read));
     if (!packed) return failure(packed.error());
-    packed_as_[id] = packed->source.id;
-    ReceiptItem& out = receipt_item(id);
-    out.not_kept = packed->not_kept;
-    if (source.status.type != FileType::file) return {};
-    out.hash = packed->hash;
-    out.size_bytes = packed->source.id.size_bytes;
-    out.modified_ns = packed->source.id.modified_ns;
+    packed_as_[id] = {packed->source.id, packed->hash, packed->not_kept};
     return {};
+}
+
+/// What its receipt says of how it was packed.
+void Runner::note_packed(ItemId id) {
+    const auto packed = packed_as_.find(id);
+    if (packed == packed_as_.end()) return;
+    ReceiptItem& out = receipt_item(id);
+    out.not_kept = packed->second.not_kept;
+    if (entry(id).status.type != FileType::file) return;
+    out.hash = packed->second.hash;
+    out.size_bytes = packed->second.source.size_bytes;
+    out.modified_ns = packed->second.source.modified_ns;
 }
 
 /// What came of the archive came of what is in it; what was to leave leaves now.
@@ -168,16 +189,16 @@ Result<void> Runner::settle_packed() {
             }
             continue;
         }
+        note_packed(id);
         if (std::string place = join(archive, member_path(id)); place != receipt_item(id).target)
             receipt_item(id).final_path = std::move(place);
-        if (item(id).action == Action::pack || is_folder(id)) {
+        if (item(id).action == Action::pack || is_folder(id))
             settle(id, item(id).outcome == Outcome::merged ? Outcome::merged : Outcome::created);
+        else if (should_stop())
             continue;
-        }
-        if (should_stop()) continue;
-        group_.add({id, Work::Kind::take_away});
-        if (group_.works.size() < group_files_) continue;
-        if (auto flushed = flush(); !flushed) return flushed;
+        else
+            group_.add({id, Work::Kind::take_away});
+        if (auto gone_on = go_on_with_group(); !gone_on) return gone_on;
     }
     return flush();
 }

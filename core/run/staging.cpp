@@ -82,8 +82,10 @@ Result<StagedCopy> stage_once(FileSystem& disk, const Handle& source_folder, con
         auto fresh = disk.stage(into, how.part_name);
         if (!fresh) return failure(fresh.error());
         staged.emplace(std::move(*fresh));
+        if (how.order != nullptr) how.order->wait_for(how.place);
         auto copied = copy_bytes(disk, file, *staged, seen,
                                  how.hash || seen.id.size_bytes <= hashed_anyway_bytes, meter);
+        if (how.order != nullptr) how.order->pass(how.place);
         if (!copied) return failure(copied.error());
         hash = std::move(*copied);
         return {};

@@ -12,6 +12,7 @@
 #include "batch/batch.h"
 #include "files/contents.h"
 #include "files/file_system.h"
+#include "files/parallel.h"
 
 namespace tavlo {
 
@@ -33,7 +34,10 @@ struct Staging {
     bool source_leaves = false;  ///< the source goes afterwards: then it must not be open for writing, nor
                                  ///< lose what cannot be replaced
     bool may_lose = false;       ///< but it may lose attributes, somebody said so
-    std::string part_name;       ///< its hidden name, where there are no nameless files; nobody else's
+    std::string part_name{};     ///< its hidden name, where there are no nameless files; nobody else's
+    /// its bytes are read once those of all before its place are; null: whenever
+    Turnstile* order = nullptr;
+    std::size_t place = 0;
 };
 
 /// Reads a source file completely into a staged one in `into`.

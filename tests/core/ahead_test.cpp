@@ -65,6 +65,26 @@ TEST_CASE("things in turn come in the order in which they were asked for, and on
     }
 }
 
+TEST_CASE("who waits for one thing in turn sees to those behind it meanwhile", "[ahead]") {
+    AheadThreads threads(1);
+    std::latch first_begun(1);
+    std::latch others_done(3);
+    InTurn<std::thread::id> turn(threads);
+    turn.ask([&] {
+        first_begun.count_down();
+        others_done.wait();  // for ever, if nobody saw to them
+        return std::this_thread::get_id();
+    });
+    for (int other = 0; other < 3; ++other)
+        turn.ask([&] {
+            others_done.count_down();
+            return std::this_thread::get_id();
+        });
+    first_begun.wait();
+    CHECK(turn.take() != std::this_thread::get_id());
+    for (int other = 0; other < 3; ++other) CHECK(turn.take() == std::this_thread::get_id());
+}
+
 namespace {
 
 /// Every thing below a folder, by the plainest means: its path from there, "/" behind a folder's.
@@ -239,30 +259,25 @@ TEST_CASE("a name that cannot be looked at while it is read ahead is told with i
     CHECK_FALSE(batch.entries.front().complete);
 }
 
-TEST_CASE("turns in order are taken one after the other, while who asks does something else", "[ahead]") {
+TEST_CASE("what goes through a turnstile goes in the order of its numbers, whoever brings it", "[ahead]") {
     for (const unsigned count : {0U, 1U, 3U}) {
         AheadThreads threads(count);
-        std::vector<std::size_t> taken;  // by one thread: no lock
-        std::set<std::thread::id> by;
-        std::latch begun(count > 0 ? 2 : 1);
-        Turns turns(
-            threads, 300,
-            [&](std::size_t at) {
-                if (at == 0 && count > 0)
-                    begun.arrive_and_wait();  // it begins without anybody waiting for it
-                taken.push_back(at);
-                by.insert(std::this_thread::get_id());
-            },
-            Turns::By::in_order);
-        if (count > 0) begun.arrive_and_wait();
-        turns.finish();
-        REQUIRE(taken.size() == 300);
-        CHECK(std::is_sorted(taken.begin(), taken.end()));
-        CHECK(by.size() == 1);
-        CHECK(by.contains(std::this_thread::get_id()) == (count == 0));
-        Turns(
-            threads, 0, [](std::size_t) { FAIL("nothing was asked for"); }, Turns::By::in_order)
-            .finish();
+        Turnstile order;
+        std::vector<std::size_t> through;  // one at a time: no lock
+        std::atomic<int> at_once = 0;
+        Turns(threads, 300, [&](std::size_t at) {
+            if (at % 7 != 3) {  // those do not come after all, and nobody waits for them for ever
+                order.wait_for(at);
+                CHECK(at_once++ == 0);
+                through.push_back(at);
+                --at_once;
+            }
+            order.pass(at);
+            order.pass(at);
+            order.wait_for(at);  // again: it is through
+        }).finish();
+        CHECK(through.size() == 257);
+        CHECK(std::is_sorted(through.begin(), through.end()));
     }
 }
 
@@ -289,4 +304,44 @@ TEST_CASE("things in turn that nobody takes are dropped: nothing works on them o
         CHECK(threads.ask<int>([] { return 7; })->take() == 7);
         CHECK(begun == at_the_end);
     }
+}
+
+TEST_CASE("named folders are read ahead, and each as it is when its turn has come", "[ahead][disk]") {
+    const bool swapped = GENERATE(false, true);
+    TempFolder temp;
+    for (const char* folder : {"a", "b", "c", "d"})
+        for (int file = 0; file < 3; ++file)
+            temp.write(std::string("from/") + folder + "/" + folder + std::to_string(file), folder);
+    temp.write("from/b2/other", "");
+    temp.write("from/c.txt", "between two folders");
+    class Watched final : public ForwardingFileSystem {
+    public:
+        std::function<void()> while_a_is_read;
+        std::latch b_is_read{1};
+        std::atomic<int> b_was_listed = 0;
+        Result<std::vector<Name>> list(const Handle& folder) override {
+            auto names = disk->list(folder);
+            if (name_of(folder.path()) == "a" && while_a_is_read) while_a_is_read();
+            if (name_of(folder.path()) == "b" && b_was_listed++ == 0) b_is_read.count_down();
+            return names;
+        }
+    } disk;
+    if (swapped && useful_threads() > 1)
+        disk.while_a_is_read = [&] {
+            disk.b_is_read.wait();
+            fs::rename(temp.path("from/b"), temp.path("from/was b"));
+            fs::rename(temp.path("from/b2"), temp.path("from/b"));
+        };
+    const std::vector<std::string> sources{temp.path("from/a"), temp.path("from/b"), temp.path("from/c"),
+                                           temp.path("from/c.txt"), temp.path("from/d")};
+    const Batch batch = value(gather(disk, sources, {}));
+    const bool is_other = swapped && useful_threads() > 1;
+    CHECK(disk.b_was_listed == (is_other ? 2 : 1));
+    const auto b = is_other ? std::vector<std::string>{"b/", "b/other"}
+                            : std::vector<std::string>{"b/", "b/b0", "b/b1", "b/b2"};
+    std::vector<std::string> wanted{"a/", "a/a0", "a/a1", "a/a2"};
+    wanted.insert(wanted.end(), b.begin(), b.end());
+    for (const char* rest : {"c/", "c/c0", "c/c1", "c/c2", "c.txt", "d/", "d/d0", "d/d1", "d/d2"})
+        wanted.emplace_back(rest);
+    CHECK(told(batch, temp.path("from")) == wanted);
 }

@@ -153,3 +153,35 @@ TEST_CASE("whoever stops while an archive is made has none", "[archive][sink]") 
     sink.reset();
     CHECK(std::filesystem::is_empty(yard.temp.path("to")));
 }
+
+TEST_CASE("a small file may be read before its turn, and goes in as it was then", "[archive][sink]") {
+    Yard yard;
+    yard.temp.write("from/a.pdf", "as it was");
+    yard.temp.write("from/large", std::string(3 << 20, 'x'));
+    yard.temp.folder("from/box");
+    yard.temp.write("from/named", "twice");
+    std::filesystem::create_hard_link(yard.temp.path("from/named"), yard.temp.path("from/other"));
+    auto sink = yard.sink("year.tar");
+    CHECK_FALSE(sink->read_ahead(yard.thing("large"), {}));
+    CHECK_FALSE(sink->read_ahead(yard.thing("named"), {}));
+    CHECK_FALSE(sink->read_ahead(yard.thing("box"), {}));
+    const ToPack thing = yard.thing("a.pdf");
+    auto read = sink->read_ahead(thing, {});
+    REQUIRE(read);
+    yard.temp.write("from/a.pdf", "as it is by now");
+    CHECK(sink->is_empty());
+    const auto packed = sink->add(thing, {}, std::move(read));
+    REQUIRE(packed);
+    CHECK(packed->source.id.size_bytes == 9);
+    CHECK(packed->source.id != value(yard.disk.status(yard.from, "a.pdf")).id);  // so it may not leave
+    ToPack other = yard.thing("a.pdf");
+    other.agreed.id.inode += 1;
+    auto refused = sink->read_ahead(other, {});
+    REQUIRE(refused);
+    REQUIRE_FALSE(*refused);
+    CHECK(refused->error().fault == Fault::refused);
+    CHECK_FALSE(sink->add(other, {}, std::move(refused)));
+    CHECK_FALSE(sink->failed());
+    const auto made = value(sink->finish({}));
+    CHECK(yard.list(made).things.size() == 1);
+}
