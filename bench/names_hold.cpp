@@ -44,10 +44,13 @@ int main(int count, char** words) {
         driver.settle();
         holds.begin();
         window.gathering().pickShown();
-        window.bench().setNaming(naming);
         WindowDriver::wait([&] { return window.bench().picks().count() > 0; }, 60'000);
         planned();
-        holds.end("gather and plan");
+        holds.end("picked, and planned");
+        holds.begin();
+        window.bench().setNaming(naming);
+        planned();
+        holds.end("a first step");
         naming.steps.emplace_back(tavlo::LetterCase{tavlo::LetterCase::To::upper});
         holds.begin();
         window.bench().setNaming(naming);

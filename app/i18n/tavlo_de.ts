@@ -6411,6 +6411,14 @@ nach %2</translation>
             <translation>Nichts läuft. Was auf der Werkbank gestartet wird, läuft hier, und seine Quittung bleibt unter Quittungen.</translation>
         </message>
         <message>
+            <source>newest first; this leaves no receipt</source>
+            <translation>das neueste zuerst; hiervon bleibt keine Quittung</translation>
+        </message>
+        <message>
+            <source>Nothing yet. What has gone shows here.</source>
+            <translation>Noch nichts. Was fort ist, erscheint hier.</translation>
+        </message>
+        <message>
             <source>newest first; all of it is in the receipt</source>
             <translation>das neueste zuerst; alles steht in der Quittung</translation>
         </message>
@@ -6610,8 +6618,8 @@ nach %2</translation>
             <translation>Endgültig entfernen …</translation>
         </message>
         <message>
-            <source>Removing for good: %1 of %2 versions looked at</source>
-            <translation>Wird endgültig entfernt: %1 von %2 Fassungen angesehen</translation>
+            <source>Removing for good: %1 of %2 versions</source>
+            <translation>Wird endgültig entfernt: %1 von %2 Fassungen</translation>
         </message>
         <message>
             <source>In the Safe</source>
@@ -6799,6 +6807,13 @@ nach %2</translation>
     </context>
     <context>
         <name>SafeVersions</name>
+        <message numerus="yes">
+            <source>Remove %Ln versions from the Safe for good</source>
+            <translation>
+                <numerusform>%Ln Fassung endgültig aus dem Tresor entfernen</numerusform>
+                <numerusform>%Ln Fassungen endgültig aus dem Tresor entfernen</numerusform>
+            </translation>
+        </message>
         <message>
             <source>Bring back %1.</source>
             <translation>%1 zurückbringen.</translation>

@@ -1278,6 +1278,16 @@
     </message>
 </context>
 <context>
+    <name>SafeVersions</name>
+    <message numerus="yes">
+        <source>Remove %Ln versions from the Safe for good</source>
+        <translation>
+            <numerusform>Remove %Ln version from the Safe for good</numerusform>
+            <numerusform>Remove %Ln versions from the Safe for good</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>Sentence</name>
     <message numerus="yes">
         <location filename="../sentence.cpp" line="150" />

@@ -6411,6 +6411,14 @@ vers %2</translation>
             <translation>Rien n’est en cours. Ce qui démarre sur l’établi tourne ici, et son reçu reste sous Reçus.</translation>
         </message>
         <message>
+            <source>newest first; this leaves no receipt</source>
+            <translation>le plus récent d’abord ; ceci ne laisse pas de reçu</translation>
+        </message>
+        <message>
+            <source>Nothing yet. What has gone shows here.</source>
+            <translation>Rien encore. Ce qui est parti apparaît ici.</translation>
+        </message>
+        <message>
             <source>newest first; all of it is in the receipt</source>
             <translation>le plus récent d’abord ; tout est dans le reçu</translation>
         </message>
@@ -6610,8 +6618,8 @@ vers %2</translation>
             <translation>Retirer pour de bon…</translation>
         </message>
         <message>
-            <source>Removing for good: %1 of %2 versions looked at</source>
-            <translation>Retrait pour de bon : %1 versions examinées sur %2</translation>
+            <source>Removing for good: %1 of %2 versions</source>
+            <translation>Retrait pour de bon : %1 versions sur %2</translation>
         </message>
         <message>
             <source>In the Safe</source>
@@ -6799,6 +6807,13 @@ vers %2</translation>
     </context>
     <context>
         <name>SafeVersions</name>
+        <message numerus="yes">
+            <source>Remove %Ln versions from the Safe for good</source>
+            <translation>
+                <numerusform>Retirer %Ln version du coffre pour de bon</numerusform>
+                <numerusform>Retirer %Ln versions du coffre pour de bon</numerusform>
+            </translation>
+        </message>
         <message>
             <source>Bring back %1.</source>
             <translation>Ramener %1.</translation>

@@ -75,6 +75,7 @@ void OutcomeModel::toggleFolder(int row) {
     const Row folder = line(row);
     const std::string place = tree_ ? placeOf(folder) : std::string();
     if (place.empty()) return;
+    takeRows();
     if (open_.erase(place) > 0) {
         auto first = static_cast<std::size_t>(row) + 1;
         while (first < rows_.size() && (rows_[first].kind == HeldLine || rows_[first].kind == OldName))
@@ -121,6 +122,7 @@ void OutcomeModel::setExisting(const std::string& place, std::shared_ptr<const H
         return;
     }
     existing_[place] = std::move(held);
+    takeRows();
     const auto row = std::find_if(rows_.begin(), rows_.end(), [&](const Row& one) {
         return one.place != no_place && places_[one.place] == place;
     });
@@ -180,10 +182,11 @@ ItemId OutcomeModel::itemAt(int row) const {
 
 int OutcomeModel::rowOfItem(ItemId item) const {
     if (is_whole_) return item < plan_->items.size() ? static_cast<int>(item) : -1;
-    const auto found = std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) {
+    const auto& rows = shownRows();
+    const auto found = std::find_if(rows.begin(), rows.end(), [&](const Row& row) {
         return row.node.item == item && row.kind == Arriving;
     });
-    return found == rows_.end() ? -1 : static_cast<int>(found - rows_.begin());
+    return found == rows.end() ? -1 : static_cast<int>(found - rows.begin());
 }
 
 int OutcomeModel::nextUndecided(int row) const {
@@ -198,6 +201,7 @@ void OutcomeModel::rebuild() {
     rows_.clear();
     places_.clear();
     is_whole_ = false;
+    as_made_ = false;
     if (!plan_) return;
     if (!names_.empty() && tree_ && !flat_ && !share_) {
         for (const auto& nodes : tree_->folders)
@@ -222,7 +226,11 @@ void OutcomeModel::rebuild() {
                 addItem({id, no_folder, nullptr}, 0);
         return;
     }
-    if (tree_->tops.size() == 1) return addFolder(tree_->tops.front(), 0);
+    if (tree_->tops.size() == 1) {
+        as_made_ = open_.empty() && !tree_->first_rows.empty();
+        if (!as_made_) addFolder(tree_->tops.front(), 0);
+        return;
+    }
     for (const FolderId top : tree_->tops) {
         rows_.push_back({Existing, 0, {no_item, top, nullptr}});
         if (open_.contains(tree_->standing().path(top))) addFolder(top, 1);
@@ -258,11 +266,8 @@ void OutcomeModel::addFolder(FolderId folder, int depth) {
 }
 
 void OutcomeModel::addItem(const OutcomeNode& node, int depth) {
-    const ItemRows& wanted = rowsOf(node.item);
-    rows_.push_back({Arriving, depth, node});
-    if (wanted.old_name) rows_.push_back({OldName, depth, {node.item, no_folder, nullptr}});
-    if (tree_ && wanted.held_line)
-        rows_.push_back({HeldLine, depth, {node.item, no_folder, nullptr}});  // else it is not decided here
+    // without a tree what holds its name is not decided here
+    add_rows(rows_, node, rowsOf(node.item), depth, tree_ != nullptr);
 }
 
 const ItemRows& OutcomeModel::rowsOf(ItemId id) const { return tree_ ? tree_->rows[id] : list_->rows[id]; }

@@ -40,9 +40,7 @@ public:
         ItemRole,      ///< tavlo::ItemId, no_item for what is there already
         WaitingRole    ///< needs a decision
     };
-    /// Leaving: of a row that arrives nowhere, but goes. OldName: below one that gets another name where it
-    /// is.
-    enum Kind : std::uint8_t { Existing, Arriving, HeldLine, Leaving, OldName };
+    using enum OutcomeRow::Kind;
 
     explicit OutcomeModel(QObject* parent = nullptr) : QAbstractTableModel(parent) {}
 
@@ -89,22 +87,18 @@ signals:
     void foldersWanted(const std::vector<std::string>& places);
 
 private:
-    static constexpr std::uint32_t no_place = UINT32_MAX;
-    /// Small, as there may be a million: what is shown of a row is put together when it is seen.
-    struct Row {  // small: there may be a million
-        Row(Kind what, int level, const OutcomeNode& of, std::uint32_t path = no_place, bool leaves = false)
-            : kind(what), goes(leaves), depth(static_cast<std::uint16_t>(level)), place(path), node(of) {}
-        Kind kind;
-        bool goes;  ///< it is there now, and goes with the folder that it lies in
-        std::uint16_t depth;
-        std::uint32_t place;  ///< of a folder that nobody has listed yet: its path, in `places_`
-        OutcomeNode node;
-    };
+    static constexpr std::uint32_t no_place = OutcomeRow::no_place;  ///< places are numbers in `places_`
+    using Row = OutcomeRow;
+    const std::vector<Row>& shownRows() const { return as_made_ ? tree_->first_rows : rows_; }
     /// Of the list as it is shown.
-    std::size_t lines() const { return is_whole_ ? plan_->items.size() : rows_.size(); }
+    std::size_t lines() const { return is_whole_ ? plan_->items.size() : shownRows().size(); }
     Row line(int at) const {
         if (is_whole_) return {Arriving, 0, {static_cast<tavlo::ItemId>(at), tavlo::no_folder, nullptr}};
-        return rows_[static_cast<std::size_t>(at)];
+        return shownRows()[static_cast<std::size_t>(at)];
+    }
+    /// Before single ones of them are put in, or taken out.
+    void takeRows() {
+        if (std::exchange(as_made_, false)) rows_ = tree_->first_rows;
     }
     void rebuild();
     void addFolder(tavlo::FolderId folder, int depth);
@@ -129,6 +123,7 @@ private:
     std::shared_ptr<const tavlo::Plan> plan_;
     std::shared_ptr<const PlanList> list_;  ///< of a plan without a tree
     std::vector<Row> rows_;
+    bool as_made_ = false;   ///< the tree's own rows are shown, which were made elsewhere
     bool is_whole_ = false;  ///< a line for each item, and nothing else: so there are no rows to be made
     std::vector<std::string> places_;
     std::set<std::string> open_;  ///< folders that are open, by path

@@ -87,7 +87,9 @@ void Bench::takeAll() { set(asked_.job.what, Selection{}); }
 std::string Bench::reasonToWait() const {
     constexpr std::size_t few = 1000;  // so many things that were picked one by one are counted in no time
     if (picks_.count() > few) return "many things were picked one by one";
-    return reason_to_wait(wholeJob());
+    Asked whole(wholeJob(), asked_.decisions);
+    whole.typed = asked_.typed;
+    return reason_to_wait(whole);
 }
 
 void Bench::restore() {

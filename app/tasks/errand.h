@@ -39,13 +39,17 @@ struct LeaveFailed {  ///< what failed of a run, or these of that, is left as it
     std::vector<std::uint64_t> numbers{};
 };
 
+struct RemoveForGood {  ///< versions in the Safe, by their ids; it has no receipt, and no undo
+    std::shared_ptr<const std::vector<std::string>> versions;
+};
+
 }  // namespace errands
 
 /// What a lane is to carry out: a sentence for people, and one of these.
 struct Errand {
     QString sentence;
     std::variant<errands::CarryOut, errands::CarryOutCounting, errands::DoJob, errands::GoOn,
-                 errands::TakeBack, errands::TryAgain, errands::LeaveFailed>
+                 errands::TakeBack, errands::TryAgain, errands::LeaveFailed, errands::RemoveForGood>
         what{};
     std::shared_ptr<const tavlo::Job> job{};  ///< that it came of; null where it came of none
     bool at_once = false;                     ///< it is small, and waits for no other run

@@ -154,6 +154,34 @@ void sort_nodes(const Plan& plan, std::vector<OutcomeNode>& nodes) {
 
 }  // namespace
 
+void add_rows(std::vector<OutcomeRow>& rows, const OutcomeNode& node, const ItemRows& wanted, int depth,
+              bool with_held) {
+    rows.emplace_back(OutcomeRow::Arriving, depth, node);
+    const OutcomeNode beside{node.item, no_folder, nullptr};
+    if (wanted.old_name) rows.emplace_back(OutcomeRow::OldName, depth, beside);
+    if (wanted.held_line && with_held) rows.emplace_back(OutcomeRow::HeldLine, depth, beside);
+}
+
+namespace {
+
+/// Folders that nobody has listed have numbers where they are shown: with one of those there is nothing to be
+/// made ahead.
+std::vector<OutcomeRow> first_rows_of(const OutcomeTree& tree, const std::vector<OutcomeNode>& nodes) {
+    std::vector<OutcomeRow> rows;
+    rows.reserve(nodes.size() * (tree.plan->standing ? 2 : 1));
+    for (const OutcomeNode& node : nodes) {
+        if (node.item != no_item && node.folder != no_folder && tree.is_unread(node.folder)) return {};
+        if (node.item == no_item && node.held->status.type == FileType::folder) return {};
+        if (node.item != no_item)
+            add_rows(rows, node, tree.rows[node.item], 0, true);
+        else if (node.held->name.front() != '.')
+            rows.emplace_back(OutcomeRow::Existing, 0, OutcomeNode{no_item, no_folder, node.held});
+    }
+    return rows;
+}
+
+}  // namespace
+
 std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan> plan,
                                                      std::shared_ptr<const Survey> survey,
                                                      std::int64_t now_ns) {
@@ -184,5 +212,6 @@ std::shared_ptr<const OutcomeTree> OutcomeTree::make(std::shared_ptr<const Plan>
         if (held != nullptr) place_held(*tree, *held, tree->folders[id], now_ns);
     }
     for (auto& nodes : tree->folders) sort_nodes(*plan, nodes);
+    if (tree->tops.size() == 1) tree->first_rows = first_rows_of(*tree, tree->folders[tree->tops.front()]);
     return tree;
 }

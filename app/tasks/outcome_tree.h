@@ -44,6 +44,28 @@ struct OutcomeNode {
     const tavlo::Held* held = nullptr;  ///< what is there, where nothing of the batch wants the name
 };
 
+/// One row of a list of them. Small, as there may be a million: what is shown of it is put together when it is
+/// seen.
+struct OutcomeRow {
+    /// Leaving: of a row that arrives nowhere, but goes. OldName: below one that gets another name where it
+    /// is.
+    enum Kind : std::uint8_t { Existing, Arriving, HeldLine, Leaving, OldName };
+    static constexpr std::uint32_t no_place = UINT32_MAX;
+
+    OutcomeRow(Kind what, int level, const OutcomeNode& of, std::uint32_t path = no_place,
+               bool leaves = false)
+        : kind(what), goes(leaves), depth(static_cast<std::uint16_t>(level)), place(path), node(of) {}
+    Kind kind;
+    bool goes;  ///< it is there now, and goes with the folder that it lies in
+    std::uint16_t depth;
+    std::uint32_t place;  ///< of a folder that nobody has listed yet: a number of its path
+    OutcomeNode node;
+};
+/// Those of an item, at the end.
+/// with_held  also what holds its name
+void add_rows(std::vector<OutcomeRow>& rows, const OutcomeNode& node, const ItemRows& wanted, int depth,
+              bool with_held);
+
 /// What goes with an item that leaves.
 struct Weight {
     std::uint64_t files = 0;
@@ -61,6 +83,8 @@ struct OutcomeTree {
     bool single_rows = false;                       ///< as are_single() has it
     /// the folders that it shows: the destination, or those that things lie in
     std::vector<tavlo::FolderId> tops;
+    /// of the one folder that it shows, as long as none in it is open; empty: they are made where they are shown
+    std::vector<OutcomeRow> first_rows;
     std::vector<Weight> weights;    ///< by item, of a plan that removes; else empty
     Weight leaving;                 ///< of all that leaves
     std::uint64_t staying = 0;      ///< files beside what leaves, in the same folders

@@ -28,11 +28,11 @@
 
 /// What came of it.
 struct RunEnd {
-    std::shared_ptr<const tavlo::Plan> plan;  ///< null where a run was gone on with
-    std::optional<tavlo::ReceiptHead> head;   ///< none: it could not be carried out
-    QString why;                              ///< and this is why
-    bool waits = false;     ///< for a disk that is not there: it can be gone on with once it is
-    NamesByFolder settled;  ///< of what was named as a source and is settled as a whole
+    std::optional<tavlo::ReceiptHead> head;  ///< none: it could not be carried out
+    QString why;                             ///< and this is why; else what of it did not work
+    bool waits = false;       ///< for a disk that is not there: it can be gone on with once it is
+    bool from_batch = false;  ///< it was carried out for what was in hand: what it left stays there
+    NamesByFolder settled;    ///< of what was named as a source and is settled as a whole
 };
 
 enum class LaneState {
@@ -125,6 +125,8 @@ public:
     void wish(RunFault::Wish wish, const std::vector<std::size_t>& faults);
 
     bool isAtOnce() const { return errand_.at_once; }
+    /// What it does is not undone, and it is not gone on with.
+    bool isForGood() const { return errand_.as<errands::RemoveForGood>() != nullptr; }
     bool isLive() const { return live_run_; }
     bool isAllowed() const { return allowed_; }
     bool isPaused() const { return paused_; }

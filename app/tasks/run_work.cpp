@@ -29,22 +29,17 @@ bool is_open(Outcome outcome) { return outcome == Outcome::undecided || outcome 
 /// Named sources of which nothing is left to do: no item undecided, failed or not reached.
 /// asked  what was in hand; of what lies in an archive, or in a folder whose contents alone were meant, that
 ///        is what is settled
-Settled settled_sources(const Plan& plan, const std::vector<Outcome>& results, const Job* asked) {
-    std::vector<bool> open(plan.batch->entries.size());
-    for (ItemId id = 0; id < plan.items.size(); ++id) {
-        const bool left = is_open(results[id]) || results[id] == Outcome::planned;
-        if (plan.leaves(plan.items[id])) continue;
-        for (EntryId at = plan.items[id].entry; left && at != no_entry && !open[at];
-             at = plan.batch->entries[at].parent)
-            open[at] = true;
-    }
+/// open   by entry: something is left to do about it
+Settled settled_sources(const Batch& batch, std::vector<bool> open, const Job* asked) {
+    for (EntryId id = static_cast<EntryId>(open.size()); id-- > 0;)
+        if (open[id] && batch.entries[id].parent != no_entry) open[batch.entries[id].parent] = true;
     Settled settled;
     std::map<std::string, bool>
         inside;  // by the folder that they lie in: whether all of what was named there is settled
-    for (EntryId id = 0; id < plan.batch->entries.size(); ++id) {
-        const Entry& entry = plan.batch->entries[id];
-        if (!plan.batch->is_named(entry) || entry.made) continue;
-        const std::string folder = plan.batch->folders.path(entry.folder);
+    for (EntryId id = 0; id < batch.entries.size(); ++id) {
+        const Entry& entry = batch.entries[id];
+        if (!batch.is_named(entry) || entry.made) continue;
+        const std::string folder = batch.folders.path(entry.folder);
         if (!open[id]) settled[folder].push_back(entry.name);
         auto& all = inside.try_emplace(folder, true).first->second;
         all = all && !open[id];
@@ -75,13 +70,14 @@ public:
         auto head = store_ ? go() : Result<ReceiptHead>(failure(store_.error()));
         const bool waits =
             !head && errand_.as<errands::GoOn>() != nullptr && head.error().fault == Fault::unreachable;
-        if (!head) return {plan_, std::nullopt, error_words(head.error()), waits, {}};
-        RunEnd end{plan_, *head, {}, false, {}};
+        if (!head) return {std::nullopt, error_words(head.error()), waits, false, {}};
+        const bool planned = plan_ && plan_->traits().comes_from_batch;
+        RunEnd end{*head, why_, false, planned || grown_, {}};
         Settled settled;
         if (grown_)
             settled = settled_of_grown(*head);
-        else if (plan_ && plan_->traits().comes_from_batch)
-            settled = settled_sources(*plan_, results_, errand_.job.get());
+        else if (planned)
+            settled = settled_of_planned();
         for (auto& [folder, names] : settled)
             end.settled.emplace(folder, std::make_shared<const std::vector<std::string>>(std::move(names)));
         return end;
@@ -93,9 +89,7 @@ private:
     }
 
     Result<ReceiptHead> carry_out_one(const errands::CarryOutCounting& counting) {
-        auto head = carry_out_growing(*disk_, **store_, counting.asked, options_, events_, counted_, &grown_);
-        plan_ = grown_;
-        return head;
+        return carry_out_growing(*disk_, **store_, counting.asked, options_, events_, counted_, &grown_);
     }
     Result<ReceiptHead> carry_out_one(const errands::DoJob& wanted) {
         Asked asked = wanted.job;
@@ -115,6 +109,26 @@ private:
     }
     Result<ReceiptHead> carry_out_one(const errands::LeaveFailed& left) {
         return leave_failed(**store_, left.receipt, left.numbers);
+    }
+
+    Result<ReceiptHead> carry_out_one(const errands::RemoveForGood& chosen) {
+        counted_({chosen.versions->size(), 0, true});
+        ReceiptHead head;  // of no receipt: what came of it
+        head.operation = Operation::remove;
+        head.state = RunState::done;
+        Removing how{.stop = options_.stop, .pace = options_.pace};
+        how.removed = [&](const SafeEntry& entry) {
+            ReceiptItem item;
+            item.source = entry.original;
+            item.action = Action::take_away;
+            item.result = Outcome::removed;
+            head.totals.count(item.result);
+            events_.item(static_cast<ItemId>(head.totals.items++), item);
+        };
+        const auto emptied = remove_versions(*disk_, **store_, *chosen.versions, how);
+        if (!emptied) return failure(emptied.error());
+        if (!emptied->problems.empty()) why_ = error_words(emptied->problems.front());
+        return head;
     }
 
     Result<ReceiptHead> carry_out_one(const errands::TakeBack& back) {
@@ -183,10 +197,19 @@ private:
             if (is_open(item.result)) open.insert(item.source);
         });
         if (!read) return {};
-        std::vector<Outcome> came(grown_->items.size(), Outcome::created);
-        for (ItemId id = 0; id < grown_->items.size() && !open.empty(); ++id)
-            if (open.contains(grown_->source_path(grown_->items[id]))) came[id] = Outcome::undecided;
-        return settled_sources(*grown_, came, errand_.job.get());
+        std::vector<bool> entries(grown_->entries.size());
+        for (EntryId id = 0; id < entries.size() && !open.empty(); ++id)
+            entries[id] = open.contains(grown_->source_path(grown_->entries[id]));
+        return settled_sources(*grown_, std::move(entries), errand_.job.get());
+    }
+
+    Settled settled_of_planned() {
+        std::vector<bool> open(plan_->batch->entries.size());
+        for (ItemId id = 0; id < plan_->items.size(); ++id) {
+            const bool is_left = is_open(results_[id]) || results_[id] == Outcome::planned;
+            if (is_left && !plan_->leaves(plan_->items[id])) open[plan_->items[id].entry] = true;
+        }
+        return settled_sources(*plan_->batch, std::move(open), errand_.job.get());
     }
 
     const std::string& state_folder_;
@@ -198,8 +221,9 @@ private:
     std::unique_ptr<FileSystem> disk_;
     Result<std::unique_ptr<Store>> store_;
     std::shared_ptr<const Plan> plan_;
-    std::shared_ptr<const Plan> grown_;
+    std::shared_ptr<const Batch> grown_;  ///< all that was counted while it was copied
     std::vector<Outcome> results_;
+    QString why_;  ///< what did not work of what was done
 };
 
 }  // namespace

@@ -78,6 +78,13 @@ void Runs::undoAtOnce(const std::string& receipt, const QString& sentence, Then 
     small_[&beginInNewLane({sentence, errands::TakeBack{receipt}, {}, true})] = std::move(then);
 }
 
+RunLane& Runs::removeForGood(std::shared_ptr<const std::vector<std::string>> versions,
+                             const QString& sentence, Then then) {
+    RunLane& lane = beginInNewLane({sentence, errands::RemoveForGood{std::move(versions)}, {}, true});
+    small_[&lane] = std::move(then);
+    return lane;
+}
+
 void Runs::start(std::shared_ptr<const Plan> plan, const QString& sentence, std::shared_ptr<const Job> job) {
     const std::string continues = plan->traits().comes_from_batch ? unsettled_ : std::string();
     beginInNewLane({sentence, errands::CarryOut{std::move(plan), continues}, std::move(job)});
@@ -265,7 +272,7 @@ void Runs::takeEnd(RunLane& lane, const RunEnd& end) {
     arrange();
     emit lanesChanged();
     // what it left undecided stays in hand; once that is settled, the same run goes on with it
-    if (end.head && end.plan && end.plan->traits().comes_from_batch) {
+    if (end.head && end.from_batch) {
         const auto& totals = end.head->totals;
         const bool leaves_some = totals.of(Outcome::undecided) + totals.of(Outcome::failed) > 0;
         unsettled_ = leaves_some && end.head->state == RunState::done ? end.head->id : std::string();

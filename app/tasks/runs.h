@@ -43,6 +43,9 @@ public:
     void startAtOnce(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence,
                      std::shared_ptr<const tavlo::Job> job, Then then);
     void undoAtOnce(const std::string& receipt, const QString& sentence, Then then);
+    /// Versions go from the Safe for good; that waits for no run either.
+    RunLane& removeForGood(std::shared_ptr<const std::vector<std::string>> versions, const QString& sentence,
+                           Then then);
     /// Goes on with a run that was stopped or interrupted.
     void resume(const std::string& receipt, const QString& sentence);
     /// Looks for runs that were interrupted or paused, and for those that another program carries out;

@@ -14,6 +14,7 @@
 #include "run/safe_folder.h"
 #include "run/volumes.h"
 #include "select/name_filter.h"
+#include "tasks/runs.h"
 #include "text.h"
 #include "undo/take_back.h"
 
@@ -107,6 +108,14 @@ Result<Seen> look_at(Store& store, const SafeEntry& entry) {
 
 void SafeVersions::sorry(const Error& error) { emit failed(error_words(error)); }
 
+SafeVersions::SafeVersions(std::string state_folder, Runs& runs, QObject* parent)
+    : QObject(parent), state_folder_(std::move(state_folder)), runs_(runs) {
+    connect(&runs_, &Runs::progressed, this, [this] {
+        if (removing_ && removing_->isLive())
+            emit removing(removing_->status().done.items, removing_->status().all.items);
+    });
+}
+
 void SafeVersions::list() {
     ask(
         lists_, [](Store& store, const std::stop_token&) { return list_safes(store); },
@@ -188,27 +197,14 @@ void SafeVersions::collect(std::function<void(const std::function<void(const Saf
 }
 
 void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
-    struct Ended {
-        std::size_t removed = 0;
-        std::optional<Error> problem{};
-    };
-    const auto remove = [this, choice = std::move(choice)](Store& store,
-                                                           const std::stop_token&) -> Result<Ended> {
-        const auto report = [&, next = std::chrono::steady_clock::time_point{}](std::uint64_t done,
-                                                                                std::uint64_t of) mutable {
-            if (std::chrono::steady_clock::now() < next) return;
-            next = std::chrono::steady_clock::now() + between_reports;
-            later(this, [this, done, of] { emit removing(done, of); });
-        };
-        // the names of a million that went are not for the interface's thread to let go of
-        const auto emptied = remove_versions(*make_disk(), store, choice->ids, report);
-        if (!emptied) return failure(emptied.error());
-        Ended ended{emptied->removed.size()};
-        if (!emptied->problems.empty()) ended.problem = emptied->problems.front();
-        return ended;
-    };
-    ask(changes_, remove, [this](const Ended& ended) {
-        if (ended.problem) emit failed(error_words(*ended.problem));
-        emit removed(ended.removed);
-    });
+    const auto count = static_cast<int>(choice->ids.size());
+    removing_ = &runs_.removeForGood(
+        {choice, &choice->ids}, tr("Remove %Ln versions from the Safe for good", nullptr, count),
+        [here = QPointer(this), choice](const RunEnd& end) mutable {
+            if (!here) return;
+            // the names of a million that went are not for the interface's thread to let go of
+            here->retired_.take(std::move(choice));
+            if (!end.why.isEmpty()) emit here->failed(end.why);
+            emit here->removed(end.head ? end.head->totals.of(Outcome::removed) : 0);
+        });
 }

@@ -4,6 +4,7 @@
 #pragma once
 
 #include <QObject>
+#include <QPointer>
 #include <array>
 #include <functional>
 #include <memory>
@@ -14,7 +15,11 @@
 #include "keep/store.h"
 #include "plan/plan.h"
 #include "row_ranges.h"
+#include "tasks/retirement.h"
+#include "tasks/run_lane.h"
 #include "tasks/store_worker.h"
+
+class Runs;
 
 /// One version in the Safe, as it is listed.
 struct SafeRow {
@@ -81,8 +86,7 @@ class SafeVersions final : public QObject {
     Q_OBJECT
 
 public:
-    explicit SafeVersions(std::string state_folder, QObject* parent = nullptr)
-        : QObject(parent), state_folder_(std::move(state_folder)) {}
+    SafeVersions(std::string state_folder, Runs& runs, QObject* parent = nullptr);
 
     void list();
     /// arranged() tells; `keep` is the id of a version that is to be found again.
@@ -95,6 +99,7 @@ public:
     /// where_taken  see prepare_restore()
     void planRestore(const std::string& entry, const std::string& into,
                      std::optional<tavlo::Decision> where_taken);
+    /// In a lane of its own, where it can be paused and stopped.
     void remove(std::shared_ptr<const SafeChoice> choice);
 
 signals:
@@ -105,7 +110,7 @@ signals:
     void restorePlanned(std::shared_ptr<const tavlo::Plan> plan, const QString& sentence);
     /// The place that the version is to come back to is held.
     void placeTaken(const std::string& entry, const std::string& into, const QString& why);
-    /// So many have been looked at, of all in the Safe; now and then.
+    /// So many of those have gone; now and then.
     void removing(std::uint64_t done, std::uint64_t of);
     void removed(std::size_t count);
     void failed(const QString& why);
@@ -121,6 +126,9 @@ private:
     void collect(std::function<void(const std::function<void(const SafeRow&)>& take)> rows_of);
 
     std::string state_folder_;
+    Runs& runs_;
+    QPointer<RunLane> removing_;
+    Retirement retired_;
     StoreWorker lists_{Worker::Serves::newest, state_folder_};
     StoreWorker looks_{Worker::Serves::newest, state_folder_};
     StoreWorker changes_{Worker::Serves::each, state_folder_};

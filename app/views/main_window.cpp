@@ -62,7 +62,7 @@ MainWindow::MainWindow(const std::string& folder, const std::string& state_folde
     past_ = new PastRuns(state_folder, this);
     notes_ = new DesktopNotes(DesktopNotes::sessionBus(), QDBusConnection::systemBus(), this);
     small_jobs_ = new SmallJobs(state_folder, *runs_, bench_->history(), this);
-    versions_ = new SafeVersions(state_folder, this);
+    versions_ = new SafeVersions(state_folder, *runs_, this);
     keeping_ = new Keeping(state_folder, this);
     saved_jobs_ = new SavedJobs(state_folder, this);
     job_runs_ = new JobRuns(state_folder, *runs_, this);

@@ -17,12 +17,13 @@ namespace tavlo {
 /// must not be able to change what becomes of what came before: so not where several could want one name, nor
 /// where folders are left out by what is in them, or things leave the destination.
 std::string reason_to_wait(const Job& job);
+std::string reason_to_wait(const Asked& asked);
 
 /// How far the counting is.
 struct Counted {
     std::uint64_t items = 0;
-    std::uint64_t bytes = 0;
-    bool all = false;  ///< it has come to its end
+    std::uint64_t bytes = 0;  ///< of the files that arrive
+    bool all = false;         ///< it has come to its end
 };
 
 /// Copies while the batch is still being counted: what collides with nothing and was counted is carried out,
@@ -30,11 +31,11 @@ struct Counted {
 /// known. Each part is in the journal before it begins. A run that is interrupted is recovered as far as it
 /// was counted, and says of the rest that it was not.
 /// counted  called after each part was counted
-/// plan     gets the last plan, of the whole batch, for who wants to know what is left of it
+/// batch    gets all that was counted, for who wants to know what is left of it
 /// errors   as prepare() and carry_out(); refused: see reason_to_wait(), or what prepare() would have refused
 Result<ReceiptHead> carry_out_growing(FileSystem& disk, Store& store, const Asked& asked,
                                       const RunOptions& options = {}, const RunEvents& events = {},
                                       const std::function<void(const Counted&)>& counted = {},
-                                      std::shared_ptr<const Plan>* plan = nullptr);
+                                      std::shared_ptr<const Batch>* batch = nullptr);
 
 }  // namespace tavlo

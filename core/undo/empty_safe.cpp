@@ -55,26 +55,35 @@ bool remove_version(FileSystem& disk, SafeSlots& slots, const SafeEntry& noted,
 
 /// A group of versions after the other: first they go from the disk, durably, then from the index. One that
 /// went and is still in the index, as after a power cut, is found to be gone the next time.
-Result<Emptied> remove_where(FileSystem& disk, Store& store, const EmptyProgress& progress,
+Result<Emptied> remove_where(FileSystem& disk, Store& store, const Removing& how,
                              const std::function<bool(const SafeEntry&, Emptied&)>& wanted) {
     const auto all = store.safe_count();
     if (!all) return failure(all.error());
     Emptied emptied;
     SafeSlots slots(disk, store);
     std::uint64_t looked_at = 0;
-    for (std::string last;;) {
+    const auto goes_on = [&] {
+        return !how.stop.stop_requested() && (how.pace == nullptr || how.pace->wait(how.stop));
+    };
+    for (std::string last; goes_on();) {
         const auto entries = store.some_safe_entries(last, in_a_group);
         if (!entries) return failure(entries.error());
         if (entries->empty()) break;
         last = entries->back().id;
         std::vector<std::string> gone;
+        std::vector<const SafeEntry*> removed;
         for (const SafeEntry& entry : *entries) {
-            if (wanted(entry, emptied) && remove_version(disk, slots, entry, emptied.problems))
+            if (!goes_on()) break;
+            if (wanted(entry, emptied) && remove_version(disk, slots, entry, emptied.problems)) {
                 gone.push_back(entry.id);
-            if (progress) progress(++looked_at, *all);
+                removed.push_back(&entry);
+            }
+            if (how.progress) how.progress(++looked_at, *all);
         }
         if (auto durable = slots.settle(); !durable) return failure(durable.error());
         if (auto forgotten = store.forget_safe_entries(gone); !forgotten) return failure(forgotten.error());
+        if (how.removed)
+            for (const SafeEntry* entry : removed) how.removed(*entry);
         emptied.removed.insert(emptied.removed.end(), gone.begin(), gone.end());
     }
     slots.tidy();
@@ -98,11 +107,12 @@ bool stands_in_source(FileSystem& disk, const SafeEntry& version, const Handle& 
 Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::uint64_t> older_than_days,
                            const EmptyProgress& progress) {
     if (!older_than_days)
-        return remove_where(disk, store, progress, [](const SafeEntry&, Emptied&) { return true; });
+        return remove_where(disk, store, {.progress = progress},
+                            [](const SafeEntry&, Emptied&) { return true; });
     auto seen = store.times_seen();
     if (!seen) return failure(seen.error());
     const Ages ages(std::move(*seen), store.time());
-    return remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied& emptied) {
+    return remove_where(disk, store, {.progress = progress}, [&](const SafeEntry& entry, Emptied& emptied) {
         const auto age = ages.of(entry);
         if (!age)
             emptied.problems.push_back(
@@ -114,9 +124,9 @@ Result<Emptied> empty_safe(FileSystem& disk, Store& store, std::optional<std::ui
 }
 
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
-                                const EmptyProgress& progress) {
+                                const Removing& how) {
     const std::unordered_set<std::string> of_them(entries.begin(), entries.end());
-    return remove_where(disk, store, progress,
+    return remove_where(disk, store, how,
                         [&](const SafeEntry& entry, Emptied&) { return of_them.contains(entry.id); });
 }
 
@@ -153,13 +163,14 @@ Result<Emptied> remove_proved(FileSystem& disk, Store& store, const std::string&
     };
     if (auto read = store.each_settled(head->undoes, Store::Order::forwards, prove); !read)
         return failure(read.error());
-    auto emptied = remove_where(disk, store, progress, [&](const SafeEntry& entry, Emptied& so_far) {
-        if (unproved.contains(entry.id))
-            so_far.problems.push_back({Fault::refused, 0,
-                                       "stays in the Safe, as its source does not hold the same bytes now",
-                                       entry.original});
-        return proved.contains(entry.id);
-    });
+    auto emptied =
+        remove_where(disk, store, {.progress = progress}, [&](const SafeEntry& entry, Emptied& so_far) {
+            if (unproved.contains(entry.id))
+                so_far.problems.push_back(
+                    {Fault::refused, 0, "stays in the Safe, as its source does not hold the same bytes now",
+                     entry.original});
+            return proved.contains(entry.id);
+        });
     return emptied;
 }
 

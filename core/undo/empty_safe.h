@@ -5,10 +5,12 @@
 
 #include <functional>
 #include <optional>
+#include <stop_token>
 #include <string>
 #include <vector>
 
 #include "files/file_system.h"
+#include "files/pace.h"
 #include "keep/store.h"
 
 namespace tavlo {
@@ -29,9 +31,16 @@ using EmptyProgress = std::function<void(std::uint64_t, std::uint64_t)>;
 Result<Emptied> empty_safe(FileSystem& disk, Store& store,
                            std::optional<std::uint64_t> older_than_days = std::nullopt,
                            const EmptyProgress& progress = {});
+/// How it goes on with many: what it tells, and how it is steered.
+struct Removing {
+    EmptyProgress progress{};
+    std::function<void(const SafeEntry&)> removed{};  ///< each that went, once it has gone durably
+    std::stop_token stop{};                           ///< between two versions; what went is gone
+    Pace* pace = nullptr;                             ///< held: it waits between two
+};
 /// The same for versions that were chosen.
 Result<Emptied> remove_versions(FileSystem& disk, Store& store, const std::vector<std::string>& entries,
-                                const EmptyProgress& progress = {});
+                                const Removing& how = {});
 /// The same for what the undo of a copy took away, as far as the bytes are proved to stand in the copy's
 /// source.
 /// undo     the receipt of the undo

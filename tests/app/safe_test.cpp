@@ -13,7 +13,9 @@
 #include "support/temp_folder.h"
 #include "tasks/bench.h"
 #include "tasks/keeping.h"
+#include "tasks/runs.h"
 #include "undo/take_back.h"
+#include "views/runs/lane_view.h"
 #include "views/safe/safe_page.h"
 #include "window_driver.h"
 
@@ -21,9 +23,15 @@ using namespace tavlo;
 
 namespace {
 
-/// A window after a run that has set two versions aside.
+/// A window after a run that has set two versions aside, and so many more.
 struct SafeScene {
-    SafeScene() {
+    explicit SafeScene(int more = 0) {
+        std::vector<std::string> sources{temp.path("from/a.txt"), temp.path("from/b.txt")};
+        for (int i = 0; i < more; ++i) {
+            const std::string name = "more-" + std::to_string(i);
+            sources.push_back(temp.write("from/" + name, "new " + name));
+            temp.write("to/" + name, "old, and longer " + name);
+        }
         for (const char* name : {"a.txt", "b.txt"}) {
             temp.write(std::string("from/") + name, std::string("new ") + name);
             temp.write(std::string("to/") + name, std::string("old, and longer ") + name);
@@ -33,14 +41,14 @@ struct SafeScene {
         window->show();
         driver.emplace(*window);
         REQUIRE(driver->settle());
-        window->bench().replacePicks({temp.path("from/a.txt"), temp.path("from/b.txt")});
+        window->bench().replacePicks(sources);
         window->bench().setDestination(temp.path("to"));
         window->bench().setCollisionRule(CollisionRule::incoming_wins);
         REQUIRE(driver->settle());
         driver->click("start");
         REQUIRE(driver->settle());
         driver->click("placeSafe");
-        REQUIRE(WindowDriver::wait([this] { return rows() == 2; }));
+        REQUIRE(WindowDriver::wait([&] { return rows() == 2 + more; }));
     }
     ~SafeScene() {
         window.reset();
@@ -101,6 +109,49 @@ TEST_CASE("versions are removed for good only after what that means was said", "
     REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
     CHECK((*Store::open(shelf.temp.path("state")))->safe_entries()->empty());
     CHECK(shelf.temp.read("to/a.txt") == "new a.txt");
+}
+
+TEST_CASE("removing for good has a lane: it is paused there, and stopped, and what did not go stays",
+          "[window][safe]") {
+    constexpr int files = 300;
+    SafeScene shelf(files);
+    const auto left = [&] {
+        return static_cast<int>((*Store::open(shelf.temp.path("state")))->safe_entries()->size());
+    };
+    shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
+    shelf.driver->click("safeRemove");
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
+    QStringList said;
+    QObject::connect(shelf.driver->find<SafePage>("safePage"), &SafePage::said,
+                     [&](const QString& words) { said << words; });
+    Runs& runs = shelf.window->runs();
+    const auto before = runs.lanes().size();
+    bool held = false;
+    const auto holding = QObject::connect(&runs, &Runs::lanesChanged, [&] {
+        if (!held && runs.lanes().front()->isLive()) held = true, runs.lanes().front()->setPaused(true);
+    });
+    shelf.driver->click("safeYes");
+    QObject::disconnect(holding);
+    REQUIRE(runs.lanes().size() == before + 1);
+    RunLane& lane = *runs.lanes().front();
+    CHECK(lane.status().sentence == "Remove 302 versions from the Safe for good");
+    CHECK(lane.status().state == LaneState::paused);
+    CHECK(left() > 0);
+    LaneView view(runs, lane);
+    CHECK_FALSE(view.findChild<QPushButton*>(QStringLiteral("laneMore"))->isVisibleTo(&view));
+    CHECK_FALSE(view.findChild<QPushButton*>(QStringLiteral("laneReceipt"))->isVisibleTo(&view));
+    runs.stop(lane, RunLane::After::keep);
+    REQUIRE(WindowDriver::wait([&] { return runs.lanes().size() == before; }));
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == left(); }));
+    REQUIRE(left() > 0);
+    const int gone = files + 2 - left();
+    CHECK(said.last() == QStringLiteral("%1 versions are gone for good.").arg(gone));
+    shelf.driver->key("safeList", Qt::Key_A, Qt::ControlModifier);
+    shelf.driver->click("safeRemove");
+    REQUIRE(WindowDriver::wait([&] { return shelf.isShown("safeQuestion"); }));
+    shelf.driver->click("safeYes");
+    REQUIRE(WindowDriver::wait([&] { return shelf.rows() == 0; }));
+    CHECK(left() == 0);
 }
 
 TEST_CASE("the Safe's list is narrowed, put in order, and emptied by what its menu names", "[window][safe]") {

@@ -161,6 +161,20 @@ TEST_CASE("what cannot begin before it is counted is refused with its reason, an
                ContainsSubstring("one name"));
     CHECK_THAT(refused(copy({temp.path("from/box")}, temp.path("from/box/in it"))),
                ContainsSubstring("folder into itself"));
+    Job chosen = copy({temp.path("from/box")}, temp.path("to"));
+    chosen.what.files.name = {"a*"};
+    CHECK_THAT(refused(chosen), ContainsSubstring("files are chosen"));
+    temp.write("to/box/a", "b");
+    const Job job = copy({temp.path("from/box")}, temp.path("to"));
+    const auto plan = value(prepare(*jobs.disk, job)).plan;
+    Decisions decided;
+    PairDecision held_makes_room{plan->pair(plan->items.back()), Decision::rename};
+    held_makes_room.renames_held = true;
+    decided.add(plan->source_path(plan->items.back()), held_makes_room);
+    CHECK_FALSE(carry_out_growing(*jobs.disk, *jobs.store, {job, decided}));
+    CHECK_THAT(reason_to_wait(Asked{job, decided}), ContainsSubstring("decided"));
+    CHECK(reason_to_wait(Asked{job}).empty());
+    std::filesystem::remove_all(temp.path("to"));
     CHECK_THAT(refused(copy({temp.path("from/none")}, temp.path("to"))), ContainsSubstring("none"));
     CHECK(value(jobs.store->receipts()).empty());
     CHECK_FALSE(temp.has("to"));
@@ -183,4 +197,48 @@ TEST_CASE("a copy that begins while it is counted is verified as it was asked to
     REQUIRE(carry_out_growing(counting, *jobs.store, copy({temp.path("from/box")}, temp.path("to")),
                               {.verify = verify}));
     CHECK(counting.read_back == (verify == Verify::read_back ? 1500 : 0));
+}
+
+TEST_CASE("each part is planned by itself: what earlier ones have put there is not looked at again",
+          "[disk][growing]") {
+    TempFolder temp;
+    for (int folder = 0; folder < 100; ++folder)
+        for (int file = 0; file < 80; ++file)
+            temp.write(fmt::format("from/box/{:03}/{}", folder, file), fmt::format("{} {}", folder, file));
+    for (int folder = 0; folder < 100; ++folder)
+        temp.write(fmt::format("to/box/{:03}/held", folder), "bystander");
+    temp.write("to/box/000/5", "in the way");  // known from the first part on, decided about in the last
+    class Counting final : public ForwardingFileSystem {
+    public:
+        std::mutex guard;
+        std::map<std::string, int> listed;
+        Result<std::vector<Name>> list(const Handle& folder) override {
+            const std::scoped_lock lock(guard);
+            ++listed[folder.path()];
+            return disk->list(folder);
+        }
+    } counting;
+    Jobs jobs(temp.path("state"));
+    auto job = copy({temp.path("from/box")}, temp.path("to"));
+    job.policy.otherwise = Decision::overwrite;
+    std::vector<Counted> counts;
+    const auto head = value(carry_out_growing(counting, *jobs.store, job, {}, {},
+                                              [&](const Counted& counted) { counts.push_back(counted); }));
+    CHECK(counts.size() >= 4);
+    CHECK(std::is_sorted(counts.begin(), counts.end(), [](const Counted& one, const Counted& other) {
+        return one.items < other.items && one.bytes < other.bytes;
+    }));
+    CHECK(head.totals.items == 8101);
+    CHECK(head.totals.of(Outcome::created) == 7999);
+    CHECK(head.totals.of(Outcome::overwritten) == 1);
+    CHECK(head.totals.of(Outcome::merged) == 101);
+    CHECK(head.totals.bytes == counts.back().bytes);
+    int times = 0;
+    for (int folder = 0; folder < 100; ++folder)
+        times += counting.listed[temp.path(fmt::format("to/box/{:03}", folder))];
+    // planned once, and once looked through for what is hidden at the end; once more where a part ends within
+    // it, or where something was in the way
+    CHECK(times <= 2 * 100 + 2 * static_cast<int>(counts.size()));
+    CHECK(jobs.undo(head.id).of(Outcome::failed) == 0);
+    CHECK(temp.read("to/box/000/5") == "in the way");
 }

@@ -223,6 +223,45 @@ TEST_CASE("a version comes back over what holds its place, which goes to the Saf
     CHECK_FALSE(std::filesystem::exists(entries[0].stored));
 }
 
+TEST_CASE("removing many versions can be stopped, and held, between any two", "[disk][safe]") {
+    TempFolder temp;
+    constexpr std::size_t all = 40;
+    std::vector<std::string> sources;
+    for (std::size_t i = 0; i < all; ++i) {
+        sources.push_back(temp.write("from/" + std::to_string(i), "new"));
+        temp.write("to/" + std::to_string(i), "held before");
+    }
+    Jobs jobs(temp.path("state"));
+    REQUIRE(jobs.run(with(copy(sources, temp.path("to")), Decision::overwrite)).of(Outcome::overwritten) ==
+            all);
+    std::vector<std::string> ids;
+    for (const SafeEntry& entry : value(jobs.store->safe_entries())) ids.push_back(entry.id);
+    const std::size_t enough = GENERATE(std::size_t{0}, std::size_t{1}, std::size_t{17});
+    std::stop_source stop;
+    Pace pace;
+    std::vector<std::string> told;
+    Removing how{.stop = stop.get_token(), .pace = &pace};
+    how.removed = [&](const SafeEntry& entry) {
+        CHECK_FALSE(std::filesystem::exists(entry.stored));
+        told.push_back(entry.id);
+    };
+    how.progress = [&](std::uint64_t done, std::uint64_t of) {
+        CHECK(of == all);
+        if (done == enough) stop.request_stop();
+    };
+    if (enough == 0) {  // held before it begins: it waits, and is stopped while it does
+        pace.hold();
+        stop.request_stop();
+    }
+    const Emptied emptied = value(remove_versions(*jobs.disk, *jobs.store, ids, how));
+    CHECK(emptied.removed.size() == enough);
+    CHECK(told == emptied.removed);
+    const auto left = value(jobs.store->safe_entries());
+    CHECK(left.size() == all - enough);
+    for (const SafeEntry& entry : left) CHECK(std::filesystem::exists(entry.stored));
+    CHECK(value(remove_versions(*jobs.disk, *jobs.store, ids)).removed.size() == all - enough);
+}
+
 TEST_CASE("a version on a volume that is not mounted is not forgotten when the Safe is emptied",
           "[disk][safe]") {
     TempFolder temp;

@@ -83,10 +83,11 @@ void LaneView::refresh() {
     const bool can_go_on = status.state == LaneState::paused || resting;
     pause_->setText(can_go_on ? tr("Go on") : tr("Pause"));
     pause_->setVisible(can_go_on || status.state == LaneState::running);
-    first_->setVisible(live && (status.state == LaneState::waiting || status.state == LaneState::paused));
+    first_->setVisible(live && !lane_->isForGood() &&
+                       (status.state == LaneState::waiting || status.state == LaneState::paused));
     receipt_->setVisible((ended || resting) && !status.receipt.empty());
     stop_->setVisible((live && status.state != LaneState::stopping) || (resting && !ended));
-    more_->setVisible(live && status.state != LaneState::stopping);
+    more_->setVisible(live && status.state != LaneState::stopping && !lane_->isForGood());
     close_->setVisible(ended);
     if (told_ != status.state) {  // not with every file: it would be read out
         told_ = status.state;
@@ -242,8 +243,9 @@ void LaneView::askStop() {
     menu->setToolTipsVisible(true);
     menu->addAction(tr("Stop, and keep what is done"), this,
                     [this] { runs_.stop(*lane_, RunLane::After::keep); });
-    menu->addAction(tr("Stop, and take back what is done"), this,
-                    [this] { runs_.stop(*lane_, RunLane::After::take_back); });
+    if (!lane_->isForGood())
+        menu->addAction(tr("Stop, and take back what is done"), this,
+                        [this] { runs_.stop(*lane_, RunLane::After::take_back); });
     menu->popup(stop_->mapToGlobal(QPoint(0, stop_->height())));
 }
 

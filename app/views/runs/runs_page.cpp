@@ -146,14 +146,14 @@ QWidget* RunsPage::buildDone() {
     auto* done = ground("runDone");
     auto* column = column_on(done);
     auto* head = inset_row();
-    auto* order = new ElidedLabel;
-    order->setText(tr("newest first; all of it is in the receipt"));
-    set_tone(*order, "muted");
+    order_ = new ElidedLabel;
+    order_->setText(tr("newest first; all of it is in the receipt"));
+    set_tone(*order_, "muted");
     filter_ = narrowing_line("runFilter", tr("Only items with"), tr("Name or place"));
     filter_->setMinimumWidth(digits(13.5));
     filter_->setMaximumWidth(digits(23));
     head->addWidget(heading(tr("As it goes")));
-    head->addWidget(order, 1);
+    head->addWidget(order_, 1);
     head->addWidget(filter_);
     plot_ = new RatePlot;
     column->addWidget(plot_);
@@ -202,7 +202,7 @@ QWidget* RunsPage::buildNeeds() {
 }
 
 void RunsPage::connectParts() {
-    connect(&runs_, &Runs::lanesChanged, this, &RunsPage::showLanes);
+    connect(&runs_, &Runs::lanesChanged, this, &RunsPage::followLanes);
     connect(&runs_, &Runs::progressed, this, &RunsPage::refresh);
     connect(pause_all_, &QPushButton::clicked, this, [this] {
         for (LaneView* view : views_)
@@ -233,12 +233,23 @@ void RunsPage::connectParts() {
 
 void RunsPage::showEvent(QShowEvent* event) {
     runs_.watchOthers(true);
+    if (std::exchange(is_behind_, false)) showLanes();
     QWidget::showEvent(event);
 }
 
 void RunsPage::hideEvent(QHideEvent* event) {
     runs_.watchOthers(false);
     QWidget::hideEvent(event);
+}
+
+/// While nobody looks, what has come is shown later: a run begins at a click, which is not to wait for that.
+void RunsPage::followLanes() {
+    const auto stays = [&](LaneView* view) {
+        return std::any_of(runs_.lanes().begin(), runs_.lanes().end(),
+                           [&](const auto& lane) { return lane.get() == view->lane(); });
+    };
+    is_behind_ = !isVisible() && std::all_of(views_.begin(), views_.end(), stays);
+    if (!is_behind_) showLanes();
 }
 
 /// The lanes' views follow the lanes: those that stay are kept, with the focus where it is.
@@ -327,11 +338,16 @@ void RunsPage::refresh() {
     showNothingYet();
 }
 
+/// What the list of the chosen run says where it is empty, and of what is not in it.
 void RunsPage::showNothingYet() {
     const bool filtered = !filter_->text().trimmed().isEmpty();
+    const bool is_for_good = current_ && current_->isForGood();
+    order_->setText(is_for_good ? tr("newest first; this leaves no receipt")
+                                : tr("newest first; all of it is in the receipt"));
     nothing_yet_->setText(
-        filtered
-            ? tr("Nothing done so far has that in its name or place.")
+        filtered ? tr("Nothing done so far has that in its name or place.")
+        : is_for_good
+            ? tr("Nothing yet. What has gone shows here.")
             : tr("Nothing yet. What it does shows here as it goes; what it did before is in its receipt."));
     nothing_yet_->setVisible(log_->rowCount() == 0);
 }

@@ -11,6 +11,7 @@
 #include "tasks/run_lane.h"
 
 class LaneView;
+class ElidedLabel;
 class QLabel;
 class QLineEdit;
 class QListView;
@@ -49,6 +50,7 @@ private:
     QWidget* buildDone();
     QWidget* buildNeeds();
     void connectParts();
+    void followLanes();
     void showLanes();
     void refresh();
     void choose(RunLane* lane);
@@ -65,11 +67,13 @@ private:
     QVBoxLayout* column_;
     std::vector<LaneView*> views_;
     QPointer<RunLane> current_;
+    bool is_behind_ = false;  ///< lanes have come that have no view yet
     QLabel* empty_;
     QWidget* below_;
     QLineEdit* filter_;
     RowView* list_;
     RunLogModel* log_;
+    ElidedLabel* order_;
     QLabel* nothing_yet_;
     RatePlot* plot_;
     QWidget* needs_;

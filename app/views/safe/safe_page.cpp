@@ -119,8 +119,7 @@ void SafePage::connectVersions() {
     connect(&versions_, &SafeVersions::arranged, this, &SafePage::showArrangement);
     connect(&versions_, &SafeVersions::chosen, this, &SafePage::askRemoval);
     connect(&versions_, &SafeVersions::removing, this, [this](std::uint64_t done, std::uint64_t of) {
-        title_->setText(
-            tr("Removing for good: %1 of %2 versions looked at").arg(count_text(done), count_text(of)));
+        title_->setText(tr("Removing for good: %1 of %2 versions").arg(count_text(done), count_text(of)));
     });
     connect(&versions_, &SafeVersions::seen, this,
             [this](const std::string& id, const Status& version, const std::optional<Status>& held) {
