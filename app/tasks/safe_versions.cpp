@@ -204,7 +204,7 @@ void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
             if (!here) return;
             // the names of a million that went are not for the interface's thread to let go of
             here->retired_.take(std::move(choice));
-            if (!end.why.isEmpty()) emit here->failed(end.why);
-            emit here->removed(end.head ? end.head->totals.of(Outcome::removed) : 0);
+            if (end.head) emit here->removed(end.head->totals.of(Outcome::removed));
+            if (!end.why.isEmpty()) emit here->failed(end.why);  // last: it is what stays to be read
         });
 }
