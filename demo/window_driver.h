@@ -24,7 +24,7 @@ public:
     }
 
     /// Lets events through until the condition holds. returns whether it came to hold in time
-    static bool wait(const std::function<bool()>& condition, int longest_ms = 20'000);
+    static bool wait(const std::function<bool()>& condition, int longest_ms = 60'000);
     /// Until the list is read, the plan stands and no run goes on.
     bool settle() const;
 

@@ -6200,6 +6200,10 @@ nach %2</translation>
     <context>
         <name>RunLine</name>
         <message>
+            <source>Nothing is going on</source>
+            <translation>Nichts läuft</translation>
+        </message>
+        <message>
             <source>Run</source>
             <translation>Lauf</translation>
         </message>

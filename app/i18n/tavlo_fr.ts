@@ -6200,6 +6200,10 @@ vers %2</translation>
     <context>
         <name>RunLine</name>
         <message>
+            <source>Nothing is going on</source>
+            <translation>Rien n’est en cours</translation>
+        </message>
+        <message>
             <source>Run</source>
             <translation>Exécution</translation>
         </message>

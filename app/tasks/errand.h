@@ -58,6 +58,15 @@ struct Errand {
     const One* as() const {
         return std::get_if<One>(&what);
     }
+    /// Of the run that it takes up or takes back; empty: it begins one.
+    std::string receipt() const {
+        return std::visit(
+            [](const auto& errand) -> std::string {
+                if constexpr (requires { errand.receipt; }) return errand.receipt;
+                return {};
+            },
+            what);
+    }
     /// It takes up a run that has ended, and has its receipt already.
     bool is_of_ended_run() const {
         return as<errands::TryAgain>() != nullptr || as<errands::LeaveFailed>() != nullptr;

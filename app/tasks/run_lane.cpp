@@ -53,11 +53,13 @@ ReceiptItem RunLogItem::shown_as() const {
     return item;
 }
 
-RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> all, QObject* parent)
+RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> all,
+                 std::shared_ptr<OwnReceipts> own, QObject* parent)
     : QObject(parent),
       state_folder_(std::move(state_folder)),
       errand_(std::move(errand)),
-      pace_(std::make_shared<Pace>(std::move(all))) {
+      pace_(std::make_shared<Pace>(std::move(all))),
+      own_(std::move(own)) {
     status_.sentence = errand_.sentence;
     if (const auto* counting = errand_.as<errands::CarryOutCounting>())
         status_.destination = counting->asked.job.into;
@@ -69,9 +71,9 @@ RunLane::RunLane(std::string state_folder, Errand errand, std::shared_ptr<Pace> 
 }
 
 RunLane::RunLane(std::string state_folder, const ReceiptHead& head, LaneState state,
-                 std::shared_ptr<Pace> all, QObject* parent)
+                 std::shared_ptr<Pace> all, std::shared_ptr<OwnReceipts> own, QObject* parent)
     : RunLane(std::move(state_folder), Errand{shown(head.sentence), errands::GoOn{head.id}}, std::move(all),
-              parent) {
+              std::move(own), parent) {
     status_.receipt = head.id;
     status_.destination = head.destination;
     status_.totals = head.totals;
@@ -92,6 +94,7 @@ void RunLane::begin(Errand errand) {
     if (live_run_) return;
     if (thread_.joinable()) thread_.join();  // it has reported, and is through
     errand_ = std::move(errand);
+    own_->add(errand_.receipt());
     live_run_ = true;
     stopping_ = false;
     paused_ = false;
@@ -163,6 +166,7 @@ RunEvents RunLane::eventsOf(const Errand& errand) {
         if (const auto store = Store::open(state_folder_))
             if (const auto so_far = (*store)->so_far(rest->receipt)) before.items = so_far->first;
     RunEvents events;
+    events.named = [own = own_](const std::string& receipt) { own->add(receipt); };
     events.begun = [this, before,
                     grows = errand.as<errands::CarryOutCounting>() != nullptr](const ReceiptHead& head) {
         const std::scoped_lock lock(mutex_);

@@ -24,6 +24,7 @@
 #include "run/forecast.h"
 #include "run/run.h"
 #include "tasks/errand.h"
+#include "tasks/own_receipts.h"
 #include "tasks/picks.h"
 
 /// What came of it.
@@ -105,10 +106,10 @@ class RunLane final : public QObject {
 
 public:
     RunLane(std::string state_folder, Errand errand, std::shared_ptr<tavlo::Pace> all,
-            QObject* parent = nullptr);
+            std::shared_ptr<OwnReceipts> own, QObject* parent = nullptr);
     /// One that rests, as its receipt says: interrupted, paused, or carried out by another program.
     RunLane(std::string state_folder, const tavlo::ReceiptHead& head, LaneState state,
-            std::shared_ptr<tavlo::Pace> all, QObject* parent = nullptr);
+            std::shared_ptr<tavlo::Pace> all, std::shared_ptr<OwnReceipts> own, QObject* parent = nullptr);
     ~RunLane() override;
 
     /// Begins with an errand; it is held until allow().
@@ -179,6 +180,7 @@ private:
     Errand errand_;
     LaneStatus status_;
     const std::shared_ptr<tavlo::Pace> pace_;
+    const std::shared_ptr<OwnReceipts> own_;
     std::optional<std::set<std::uint64_t>> drives_;
     bool live_run_ = false;
     bool allowed_ = false;

@@ -63,7 +63,7 @@ void Runs::begin(RunLane& lane, Errand errand) {
 }
 
 RunLane& Runs::beginInNewLane(const Errand& errand) {
-    RunLane& lane = add(std::make_unique<RunLane>(state_folder_, errand, all_));
+    RunLane& lane = add(std::make_unique<RunLane>(state_folder_, errand, all_, own_));
     begin(lane, errand);
     return lane;
 }
@@ -106,7 +106,7 @@ void Runs::resume(const std::string& receipt, const QString& sentence) {
         ReceiptHead head;
         head.id = receipt;
         head.sentence = sentence.toStdString();
-        lane = &add(std::make_unique<RunLane>(state_folder_, head, LaneState::paused, all_));
+        lane = &add(std::make_unique<RunLane>(state_folder_, head, LaneState::paused, all_, own_));
     }
     goOn(*lane);
 }
@@ -315,6 +315,9 @@ void Runs::lookForOthers() {
         std::vector<Other> others;
         for (ReceiptHead& head : *heads) {
             const bool alive = (*store)->is_alive(head.id);
+            if (!alive)  // by now: it may have come to its end in between
+                if (const auto now = (*store)->receipt(head.id); now && now->state == RunState::done)
+                    continue;
             if (!alive && head.state == RunState::stopped && !head.paused) continue;  // somebody wanted it so
             const auto so_far = (*store)->so_far(head.id);
             others.push_back(
@@ -335,19 +338,18 @@ void Runs::takeOthers(const std::vector<Other>& others) {
     std::vector<RunLane*> gone;
     for (const auto& lane : lanes_) {
         lane->refresh();  // so that its own receipt is known
-        const bool is_own = laneOf(lane->status().receipt) != lane.get();
-        if (lane->status().state == LaneState::elsewhere && (is_own || !is_among(*lane)))
-            gone.push_back(lane.get());
+        if (lane->status().state == LaneState::elsewhere && !is_among(*lane)) gone.push_back(lane.get());
     }
     for (RunLane* lane : gone) dismiss(lane);  // its receipt tells what came of it
     for (const Other& other : others) {
+        if (other.alive && own_->has(other.head.id)) continue;
         RunLane* lane = laneOf(other.head.id);
         if (lane != nullptr && lane->status().state != LaneState::elsewhere) continue;
         const auto state = other.alive         ? LaneState::elsewhere
                            : other.head.paused ? LaneState::paused
                                                : LaneState::interrupted;
         if (lane == nullptr) {
-            lane = &add(std::make_unique<RunLane>(state_folder_, other.head, state, all_));
+            lane = &add(std::make_unique<RunLane>(state_folder_, other.head, state, all_, own_));
             if (!other.alive) to_offer.push_back(other.head);
         }
         lane->setElsewhere({other.so_far.first, 0}, {other.so_far.second, 0});

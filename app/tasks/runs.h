@@ -116,6 +116,7 @@ private:
 
     std::string state_folder_;
     std::shared_ptr<tavlo::Pace> all_ = std::make_shared<tavlo::Pace>();
+    std::shared_ptr<OwnReceipts> own_ = std::make_shared<OwnReceipts>();
     std::map<RunLane*, Then> small_;    ///< lanes of small ones, and who waits for each
     std::map<RunLane*, Then> awaited_;  ///< others that somebody waits for
     std::string unsettled_;             ///< the receipt of the last run, where it left something undecided

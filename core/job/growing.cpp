@@ -129,6 +129,7 @@ private:
         auto locked = store_.lock(head_.id);
         if (!locked) return failure(locked.error());
         lock_.emplace(std::move(*locked));
+        if (events_.named) events_.named(head_.id);
         // killed before the first part is noted, it must not pass for a run that had nothing to do
         if (auto begun = store_.begin(head_, 1, [this](std::uint64_t) { return rest(); }); !begun)
             return begun;

@@ -43,10 +43,15 @@ struct RunOptions {
 /// What a run reports while it goes: by one thread at a time, `bytes` and `at_hand` also by others than the one
 /// that carries it out.
 struct RunEvents {
+    /// what the receipt will be called, before anybody can find the run in the journal
+    std::function<void(const std::string&)> named{};
     /// with the totals that are planned; again for each part of a run that grows
     std::function<void(const ReceiptHead&)> begun{};
     std::function<void(ItemId, const ReceiptItem&)> item{};  ///< once for each item, when it is settled
-    std::function<void(std::uint64_t)> bytes{};              ///< bytes since the last call
+    /// Where it is set: in place of item() for most of what was planned to be skipped, which then costs no more
+    /// than being counted.
+    std::function<void(ItemId)> skipped{};
+    std::function<void(std::uint64_t)> bytes{};  ///< bytes since the last call
     /// how large the archive that is made has become, in bytes
     std::function<void(std::uint64_t)> archived{};
     /// path of a file that is begun with; not of each, but of some each second

@@ -116,6 +116,7 @@ Result<void> Runner::begin() {
         auto locked = store_.lock(head_.id);
         if (!locked) return failure(locked.error());
         lock_.emplace(std::move(*locked));
+        if (events_.named) events_.named(head_.id);
         rows_left_alone_ = rows_left_alone();
         const auto opened = [this](std::uint64_t number) -> OpenedItem {
             const auto id = static_cast<ItemId>(number);

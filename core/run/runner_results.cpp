@@ -89,7 +89,13 @@ ReceiptItem Runner::left_alone(ItemId id) const {
     return out;
 }
 
-void Runner::settle_at_once(ItemId id) { tell(id, left_alone(id)); }
+void Runner::settle_at_once(ItemId id) {
+    if (!events_.skipped || item(id).outcome != Outcome::skipped) return tell(id, left_alone(id));
+    results_[id] = Outcome::skipped;
+    head_.totals.count(Outcome::skipped);
+    const std::lock_guard lock(reporting_);
+    events_.skipped(id);
+}
 
 /// What went is "removed"; what an undo put back is "restored".
 Outcome Runner::wording(ItemId id, Outcome result) const {

@@ -268,6 +268,28 @@ TEST_CASE("what a run does is listed as it goes, and narrowed by a name", "[wind
     CHECK(log->model()->index(0, ReceiptColumns::Result).data().toString() == "copied");
 }
 
+TEST_CASE("nothing above the bottom line moves when a run starts, ends and is closed", "[window][runs]") {
+    Yard yard;
+    yard.driver->click("placeBench");
+    const auto* line = yard.driver->find<QWidget>("runLine");
+    const auto* words = yard.driver->find<QLabel>("runWords");
+    const QRect at_rest = line->geometry();
+    CHECK(words->text() == "Nothing is going on");
+    CHECK_FALSE(yard.driver->find<QWidget>("closeRun")->isVisible());
+    yard.runs().limitAll(6 * mega);
+    const RunLane* one = yard.start("one");
+    REQUIRE(yard.wait([&] { return one->status().done.bytes > 0; }));
+    REQUIRE(yard.driver->find<QWidget>("stopRun")->isVisible());
+    CHECK(line->geometry() == at_rest);
+    yard.runs().limitAll(0);
+    REQUIRE(yard.driver->settle());
+    CHECK(words->text().startsWith("Done: "));
+    CHECK(line->geometry() == at_rest);
+    yard.driver->click("closeRun");
+    CHECK(words->text() == "Nothing is going on");
+    CHECK(line->geometry() == at_rest);
+}
+
 TEST_CASE("a run of another program has a lane here while it goes", "[window][runs]") {
     Yard yard;
     Pace pace;

@@ -13,6 +13,7 @@
 
 #include "tasks/runs.h"
 #include "text.h"
+#include "theme/theme.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/spacing.h"
 #include "views/runs/lane_words.h"
@@ -58,7 +59,7 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     row->addStretch(0);
     for (QPushButton* button : {all_, pause_, stop_, go_on_, there_, details_, close_})
         row->addWidget(button);
-    hide();
+    rest();
     connect(&runs_, &Runs::progressed, this, &RunLine::refresh);
     connect(&runs_, &Runs::finished, this, [this](const RunEnd& end) { showEnd(*end.head); });
     connect(&runs_, &Runs::failed, this, &RunLine::showProblem);
@@ -73,7 +74,21 @@ RunLine::RunLine(Runs& runs, QWidget* parent) : QWidget(parent), runs_(runs) {
     connect(details_, &QPushButton::clicked, this, [this] { emit receiptRequested(receipt_); });
     connect(&runs_, &Runs::interruptedFound, this, &RunLine::offer);
     connect(go_on_, &QPushButton::clicked, this, &RunLine::goOn);
-    connect(close_, &QPushButton::clicked, this, &QWidget::hide);
+    connect(close_, &QPushButton::clicked, this, &RunLine::rest);
+}
+
+QSize RunLine::withRoomForButtons(const QSize& size) const {
+    const QMargins around = layout()->contentsMargins();
+    return {size.width(),
+            std::max(size.height(), close_->sizeHint().height() + around.top() + around.bottom())};
+}
+
+void RunLine::rest() {
+    words_->setText(tr("Nothing is going on"));
+    words_->setAccessibleName(QString());
+    set_tone(*words_, "muted");
+    amounts_->clear();
+    showOnly({});
 }
 
 /// The first that goes, else the first that waits.
@@ -87,7 +102,7 @@ RunLane* RunLine::laneAtHand() const {
 void RunLine::refresh() {
     RunLane* lane = laneAtHand();
     if (lane == nullptr) {
-        if (bar_->isVisible()) hide();  // all are paused; what came of the last one stays on view
+        if (!bar_->isHidden()) rest();  // all are paused; what came of the last one stays on view
         return;
     }
     const LaneStatus& status = lane->status();
@@ -123,7 +138,7 @@ void RunLine::showOnly(std::initializer_list<QWidget*> wanted) {
     for (QWidget* part :
          std::initializer_list<QWidget*>{bar_, all_, pause_, stop_, go_on_, there_, details_, close_})
         part->setVisible(std::find(wanted.begin(), wanted.end(), part) != wanted.end());
-    show();
+    if (wanted.size() > 0) set_tone(*words_, "ink");
 }
 
 void RunLine::showEnd(const ReceiptHead& head) {

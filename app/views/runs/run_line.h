@@ -15,7 +15,8 @@ class RunLane;
 class Runs;
 
 /// The bottom line: the run that goes on, with progress, pause and stop, and how many others there are; after
-/// it what came of it; nothing when idle.
+/// it what came of it. It stands there at rest too, as high as ever: what is above it must not move away under
+/// a hand that has just started something.
 class RunLine final : public QWidget {
     Q_OBJECT
 
@@ -23,6 +24,8 @@ public:
     explicit RunLine(Runs& runs, QWidget* parent = nullptr);
     /// One line about something small that was done; not while a run is going on.
     void say(const QString& words);
+    QSize sizeHint() const override { return withRoomForButtons(QWidget::sizeHint()); }
+    QSize minimumSizeHint() const override { return withRoomForButtons(QWidget::minimumSizeHint()); }
 
 signals:
     void receiptRequested(const std::string& receipt);
@@ -30,6 +33,8 @@ signals:
     void showRequested(const std::string& receipt);  ///< what it brought in, where that is
 
 private:
+    QSize withRoomForButtons(const QSize& size) const;
+    void rest();
     void refresh();
     void announce();
     void showOnly(std::initializer_list<QWidget*> wanted);
