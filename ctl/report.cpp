@@ -123,6 +123,7 @@ RunEvents RunReport::events() {
         else
             std::cout << line << std::flush;  // somebody watches
     };
+    if (!arguments_.verbose) events.skipped = [this](ItemId) { progress_.add_item(); };
     events.waits = [this](const Error& why) {
         progress_.clear();
         say(describe(why) + "; waiting");

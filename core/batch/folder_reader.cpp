@@ -73,7 +73,7 @@ void FolderReader::come_to(const std::string& name) {
 
 Result<void> FolderReader::enter(FolderId folder, const Identity& id, bool goes_deeper) {
     const auto asked = std::exchange(met_, nullptr);
-    Listing listing = asked ? asked->take() : Listing{};
+    Listing listing = asked ? take(*asked) : Listing{};
     if (!listing.names ||
         !listing.id.same_thing(id)) {  // as it is now, with the reason where it cannot be read
         auto names = list(folder);
@@ -83,6 +83,16 @@ Result<void> FolderReader::enter(FolderId folder, const Identity& id, bool goes_
     levels_.push_back({folder, goes_deeper, std::move(listing.names), 0, 0, std::move(listing.first)});
     if (!levels_.back().found.empty()) ask_ahead(levels_.back());
     return {};
+}
+
+/// While another thread is at it, those that come after it are seen to here.
+FolderReader::Listing FolderReader::take(Ahead<Listing>& wanted) {
+    const auto see_to = [&](const auto& behind) {
+        for (auto next = behind.begin(); next != behind.end() && !wanted.is_done(); ++next)
+            (void)next->listing->do_unless_begun();
+    };
+    if (!wanted.do_unless_begun()) levels_.empty() ? see_to(expected_) : see_to(levels_.back().asked);
+    return wanted.take();
 }
 
 void FolderReader::leave() {

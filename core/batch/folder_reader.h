@@ -76,6 +76,7 @@ private:
     };
 
     Result<Names> list(FolderId folder);
+    Listing take(Ahead<Listing>& wanted);
     void look(Level& level);
     void ask_ahead(Level& level);
     bool is_to_be_asked(const Level& level, std::size_t at) const;

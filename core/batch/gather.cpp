@@ -21,6 +21,7 @@ std::string Batch::source_path(const Entry& entry) const { return folders.path_o
 namespace {
 
 constexpr std::uint64_t progress_step = 1024;
+constexpr std::size_t least_room = 256;  // entries
 
 class Gatherer {
 public:
@@ -186,6 +187,8 @@ private:
                 Error{Fault::refused, 0, "is a mount of another file system, which is not crossed",
                       batch_.folders.path_of(folder, name)});
         const auto id = static_cast<EntryId>(batch_.entries.size());
+        if (batch_.entries.size() == batch_.entries.capacity())  // what lies there unused costs nothing
+            batch_.entries.reserve(std::max(least_room, 4 * batch_.entries.size()));
         batch_.entries.push_back(std::move(entry));
         if (batch_.entries[id].status.type == FileType::folder && !batch_.entries[id].problem())
             enter(id, name);

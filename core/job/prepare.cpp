@@ -11,7 +11,9 @@
 
 #include "batch/keep_way.h"
 #include "facts/learn.h"
+#include "files/ahead.h"
 #include "files/contents.h"
+#include "files/parallel.h"
 #include "files/path.h"
 #include "job/choosing.h"
 #include "job/elsewhere.h"
@@ -57,10 +59,37 @@ void recall_pairs(const Outlook& seen, KnownContents& known, ContentsMemory* mem
             held->status.id.size_bytes != incoming.id.size_bytes || held->status.id.same_thing(incoming.id))
             continue;
         const Pair pair = pair_of(incoming, held->status);
-        if (can_be_remembered(pair) && !known.same(pair)) pairs.push_back(pair);
+        if (!can_be_remembered(pair) || known.same(pair)) continue;
+        if (pairs.empty())
+            if (const auto all = memory->recall_all(known, seen.layout->arrivals.size()); all && *all) return;
+        pairs.push_back(pair);
     }
     if (!pairs.empty()) (void)memory->recall(pairs, known);  // what cannot be recalled is read again
 }
+
+/// All that is remembered, read while a destination is looked at: where nothing is known yet, and it is not much
+/// for so many as may meet others there.
+class RecalledAhead {
+public:
+    RecalledAhead(ContentsMemory* memory, KnownContents& known, std::size_t arrivals) {
+        constexpr std::size_t that_may_meet_none = 4;
+        if (memory == nullptr || !known.is_empty()) return;
+        recalled_ = thread_.ask<bool>([memory, &known, pairs = arrivals / that_may_meet_none] {
+            return memory->recall_all(known, pairs).value_or(false);
+        });
+    }
+    ~RecalledAhead() {
+        if (recalled_) recalled_->drop();
+    }
+    RecalledAhead(const RecalledAhead&) = delete;
+    RecalledAhead& operator=(const RecalledAhead&) = delete;
+    /// returns  whether all of it is known by now
+    bool wait() const { return recalled_ && recalled_->take(); }
+
+private:
+    std::shared_ptr<Ahead<bool>> recalled_;
+    AheadThreads thread_{useful_threads() - 1 > 0 ? 1U : 0U};
+};
 
 }  // namespace
 
@@ -121,14 +150,16 @@ Result<Outlook> look_ahead(FileSystem& disk, const Asked& asked, std::shared_ptr
         seen.layout = std::make_shared<const Layout>(lay_out_sorted(*sorted, asked.job.into, given->wanted));
         batch = std::make_shared<const Batch>(std::move(sorted->batch));
     }
+    const RecalledAhead recalled(looked->exists ? memory : nullptr, known, seen.layout->arrivals.size());
     std::vector<Destination> roots;
     roots.push_back(std::move(*looked));
     auto surveyed = survey(disk, std::move(roots), seen.layout->targets, stop);
+    const bool all_recalled = recalled.wait();
     if (!surveyed) return failure(surveyed.error());
     seen.batch = std::move(batch);
     seen.survey = std::make_shared<const Survey>(std::move(*surveyed));
     seen.destination = {seen.survey, &seen.survey->roots.front()};
-    recall_pairs(seen, known, memory);
+    if (!all_recalled) recall_pairs(seen, known, memory);
     return plan_again(asked, seen, known);
 }
 

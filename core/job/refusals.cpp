@@ -31,19 +31,17 @@ void refuse_into_itself(const Plan& plan, const Structure& structure, const Dest
                             plan.batch->source_path(entry)});
     };
     for (const Item& item : plan.items) {
-        if (plan.entry(item).way) continue;
+        if (item.inside == no_folder || plan.entry(item).way) continue;
         const bool comes_in_folder = item.parent != no_item && !plan.entry(plan.items[item.parent]).way;
         const bool said_above =
             comes_in_folder && holds_destination(plan.entry(plan.items[item.parent]), destination);
-        if (item.inside != no_folder && !said_above && holds_destination(plan.entry(item), destination))
-            refuse(plan.entry(item));
+        if (!said_above && holds_destination(plan.entry(item), destination)) refuse(plan.entry(item));
     }
+    if (!structure.takes_contents() && !structure.flatten) return;
     const bool takes_subfolders = structure.subfolders != Subfolders::none;
     for (const Entry& entry :
          plan.batch->entries) {  // folders that dissolve are no items, what is below them still arrives
-        if (!plan.batch->is_named(entry) || entry.status.type != FileType::folder ||
-            !(structure.takes_contents() || structure.flatten))
-            continue;
+        if (entry.status.type != FileType::folder || !plan.batch->is_named(entry)) continue;
         const bool is_destination =
             destination.exists && destination.ancestors.front().same_thing(entry.status.id);
         if (is_destination || (takes_subfolders && holds_destination(entry, destination))) refuse(entry);
@@ -62,10 +60,12 @@ void keep_outermost(std::vector<Error>& refusals) {
 
 void refuse_onto_itself(const Plan& plan, std::vector<Error>& refusals) {
     const auto onto_itself = [&](const Item& item) {
-        const Place place = plan.batch->place_of(plan.entry(item));
-        const Identity& from = plan.batch->folders.identity(place.folder);
+        const Entry& entry = plan.entry(item);
+        const auto& real = entry.real();
+        const Identity& from = plan.batch->folders.identity(real ? real->folder : entry.folder);
         const Identity& into = plan.targets.identity(item.folder);
-        return into.inode != 0 && from.same_thing(into) && place.name == plan.name(item);
+        return into.inode != 0 && from.same_thing(into) &&
+               (real ? real->name : entry.name) == plan.name(item);
     };
     for (const Item& item : plan.items) {
         if (plan.leaves(item)) continue;

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cstring>
+#include <optional>
 
 #include "keep/sqlite_rows.h"
 #include "survey/pair_key.h"
@@ -28,9 +29,40 @@ std::string bytes_of(const HashKey& key) {
     return bytes;
 }
 
+/// nullopt: it is none, the row is damaged
+std::optional<HashKey> stored_key(SQLite::Statement& row, int column) {
+    const auto stored = row.getColumn(column);
+    HashKey key;
+    if (stored.getBytes() != sizeof key) return std::nullopt;
+    std::memcpy(&key, stored.getBlob(), sizeof key);
+    return key;
+}
+
 }  // namespace
 
+bool ContentsRows::recall_all(KnownContents& known, std::size_t pairs) {
+    constexpr std::size_t rows_for_one = 8;  // a row on the way costs less than one that is looked for
+    const SQLite::Transaction reading(database_);
+    const auto size = database_.execAndGet("select count(*) from contents").getInt64();
+    if (size > static_cast<std::int64_t>(rows_for_one * pairs)) return false;
+    std::vector<std::pair<HashKey, bool>> found;
+    // in the order of the keys: one whose highest bit is set stands in a row below 0
+    for (const char* rows : {"select pair, same from contents where key >= 0 order by key",
+                             "select pair, same from contents where key < 0 order by key"}) {
+        SQLite::Statement all(database_, rows);
+        while (all.executeStep()) {
+            if (const auto key = stored_key(all, 0)) found.emplace_back(*key, all.getColumn(1).getInt() != 0);
+            if (found.size() < learnt_at_a_time) continue;
+            known.learn(found);
+            found.clear();
+        }
+    }
+    known.learn(found);
+    return true;
+}
+
 void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) {
+    if (recall_all(known, pairs.size())) return;
     std::vector<HashKey> wanted;  // in the order that rows lie in
     wanted.reserve(pairs.size());
     for (const Pair& pair : pairs) wanted.push_back(key_of(pair));
@@ -39,43 +71,14 @@ void ContentsRows::recall(const std::vector<Pair>& pairs, KnownContents& known) 
     });
     const SQLite::Transaction reading(database_);
     std::vector<std::pair<HashKey, bool>> found;
-    const auto learn = [&](const HashKey& key, SQLite::Statement& row) {
-        const auto stored = row.getColumn(1);
-        const void* bytes = stored.getBlob();
-        if (stored.getBytes() != sizeof key || std::memcmp(bytes, &key, sizeof key) != 0) return;
-        found.emplace_back(key, row.getColumn(2).getInt() != 0);
-        if (found.size() < learnt_at_a_time) return;
-        known.learn(found);
-        found.clear();
-    };
-    if (is_worth_going_through(wanted.size())) {
-        SQLite::Statement all(database_,
-                              "select key, pair, same from contents where key between ? and ? order by key");
-        all.bind(1, row_of(wanted.front()));
-        all.bind(2, row_of(wanted.back()));
-        for (auto next = wanted.begin(); next != wanted.end() && all.executeStep();) {
-            const std::int64_t row = all.getColumn(0).getInt64();
-            while (next != wanted.end() && row_of(*next) < row) ++next;
-            for (; next != wanted.end() && row_of(*next) == row; ++next) learn(*next, all);
-        }
-    } else {
-        SQLite::Statement one(database_, "select key, pair, same from contents where key=?");
-        for (const HashKey& next : wanted) {
-            one.bind(1, row_of(next));
-            if (one.executeStep()) learn(next, one);
-            one.reset();
-        }
+    SQLite::Statement one(database_, "select pair, same from contents where key=?");
+    for (const HashKey& next : wanted) {
+        one.bind(1, row_of(next));
+        if (one.executeStep() && stored_key(one, 0) == next)
+            found.emplace_back(next, one.getColumn(1).getInt() != 0);
+        one.reset();
     }
     known.learn(found);
-}
-
-/// Of a good part of the table: a row on the way costs less than one that is looked for.
-bool ContentsRows::is_worth_going_through(std::size_t wanted) {
-    constexpr std::size_t many = 1024;
-    constexpr std::int64_t rows_for_one = 8;
-    if (wanted < many) return false;
-    return database_.execAndGet("select count(*) from contents").getInt64() <=
-           rows_for_one * static_cast<std::int64_t>(wanted);
 }
 
 void ContentsRows::remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns) {

@@ -19,13 +19,13 @@ namespace tavlo {
 class ContentsRows {
 public:
     explicit ContentsRows(SQLite::Database& database) : database_(database) {}
+    /// returns  whether that takes less time than asking for so many pairs; else nothing is learnt
+    bool recall_all(KnownContents& known, std::size_t pairs);
     void recall(const std::vector<Pair>& pairs, KnownContents& known);
     /// The oldest go where there are too many.
     void remember(const std::vector<std::pair<Pair, bool>>& found, std::int64_t now_ns);
 
 private:
-    bool is_worth_going_through(std::size_t wanted);
-
     SQLite::Database& database_;
 };
 

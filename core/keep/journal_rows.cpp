@@ -78,10 +78,13 @@ void write_items(SQLite::Database& database, const std::string& receipt, std::ui
         std::vector<NumberedItem> done;
         for (std::uint64_t at = from; at < std::min(count, from + kept_together); ++at) {
             OpenedItem one = item(at);
-            if (auto* to_do = std::get_if<PendingItem>(&one))
+            if (auto* to_do = std::get_if<PendingItem>(&one)) {
+                if (pending.empty()) pending.reserve(kept_together);  // they are large, and not to be moved
                 pending.push_back(std::move(*to_do));
-            else
+            } else {
+                if (done.empty()) done.reserve(kept_together);
                 done.emplace_back(at, std::get<ReceiptItem>(std::move(one)));
+            }
         }
         Rows rows;
         if (!pending.empty()) {

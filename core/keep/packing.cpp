@@ -5,11 +5,13 @@
 
 #include <zstd.h>
 
+#include <algorithm>
 #include <cereal/archives/portable_binary.hpp>
 #include <cereal/types/optional.hpp>
 #include <cereal/types/string.hpp>
 #include <cereal/types/utility.hpp>
 #include <cereal/types/vector.hpp>
+#include <cstring>
 #include <memory>
 #include <new>
 #include <sstream>
@@ -104,7 +106,7 @@ std::string hash_of(std::string_view bytes) {
     return hasher.text();
 }
 
-std::string compressed(const std::string& bytes) {
+std::string compressed(std::string_view bytes) {
     // one for each thread that packs: made anew each time it would take as long as the packing
     thread_local const std::unique_ptr<ZSTD_CCtx, decltype(&ZSTD_freeCCtx)> context(ZSTD_createCCtx(),
                                                                                     &ZSTD_freeCCtx);
@@ -127,38 +129,51 @@ std::string uncompressed(std::string_view bytes) {
     return out;
 }
 
-/// What is written to it lies in one string. (That of an ostringstream looks for room byte by byte.)
+/// What is written to it lies in one string. (That of an ostringstream looks for room byte by byte.) Most are
+/// numbers: there are some thirty of them in an item.
 class Bytes : public std::streambuf {
 public:
-    std::string take() && { return std::move(bytes_); }
+    std::string_view written() const { return {bytes_.data(), size_}; }
 
 protected:
     std::streamsize xsputn(const char* from, std::streamsize count) override {
-        bytes_.append(from, static_cast<std::size_t>(count));
+        const auto more = static_cast<std::size_t>(count);
+        if (bytes_.size() - size_ < more) bytes_.resize(std::max(2 * bytes_.size(), size_ + more));
+        char* const to = bytes_.data() + size_;
+        if (more == sizeof(std::uint64_t))
+            std::memcpy(to, from, sizeof(std::uint64_t));
+        else if (more == 1)
+            *to = *from;
+        else
+            std::memcpy(to, from, more);
+        size_ += more;
         return count;
     }
     int_type overflow(int_type byte) override {
-        if (!traits_type::eq_int_type(byte, traits_type::eof()))
-            bytes_.push_back(traits_type::to_char_type(byte));
-        return traits_type::not_eof(byte);
+        if (traits_type::eq_int_type(byte, traits_type::eof())) return traits_type::not_eof(byte);
+        const char one = traits_type::to_char_type(byte);
+        xsputn(&one, 1);
+        return byte;
     }
 
 private:
-    std::string bytes_;
+    static constexpr std::size_t room_at_first = 65536;
+    std::string bytes_ = std::string(room_at_first, '\0');
+    std::size_t size_ = 0;
 };
 
 template <class Value>
 std::string packed(const std::vector<Value>& values) {
-    Bytes written;
+    Bytes bytes;
     {
-        std::ostream out(&written);
+        std::ostream out(&bytes);
         cereal::PortableBinaryOutputArchive archive(out);
         archive(version_now, cereal::make_size_tag(static_cast<cereal::size_type>(values.size())));
         for (const Value& value : values)
             fields(archive, const_cast<Value&>(value), version_now);  // an output archive only reads
     }
-    const std::string bytes = compressed(std::move(written).take());
-    return hash_of(bytes) + bytes;
+    const std::string blob = compressed(bytes.written());
+    return hash_of(blob) + blob;
 }
 
 /// The hash is looked at first: nothing of a damaged blob is believed, the lengths in it least of all.

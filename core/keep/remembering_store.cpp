@@ -34,6 +34,15 @@ Error RememberingStore::translated(const SQLite::Exception& exception, std::stri
     return {fault, 0, std::string(step) + ": " + exception.what(), path};
 }
 
+Result<bool> RememberingStore::recall_all(KnownContents& known, std::size_t pairs) {
+    bool recalled = false;
+    if (auto read = guarded("read what was compared",
+                            [&] { recalled = ContentsRows(database_).recall_all(known, pairs); });
+        !read)
+        return failure(read.error());
+    return recalled;
+}
+
 Result<void> RememberingStore::recall(const std::vector<Pair>& pairs, KnownContents& known) {
     return guarded("read what was compared", [&] { ContentsRows(database_).recall(pairs, known); });
 }

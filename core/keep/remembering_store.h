@@ -17,6 +17,7 @@ namespace tavlo {
 /// The store's database, opened, with what reading has found out. What else is kept builds on it (store.cpp).
 class RememberingStore : public Store {
 public:
+    Result<bool> recall_all(KnownContents& known, std::size_t pairs) final;
     Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) final;
     Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) final;
     Result<void> recall_facts(const std::vector<Status>& of, KnownFileFacts& known) final;

@@ -71,6 +71,7 @@ public:
         return found == problems_.end() ? nullptr : found->second;
     }
     std::optional<bool> same(const Pair& pair) const { return same_.of(key_of(pair)); }
+    bool is_empty() const { return same_.is_empty() && problems_.empty(); }
 
     /// Where the bytes of a file are too, in the destination that was looked through.
     void learn_elsewhere(const FileState& of, Elsewhere found) {
@@ -94,7 +95,10 @@ private:
 class ContentsMemory {
 public:
     virtual ~ContentsMemory() = default;
-    /// Learns what is remembered of these pairs.
+    /// Learns all that is remembered, where that takes less time than asking for so many pairs.
+    /// returns  whether it does
+    virtual Result<bool> recall_all(KnownContents& known, std::size_t pairs) = 0;
+    /// Learns what is remembered of these pairs, and maybe of others.
     virtual Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) = 0;
     virtual Result<void> remember(const std::vector<std::pair<Pair, bool>>& found) = 0;
 };

@@ -26,23 +26,33 @@ HashKey with(bool verdict, const HashKey& key) {
     return kept;
 }
 
+// a key is looked for in two lines of memory, and the index is a thirtieth of the whole
+constexpr std::size_t keys_in_a_share = 8;
+
+std::size_t share_of(const HashKey& key, std::size_t shares) { return ((key.high >> 32U) * shares) >> 32U; }
+
 }  // namespace
 
-/// Of the key, or of the first after it. Keys are hashes, so they lie evenly: it is looked for around where its
-/// share of all that a key can be says, within a stretch that grows until it holds it.
+/// Of the key, or of the first after it.
 std::size_t Verdicts::place(const HashKey& key) const {
+    if (sorted_.empty()) return 0;
     const HashKey sought = bare(key);
-    const std::size_t size = sorted_.size();
-    const std::size_t guess = ((sought.high >> 32U) * size) >> 32U;
-    std::size_t from = guess;
-    std::size_t to = guess;
-    for (std::size_t step = 16; from > 0 && !(sorted_[from - 1] < sought); step *= 2)
-        from -= std::min(step, from);
-    for (std::size_t step = 16; to < size && sorted_[to] < sought; step *= 2) to += std::min(step, size - to);
-    const auto first = sorted_.begin();
-    return static_cast<std::size_t>(std::lower_bound(first + static_cast<std::ptrdiff_t>(from),
-                                                     first + static_cast<std::ptrdiff_t>(to), sought) -
-                                    first);
+    const std::size_t share = share_of(sought, first_of_share_.size() - 1);
+    const auto at = [this](std::size_t place) {
+        return sorted_.begin() + static_cast<std::ptrdiff_t>(place);
+    };
+    return static_cast<std::size_t>(
+        std::lower_bound(at(first_of_share_[share]), at(first_of_share_[share + 1]), sought) -
+        sorted_.begin());
+}
+
+void Verdicts::index() {
+    const std::size_t shares = sorted_.size() / keys_in_a_share + 1;
+    first_of_share_.assign(shares + 1, static_cast<std::uint32_t>(sorted_.size()));
+    for (std::size_t at = sorted_.size(); at-- > 0;)
+        first_of_share_[share_of(sorted_[at], shares)] = static_cast<std::uint32_t>(at);
+    for (std::size_t share = shares; share-- > 0;)
+        first_of_share_[share] = std::min(first_of_share_[share], first_of_share_[share + 1]);
 }
 
 void Verdicts::learn(const HashKey& key, bool verdict) {
@@ -76,7 +86,8 @@ void Verdicts::sort_in(const std::vector<std::pair<HashKey, bool>>& more) {
     for (const auto& [key, verdict] : more) fresh.push_back(with(verdict, key));
     fresh_.clear();
     const auto before = [](const HashKey& one, const HashKey& other) { return bare(one) < bare(other); };
-    std::stable_sort(fresh.begin(), fresh.end(), before);
+    if (!std::is_sorted(fresh.begin(), fresh.end(), before))
+        std::stable_sort(fresh.begin(), fresh.end(), before);
     std::vector<HashKey> all;  // as large as it must be: one that grew by itself would be up to twice that
     all.reserve(sorted_.size() + fresh.size());
     std::merge(sorted_.begin(), sorted_.end(), fresh.begin(), fresh.end(), std::back_inserter(all), before);
@@ -86,6 +97,7 @@ void Verdicts::sort_in(const std::vector<std::pair<HashKey, bool>>& more) {
     });
     all.erase(all.begin(), first.base());
     sorted_ = std::move(all);
+    index();
 }
 
 }  // namespace tavlo

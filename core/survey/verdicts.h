@@ -33,12 +33,15 @@ public:
     /// Many at once, in less time.
     void learn(const std::vector<std::pair<HashKey, bool>>& verdicts);
     std::optional<bool> of(const HashKey& key) const;
+    bool is_empty() const { return sorted_.empty() && fresh_.empty(); }
 
 private:
     void sort_in(const std::vector<std::pair<HashKey, bool>>& more);
+    void index();
     std::size_t place(const HashKey& key) const;
 
     std::vector<HashKey> sorted_;
+    std::vector<std::uint32_t> first_of_share_;           ///< keys are hashes: each share of them holds a few
     std::unordered_map<HashKey, bool, HashOfKey> fresh_;  ///< by keys whose lowest bit is 0
 };
 

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <map>
 
+#include "job/growing.h"
 #include "recover/recover.h"
 #include "support/catch.h"
 #include "support/jobs.h"
@@ -79,6 +80,53 @@ TEST_CASE("each item is told once and is in the receipt once, whether something 
         ++at;
     }));
     CHECK(at == told.size());
+}
+
+TEST_CASE("whoever only counts what is skipped is told of the rest as ever, and of each item once",
+          "[run][again]") {
+    TempFolder temp;
+    Again again(temp);
+    std::vector<int> told(again.plan->items.size());
+    std::size_t counted = 0;
+    RunEvents events;
+    events.item = [&](ItemId id, const ReceiptItem&) { ++told.at(id); };
+    events.skipped = [&](ItemId id) {
+        CHECK(again.plan->items.at(id).outcome == Outcome::skipped);
+        ++told.at(id);
+        ++counted;
+    };
+    const auto head = value(carry_out(*again.jobs.disk, *again.jobs.store, *again.plan, {}, events));
+    CHECK(std::count(told.begin(), told.end(), 1) == same_files + new_files);
+    CHECK(counted >= kept_together);
+    CHECK(head.totals.of(Outcome::skipped) == same_files);
+    CHECK(head.totals.of(Outcome::created) == new_files);
+    CHECK(value(again.jobs.store->receipt(head.id)).totals.of(Outcome::skipped) == same_files);
+}
+
+TEST_CASE("a run says what its receipt will be called before anybody can find it in the journal", "[run]") {
+    TempFolder temp;
+    temp.write("from/a", "a");
+    Jobs jobs(temp.path("state"));
+    const auto other = value(Store::open(temp.path("state")));
+    std::vector<std::string> names;
+    RunEvents events;
+    events.named = [&](const std::string& receipt) {
+        names.push_back(receipt);
+        CHECK(value(other->unfinished()).empty());
+    };
+    events.begun = [&](const ReceiptHead& head) {
+        REQUIRE(value(other->unfinished()).size() == 1);
+        CHECK(names == std::vector{head.id});
+    };
+    const auto job = copy({temp.path("from/a")}, temp.path("to"));
+    SECTION("of a plan") {
+        (void)value(carry_out(*jobs.disk, *jobs.store, *value(prepare(*jobs.disk, job)).plan, {}, events));
+    }
+    SECTION("while it is counted") {
+        (void)value(carry_out_growing(*jobs.disk, *jobs.store, {job}, {}, events));
+    }
+    CHECK(names.size() == 1);
+    CHECK(temp.has("to/a"));
 }
 
 TEST_CASE(

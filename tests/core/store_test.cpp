@@ -206,8 +206,9 @@ TEST_CASE("pairs that were compared are recalled as long as both are as they wer
     CHECK(known.same(pair(9999, 7)) == std::nullopt);
 }
 
-TEST_CASE("many pairs are recalled as few are, each once and no other, in whatever order they are asked for",
-          "[keep][same]") {
+TEST_CASE(
+    "many pairs are recalled as few are, in whatever order they are asked for, or all there are at once",
+    "[keep][same]") {
     TempFolder temp;
     const auto store = value(Store::open(temp.path("state")));
     const auto pair = [](std::uint64_t inode, std::int64_t changed) {
@@ -224,13 +225,22 @@ TEST_CASE("many pairs are recalled as few are, each once and no other, in whatev
     std::vector<Pair> asked;
     for (std::uint64_t inode = 8000; inode-- > 3000;) asked.push_back(pair(inode, inode % 5 == 0 ? 8 : 7));
     asked.push_back(asked.front());
-    KnownContents known;
-    REQUIRE(store->recall(asked, known));
-    for (std::uint64_t inode = 0; inode < 8000; ++inode) {
-        const bool is_asked = inode >= 3000 && inode < 6000 && inode % 5 != 0;
-        CAPTURE(inode);
-        CHECK(known.same(pair(inode, 7)) == (is_asked ? std::optional(inode % 3 == 0) : std::nullopt));
-        CHECK(known.same(pair(inode, 8)) == std::nullopt);
+    const auto few = std::vector<Pair>(asked.begin(), asked.begin() + 5000 / 8);
+    for (const bool all : {false, true}) {  // a few of them are looked for one by one
+        KnownContents known;
+        if (all)
+            CHECK(value(store->recall_all(known, asked.size())));
+        else
+            REQUIRE_FALSE(value(store->recall_all(known, few.size())));
+        CHECK(known.same(pair(5999, 7)).has_value() == all);
+        REQUIRE(store->recall(all ? asked : few, known));
+        for (std::uint64_t inode = 0; inode < 8000; ++inode) {
+            const bool is_asked = all || std::find(few.begin(), few.end(), pair(inode, 7)) != few.end();
+            CAPTURE(inode, all);
+            CHECK(known.same(pair(inode, 7)) ==
+                  (is_asked && inode < 6000 ? std::optional(inode % 3 == 0) : std::nullopt));
+            CHECK(known.same(pair(inode, 8)) == std::nullopt);
+        }
     }
 }
 
