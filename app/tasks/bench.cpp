@@ -260,27 +260,38 @@ void Bench::decide(const std::vector<ItemId>& items, Decision decision) {
 }
 
 void Bench::decide(const std::vector<ItemId>& items, const PairDecision& decision) {
-    std::vector<std::pair<ItemId, PairDecision>> decisions;
-    for (const ItemId id : items) decisions.emplace_back(id, decision);
-    decide(decisions);
+    decideEach(items.size(), [items, decision](std::size_t at) { return std::pair(items[at], decision); });
 }
 
 void Bench::decide(const std::vector<std::pair<ItemId, PairDecision>>& decisions) {
-    if (!plan()) return;
-    Decisions::Stroke stroke;
-    for (const auto& [id, decision] : decisions) {
-        const Item& item = plan()->items[id];
-        if (!item.collision || item.collision->shared) continue;
-        PairDecision decided = decision;
-        // a name that is free has nothing to be overwritten
-        if (item.collision->elsewhere() && decided.decision == Decision::overwrite)
-            decided.decision = Decision::rename;
-        decided.pair = plan()->pair(item);
-        stroke.insert_or_assign(plan()->source_path(item), std::move(decided));
-    }
-    if (stroke.empty()) return;
+    decideEach(decisions.size(), [decisions](std::size_t at) { return decisions[at]; });
+}
+
+/// There may be a hundred thousand in a stroke: where they are planned with, they are put together.
+void Bench::decideEach(std::size_t count,
+                       const std::function<std::pair<ItemId, PairDecision>(std::size_t)>& decision) {
+    const auto counts = [](const Item& item) { return item.collision && !item.collision->shared; };
+    bool any = false;
+    for (std::size_t at = 0; plan() && at < count && !any; ++at)
+        any = counts(plan()->items[decision(at).first]);
+    if (!any) return;
+    const auto made = [counts, plan = plan(), count, decision] {
+        Decisions::Stroke stroke;
+        stroke.reserve(count);
+        for (std::size_t at = 0; at < count; ++at) {
+            auto [id, decided] = decision(at);
+            const Item& item = plan->items[id];
+            if (!counts(item)) continue;
+            // a name that is free has nothing to be overwritten
+            if (item.collision->elsewhere() && decided.decision == Decision::overwrite)
+                decided.decision = Decision::rename;
+            decided.pair = plan->pair(item);
+            stroke.insert_or_assign(plan->source_path(item), std::move(decided));
+        }
+        return stroke;
+    };
     Decisions after = asked_.decisions;
-    after.add(std::move(stroke));
+    after.add(count, made);
     setPart(tr("Decide"), &Instruction::decisions, std::move(after));
 }
 

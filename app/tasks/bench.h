@@ -6,6 +6,7 @@
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
+#include <functional>
 #include <memory>
 #include <optional>
 #include <string>
@@ -124,6 +125,9 @@ private:
     class Setting;
     template <class Part>
     void setPart(const QString& words, Part Instruction::*part, Part after);
+    void decideEach(
+        std::size_t count,
+        const std::function<std::pair<tavlo::ItemId, tavlo::PairDecision>(std::size_t)>& decision);
     Change note(const Change& wanted);
     std::string archiveIn(const std::string& folder) const;
     template <class Value>

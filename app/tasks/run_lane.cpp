@@ -254,12 +254,17 @@ void RunLane::wish(RunFault::Wish wish, const std::vector<std::size_t>& faults) 
 }
 
 void RunLane::refresh() {
+    // The run's threads give way, and one that holds this may wait long for its turn: next time then.
+    if (std::unique_lock lock(mutex_, std::try_to_lock); lock) takeIn(std::move(lock));
+}
+
+void RunLane::takeIn(std::unique_lock<std::mutex> lock) {
     if (!live_run_) return;
     std::vector<RunLogItem> log;
     std::vector<ReceiptItem> faults;
     std::vector<std::pair<ItemId, Outcome>> settled;
     {
-        const std::scoped_lock lock(mutex_);
+        const std::unique_lock held = std::move(lock);
         status_.receipt = live_.receipt;
         status_.done = live_.done;
         status_.all = live_.all;
@@ -328,7 +333,7 @@ void RunLane::tellState() {
 }
 
 void RunLane::report(RunEnd end, std::vector<RunFault> faults) {
-    refresh();
+    takeIn(std::unique_lock(mutex_));  // the thread is through
     live_run_ = false;
     stopping_ = false;
     status_.left.reset();

@@ -172,6 +172,7 @@ private:
     };
     void work(const Errand& errand, const std::stop_token& stop);
     tavlo::RunEvents eventsOf(const Errand& errand);
+    void takeIn(std::unique_lock<std::mutex> lock);
     void report(RunEnd end, std::vector<RunFault> faults);
     void tellState();
     void followRate();

@@ -35,6 +35,10 @@ public:
 
     /// One stroke: many pairs decided together. It stands ahead of what was decided before.
     void add(Stroke stroke);
+    /// The same, put together by whoever first asks what stands for a pair, on its thread.
+    /// most  it holds no more pairs than that
+    /// made  is called once
+    void add(std::size_t most, std::function<Stroke()> made);
     void add(const std::string& source_path, PairDecision decision) {
         add(Stroke{{source_path, std::move(decision)}});
     }
@@ -45,7 +49,8 @@ public:
     void each(const std::function<void(const std::string&, const PairDecision&)>& take) const;
 
 private:
-    std::vector<std::shared_ptr<const Stroke>> strokes_;  ///< oldest and largest first
+    class Kept;
+    std::vector<std::shared_ptr<const Kept>> strokes_;  ///< oldest and largest first
 };
 
 }  // namespace tavlo

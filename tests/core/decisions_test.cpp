@@ -54,7 +54,15 @@ TEST_CASE(
             }
             const auto model_before = model;
             for (const auto& [path, decision] : stroke) model.insert_or_assign(path, decision);
-            decisions.add(std::move(stroke));
+            const auto at_most = stroke.size() + number % 3;
+            if (number % 2 == 0)
+                decisions.add(std::move(stroke));
+            else  // put together when it is asked for, once
+                decisions.add(at_most, [stroke, asked = std::make_shared<int>()] {
+                    RC_ASSERT(++*asked == 1);
+                    return stroke;
+                });
+            if (*rc::gen::arbitrary<bool>()) continue;  // several may wait to be asked for
             for (const auto& [path, decision] : model_before) {
                 const auto* found = before.find(path, decision.pair);
                 RC_ASSERT((found != nullptr) == decision.decision.has_value());
