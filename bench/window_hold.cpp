@@ -53,7 +53,8 @@ int main(int count, char** words) {
         WindowDriver::wait([&] { return window.gathering().model().narrow({}).has_value(); });
 
         holds.begin();
-        driver.type("pickBox", QStringLiteral("permit 9987"));
+        driver.find<QWidget>("pickBox")->setFocus();
+        QTest::keyClicks(driver.find<QWidget>("pickBox"), QStringLiteral("permit 9987"), Qt::NoModifier, 1);
         holds.end("eleven keys in the pick box");
         driver.key("pickBox", Qt::Key_Escape);
 

@@ -267,6 +267,25 @@ void FolderModel::measureFolders() {
     });
 }
 
+std::vector<int> FolderModel::rowsOf(const std::vector<std::string>& paths) const {
+    const std::unordered_set<std::string> wanted(paths.begin(), paths.end());
+    std::unordered_set<std::string_view> names;
+    for (const auto& path : wanted) names.insert(name_of(path));
+    std::vector<int> shown;
+    if (wanted.empty()) return shown;
+    // in the order that they lie in: a hundred thousand in the order of their names are as many waits for memory
+    std::vector<std::uint32_t> found;
+    for (std::uint32_t at = 0; at < listing_->rows.size(); ++at)
+        if (const auto& row = listing_->rows[at];
+            names.contains(row.name) && wanted.contains(listing_->path_of(row)))
+            found.push_back(at);
+    if (found.empty()) return shown;
+    for (std::size_t row = 0; row < visible_.size(); ++row)
+        if (std::binary_search(found.begin(), found.end(), visible_[row]))
+            shown.push_back(static_cast<int>(row));
+    return shown;
+}
+
 int FolderModel::rowOf(const std::string& name) const {
     const auto found = std::find_if(visible_.begin(), visible_.end(),
                                     [&](auto i) { return listing_->rows[i].name == name; });

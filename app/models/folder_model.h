@@ -61,6 +61,8 @@ public:
     std::string folderOf(int row) const { return listing_->folder_of(this->row(row)); }
     /// The row of a name, or -1 where it is not shown.
     int rowOf(const std::string& name) const;
+    /// The rows of these paths, as far as they are shown, in the order of the rows.
+    std::vector<int> rowsOf(const std::vector<std::string>& paths) const;
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;

@@ -3,6 +3,7 @@
 
 #include "select/pick_index.h"
 
+#include <algorithm>
 #include <numeric>
 
 #include "files/path.h"
@@ -36,27 +37,35 @@ std::vector<Word> words_of(std::string_view typed) {
     return words;
 }
 
-bool found_plain(const std::string& name, const Word& word) {
-    if (!word.begins_number) return name.find(word.plain) != std::string::npos;
-    for (auto at = name.find(word.plain); at != std::string::npos; at = name.find(word.plain, at + 1))
+bool found_plain(std::string_view name, const Word& word) {
+    if (!word.begins_number) return name.find(word.plain) != std::string_view::npos;
+    for (auto at = name.find(word.plain); at != std::string_view::npos; at = name.find(word.plain, at + 1))
         if (at == 0 || !is_digit(name[at - 1])) return true;
     return false;
 }
 
 }  // namespace
 
+void PickIndex::Texts::add(std::string_view text) {
+    all_.append(text);
+    ends_.push_back(all_.size());
+}
+
+std::string_view PickIndex::Texts::at(std::uint32_t id) const {
+    const std::size_t begin = id == 0 ? 0 : ends_[id - 1];
+    return std::string_view(all_).substr(begin, ends_[id] - begin);
+}
+
 PickIndex::PickIndex(const std::vector<std::string>& names) {
-    keys_.reserve(names.size());
     for (const auto& name : names) {
-        Key key{folded(name), {}};
-        std::string plain = without_leading_zeros(key.folded);
-        if (plain != key.folded) key.plain = std::move(plain);
-        keys_.push_back(std::move(key));
+        const std::string key = folded(name);
+        folded_.add(key);
+        plain_.add(without_leading_zeros(key));
     }
 }
 
 std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed) const {
-    std::vector<std::uint32_t> all(keys_.size());
+    std::vector<std::uint32_t> all(folded_.size());
     std::iota(all.begin(), all.end(), 0U);
     return fitting(typed, all);
 }
@@ -67,12 +76,10 @@ std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed,
     if (words.empty()) return among;
     std::vector<std::uint32_t> found;
     for (const auto id : among) {
-        const Key& key = keys_[id];
-        const std::string& plain = key.plain.empty() ? key.folded : key.plain;
-        bool fits = true;
-        for (const Word& word : words)
-            fits = fits && (key.folded.find(word.text) != std::string::npos || found_plain(plain, word));
-        if (fits) found.push_back(id);
+        const auto holds = [name = folded_.at(id), plain = plain_.at(id)](const Word& word) {
+            return name.find(word.text) != std::string_view::npos || found_plain(plain, word);
+        };
+        if (std::all_of(words.begin(), words.end(), holds)) found.push_back(id);
     }
     return found;
 }

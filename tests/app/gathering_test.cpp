@@ -157,6 +157,36 @@ TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it i
     CHECK(desk.picks() == 0);
 }
 
+TEST_CASE(
+    "what is selected stays selected when the list is sorted, filtered and narrowed, as far as it is shown",
+    "[window][gathering]") {
+    Desk desk(30);
+    const auto& driver = *desk.driver;
+    auto* list = driver.find<RowView>("folderList");
+    const auto selected = [&] {
+        std::set<std::string> names;
+        for (const QModelIndex& one : list->selectionModel()->selectedIndexes())
+            names.insert(desk.model().row(one.row()).name);
+        return names;
+    };
+    const std::set<std::string> both{"permit-0204-quay.pdf", "permit-0211-quay.pdf"};
+    driver.clickRow("folderList", 4);
+    driver.clickRow("folderList", 11, 0, Qt::ControlModifier);
+    REQUIRE(selected() == both);
+    desk.model().setSorting(0, Qt::DescendingOrder);
+    REQUIRE(driver.settle());
+    CHECK(desk.model().row(0).name == "permit-0229-quay.pdf");
+    CHECK(selected() == both);
+    CHECK(desk.model().row(list->currentIndex().row()).name == "permit-0211-quay.pdf");
+    REQUIRE(WindowDriver::wait([&] { return desk.model().narrow({}).has_value(); }));
+    driver.type("pickBox", QStringLiteral("20"));  // 200 to 209, 220
+    CHECK(desk.model().rowCount() == 11);
+    CHECK(selected() == std::set<std::string>{"permit-0204-quay.pdf"});
+    driver.key("pickBox", Qt::Key_Escape);
+    CHECK(desk.model().rowCount() == 30);
+    CHECK(selected() == std::set<std::string>{"permit-0204-quay.pdf"});
+}
+
 TEST_CASE("changes of the batch are undone and done again, and the batch outlasts the window",
           "[window][batch]") {
     Desk desk(20);

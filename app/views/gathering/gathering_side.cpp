@@ -314,17 +314,16 @@ void GatheringSide::afterLoading(bool another) {
 /// The same folder, read, sorted or filtered again: what was selected stays so, as far as it is shown.
 void GatheringSide::keepSelection() {
     const std::unordered_set<std::string> paths(selected_before_.begin(), selected_before_.end());
+    auto wanted = selected_before_;
+    if (!current_before_.empty()) wanted.push_back(current_before_);
     QItemSelection selection;
-    int current = -1;
-    for (int row = 0; row < model_->rowCount() && !(paths.empty() && current_before_.empty()); ++row) {
-        const std::string path = model_->path(model_->index(row, 0));
-        if (paths.contains(path))
-            selection.select(model_->index(row, 0), model_->index(row, folder_column_count - 1));
-        if (path == current_before_) current = row;
-        if (current >= 0 && selection.size() == static_cast<qsizetype>(paths.size())) break;
+    for (const int row : model_->rowsOf(wanted)) {
+        const QModelIndex first = model_->index(row, 0);
+        const std::string path = model_->path(first);
+        if (path == current_before_)
+            list_->selectionModel()->setCurrentIndex(first, QItemSelectionModel::NoUpdate);
+        if (paths.contains(path)) selection.select(first, model_->index(row, folder_column_count - 1));
     }
-    if (current >= 0)
-        list_->selectionModel()->setCurrentIndex(model_->index(current, 0), QItemSelectionModel::NoUpdate);
     list_->selectionModel()->select(selection, QItemSelectionModel::ClearAndSelect);
 }
 
