@@ -60,7 +60,7 @@ void recall_pairs(const Outlook& seen, KnownContents& known, ContentsMemory* mem
             continue;
         const Pair pair = pair_of(incoming, held->status);
         if (!can_be_remembered(pair) || known.same(pair)) continue;
-        if (pairs.empty())
+        if (pairs.empty() && known.is_empty())
             if (const auto all = memory->recall_all(known, seen.layout->arrivals.size()); all && *all) return;
         pairs.push_back(pair);
     }

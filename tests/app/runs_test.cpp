@@ -72,9 +72,13 @@ struct Yard {
     RunLane* start(const std::string& source, const std::string& into) const {
         window->bench().replacePicks({temp.path(source)});
         window->bench().setDestination(into);
-        REQUIRE(WindowDriver::wait(
-            [&] { return !window->bench().isWorking() && driver->find<QWidget>("start")->isEnabled(); }));
-        driver->click("start");
+        const auto before = runs().lanes().size();
+        REQUIRE(WindowDriver::wait([&] {
+            // that a run before has ended may be looked at just now, and what is pressed then does nothing
+            if (!window->bench().isWorking() && driver->find<QWidget>("start")->isEnabled())
+                driver->click("start");
+            return runs().lanes().size() > before;
+        }));
         for (const auto& one : runs().lanes())
             if (one->isLive() && one->status().destination == into) return one.get();
         return nullptr;

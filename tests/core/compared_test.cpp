@@ -18,7 +18,12 @@ namespace {
 /// Remembers what it is told, and what it was asked.
 class Memory final : public ContentsMemory {
 public:
-    Result<bool> recall_all(KnownContents&, std::size_t) override { return false; }
+    Result<bool> recall_all(KnownContents& known, std::size_t pairs) override {
+        if (!is_small || pairs == 0) return false;
+        ++read_whole;
+        for (const auto& [pair, same] : told) known.learn(pair, same);
+        return true;
+    }
     Result<void> recall(const std::vector<Pair>& pairs, KnownContents& known) override {
         asked += pairs.size();
         for (const auto& [pair, same] : told)
@@ -29,6 +34,8 @@ public:
         told.insert(told.end(), found.begin(), found.end());
         return {};
     }
+    bool is_small = false;  // enough to be read as a whole
+    std::size_t read_whole = 0;
     std::size_t asked = 0;
     std::vector<std::pair<Pair, bool>> told;
 };
@@ -145,6 +152,16 @@ TEST_CASE("what is remembered is asked for before it is planned, so that nothing
     temp.write("to/in/three", "AS LONG");
     KnownContents again;
     CHECK(value(look_ahead(disk, job, batch, again, &memory)).plan->not_compared.size() == 1);
+    // little enough is read as a whole while the destination is looked at: once, as long as nothing is known
+    memory.is_small = true;
+    memory.asked = 0;
+    KnownContents all;
+    CHECK(value(look_ahead(disk, job, batch, all, &memory)).plan->not_compared.size() == 1);
+    CHECK(memory.read_whole == 1);
+    CHECK(memory.asked == 0);
+    CHECK(value(look_ahead(disk, job, batch, all, &memory)).plan->not_compared.size() == 1);
+    CHECK(memory.read_whole == 1);
+    CHECK(memory.asked == 1);
 }
 
 TEST_CASE("a pair is known by all that tells it from another, and by nothing less", "[same]") {
