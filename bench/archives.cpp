@@ -98,6 +98,17 @@ void engine(const fs::path& state, Operation operation, const fs::path& from, co
     RunOptions options;
     options.press = Press::fast;
     const auto head = carry_out(*disk, **store, *outlook->plan, options);
+    if (!head) std::fprintf(stderr, "%s: %s\n", head.error().path.c_str(), head.error().step.c_str());
+    if (head && head->totals.of(Outcome::failed) > 0)
+        check((*store)
+                  ->each_item(head->id,
+                              [](ReceiptItem&& item) {
+                                  if (item.result == Outcome::failed)
+                                      std::fprintf(stderr, "%s: %s\n", item.source.c_str(),
+                                                   item.error.c_str());
+                              })
+                  .has_value(),
+              "receipt");
     check(head && head->totals.of(Outcome::failed) == 0 && head->totals.of(Outcome::created) >= files, "run");
 }
 

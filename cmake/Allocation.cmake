@@ -12,3 +12,10 @@ function(tavlo_use_mimalloc)
     endforeach()
   endif()
 endfunction()
+
+# For programs that end soon: what they let go of stays theirs in large pieces (large_pages.cpp).
+function(tavlo_use_large_pages program)
+  if(mimalloc_FOUND AND NOT TAVLO_SANITIZE)
+    target_sources(${program} PRIVATE ${CMAKE_CURRENT_FUNCTION_LIST_DIR}/large_pages.cpp)
+  endif()
+endfunction()
