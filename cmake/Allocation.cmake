@@ -13,7 +13,7 @@ function(tavlo_use_mimalloc)
   endif()
 endfunction()
 
-# For programs that end soon: what they let go of stays theirs in large pieces (large_pages.cpp).
+# For programs that end soon; see there.
 function(tavlo_use_large_pages program)
   if(mimalloc_FOUND AND NOT TAVLO_SANITIZE)
     target_sources(${program} PRIVATE ${CMAKE_CURRENT_FUNCTION_LIST_DIR}/large_pages.cpp)

@@ -68,15 +68,17 @@ void recall_pairs(const Outlook& seen, KnownContents& known, ContentsMemory* mem
 }
 
 /// All that is remembered, read while a destination is looked at: where nothing is known yet, and it is not much
-/// for so many as may meet others there.
+/// for so many as may meet others there. Of very many the thread that it is read by would keep memory of its own.
 class RecalledAhead {
 public:
     RecalledAhead(ContentsMemory* memory, KnownContents& known, std::size_t arrivals) {
         constexpr std::size_t that_may_meet_none = 4;
+        constexpr std::size_t most = 65536;
         if (memory == nullptr || !known.is_empty()) return;
-        recalled_ = thread_.ask<bool>([memory, &known, pairs = arrivals / that_may_meet_none] {
-            return memory->recall_all(known, pairs).value_or(false);
-        });
+        recalled_ =
+            thread_.ask<bool>([memory, &known, pairs = std::min(arrivals / that_may_meet_none, most)] {
+                return memory->recall_all(known, pairs).value_or(false);
+            });
     }
     ~RecalledAhead() {
         if (recalled_) recalled_->drop();
