@@ -8,6 +8,7 @@
 
 #include "command_line.h"
 #include "ending.h"
+#include "files/handle.h"
 #include "files/memory.h"
 #include "files/parallel.h"
 #include "instance.h"
@@ -51,6 +52,7 @@ MainWindow* some_window() {
 }  // namespace
 
 int main(int count, char** words) {
+    tavlo::raise_handle_limit();
     tavlo::give_large_memory_back();
     std::signal(SIGXFSZ,
                 SIG_IGN);  // a file over the limit is an item's failure (EFBIG), not the end of the run

@@ -99,11 +99,12 @@ void engine(const fs::path& state, Operation operation, const fs::path& from, co
     options.press = Press::fast;
     const auto head = carry_out(*disk, **store, *outlook->plan, options);
     if (!head) std::fprintf(stderr, "%s: %s\n", head.error().path.c_str(), head.error().step.c_str());
+    int failed = 0;  // of which the first say enough
     if (head && head->totals.of(Outcome::failed) > 0)
         check((*store)
                   ->each_item(head->id,
-                              [](ReceiptItem&& item) {
-                                  if (item.result == Outcome::failed)
+                              [&](ReceiptItem&& item) {
+                                  if (item.result == Outcome::failed && ++failed < 4)
                                       std::fprintf(stderr, "%s: %s\n", item.source.c_str(),
                                                    item.error.c_str());
                               })

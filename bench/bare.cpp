@@ -75,6 +75,7 @@ void bare_move(const fs::path& from, const fs::path& to) {
             check(::renameat2(AT_FDCWD, entry.path().c_str(), AT_FDCWD,
                               (into / entry.path().filename()).c_str(), RENAME_NOREPLACE) == 0,
                   "rename");
+        check(::rmdir(folder.path().c_str()) == 0, "rmdir");
     }
 }
 

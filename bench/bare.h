@@ -26,6 +26,7 @@ void write_large(const std::filesystem::path& path, std::uint64_t bytes);
 
 /// open, read, create, write, mode, times, close; with a sync for each file where asked.
 void bare_copy(const std::filesystem::path& from, const std::filesystem::path& to, bool sync_each);
+/// rename, and rmdir of each folder that is empty then
 void bare_move(const std::filesystem::path& from, const std::filesystem::path& to);
 /// getdents64 and statx over a tree. returns entries; closes the folder
 std::uint64_t bare_walk(int folder);

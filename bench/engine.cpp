@@ -28,6 +28,7 @@
 #include "job/prepare.h"
 #include "keep/store.h"
 #include "run/run.h"
+#include "system_calls.h"
 #include "undo/empty_safe.h"
 #include "undo/take_back.h"
 
@@ -102,6 +103,10 @@ public:
         std::printf("%-44s %41.3f s\n", "  of this until there is a plan", median(planned));
         row("  and read back", median(bare), median(read_back));
         row("  the bare loop with a sync for each file", median(bare), median(synced));
+        count_calls(
+            files, [&] { bare_copy(place_ / "from", place_ / "to", false); },
+            [&] { engine(Operation::copy, place_ / "from", place_ / "to"); },
+            [&] { fs::remove_all(place_ / "to"); });
         fs::remove_all(place_ / "from");
     }
 
@@ -186,21 +191,27 @@ public:
     void moves(int files) {
         std::vector<double> bare;
         std::vector<double> ours;
-        for (int round = 0; round < rounds(); ++round) {
-            make_files(place_ / "from", files, 10);
-            bare.push_back(seconds([&] { bare_move(place_ / "from", place_ / "to"); }));
+        const auto anew = [&] {
             fs::remove_all(place_ / "from");
             fs::remove_all(place_ / "to");
             make_files(place_ / "from", files, 10);
             for (const auto& folder :
-                 fs::directory_iterator(place_ / "from")) {  // to merge with, so that each file is renamed
+                 fs::directory_iterator(place_ / "from"))  // to merge with, so that each file is renamed
                 fs::create_directories(place_ / "to" / folder.path().filename());
-            }
-            ours.push_back(seconds([&] { engine(Operation::move, place_ / "from", place_ / "to"); }));
-            fs::remove_all(place_ / "from");
-            fs::remove_all(place_ / "to");
+        };
+        const auto loop = [&] { bare_move(place_ / "from", place_ / "to"); };
+        const auto run = [&] { engine(Operation::move, place_ / "from", place_ / "to"); };
+        for (int round = 0; round < rounds(); ++round) {
+            anew();
+            bare.push_back(seconds(loop));
+            anew();
+            ours.push_back(seconds(run));
         }
         row("move " + std::to_string(files) + " files on one file system", median(bare), median(ours));
+        anew();
+        count_calls(files, loop, run, anew);
+        fs::remove_all(place_ / "from");
+        fs::remove_all(place_ / "to");
     }
 
     /// Every number one up, so that each takes the name of the next; the bare loop goes from the last to the
@@ -449,6 +460,16 @@ public:
     }
 
 private:
+    static void count_calls(int files, const std::function<void()>& bare, const std::function<void()>& ours,
+                            const std::function<void()>& between) {
+        const auto loop = system_calls(bare);
+        between();
+        const auto run = system_calls(ours);
+        if (loop && run)
+            std::printf("%-48s bare %7.1f     ours %7.1f\n", "  system calls a file", *loop / files,
+                        *run / files);
+        between();
+    }
     static void row(const std::string& work, double bare, double ours) {
         std::printf("%-48s bare %7.3f s   ours %7.3f s   %5.2f times\n", work.c_str(), bare, ours,
                     ours / bare);
@@ -460,6 +481,7 @@ private:
 }  // namespace
 
 int main(int count, char** words) {
+    raise_handle_limit();
     give_large_memory_back();  // as the programs do
     if (count < 2 || count > 3) {
         std::fprintf(stderr, "usage: engine FOLDER [SHARING_FOLDER]\n");

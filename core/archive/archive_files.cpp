@@ -254,9 +254,9 @@ Writer ArchiveFiles::writer(const Handle& file) {
     return inside(file) == nullptr ? disk->writer(file) : Writer::none;
 }
 
-Result<Staged> ArchiveFiles::stage(const Handle& folder, const std::string& part_name) {
+Result<Staged> ArchiveFiles::stage(const Handle& folder, const std::string& part_name, std::uint32_t mode) {
     if (inside(folder) != nullptr) return only_read(folder.path());
-    return disk->stage(folder, part_name);
+    return disk->stage(folder, part_name, mode);
 }
 
 Result<void> ArchiveFiles::share_blocks(const Handle& from, const Staged& staged) {
@@ -282,6 +282,10 @@ Result<std::pair<std::uint64_t, std::uint64_t>> ArchiveFiles::next_data(const Ha
 
 Result<void> ArchiveFiles::forget_cached(const Handle& file) {
     return inside(file) == nullptr ? disk->forget_cached(file) : Result<void>{};
+}
+
+void ArchiveFiles::read_ahead(const Handle& file, std::uint64_t length_bytes) {
+    if (inside(file) == nullptr) disk->read_ahead(file, length_bytes);
 }
 
 Result<void> ArchiveFiles::set_mode(const Handle& open, std::uint32_t mode) {

@@ -46,13 +46,14 @@ public:
     bool share_all_blocks(const Handle& a, const Handle& b) override;
     Result<Attributes> attributes(const Handle& open, const Status& seen) override;
     Writer writer(const Handle& file) override;
-    Result<Staged> stage(const Handle& folder, const std::string& part_name) override;
+    Result<Staged> stage(const Handle& folder, const std::string& part_name, std::uint32_t mode) override;
     Result<void> share_blocks(const Handle& from, const Staged& staged) override;
     Result<std::uint64_t> copy_range(const Handle& from, std::uint64_t offset, const Staged& staged,
                                      std::uint64_t length_bytes) override;
     Result<std::pair<std::uint64_t, std::uint64_t>> next_data(const Handle& file, std::uint64_t offset,
                                                               std::uint64_t size_bytes) override;
     Result<void> forget_cached(const Handle& file) override;
+    void read_ahead(const Handle& file, std::uint64_t length_bytes) override;
     Result<void> set_mode(const Handle& open, std::uint32_t mode) override;
     Result<std::vector<std::string>> set_attributes(const Handle& open,
                                                     const Attributes& attributes) override;

@@ -49,6 +49,11 @@ bool list_names(int open, std::vector<std::string>& names) {
     return false;
 }
 
+/// Looking is cheap, where removing what is not there is a change to some file systems all the same.
+bool may_have(int open, const char* attribute) {
+    return ::fgetxattr(open, attribute, nullptr, 0) >= 0 || (errno != ENODATA && errno != EOPNOTSUPP);
+}
+
 bool has(const Attributes& attributes, std::string_view name) {
     return std::any_of(attributes.extended.begin(), attributes.extended.end(),
                        [&](const auto& one) { return one.first == name; });
@@ -89,21 +94,26 @@ std::vector<std::string> give_attributes(int open, const Status& now, const Attr
     std::vector<std::string> lost = wanted.unread;
     // the owner first: chown(2) clears setuid and security.capability, which come after it
     bool owner_lost = false;
-    if ((now.owner != wanted.owner || now.group != wanted.group) &&
-        ::fchown(open, wanted.owner, wanted.group) != 0)
+    const bool is_of_another = now.owner != wanted.owner || now.group != wanted.group;
+    if (is_of_another && ::fchown(open, wanted.owner, wanted.group) != 0)
         owner_lost = ::fchown(open, static_cast<uid_t>(-1), wanted.group) != 0 || now.owner != wanted.owner;
     if (owner_lost) lost.emplace_back("owner");
     // an access control list that the folder's default gave, and the source never had
+    bool had_list = false;
     for (const char* acl : {access_acl, default_acl}) {
         if (acl == default_acl && now.type != FileType::folder) continue;
-        if (!has(wanted, acl)) ::fremovexattr(open, acl);
+        if (has(wanted, acl) || !may_have(open, acl)) continue;
+        had_list = true;
+        ::fremovexattr(open, acl);
     }
     for (const auto& [name, value] : wanted.extended)
         if (::fsetxattr(open, name.c_str(), value.data(), value.size(), 0) != 0) lost.push_back(name);
     // setuid and setgid for somebody else's account would hand out that account's rights
     const std::uint32_t mode =
         owner_lost && (wanted.mode & 06000U) != 0 ? wanted.mode & ~06000U : wanted.mode;
-    if (::fchmod(open, mode) != 0) lost.emplace_back("mode");
+    // each of the calls before may have changed it too
+    const bool is_so = now.mode == mode && !is_of_another && !had_list && wanted.extended.empty();
+    if (!is_so && ::fchmod(open, mode) != 0) lost.emplace_back("mode");
     const timespec times[2] = {to_timespec(wanted.accessed_ns), to_timespec(wanted.modified_ns)};
     if (::futimens(open, times) != 0) lost.emplace_back("times");
     return lost;

@@ -197,8 +197,9 @@ public:
         return Writer::none;
     }
 
-    Result<Staged> stage(const Handle& folder, const std::string& part_name) override {
-        int fd = ::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
+    Result<Staged> stage(const Handle& folder, const std::string& part_name, std::uint32_t mode) override {
+        // without setuid and setgid: they are for its owner to be, which it may not have yet
+        int fd = ::openat(folder.descriptor(), ".", O_TMPFILE | O_RDWR | O_CLOEXEC, mode & 0777U);
         if (fd >= 0) return Staged(Handle(fd, folder.path()));
         // a file system without such files says so in one of many ways; what else is wrong the second try
         // will say
@@ -317,6 +318,10 @@ public:
         const int code = ::posix_fadvise(file.descriptor(), 0, 0, POSIX_FADV_DONTNEED);
         if (code != 0) return failure(system_error(code, "drop cached bytes", file.path()));
         return {};
+    }
+
+    void read_ahead(const Handle& file, std::uint64_t length_bytes) override {
+        (void)::posix_fadvise(file.descriptor(), 0, static_cast<off_t>(length_bytes), POSIX_FADV_WILLNEED);
     }
 
     Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override {

@@ -104,7 +104,9 @@ public:
 
     /// A new empty file where no reader finds it. source: open(2) on O_TMPFILE; else an O_EXCL part-file of
     /// that name.
-    virtual Result<Staged> stage(const Handle& folder, const std::string& part_name) = 0;
+    /// mode   permissions that it is to have in the end, as far as the umask lets it have them now: one call
+    ///        less for most. A part-file can be found, and is its owner's alone until it is complete.
+    virtual Result<Staged> stage(const Handle& folder, const std::string& part_name, std::uint32_t mode) = 0;
     /// What the file system says only when a file is closed (close(2)): over quota, out of room on a server.
     /// The file stays open.
     virtual Result<void> close_check(const Staged& staged) = 0;
@@ -140,6 +142,8 @@ public:
                                              const Attributes& attributes) = 0;
     /// Drops what memory holds of a file, so that the next read comes from the disk (posix_fadvise(2)).
     virtual Result<void> forget_cached(const Handle& file) = 0;
+    /// Asks for a file's first bytes to be read while the work goes on (posix_fadvise(2), WILLNEED). A hint.
+    virtual void read_ahead(const Handle& file, std::uint64_t length_bytes) = 0;
 
     /// Gives a completed staged file its name; never replaces what holds the name (linkat(2); promises 2 and
     /// 3).

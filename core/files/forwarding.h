@@ -42,7 +42,9 @@ public:
         return disk->attributes(o, s);
     }
     Writer writer(const Handle& f) override { return disk->writer(f); }
-    Result<Staged> stage(const Handle& f, const std::string& n) override { return disk->stage(f, n); }
+    Result<Staged> stage(const Handle& f, const std::string& n, std::uint32_t m) override {
+        return disk->stage(f, n, m);
+    }
     Result<void> close_check(const Staged& s) override { return disk->close_check(s); }
     Result<void> write_at(const Staged& s, std::uint64_t o, std::span<const std::byte> b) override {
         return disk->write_at(s, o, b);
@@ -72,6 +74,7 @@ public:
         return disk->set_link_attributes(f, n, a);
     }
     Result<void> forget_cached(const Handle& f) override { return disk->forget_cached(f); }
+    void read_ahead(const Handle& f, std::uint64_t l) override { disk->read_ahead(f, l); }
     Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
         return disk->take_free_name(s, f, n);
     }

@@ -7,6 +7,8 @@
 #include <sys/resource.h>
 #include <unistd.h>
 
+#include <algorithm>
+
 #include "files/file_system.h"
 
 namespace tavlo {
@@ -43,10 +45,19 @@ Staged::~Staged() {
 }
 
 void raise_handle_limit() noexcept {
+    // and not more: programs that this one starts inherit it, and some go through all that there may be
+    constexpr rlim_t useful = 16 * 1024;
+    constexpr rlim_t open_at_a_time = 8 * 1024;
     rlimit limit{};
-    if (::getrlimit(RLIMIT_NOFILE, &limit) != 0 || limit.rlim_cur == limit.rlim_max) return;
-    limit.rlim_cur = limit.rlim_max;
-    (void)::setrlimit(RLIMIT_NOFILE, &limit);
+    if (::getrlimit(RLIMIT_NOFILE, &limit) != 0) return;
+    if (limit.rlim_cur < std::min(useful, limit.rlim_max)) {
+        limit.rlim_cur = std::min(useful, limit.rlim_max);
+        if (::setrlimit(RLIMIT_NOFILE, &limit) != 0) return;
+    }
+    const int any = ::open("/", O_PATH | O_CLOEXEC);
+    const int last = ::fcntl(any, F_DUPFD_CLOEXEC, std::min(open_at_a_time, limit.rlim_cur) - 1);
+    for (const int fd : {any, last})
+        if (fd >= 0) ::close(fd);
 }
 
 std::size_t handle_limit() noexcept {

@@ -52,8 +52,10 @@ private:
     std::shared_ptr<const Inner> inner_;
 };
 
-/// As many files and folders may be open as the machine allows: the soft limit becomes the hard one
-/// (getrlimit(2)). For programs, at their start.
+/// As many files and folders may be open as a run has use for, and the machine allows (getrlimit(2)): the soft
+/// limit of most desktops, 1024, would have a run's groups small, and each group is a sync. Room for them in
+/// the kernel's table is made at once, as later it makes threads wait (synchronize_rcu).
+/// For programs, at their start, before there are threads.
 void raise_handle_limit() noexcept;
 
 /// How many handles may be open at a time in this process; what holds many divides them.

@@ -61,6 +61,11 @@ Turns::Turns(AheadThreads& threads, std::size_t count, std::function<void(std::s
         }));
 }
 
+void Turns::help_while(const std::function<bool()>& wanted) {
+    while (next_ < count_ && wanted())
+        if (const std::size_t at = next_++; at < count_) work_(at);
+}
+
 void Turns::finish() {
     take_turns();
     for (const auto& other : others_) (void)other->take();

@@ -38,6 +38,8 @@ public:
     ~Turns() { finish(); }
     Turns(const Turns&) = delete;
     Turns& operator=(const Turns&) = delete;
+    /// Joins in for as long as that is wanted, asked before each, and there is one that nobody has begun.
+    void help_while(const std::function<bool()>& wanted);
     /// Returns when all are done.
     void finish();
 

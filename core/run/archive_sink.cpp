@@ -118,7 +118,7 @@ Result<std::unique_ptr<ArchiveSink>> ArchiveSink::start(FileSystem& disk, const 
                                                         const std::string& part_name, const std::string& path,
                                                         Press press,
                                                         std::function<void(std::uint64_t)> grown) {
-    auto staged = disk.stage(into, part_name);
+    auto staged = disk.stage(into, part_name, mode_of_new_file());
     if (!staged) return failure(staged.error());
     std::unique_ptr<ArchiveSink> sink(new ArchiveSink(disk, path, std::move(*staged), std::move(grown)));
     auto writer =

@@ -154,6 +154,7 @@ private:
     void step_again();
     void begin_settling();
     void read_back(const std::vector<Work*>& copies, std::vector<Durable::Failed>& failed);
+    bool waits_for_behind() const;
     Result<void> finish_behind();
     void leave_for_later(Work& work);
     void drop(Work& work, const Error& why);

@@ -145,13 +145,14 @@ Result<void> Runner::stage_waiting() {
         const Work& work = *waiting[at];
         staged[at].emplace(
             stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
-        order.pass(at);
+        if (reads_in_order_) order.pass(at);
     };
     const auto take_turn = [&](std::size_t at) {
         say_at_hand(waiting[at]->item);
         stage(at);
     };
     Turns turns(stagers_, waiting.size(), take_turn);
+    turns.help_while([&] { return waits_for_behind(); });
     const auto placed = finish_behind();
     turns.finish();
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone

@@ -21,8 +21,9 @@ constexpr std::size_t share_of_handles = 8;    // with few of them a group has t
 constexpr std::size_t most_unrecorded = 8192;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
-// so much waits until it is read and written, so that a group's time is kept
-constexpr std::size_t staged_at_once = 1024;
+// so much waits until it is read and written: less than a group where files are larger, so that its time is
+// kept, and enough for other threads to be at work while this one gives names
+constexpr std::size_t staged_at_once = 2048;
 constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
 }  // namespace
@@ -150,10 +151,21 @@ void Runner::begin_settling() {
 void Runner::read_back(const std::vector<Work*>& copies, std::vector<Durable::Failed>& failed) {
     std::vector<bool> lost(copies.size());
     for (const auto& [at, why] : failed) lost[at] = true;
-    for (std::size_t at = 0; at < copies.size(); ++at)
-        if (!lost[at] && reads_back(*copies[at]))
-            if (auto verified = verify_staged(disk_, *copies[at]->copy, meter()); !verified)
-                failed.push_back({at, verified.error()});
+    std::vector<const StagedCopy*> files;
+    std::vector<std::size_t> places;
+    for (std::size_t at = 0; at < copies.size(); ++at) {
+        if (lost[at] || !reads_back(*copies[at])) continue;
+        files.push_back(&*copies[at]->copy);
+        places.push_back(at);
+    }
+    for (auto& [which, why] : verify_staged(disk_, files, meter()))
+        failed.push_back({places[which], std::move(why)});
+}
+
+/// The group behind cannot take its names yet.
+bool Runner::waits_for_behind() const {
+    return settling_ &&
+           ((settling_->synced && !settling_->synced->is_done()) || !settling_->noted->is_done());
 }
 
 /// The group behind takes its names, once its bytes are durable and the journal has it.

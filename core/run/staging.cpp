@@ -4,6 +4,7 @@
 #include "run/staging.h"
 
 #include <algorithm>
+#include <array>
 #include <chrono>
 #include <condition_variable>
 #include <mutex>
@@ -24,6 +25,9 @@ constexpr std::int64_t tick_ns = 10'000'000;
 constexpr std::int64_t coarsest_step_ns = 2'000'000'000;  // of any file system: FAT's
 constexpr std::int64_t date_given_up_ns =
     2 * coarsest_step_ns;  // a date that comes back further off was not kept
+// so many files are asked of the disk before the first of them is read: it has something to do meanwhile
+constexpr std::size_t read_ahead_files = 64;
+constexpr std::uint64_t read_ahead_bytes = 1024 * 1024;
 
 bool same_state(const Status& a, const Status& b) {
     return a.id == b.id && a.status_changed_ns == b.status_changed_ns;
@@ -79,7 +83,7 @@ Result<StagedCopy> stage_once(FileSystem& disk, const Handle& source_folder, con
     std::optional<Staged> staged;
     std::string hash;
     const auto read = [&](const Handle& file, const Status& seen) -> Result<void> {
-        auto fresh = disk.stage(into, how.part_name);
+        auto fresh = disk.stage(into, how.part_name, seen.mode);
         if (!fresh) return failure(fresh.error());
         staged.emplace(std::move(*fresh));
         if (how.order != nullptr) how.order->wait_for(how.place);
@@ -170,8 +174,10 @@ std::string listed(const std::vector<std::string>& attributes) {
     return list;
 }
 
-Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter) {
-    if (auto dropped = disk.forget_cached(copy.staged.file()); !dropped) return dropped;
+namespace {
+
+/// What memory held of it is dropped already.
+Result<void> verify(FileSystem& disk, const StagedCopy& copy, const Meter& meter) {
     const auto hash = hash_of(disk, copy.staged.file(), Meter{meter.stop, {}, meter.pace});
     if (!hash && hash.error().fault == Fault::changed_meanwhile)
         return failure(Fault::corrupt, "what was written reads back otherwise", copy.staged.file().path());
@@ -179,6 +185,29 @@ Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter
     if (*hash != copy.hash)
         return failure(Fault::corrupt, "what was written reads back otherwise", copy.staged.file().path());
     return {};
+}
+
+}  // namespace
+
+std::vector<std::pair<std::size_t, Error>> verify_staged(FileSystem& disk,
+                                                         const std::vector<const StagedCopy*>& copies,
+                                                         const Meter& meter) {
+    std::vector<std::pair<std::size_t, Error>> wrong;
+    for (std::size_t begin = 0; begin < copies.size(); begin += read_ahead_files) {
+        const std::size_t end = std::min(copies.size(), begin + read_ahead_files);
+        std::array<Result<void>, read_ahead_files> dropped;
+        for (std::size_t at = begin; at < end; ++at) {
+            const StagedCopy& copy = *copies[at];
+            dropped[at - begin] = disk.forget_cached(copy.staged.file());
+            disk.read_ahead(copy.staged.file(), std::min(copy.fresh.size_bytes, read_ahead_bytes));
+        }
+        for (std::size_t at = begin; at < end; ++at) {
+            auto verified = dropped[at - begin];
+            if (verified) verified = verify(disk, *copies[at], meter);
+            if (!verified) wrong.emplace_back(at, verified.error());
+        }
+    }
+    return wrong;
 }
 
 }  // namespace tavlo

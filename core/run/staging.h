@@ -7,6 +7,7 @@
 #include <memory>
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "batch/batch.h"
@@ -66,8 +67,11 @@ Result<HeldStill> read_held_still(
     const std::function<Result<bool>(const Handle& file)>& is_the_same);
 
 /// Makes sure that what is staged is on the disk as it was read: drops it from memory, reads it again,
-/// compares.
-/// errors   corrupt: it reads back otherwise
-Result<void> verify_staged(FileSystem& disk, const StagedCopy& copy, const Meter& meter);
+/// compares; some files ahead, so that the disk need not wait for the next to be asked for.
+/// copies   durable, each with its hash
+/// returns  the places of those that are not, and why; corrupt: it reads back otherwise
+std::vector<std::pair<std::size_t, Error>> verify_staged(FileSystem& disk,
+                                                         const std::vector<const StagedCopy*>& copies,
+                                                         const Meter& meter);
 
 }  // namespace tavlo

@@ -26,6 +26,7 @@ constexpr unsigned most_names_tried = 100'000;  // counted up, where names are t
 constexpr std::uint64_t first_part = std::uint64_t{1} << 32;  // beside the run's own hidden names
 constexpr std::size_t most_note_bytes = 1 << 16;
 constexpr std::size_t most_sizes_bytes = std::size_t{16} << 20;
+constexpr std::uint32_t note_mode = 0600;
 const std::string sizes_name = "directorysizes";
 constexpr std::string_view run_key = "X-Tavlo-Receipt";
 
@@ -300,7 +301,7 @@ std::string Trash::of_run() const { return fmt::format("{}={}\n", run_key, recei
 
 /// errors   name_taken: there is such a note, which may be of somebody else's thing
 Result<void> Trash::write_note(const Can& can, const std::string& kept, const std::string& original) {
-    auto staged = disk_.stage(*can.info, part());
+    auto staged = disk_.stage(*can.info, part(), note_mode);
     if (!staged) return failure(staged.error());
     const std::string text = note_for(can, original) + of_run();
     if (auto written = disk_.write_at(*staged, 0, std::as_bytes(std::span(text))); !written) return written;
@@ -414,7 +415,7 @@ void Trash::update_sizes(Can& can) {
     can.came.clear();
     can.went.clear();
     if (text == before) return;
-    auto staged = disk_.stage(*can.folder, part());
+    auto staged = disk_.stage(*can.folder, part(), note_mode);
     if (!staged || !disk_.write_at(*staged, 0, std::as_bytes(std::span(text)))) return;
     if (!can.syncs_whole) (void)disk_.sync(staged->file());
     if (disk_.take_free_name(*staged, *can.folder, sizes_name)) return;

@@ -281,6 +281,25 @@ TEST_CASE("what goes through a turnstile goes in the order of its numbers, whoev
     }
 }
 
+TEST_CASE("who helps with turns does so for as long as it is wanted, and no turn is taken twice or left",
+          "[ahead]") {
+    for (const unsigned count : {0U, 1U, 3U}) {
+        AheadThreads threads(count);
+        std::vector<std::atomic<int>> done(200);
+        Turns turns(threads, done.size(), [&](std::size_t at) { ++done[at]; });
+        int asked = 0;
+        turns.help_while([&] { return ++asked <= 5; });
+        CHECK(asked <= 6);  // 6: asked once more, and told no
+        if (count == 0)
+            CHECK(std::count_if(done.begin(), done.end(), [](const auto& one) { return one > 0; }) == 5);
+        turns.help_while([] { return false; });
+        if (count == 0) turns.help_while([] { return true; });  // until there is none left
+        turns.finish();
+        turns.help_while([] { return true; });
+        CHECK(std::all_of(done.begin(), done.end(), [](const auto& one) { return one == 1; }));
+    }
+}
+
 TEST_CASE("things in turn that nobody takes are dropped: nothing works on them once they are gone",
           "[ahead]") {
     for (const unsigned count : {1U, 3U}) {

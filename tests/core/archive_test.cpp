@@ -160,7 +160,7 @@ with tarfile.open('t.tar.gz', 'w:gz', format=tarfile.PAX_FORMAT) as tar:
     CHECK(disk.may_write(folder).error().fault == Fault::unsupported);
     CHECK(disk.remove_file(folder, "b").error().fault == Fault::unsupported);
     CHECK(disk.make_folder(folder, "new", 0755).error().fault == Fault::unsupported);
-    CHECK_FALSE(disk.stage(folder, "x"));
+    CHECK_FALSE(disk.stage(folder, "x", 0600));
     CHECK(disk.open_folder(temp.path("t.tar.gz/in/b")).error().fault == Fault::not_a_folder);
     CHECK(disk.open_folder(temp.path("t.tar.gz/none")).error().fault == Fault::not_found);
     temp.write("plain", "no archive");
@@ -252,8 +252,8 @@ with tarfile.open('t.tar.gz', 'w:gz') as tar:
             void spend() {
                 if (left-- == 0) throw std::runtime_error("the process ends here");
             }
-            Result<Staged> stage(const Handle& f, const std::string& n) override {
-                return spend(), ArchiveFiles::stage(f, n);
+            Result<Staged> stage(const Handle& f, const std::string& n, std::uint32_t m) override {
+                return spend(), ArchiveFiles::stage(f, n, m);
             }
             Result<void> take_free_name(Staged& s, const Handle& f, const std::string& n) override {
                 return spend(), ArchiveFiles::take_free_name(s, f, n);

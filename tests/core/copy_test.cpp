@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include <fmt/format.h>
 #include <sys/stat.h>
 #include <sys/xattr.h>
 #include <unistd.h>
@@ -96,7 +97,7 @@ TEST_CASE("paths longer than 4096 bytes are reached through folder handles", "[d
         REQUIRE(disk->make_folder(at, deep, 0755));
         at = value(disk->open_folder_in(at, deep));
     }
-    Staged staged = value(disk->stage(at, ".part"));
+    Staged staged = value(disk->stage(at, ".part", 0600));
     REQUIRE(disk->take_free_name(staged, at, "bottom"));
     Jobs jobs(temp.path("state"));
     const Ran ran = jobs.run(copy({temp.path("from")}, temp.path("to")));
@@ -104,6 +105,29 @@ TEST_CASE("paths longer than 4096 bytes are reached through folder handles", "[d
     CHECK(ran.of(Outcome::failed) == 0);
     CHECK(jobs.undo(ran.head.id).of(Outcome::removed) == 23);  // and the destination that was made
     std::system(("rm -rf '" + temp.path() + "'").c_str());
+}
+
+TEST_CASE("permissions arrive whatever the umask is, with those that hang on the owner", "[disk][copy]") {
+    TempFolder temp;
+    const bool root = ::geteuid() == 0;
+    std::vector<std::pair<mode_t, bool>> all;  // with whether it belongs to somebody else
+    for (const mode_t mode :
+         {0000U, 0400U, 0600U, 0640U, 0644U, 0666U, 0755U, 0777U, 04755U, 02755U, 06711U, 01644U})
+        for (const bool others : {false, true})
+            if (root || (!others && (mode & 0400U) != 0)) all.emplace_back(mode, others);
+    for (const auto& [mode, others] : all) {
+        const auto path = temp.write(fmt::format("from/box/{:o}-{}", mode, others), "x");
+        if (others) REQUIRE(::chown(path.c_str(), 12345, 54321) == 0);
+        REQUIRE(::chmod(path.c_str(), mode) == 0);
+    }
+    const mode_t mask = GENERATE(0000U, 0022U, 0077U, 0777U);
+    Jobs jobs(temp.path("state"));
+    const mode_t before = ::umask(mask);
+    const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
+    ::umask(before);
+    CHECK(ran.of(Outcome::created) == all.size() + 1);
+    for (const ReceiptItem& item : ran.items) CHECK(item.not_kept.empty());
+    CHECK(tree_of(temp.path("to/box")) == tree_of(temp.path("from/box")));
 }
 
 TEST_CASE("a target's default access control list does not change what arrives", "[disk][copy][acl]") {

@@ -143,7 +143,7 @@ TEST_CASE("files that lie on the same blocks are known to be the same, and no lo
     const auto folder = value(disk->open_folder(mount.path));
     {
         const auto a = value(disk->open_file(folder, "a"));
-        auto staged = value(disk->stage(folder, ".part"));
+        auto staged = value(disk->stage(folder, ".part", 0600));
         REQUIRE(disk->share_blocks(a.file, staged));
         REQUIRE(disk->take_free_name(staged, folder, "b"));
     }

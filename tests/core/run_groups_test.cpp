@@ -6,6 +6,7 @@
 #include <chrono>
 #include <condition_variable>
 #include <mutex>
+#include <thread>
 #include <utility>
 
 #include "files/forwarding.h"
@@ -31,8 +32,8 @@ public:
     int staged_by_then = 0;
     int named_by_then = 0;
 
-    Result<Staged> stage(const Handle& folder, const std::string& part) override {
-        auto staged = disk->stage(folder, part);
+    Result<Staged> stage(const Handle& folder, const std::string& part, std::uint32_t mode) override {
+        auto staged = disk->stage(folder, part, mode);
         const std::lock_guard lock(mutex_);
         ++staged_;
         more_.notify_all();
@@ -62,6 +63,43 @@ private:
     bool was_called_ = false;
 };
 
+/// Its first sync ends once the run's own thread has staged a file meanwhile, or when it is tired of waiting.
+class WaitsForOwn final : public ForwardingFileSystem {
+public:
+    bool own_has_staged = false;
+
+    Result<Staged> stage(const Handle& folder, const std::string& part, std::uint32_t mode) override {
+        std::unique_lock lock(mutex_);
+        if (syncs_ && std::this_thread::get_id() == own_) {
+            own_has_staged = true;
+            more_.notify_all();
+        } else if (syncs_) {  // and leaves it something to do
+            wait(lock);
+        }
+        lock.unlock();
+        return disk->stage(folder, part, mode);
+    }
+    Result<void> sync_volume(const Handle& folder) override {
+        {
+            std::unique_lock lock(mutex_);
+            syncs_ = true;
+            wait(lock);
+        }
+        return disk->sync_volume(folder);
+    }
+
+private:
+    void wait(std::unique_lock<std::mutex>& lock) {
+        more_.wait_for(lock, std::chrono::seconds(tired_ ? 0 : 20), [&] { return own_has_staged; });
+        tired_ = !own_has_staged;
+    }
+    const std::thread::id own_ = std::this_thread::get_id();
+    std::mutex mutex_;
+    std::condition_variable more_;
+    bool syncs_ = false;
+    bool tired_ = false;
+};
+
 struct Copied {
     explicit Copied(TempFolder& temp) : jobs(temp.path("state")) {
         for (int i = 0; i < 5 * in_a_group; ++i)
@@ -87,6 +125,19 @@ TEST_CASE("while a group becomes durable the next one is read and written, and n
     CHECK(disk.named_by_then == 0);
     CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("the run's own thread reads and writes too while it waits for a group to become durable",
+          "[run][groups]") {
+    TempFolder temp;
+    Copied copied(temp);
+    WaitsForOwn disk;
+    RunOptions options;
+    options.group_files = in_a_group;
+    options.threads = 2;
+    const auto head = value(carry_out(disk, *copied.jobs.store, *copied.plan, options));
+    CHECK(disk.own_has_staged);
+    CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
 }
 
 TEST_CASE("a run of one thread does one thing after the other", "[run][groups]") {

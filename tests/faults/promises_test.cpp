@@ -281,10 +281,10 @@ TEST_CASE("a move between file systems takes room for one group of files, not fo
         int at_once = 0;
         int most_at_once = 0;
         std::mutex mutex;
-        Result<Staged> stage(const Handle& f, const std::string& n) override {
+        Result<Staged> stage(const Handle& f, const std::string& n, std::uint32_t m) override {
             const std::lock_guard lock(mutex);
             most_at_once = std::max(most_at_once, ++at_once);
-            return disk->stage(f, n);
+            return disk->stage(f, n, m);
         }
         Result<void> remove_file(const Handle& f, const std::string& n) override {
             const std::lock_guard lock(mutex);

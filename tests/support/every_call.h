@@ -34,8 +34,8 @@ public:
     Result<Handle> open_folder_in_mount(const Handle& f, const std::string& n) override {
         return made([&] { return disk->open_folder_in_mount(f, n); });
     }
-    Result<Staged> stage(const Handle& f, const std::string& n) override {
-        return made([&] { return disk->stage(f, n); });
+    Result<Staged> stage(const Handle& f, const std::string& n, std::uint32_t m) override {
+        return made([&] { return disk->stage(f, n, m); });
     }
     Result<void> close_check(const Staged& s) override {
         return made([&] { return disk->close_check(s); });
