@@ -1,15 +1,10 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include <QAction>
-#include <QClipboard>
-#include <QComboBox>
 #include <QDragEnterEvent>
 #include <QDropEvent>
 #include <QLabel>
-#include <QListWidget>
 #include <QMimeData>
-#include <QPlainTextEdit>
 #include <QProcess>
 #include <QPushButton>
 #include <filesystem>
@@ -17,11 +12,10 @@
 #include <random>
 #include <set>
 
-#include "models/folder_model.h"
+#include "numbered_desk.h"
 #include "support/catch.h"
 #include "support/environment.h"
 #include "support/temp_folder.h"
-#include "tasks/batch_file.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/looker_process.h"
@@ -34,133 +28,10 @@
 
 using namespace tavlo;
 
-namespace {
-
-/// A window on a folder of numbered files.
-struct Desk {
-    explicit Desk(int files = 0) {
-        for (int i = 0; i < files; ++i) {
-            char name[40];
-            std::snprintf(name, sizeof name, "desk/permit-%04d-quay.pdf", 200 + i);
-            temp.write(name, "permit");
-        }
-        temp.folder("desk");
-        open();
-    }
-    void open() {
-        window.reset();
-        window.emplace(temp.path("desk"), temp.path("state"));
-        window->show();
-        REQUIRE(QTest::qWaitForWindowExposed(&*window));
-        driver.emplace(*window);
-        REQUIRE(driver->settle());
-        REQUIRE(WindowDriver::wait([&] { return model().narrow({}).has_value(); }));
-    }
-    FolderModel& model() const { return const_cast<MainWindow&>(*window).gathering().model(); }
-    QString label(const char* name) const { return driver->find<QLabel>(name)->text(); }
-    bool picked(const std::string& name) const {
-        return window->bench().picks().contain(temp.path("desk"), name);
-    }
-    std::size_t picks() const { return window->bench().picks().count(); }
-
-    TempFolder temp;
-    mutable std::optional<MainWindow> window;
-    std::optional<WindowDriver> driver;
-};
-
-std::string name_of_number(int number) {
-    char name[40];
-    std::snprintf(name, sizeof name, "permit-%04d-quay.pdf", number);
-    return name;
-}
-
-}  // namespace
-
-TEST_CASE("sixty of five hundred, typed as numbers at full speed: few keys, no wrong pick",
-          "[window][pick]") {
-    Desk desk(500);
-    std::mt19937 random(7);
-    std::set<int> wanted;
-    while (wanted.size() < 60) wanted.insert(200 + static_cast<int>(random() % 500));
-    auto* box = desk.driver->find<QLineEdit>("pickBox");
-    box->setFocus();
-    int strokes = 0;
-    for (const int number : wanted) {  // read off paper, three digits and Return, nothing waited for
-        QTest::keyClicks(box, QString::number(number));
-        QTest::keyClick(box, Qt::Key_Return);
-        strokes += 4;
-    }
-    CHECK(strokes == 240);
-    CHECK(desk.picks() == 60);
-    for (const int number : wanted) CHECK(desk.picked(name_of_number(number)));
-    CHECK(box->text().isEmpty());
-    CHECK(desk.model().rowCount() == 500);
-}
-
-TEST_CASE("the pick box adds nothing by a key that came too early", "[window][pick]") {
-    Desk desk(100);  // 0200 to 0299
-    auto* box = desk.driver->find<QLineEdit>("pickBox");
-    QTest::keyClicks(box, QStringLiteral("24"));
-    CHECK(desk.model().rowCount() == 11);  // 0224 and 0240 to 0249
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picks() == 0);
-    CHECK(desk.label("pickState").contains(QStringLiteral("nothing added")));
-    QTest::keyClicks(box, QStringLiteral("7"));  // typed on: one is left
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picked("permit-0247-quay.pdf"));
-    // leading zeros or not; among several the arrows choose
-    QTest::keyClicks(box, QStringLiteral("0299"));
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picked("permit-0299-quay.pdf"));
-    QTest::keyClicks(box, QStringLiteral("25"));
-    QTest::keyClick(box, Qt::Key_Down);
-    QTest::keyClick(box, Qt::Key_Down);
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picks() == 3);
-    // none: what was typed stays, and is said; the next name replaces it
-    QTest::keyClicks(box, QStringLiteral("999"));
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picks() == 3);
-    CHECK(box->text() == QStringLiteral("999"));
-    CHECK(desk.label("pickState").contains(QStringLiteral("999")));
-    QTest::keyClicks(box, QStringLiteral("211"));
-    QTest::keyClick(box, Qt::Key_Return);
-    CHECK(desk.picked("permit-0211-quay.pdf"));
-    CHECK(desk.label("pickMissing").contains(QStringLiteral("999")));
-    // the last one can be taken back beside the box
-    QTest::qWait(20);
-    desk.driver->click("pickTakeBack");
-    CHECK_FALSE(desk.picked("permit-0211-quay.pdf"));
-}
-
-TEST_CASE("sixty of five hundred, as a pasted list: nothing is added before it is confirmed",
-          "[window][pick]") {
-    Desk desk(500);
-    QString list;
-    for (int i = 0; i < 57; ++i) list += QString::number(200 + 7 * i) + QLatin1Char('\n');
-    list += QStringLiteral("690-691\n\"permit-0699-quay.pdf\", 1200\nquay\n");
-    QApplication::clipboard()->setText(list);
-    desk.driver->click("pasteList");
-    REQUIRE(
-        WindowDriver::wait([&] { return desk.label("listCounts").contains(QStringLiteral("60 found")); }));
-    CHECK(desk.label("listCounts").contains(QStringLiteral("1 not found")));
-    CHECK(desk.label("listCounts").contains(QStringLiteral("1 still to choose")));
-    CHECK(desk.picks() == 0);
-    desk.driver->click("listCopy");
-    CHECK(QApplication::clipboard()->text().contains(QStringLiteral("1200\tnot found")));
-    desk.driver->click("listAdd");
-    CHECK(desk.picks() == 60);
-    CHECK(desk.picked("permit-0699-quay.pdf"));
-    REQUIRE(desk.driver->settle());
-    // taken back as one
-    desk.window->bench().history().undo();
-    CHECK(desk.picks() == 0);
-}
-
 TEST_CASE(
     "what is selected stays selected when the list is sorted, filtered and narrowed, as far as it is shown",
     "[window][gathering]") {
-    Desk desk(30);
+    NumberedDesk desk(30);
     const auto& driver = *desk.driver;
     auto* list = driver.find<RowView>("folderList");
     const auto selected = [&] {
@@ -187,43 +58,9 @@ TEST_CASE(
     CHECK(selected() == std::set<std::string>{"permit-0204-quay.pdf"});
 }
 
-TEST_CASE("changes of the batch are undone and done again, and the batch outlasts the window",
-          "[window][batch]") {
-    Desk desk(20);
-    const auto& driver = *desk.driver;
-    driver.clickMark(3);
-    driver.clickMark(5);
-    desk.window->gathering().pickShown();
-    REQUIRE(WindowDriver::wait([&] { return desk.picks() == 20; }));
-    auto& history = desk.window->bench().history();
-    history.undo();
-    CHECK(desk.picks() == 2);
-    history.undo();
-    CHECK(desk.picks() == 1);
-    history.redo();
-    CHECK(desk.picks() == 2);
-    REQUIRE(driver.settle());
-    desk.temp.write("desk/permit-9999-gone.pdf", "x");
-    desk.window->bench().pick(desk.temp.path("desk"), {"permit-9999-gone.pdf"});
-    REQUIRE(driver.settle());
-    std::filesystem::remove(desk.temp.path("desk/permit-9999-gone.pdf"));
-    desk.open();  // as after a restart
-    CHECK(desk.picks() == 2);
-    CHECK(desk.picked("permit-0203-quay.pdf"));
-    CHECK(desk.label("runWords").contains(QStringLiteral("no longer there")));
-    // what is in hand, as a list, and out of it again
-    desk.driver->click("asInHand");
-    REQUIRE(WindowDriver::wait(
-        [&] { return desk.driver->find<RowView>("batchList")->model()->rowCount() == 2; }));
-    desk.driver->clickRow("batchList", 0);
-    desk.driver->key("batchList", Qt::Key_Delete);
-    CHECK(desk.picks() == 1);
-    CHECK(desk.temp.has("desk/permit-0203-quay.pdf"));  // out of the batch, not into the trash
-}
-
 TEST_CASE("what another program adds or removes appears by itself, and the place one looks at stays",
           "[window][watch]") {
-    Desk desk(200);
+    NumberedDesk desk(200);
     desk.driver->clickRow("folderList", 150);
     const QString current = desk.driver->find<RowView>("folderList")->currentIndex().data().toString();
     desk.temp.write("desk/aaa.txt", "new");
@@ -234,7 +71,7 @@ TEST_CASE("what another program adds or removes appears by itself, and the place
 }
 
 TEST_CASE("chips narrow the list, say what they do, and go by one key", "[window][filter]") {
-    Desk desk(30);
+    NumberedDesk desk(30);
     desk.temp.write("desk/photo-0205.jpg", std::string(5000, 'p'));
     desk.temp.write("desk/sub/photo-0206.jpg", std::string(6000, 'p'));
     auto& filter = desk.window->gathering().filter();
@@ -301,7 +138,7 @@ TEST_CASE("last month is last month", "[filter]") {
 
 TEST_CASE("renamed, trashed, made new: each is a run with a receipt, and undone and done again by one key",
           "[window][small]") {
-    Desk desk(3);
+    NumberedDesk desk(3);
     const Environment home("XDG_DATA_HOME", desk.temp.path("data"));
     QUndoStack& history = desk.window->bench().history();
     SmallJobs jobs(desk.temp.path("state"), desk.window->runs(), history);
@@ -404,7 +241,7 @@ TEST_CASE("a look at a file, and hostile files harm nothing but their own look",
 
 TEST_CASE("files go from window to window by the clipboard, and what it holds is on view before",
           "[window][clipboard]") {
-    Desk desk(4);
+    NumberedDesk desk(4);
     desk.temp.folder("other");
     desk.driver->clickRow("folderList", 0);
     desk.driver->clickRow("folderList", 1, 0, Qt::ControlModifier);
@@ -457,7 +294,7 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
     CHECK_FALSE(from_mime(&plain).cut);
     CHECK(from_mime(nullptr).paths.empty());
 
-    Desk desk(2);
+    NumberedDesk desk(2);
     QMimeData dropped;
     dropped.setData("text/uri-list",
                     QByteArray("file://") + desk.temp.path("desk/permit-0201-quay.pdf").c_str());
@@ -483,7 +320,7 @@ TEST_CASE("what other programs hand over, by clipboard or by dropping, keeps its
 TEST_CASE(
     "the destination as it will be: opened where the batch touches nothing, searched, written out, followed",
     "[window][outcome]") {
-    Desk desk(3);
+    NumberedDesk desk(3);
     desk.temp.write("to/old/deep/kept.pdf", "x");
     desk.temp.write("to/permit-0200-quay.pdf", "held");
     desk.window->bench().replacePicks(
