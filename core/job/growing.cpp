@@ -11,7 +11,7 @@
 #include "files/path.h"
 #include "keep/journal.h"
 #include "recover/recover.h"
-#include "run/new_head.h"
+#include "run/new_run.h"
 
 namespace tavlo {
 
@@ -122,13 +122,13 @@ private:
     }
 
     Result<void> begin() {
-        head_ = new_head(job_.operation, job_.into, job_.may_lose, options_);
+        auto fresh = new_run(store_, job_.operation, job_.into, job_.may_lose, options_);
+        if (!fresh) return failure(fresh.error());
+        head_ = std::move(fresh->head);
+        lock_.emplace(std::move(fresh->lock));
         std::set<std::string> roots{job_.into};
         for (const auto& source : job_.what.sources) roots.emplace(parent_of(source));
         head_.roots.assign(roots.begin(), roots.end());
-        auto locked = store_.lock(head_.id);
-        if (!locked) return failure(locked.error());
-        lock_.emplace(std::move(*locked));
         if (events_.named) events_.named(head_.id);
         // killed before the first part is noted, it must not pass for a run that had nothing to do
         if (auto begun = store_.begin(head_, 1, [this](std::uint64_t) { return rest(); }); !begun)

@@ -15,7 +15,7 @@
 #include "files/path.h"
 #include "keep/journal.h"
 #include "run/in_use.h"
-#include "run/new_head.h"
+#include "run/new_run.h"
 
 namespace tavlo {
 
@@ -104,7 +104,10 @@ Result<void> Runner::begin() {
     if (resumption_ != nullptr) {
         head_ = resumption_->head;
     } else {
-        head_ = new_head(plan_.operation, plan_.destination, plan_.may_lose, options_);
+        auto fresh = new_run(store_, plan_.operation, plan_.destination, plan_.may_lose, options_);
+        if (!fresh) return failure(fresh.error());
+        head_ = std::move(fresh->head);
+        lock_.emplace(std::move(fresh->lock));
         head_.undoes = plan_.undoes;
         head_.undoes_some = plan_.undoes_some;
         std::set<std::string> roots;
@@ -113,9 +116,6 @@ Result<void> Runner::begin() {
             for (FolderId id = 0; id < tree->size(); ++id)
                 if (tree->parent(id) == no_folder) roots.insert(tree->name(id));
         head_.roots.assign(roots.begin(), roots.end());
-        auto locked = store_.lock(head_.id);
-        if (!locked) return failure(locked.error());
-        lock_.emplace(std::move(*locked));
         if (events_.named) events_.named(head_.id);
         rows_left_alone_ = rows_left_alone();
         const auto opened = [this](std::uint64_t number) -> OpenedItem {
