@@ -224,7 +224,9 @@ private:
         ToPack thing;
     };
     Result<Source> source_of(ItemId id);
-    void read_ahead(ItemId id, const ArchiveSink& sink, InTurn<ReadAhead>& sources);
+    using Members = std::vector<ItemId>;
+    Members::const_iterator read_ahead(Members::const_iterator begin, Members::const_iterator end,
+                                       const ArchiveSink& sink, InTurn<std::vector<ReadAhead>>& sources);
     Result<void> pack(ItemId id, ArchiveSink& sink, ReadAhead read = {});
     std::string member_path(ItemId id) const;
     void note_packed(ItemId id);

@@ -78,12 +78,19 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
                                       events_.archived);
     if (!started) return failure(started.error());
     ArchiveSink& sink = **started;
-    // small files are read a few ahead by other threads; all go in by this one, in their order
-    InTurn<ReadAhead> sources(stagers_);
+    // small files are read ahead by other threads, some at a time; all go in by this one, in their order
+    InTurn<std::vector<ReadAhead>> sources(stagers_);
+    std::vector<ReadAhead> at_hand;
+    std::size_t used = 0;
     auto next = members.begin();
     for (const ItemId id : members) {
-        for (; next != members.end() && !sources.is_full(); ++next) read_ahead(*next, sink, sources);
-        ReadAhead read = sources.take();
+        while (next != members.end() && !sources.is_full())
+            next = read_ahead(next, members.end(), sink, sources);
+        if (used == at_hand.size()) {
+            at_hand = sources.take();
+            used = 0;
+        }
+        ReadAhead read = std::move(at_hand[used++]);
         wait_while_held();
         if (should_stop()) return failure(Fault::cancelled, "stopped", path);
         if (item(id).parent != no_item && results_[item(id).parent] == Outcome::failed) {
@@ -128,13 +135,31 @@ Result<Runner::Source> Runner::source_of(ItemId id) {
     return out;
 }
 
-/// What cannot be read ahead is seen to when it is its turn; what lies in an archive is read by one thread.
-void Runner::read_ahead(ItemId id, const ArchiveSink& sink, InTurn<ReadAhead>& sources) {
-    const bool is_file = entry(id).status.type == FileType::file && !reads_in_order_;
-    auto source = is_file ? source_of(id) : Result<Source>(failure(Fault::unsupported, "", ""));
-    if (!source) return sources.ask([] { return ReadAhead(); });
+/// So many that handing them over costs little beside reading them. What cannot be read ahead is seen to when
+/// it is its turn; what lies in an archive is read by one thread.
+/// returns  where the next ones begin
+Runner::Members::const_iterator Runner::read_ahead(Members::const_iterator begin, Members::const_iterator end,
+                                                   const ArchiveSink& sink,
+                                                   InTurn<std::vector<ReadAhead>>& sources) {
+    constexpr std::size_t most_files = 16;
+    constexpr std::uint64_t most_bytes = 256 * 1024;
+    std::vector<std::optional<Source>> some;
+    std::uint64_t bytes = 0;
+    for (; begin != end && some.size() < most_files && bytes < most_bytes; ++begin) {
+        const Status& seen = entry(*begin).status;
+        const bool is_file = seen.type == FileType::file && !reads_in_order_;
+        auto source = is_file ? source_of(*begin) : Result<Source>(failure(Fault::unsupported, "", ""));
+        some.emplace_back(source ? std::optional(std::move(*source)) : std::nullopt);
+        bytes += seen.id.size_bytes;
+    }
     sources.ask(
-        [this, &sink, source = std::move(*source)] { return sink.read_ahead(source.thing, meter()); });
+        [this, &sink, some = std::make_shared<const std::vector<std::optional<Source>>>(std::move(some))] {
+            std::vector<ReadAhead> read;
+            for (const auto& source : *some)
+                read.push_back(source ? sink.read_ahead(source->thing, meter()) : ReadAhead());
+            return read;
+        });
+    return begin;
 }
 
 /// errors  of the source, or of the archive (ArchiveSink::failed())
