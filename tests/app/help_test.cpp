@@ -1,12 +1,16 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include <sys/resource.h>
+#include <unistd.h>
+
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMenuBar>
 #include <QProcess>
 #include <QTextBrowser>
 #include <QTreeWidget>
+#include <algorithm>
 #include <csignal>
 #include <fstream>
 #include <functional>
@@ -144,27 +148,62 @@ TEST_CASE("a file opens its folder with itself selected, and what is not there t
     }));
 }
 
-TEST_CASE("the program says its version without a display, and ends at once when it is told to", "[help]") {
-    const TempFolder temp;
-    QProcess program;
+namespace {
+
+/// The real program, which finds nothing of whoever runs the tests.
+void prepare_program(QProcess& program, const TempFolder& temp, const char* platform) {
     QProcessEnvironment environment = QProcessEnvironment::systemEnvironment();
     for (const char* variable : {"XDG_STATE_HOME", "XDG_CONFIG_HOME"})
         environment.insert(QLatin1String(variable), QString::fromStdString(temp.path("home")));
-    environment.insert(QStringLiteral("QT_QPA_PLATFORM"), QStringLiteral("no such platform"));
+    environment.insert(QStringLiteral("QT_QPA_PLATFORM"), QLatin1String(platform));
     program.setProcessEnvironment(environment);
+}
+
+/// The window stands: its state folder is made.
+void start_window(QProcess& program, const TempFolder& temp) {
+    prepare_program(program, temp, "offscreen");
+    program.start(QStringLiteral(TAVLO_PROGRAM), {QString::fromStdString(temp.path(""))});
+    REQUIRE(program.waitForStarted());
+    REQUIRE(WindowDriver::wait([&] { return temp.has("home/tavlo"); }));
+}
+
+}  // namespace
+
+TEST_CASE("the program says its version without a display, and ends at once when it is told to", "[help]") {
+    const TempFolder temp;
+    QProcess program;
+    prepare_program(program, temp, "no such platform");
     program.start(QStringLiteral(TAVLO_PROGRAM), {QStringLiteral("--version")});
     REQUIRE(program.waitForFinished());
     CHECK(program.exitCode() == 0);
     CHECK(program.readAllStandardOutput().startsWith("tavlo "));
-    environment.insert(QStringLiteral("QT_QPA_PLATFORM"), QStringLiteral("offscreen"));
-    program.setProcessEnvironment(environment);
-    program.start(QStringLiteral(TAVLO_PROGRAM), {QString::fromStdString(temp.path(""))});
-    REQUIRE(program.waitForStarted());
-    REQUIRE(WindowDriver::wait(
-        [&] { return temp.has("home/tavlo"); }));  // the window stands: its state folder is made
+    start_window(program, temp);
     QTest::qWait(300);
     ::kill(static_cast<pid_t>(program.processId()), SIGTERM);
     REQUIRE(program.waitForFinished(2000));
     CHECK(program.exitStatus() == QProcess::NormalExit);
     CHECK(program.exitCode() == 0);
+}
+
+TEST_CASE("the window may have as many files open as a run has use for, on a desktop that allows few",
+          "[help]") {
+    const TempFolder temp;
+    rlimit now{};
+    REQUIRE(::getrlimit(RLIMIT_NOFILE, &now) == 0);
+    const rlim_t most = std::min<rlim_t>(now.rlim_max, 4096);
+    QProcess program;
+    program.setChildProcessModifier([most] {
+        const rlimit few{std::min<rlim_t>(most, 256), most};
+        if (::setrlimit(RLIMIT_NOFILE, &few) != 0) ::_exit(1);
+    });
+    start_window(program, temp);
+    std::ifstream limits("/proc/" + std::to_string(program.processId()) + "/limits");
+    std::string allowed;
+    for (std::string line; std::getline(limits, line);)
+        if (std::istringstream words(line.substr(0, 14) == "Max open files" ? line.substr(14) : "");
+            words >> allowed)
+            break;
+    CHECK(allowed == std::to_string(most));
+    ::kill(static_cast<pid_t>(program.processId()), SIGTERM);
+    REQUIRE(program.waitForFinished(5000));
 }
