@@ -41,6 +41,7 @@ constexpr const char* known_words[] = {
     QT_TRANSLATE_NOOP("ErrorWords", "changed while it was read"),
     QT_TRANSLATE_NOOP("ErrorWords", "ended before its time"),
     QT_TRANSLATE_NOOP("ErrorWords", "folds case, so everything is counted first"),
+    QT_TRANSLATE_NOOP("ErrorWords", "has no id left for a run"),
     QT_TRANSLATE_NOOP("ErrorWords", "has a name that is no UTF-8, as names in a zip archive are"),
     QT_TRANSLATE_NOOP("ErrorWords", "has no sticky bit"),
     QT_TRANSLATE_NOOP("ErrorWords", "has no trash, and none can be made"),

@@ -1189,6 +1189,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>nimmt etwas zurück; versucht wird es erneut, indem man es erneut zurücknimmt</translation>
         </message>
         <message>
+            <source>has no id left for a run</source>
+            <translation>hat keine Nummer für einen Lauf mehr frei</translation>
+        </message>
+        <message>
             <source>the archive that it goes into could not be made</source>
             <translation>das Archiv, in das es soll, konnte nicht angelegt werden</translation>
         </message>

@@ -1189,6 +1189,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>annule quelque chose ; on réessaie en annulant de nouveau</translation>
         </message>
         <message>
+            <source>has no id left for a run</source>
+            <translation>n’a plus d’identifiant libre pour une exécution</translation>
+        </message>
+        <message>
             <source>the archive that it goes into could not be made</source>
             <translation>l’archive où il doit aller n’a pas pu être créée</translation>
         </message>
