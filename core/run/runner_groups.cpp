@@ -17,7 +17,8 @@ namespace {
 
 // a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
 constexpr std::size_t usual_in_a_group = 2048;
-constexpr std::size_t share_of_handles = 8;    // with few of them a group has this part of them
+constexpr std::size_t share_of_handles = 8;    // with few of them a group has this part of them,
+constexpr std::size_t kept_for_others = 24;    // but for those of the journal, and of what is just read
 constexpr std::size_t most_unrecorded = 8192;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};
@@ -30,7 +31,8 @@ constexpr std::uint64_t staged_at_once_bytes = 8 * 1024 * 1024;
 
 std::size_t Runner::most_in_a_group(const RunOptions& options) {
     const std::size_t wanted = options.group_files != 0 ? options.group_files : usual_in_a_group;
-    return std::clamp<std::size_t>(handle_limit() / share_of_handles, 1, wanted);
+    const std::size_t limit = handle_limit();
+    return std::clamp<std::size_t>((limit - std::min(limit, kept_for_others)) / share_of_handles, 1, wanted);
 }
 
 void Runner::Group::add(Work work) {
