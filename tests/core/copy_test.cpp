@@ -120,7 +120,9 @@ TEST_CASE("permissions arrive whatever the umask is, with those that hang on the
         if (others) REQUIRE(::chown(path.c_str(), 12345, 54321) == 0);
         REQUIRE(::chmod(path.c_str(), mode) == 0);
     }
+    // under the last of them nobody but root could enter the destination that is made
     const mode_t mask = GENERATE(0000U, 0022U, 0077U, 0777U);
+    if (!root && mask == 0777U) return;
     Jobs jobs(temp.path("state"));
     const mode_t before = ::umask(mask);
     const Ran ran = jobs.run(copy({temp.path("from/box")}, temp.path("to")));
