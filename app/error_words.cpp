@@ -119,7 +119,6 @@ constexpr const char* known_words[] = {
     QT_TRANSLATE_NOOP("ErrorWords", "something else is there now"),
     QT_TRANSLATE_NOOP("ErrorWords", "something else stands where its folder was"),
     QT_TRANSLATE_NOOP("ErrorWords", "something else than a folder stands here now"),
-    QT_TRANSLATE_NOOP("ErrorWords", "speaks in words that cannot be read"),
     QT_TRANSLATE_NOOP("ErrorWords", "stays in the Safe, as its source does not hold the same bytes now"),
     QT_TRANSLATE_NOOP("ErrorWords",
                       "stays, as its age cannot be told: the clock has been put on or back since"),

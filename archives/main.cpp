@@ -285,12 +285,9 @@ void write(tavlo::ArchiveFormat format, tavlo::Press press, Out& out) {
                 out.say(Frame::bytes, {bytes.data(), std::min(bytes.size(), piece_bytes)});
         });
         for (std::array<char, tavlo::frame_head_bytes> head{}; read_all(head);) {
-            std::size_t length = 0;
-            for (std::size_t byte = 4; byte > 0; --byte)
-                length = length << 8U | static_cast<unsigned char>(head[byte]);
-            if (length > tavlo::longest_frame_bytes)
-                throw Broken("is asked for in words that cannot be read");
-            payload.resize(length);
+            const auto length = tavlo::frame_length({head.data(), head.size()});
+            if (!length) throw Broken("is asked for in words that cannot be read");
+            payload.resize(*length);
             if (!read_all(payload)) return;
             const auto kind = static_cast<Frame>(head[0]);
             if (kind == Frame::thing) {

@@ -1149,10 +1149,6 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>hier steht jetzt etwas anderes als ein Ordner</translation>
         </message>
         <message>
-            <source>speaks in words that cannot be read</source>
-            <translation>spricht in Worten, die nicht gelesen werden können</translation>
-        </message>
-        <message>
             <source>stays in the Safe, as its source does not hold the same bytes now</source>
             <translation>bleibt im Tresor, denn seine Quelle enthält jetzt nicht dieselben Bytes</translation>
         </message>

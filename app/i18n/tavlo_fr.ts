@@ -1149,10 +1149,6 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>il y a ici maintenant autre chose qu’un dossier</translation>
         </message>
         <message>
-            <source>speaks in words that cannot be read</source>
-            <translation>parle en des termes illisibles</translation>
-        </message>
-        <message>
             <source>stays in the Safe, as its source does not hold the same bytes now</source>
             <translation>reste dans le coffre, car sa source n’a plus les mêmes octets</translation>
         </message>

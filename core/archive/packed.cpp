@@ -44,6 +44,13 @@ void append_frame(std::string& text, Frame kind, std::string_view first, std::st
     text += then;
 }
 
+std::optional<std::size_t> frame_length(std::string_view head) {
+    std::size_t length = 0;
+    for (std::size_t byte = frame_head_bytes - 1; byte > 0; --byte)
+        length = length << 8U | static_cast<unsigned char>(head.at(byte));
+    return length <= longest_frame_bytes ? std::optional(length) : std::nullopt;
+}
+
 void append_bytes(std::string& text, std::uint64_t offset, std::string_view bytes) {
     std::string number;
     append_number(number, offset);

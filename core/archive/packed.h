@@ -4,6 +4,7 @@
 #pragma once
 
 #include <cstdint>
+#include <optional>
 #include <string>
 #include <string_view>
 #include <utility>
@@ -54,6 +55,8 @@ inline constexpr std::size_t frame_head_bytes = 5;
 
 /// Kind and length of what follows, little-endian, and that: what is said first, and what is said then.
 void append_frame(std::string& text, Frame kind, std::string_view first, std::string_view then = {});
+/// What such a head says follows it. nullopt: more than any frame has
+std::optional<std::size_t> frame_length(std::string_view head);
 /// Frame::bytes
 void append_bytes(std::string& text, std::uint64_t offset, std::string_view bytes);
 

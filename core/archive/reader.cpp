@@ -26,8 +26,8 @@ Error ArchiveReader::error(Fault fault, std::string why) const {
     return {fault, 0, std::move(why), archive_.path()};
 }
 
-Error ArchiveReader::died(HelperProcess& helper) {
-    const int status = helper.end();
+Error ArchiveReader::died(Helper& helper) {
+    const int status = helper.process.end();
     ++deaths_;
     constexpr int not_loaded = 127;
     if (WIFEXITED(status) && WEXITSTATUS(status) == not_loaded)
@@ -37,30 +37,10 @@ Error ArchiveReader::died(HelperProcess& helper) {
     return error(Fault::corrupt, "brings down what reads it, or needs too much memory");
 }
 
-Result<Frame> ArchiveReader::receive(HelperProcess& from) {
-    const auto have = [&](std::size_t wanted) -> bool {
-        while (received_.size() - taken_ < wanted) {
-            if (taken_ > heard_.size()) {
-                received_.erase(0, taken_);
-                taken_ = 0;
-            }
-            const auto count = ::recv(from.descriptor(), heard_.data(), heard_.size(), 0);
-            received_.append(heard_.data(), static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
-            if (count < 0 && errno == EINTR) continue;
-            if (count <= 0) return false;
-        }
-        return true;
-    };
-    if (!have(frame_head_bytes)) return failure(died(from));
-    const auto kind = static_cast<Frame>(received_[taken_]);
-    std::size_t length = 0;
-    for (std::size_t byte = 4; byte > 0; --byte)
-        length = length << 8U | static_cast<unsigned char>(received_[taken_ + byte]);
-    if (kind > Frame::broken || length > longest_frame_bytes) return failure(died(from));
-    if (!have(frame_head_bytes + length)) return failure(died(from));
-    payload_.assign(received_, taken_ + frame_head_bytes, length);
-    taken_ += frame_head_bytes + length;
-    return kind;
+Result<FrameStream::Said> ArchiveReader::receive(Helper& from) {
+    const auto said = from.frames.next();
+    if (!said) return failure(died(from));
+    return *said;
 }
 
 Result<PackedList> ArchiveReader::list() {
@@ -84,34 +64,38 @@ Result<PackedEnd> ArchiveReader::read_through(const TakeThing& thing, const Take
 Result<PackedEnd> ArchiveReader::told(const char* command, const TakeThing& take_thing,
                                       const TakeBytes& take_bytes) {
     const std::lock_guard lock(mutex_);
-    auto helper = HelperProcess::start(program_, {command}, archive_.descriptor());
-    if (!helper) return failure(helper.error());
     helper_.reset();
-    received_.clear();
-    taken_ = 0;
+    auto helper = start(command);
+    if (!helper) return failure(helper.error());
     for (;;) {
-        const auto kind = receive(*helper);
-        if (!kind) return failure(kind.error());
-        if (*kind == Frame::refused) return failure(error(Fault::unsupported, payload_));
-        if (*kind == Frame::end) {
-            auto end = end_from(payload_);
+        const auto said = receive(*helper);
+        if (!said) return failure(said.error());
+        const auto& [kind, payload] = *said;
+        if (kind == Frame::refused) return failure(error(Fault::unsupported, std::string(payload)));
+        if (kind == Frame::end) {
+            auto end = end_from(std::string(payload));
             if (!end) return failure(error(end.error().fault, end.error().step));
-            received_.clear();
-            taken_ = 0;
             return end;
         }
         Result<void> taken;
-        if (*kind == Frame::thing) {
-            auto thing = thing_from(payload_);
+        if (kind == Frame::thing) {
+            auto thing = thing_from(std::string(payload));
             if (!thing) return failure(error(thing.error().fault, thing.error().step));
             taken = take_thing(std::move(*thing));
-        } else if (*kind == Frame::bytes && payload_.size() >= 8) {
-            taken = take_bytes(number_at(payload_, 0), std::as_bytes(std::span(payload_)).subspan(8));
+        } else if (kind == Frame::bytes && payload.size() >= 8) {
+            taken = take_bytes(number_at(payload, 0), std::as_bytes(std::span(payload)).subspan(8));
         } else {
             return failure(died(*helper));
         }
         if (!taken) return failure(taken.error());
     }
+}
+
+Result<ArchiveReader::Helper> ArchiveReader::start(const char* command) {
+    auto started = HelperProcess::start(program_, {command}, archive_.descriptor());
+    if (!started) return failure(started.error());
+    FrameStream frames(started->descriptor());
+    return Helper{std::move(*started), std::move(frames)};
 }
 
 void ArchiveReader::rest() {
@@ -123,23 +107,21 @@ Result<void> ArchiveReader::go_to(std::uint64_t number) {
     if (deaths_ >= most_deaths)
         return failure(error(Fault::corrupt, "brought down what reads it, several times"));
     if (!helper_) {
-        auto started = HelperProcess::start(program_, {"read"}, archive_.descriptor());
+        auto started = start("read");
         if (!started) return failure(started.error());
-        helper_ = std::move(*started);
-        received_.clear();
-        taken_ = 0;
+        helper_.emplace(std::move(*started));
     }
     std::string wanted;
     append_number(wanted, number);
-    (void)::send(helper_->descriptor(), wanted.data(), wanted.size(),
+    (void)::send(helper_->process.descriptor(), wanted.data(), wanted.size(),
                  MSG_NOSIGNAL);  // where it is gone, nothing will come
     for (;;) {                   // what it had read ahead
-        const auto kind = receive(*helper_);
-        if (!kind) {
+        const auto said = receive(*helper_);
+        if (!said) {
             helper_.reset();
-            return failure(kind.error());
+            return failure(said.error());
         }
-        if (*kind == Frame::at && payload_.size() == 9 && payload_.back() == '\1') break;
+        if (said->kind == Frame::at && said->payload.size() == 9 && said->payload.back() == '\1') break;
     }
     number_ = number;
     bytes_.clear();
@@ -151,22 +133,22 @@ Result<void> ArchiveReader::go_to(std::uint64_t number) {
 
 /// The next of the file's bytes, or its end.
 Result<void> ArchiveReader::go_on() {
-    const auto kind = receive(*helper_);
-    if (!kind) {
+    const auto said = receive(*helper_);
+    if (!said) {
         helper_.reset();
         number_ = UINT64_MAX;
-        return failure(kind.error());
+        return failure(said.error());
     }
-    switch (*kind) {
+    switch (said->kind) {
         case Frame::bytes:
-            if (payload_.size() < 8) return failure(died(*helper_));
-            bytes_at_ = number_at(payload_, 0);
-            bytes_.assign(payload_, 8);
+            if (said->payload.size() < 8) break;
+            bytes_at_ = number_at(said->payload, 0);
+            bytes_.assign(said->payload, 8);
             return {};
         case Frame::whole: is_through_ = true; return {};
         case Frame::broken:
             is_through_ = true;
-            broken_ = payload_;
+            broken_ = said->payload;
             return {};
         case Frame::at:
         case Frame::thing:
@@ -184,10 +166,11 @@ Result<std::size_t> ArchiveReader::read(std::uint64_t number, const PackedThing&
     const bool comes_next = helper_ && number_ < number && is_through_ && broken_.empty();
     if (comes_next && offset == 0) {
         // it may be what is read ahead already
-        const auto kind = receive(*helper_);
-        if (!kind) {
+        const auto said = receive(*helper_);
+        if (!said) {
             helper_.reset();
-        } else if (*kind == Frame::at && payload_.size() == 9 && number_at(payload_, 0) == number) {
+        } else if (said->kind == Frame::at && said->payload.size() == 9 &&
+                   number_at(said->payload, 0) == number) {
             number_ = number;
             bytes_.clear();
             bytes_at_ = 0;

@@ -11,6 +11,7 @@
 #include <string>
 #include <vector>
 
+#include "archive/frames.h"
 #include "archive/packed.h"
 #include "files/handle.h"
 #include "files/helper.h"
@@ -54,22 +55,23 @@ public:
     void rest();
 
 private:
+    struct Helper {
+        HelperProcess process;
+        FrameStream frames;
+    };
+
     Result<PackedEnd> told(const char* command, const TakeThing& thing, const TakeBytes& bytes);
+    Result<Helper> start(const char* command);
     Result<void> go_to(std::uint64_t number);
     Result<void> go_on();
-    /// The next frame; `payload_` is what it says.
-    Result<Frame> receive(HelperProcess& from);
-    Error died(HelperProcess& helper);
+    Result<FrameStream::Said> receive(Helper& from);
+    Error died(Helper& helper);
     Error error(Fault fault, std::string why) const;
 
     const Handle archive_;
     const std::string program_;
     std::mutex mutex_;
-    std::string received_;  ///< and not taken in yet, from `taken_` on
-    std::size_t taken_ = 0;
-    std::vector<char> heard_ = std::vector<char>(256 * 1024);
-    std::string payload_;
-    std::optional<HelperProcess> helper_;
+    std::optional<Helper> helper_;
     std::uint64_t number_ = UINT64_MAX;  ///< of the file whose bytes come
     std::string bytes_;                  ///< of it, which came last
     std::uint64_t bytes_at_ = 0;         ///< where they stand in it

@@ -3,31 +3,55 @@
 
 #include "archive/writer.h"
 
-#include <poll.h>
 #include <sys/socket.h>
 
 #include <algorithm>
 #include <cerrno>
+#include <system_error>
+
+#include "archive/frames.h"
 
 namespace tavlo {
 
+// One thread speaks to the helper and one listens, as both sides may be full: it could not take in more before
+// it was rid of what it has made.
+
 namespace {
+
 constexpr std::size_t sent_at_once = 128 * 1024;
-constexpr std::size_t most_left = 2 * 1024 * 1024;
 constexpr std::size_t piece_bytes = 1024 * 1024;
+
+Error ended_early() { return {Fault::io, 0, "ended before its time", "tavlo-archive"}; }
+
+/// At its end nobody waits for the other side any more, whoever speaks or listens.
+struct HangUp {
+    int socket;
+    ~HangUp() { ::shutdown(socket, SHUT_RDWR); }
+};
+
 }  // namespace
 
-Result<ArchiveWriter> ArchiveWriter::start(ArchiveFormat format, Press press, Take take,
-                                           const std::string& program) {
+Result<std::unique_ptr<ArchiveWriter>> ArchiveWriter::start(ArchiveFormat format, Press press, Take take,
+                                                            const std::string& program) {
     auto helper =
         HelperProcess::start(program, {"write", std::string(to_text(format)), std::string(to_text(press))});
     if (!helper) return failure(helper.error());
-    return ArchiveWriter(std::move(*helper), std::move(take));
+    std::unique_ptr<ArchiveWriter> writer(new ArchiveWriter(std::move(*helper), std::move(take)));
+    try {
+        writer->heard_ = std::async(std::launch::async, [to = writer.get()] {
+            const HangUp then{to->helper_.descriptor()};
+            return to->hear();
+        });
+    } catch (const std::system_error& none) {
+        return failure(system_error(none.code().value(), "start a thread for", program));
+    }
+    return writer;
 }
 
-Result<void> ArchiveWriter::noted(Result<void> result) {
-    if (!result && !failed_) failed_ = result.error();
-    return result;
+/// Who listens is through before anything is gone that it needs.
+ArchiveWriter::~ArchiveWriter() {
+    ::shutdown(helper_.descriptor(), SHUT_RDWR);
+    if (heard_.valid()) heard_.wait();
 }
 
 Result<void> ArchiveWriter::add(const PackedThing& thing) {
@@ -49,75 +73,46 @@ Result<void> ArchiveWriter::add_bytes(std::uint64_t offset, std::span<const std:
 
 Result<void> ArchiveWriter::finish() {
     append_frame(out_, Frame::end, {});
-    if (auto sent = noted(send(0)); !sent) return sent;
-    while (!is_through_)
-        if (auto heard = noted(hear(true)); !heard) return heard;
-    return {};
+    if (auto sent = send(); !sent) return sent;
+    return heard_out();
 }
 
 Result<void> ArchiveWriter::send_what_is_much() {
-    return out_.size() - sent_ < sent_at_once ? Result<void>{} : noted(send(most_left));
+    return out_.size() < sent_at_once ? Result<void>{} : send();
 }
 
-/// Both sides may be full: so it listens while it cannot speak.
-Result<void> ArchiveWriter::send(std::size_t may_be_left) {
-    while (sent_ < out_.size()) {
-        const auto count = ::send(helper_.descriptor(), out_.data() + sent_, out_.size() - sent_,
-                                  MSG_NOSIGNAL | MSG_DONTWAIT);
-        if (count > 0) {
-            sent_ += static_cast<std::size_t>(count);
-            continue;
-        }
-        if (errno == EINTR) continue;
-        if (errno != EAGAIN && errno != EWOULDBLOCK) {
-            while (!is_through_)  // why it has gone
-                if (auto heard = hear(true); !heard) return heard;
-            return failure(Fault::io, "ended before its time", "tavlo-archive");
-        }
-        if (out_.size() - sent_ <= may_be_left) break;
-        pollfd waits{helper_.descriptor(), POLLIN | POLLOUT, 0};
-        ::poll(&waits, 1, -1);
-        if ((waits.revents & POLLIN) != 0)
-            if (auto heard = hear(false); !heard) return heard;
-    }
-    if (sent_ == out_.size() || sent_ > most_left) {
-        out_.erase(0, sent_);
-        sent_ = 0;
-    }
-    return hear(false);
-}
-
-Result<void> ArchiveWriter::hear(bool wait) {
-    for (;;) {
-        const auto count =
-            ::recv(helper_.descriptor(), heard_.data(), heard_.size(), wait ? 0 : MSG_DONTWAIT);
-        in_.append(heard_.data(), static_cast<std::size_t>(std::max<ssize_t>(count, 0)));
+Result<void> ArchiveWriter::send() {
+    for (std::string_view left = out_; !left.empty();) {
+        const auto count = ::send(helper_.descriptor(), left.data(), left.size(), MSG_NOSIGNAL);
         if (count < 0 && errno == EINTR) continue;
-        if (count < 0 && !wait && (errno == EAGAIN || errno == EWOULDBLOCK)) return {};
-        if (count == 0 && is_through_) return {};  // it has said all, and gone
-        if (count <= 0) {
-            if (auto loaded = helper_.end_and_tell(); !loaded) return loaded;
-            return failure(Fault::io, "ended before its time", "tavlo-archive");
+        if (count < 0) {  // why it has gone was said before
+            auto heard = heard_out();
+            if (heard) failed_ = ended_early();
+            return failure(*failed_);
         }
-        std::size_t taken = 0;
-        while (in_.size() - taken >= frame_head_bytes) {
-            std::size_t length = 0;
-            for (std::size_t byte = 4; byte > 0; --byte)
-                length = length << 8U | static_cast<unsigned char>(in_[taken + byte]);
-            if (length > longest_frame_bytes)
-                return failure(Fault::io, "speaks in words that cannot be read", "tavlo-archive");
-            if (in_.size() - taken < frame_head_bytes + length) break;
-            const auto kind = static_cast<Frame>(in_[taken]);
-            const std::string_view payload = std::string_view(in_).substr(taken + frame_head_bytes, length);
-            taken += frame_head_bytes + length;
-            if (kind == Frame::whole) is_through_ = true;
-            if (kind == Frame::broken) return failure(Fault::io, payload, "");
-            if (kind == Frame::bytes)
-                if (auto given = take_(std::as_bytes(std::span(payload))); !given) return given;
-        }
-        in_.erase(0, taken);
-        if (wait) return {};
+        left.remove_prefix(static_cast<std::size_t>(count));
     }
+    out_.clear();
+    return {};
+}
+
+Result<void> ArchiveWriter::heard_out() {
+    if (failed_) return failure(*failed_);
+    auto heard = heard_.get();
+    if (!heard) failed_ = heard.error();
+    return heard;
+}
+
+Result<void> ArchiveWriter::hear() {
+    FrameStream frames(helper_.descriptor());
+    while (const auto said = frames.next()) {
+        if (said->kind == Frame::whole) return {};
+        if (said->kind == Frame::broken) return failure(Fault::io, said->payload, "");
+        if (said->kind == Frame::bytes)
+            if (auto taken = take_(std::as_bytes(std::span(said->payload))); !taken) return taken;
+    }
+    auto loaded = helper_.end_and_tell();
+    return loaded ? Result<void>(failure(ended_early())) : loaded;
 }
 
 }  // namespace tavlo

@@ -4,10 +4,11 @@
 #pragma once
 
 #include <functional>
+#include <future>
+#include <memory>
 #include <optional>
 #include <span>
 #include <string>
-#include <vector>
 
 #include "archive/format.h"
 #include "archive/packed.h"
@@ -20,12 +21,17 @@ namespace tavlo {
 /// whoever asks writes it where it is to be.
 class ArchiveWriter {
 public:
-    /// errors of it end the work
+    /// Called on a thread of its own, while the next things go in; never after finish() or the destructor has
+    /// returned. Its errors end the work.
     using Take = std::function<Result<void>(std::span<const std::byte> bytes)>;
 
-    /// errors  the helper cannot be had
-    static Result<ArchiveWriter> start(ArchiveFormat format, Press press, Take take,
-                                       const std::string& program = helper_program("tavlo-archive"));
+    /// errors  the helper, or a thread, cannot be had
+    static Result<std::unique_ptr<ArchiveWriter>> start(
+        ArchiveFormat format, Press press, Take take,
+        const std::string& program = helper_program("tavlo-archive"));
+    ~ArchiveWriter();
+    ArchiveWriter(const ArchiveWriter&) = delete;
+    ArchiveWriter& operator=(const ArchiveWriter&) = delete;
 
     /// The next thing; of a file, as many bytes are to follow as it says.
     Result<void> add(const PackedThing& thing);
@@ -40,22 +46,19 @@ public:
 
 private:
     ArchiveWriter(HelperProcess helper, Take take) : helper_(std::move(helper)), take_(std::move(take)) {}
-    Result<void> noted(Result<void> result);
+    Result<void> send();
     Result<void> send_what_is_much();
-    /// may_be_left  so many bytes may wait until the helper takes them: meanwhile there is other work
-    Result<void> send(std::size_t may_be_left);
-    /// Takes in what the helper has said by now. wait  until it has said something
-    Result<void> hear(bool wait);
+    /// What came of hearing it to its end, which is what the work came to.
+    Result<void> heard_out();
+    /// For the other thread: takes what the helper says, until it is through.
+    Result<void> hear();
 
     HelperProcess helper_;
-    Take take_;
-    std::string out_{};
-    std::size_t sent_ = 0;  ///< of that
-    std::string in_{};
-    std::vector<char> heard_ = std::vector<char>(256 * 1024);
-    bool is_through_ = false;
+    const Take take_;
+    std::string out_{};  ///< that is to be sent
     std::uint64_t things_ = 0;
     std::optional<Error> failed_{};
+    std::future<Result<void>> heard_{};
 };
 
 }  // namespace tavlo

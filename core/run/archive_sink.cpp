@@ -125,19 +125,25 @@ Result<std::unique_ptr<ArchiveSink>> ArchiveSink::start(FileSystem& disk, const 
         ArchiveWriter::start(format_of(path), press,
                              [to = sink.get()](std::span<const std::byte> bytes) { return to->take(bytes); });
     if (!writer) return failure(writer.error());
-    sink->writer_.emplace(std::move(*writer));
+    sink->writer_ = std::move(*writer);
     return sink;
 }
 
 Result<void> ArchiveSink::take(std::span<const std::byte> bytes) {
-    if (auto written = disk_.write_at(staged_, size_bytes_, bytes); !written) return written;
+    const std::uint64_t begin = size_bytes_;
+    if (auto written = disk_.write_at(staged_, begin, bytes); !written) return written;
     hasher_.add(bytes);
-    size_bytes_ += bytes.size();
-    if (grown_) grown_(size_bytes_);
-    if (size_bytes_ - written_out_ < written_out_at_once) return {};
-    disk_.start_writing(staged_, written_out_, size_bytes_ - written_out_);
-    written_out_ = size_bytes_;
+    const std::uint64_t end = begin + bytes.size();
+    size_bytes_ = end;
+    if (end - written_out_ < written_out_at_once) return {};
+    disk_.start_writing(staged_, written_out_, end - written_out_);
+    written_out_ = end;
     return {};
+}
+
+void ArchiveSink::say_if_grown() {
+    const std::uint64_t now = size_bytes_;
+    if (grown_ && std::exchange(said_bytes_, now) != now) grown_(now);
 }
 
 PackedThing ArchiveSink::told_of(const ToPack& what, const Attributes& attributes) const {
@@ -172,6 +178,7 @@ Result<PackedAs> ArchiveSink::add(const ToPack& what, const Meter& meter, ReadAh
     auto packed = what.agreed.type == FileType::file ? add_file(what, meter, std::move(read), thing)
                                                      : add_other(what, thing);
     if (packed) prints_.push_back(print_of(thing, packed->hash));
+    say_if_grown();
     return packed;
 }
 
@@ -276,6 +283,7 @@ Result<PackedAs> ArchiveSink::add_large(const ToPack& file, const Meter& meter, 
         auto done = read_pieces(disk_, open, seen, meter,
                                 [&](std::uint64_t offset, std::span<const std::byte> piece) {
                                     hasher.add(offset, piece);
+                                    say_if_grown();
                                     return writer_->add_bytes(offset, piece);
                                 });
         hash = hasher.text(seen.id.size_bytes);
@@ -289,6 +297,7 @@ Result<PackedAs> ArchiveSink::add_large(const ToPack& file, const Meter& meter, 
 
 Result<StagedCopy> ArchiveSink::finish(const Meter& meter) {
     if (auto finished = writer_->finish(); !finished) return failure(finished.error());
+    say_if_grown();
     if (auto set = disk_.set_mode(staged_.file(), mode_of_new_file()); !set) return failure(set.error());
     if (auto closed = disk_.close_check(staged_); !closed) return failure(closed.error());
     if (auto synced = disk_.sync(staged_.file()); !synced) return failure(synced.error());

@@ -4,6 +4,7 @@
 #pragma once
 
 #include <array>
+#include <atomic>
 #include <functional>
 #include <map>
 #include <memory>
@@ -56,7 +57,7 @@ public:
     /// into       the folder that it is to lie in
     /// part_name  its hidden name, where there are no nameless files
     /// path       where it is to be; its extension says the format
-    /// grown      told its size in bytes each time that it has grown; may be null
+    /// grown      told its size in bytes when it has grown, by the thread that packs; may be null
     /// errors     the file cannot be made, or the helper cannot be had
     static Result<std::unique_ptr<ArchiveSink>> start(FileSystem& disk, const Handle& into,
                                                       const std::string& part_name, const std::string& path,
@@ -86,7 +87,9 @@ private:
     };
 
     ArchiveSink(FileSystem& disk, std::string path, Staged staged, std::function<void(std::uint64_t)> grown);
+    /// For the writer's thread: the next bytes of the archive.
     Result<void> take(std::span<const std::byte> bytes);
+    void say_if_grown();
     Result<PackedAs> add_file(const ToPack& file, const Meter& meter, ReadAhead read, PackedThing& thing);
     Result<PackedAs> add_further_name(const ToPack& file, const Status& known, const FirstName& first,
                                       PackedThing& thing);
@@ -105,10 +108,11 @@ private:
     const FormatKeeps keeps_;
     Staged staged_;
     Hasher hasher_;
-    std::uint64_t size_bytes_ = 0;
+    std::atomic<std::uint64_t> size_bytes_ = 0;
     std::uint64_t written_out_ = 0;  ///< bytes whose way to the disk has begun
     std::function<void(std::uint64_t)> grown_;
-    std::optional<ArchiveWriter> writer_;
+    std::uint64_t said_bytes_ = 0;  ///< by that
+    std::unique_ptr<ArchiveWriter> writer_;
     /// What stands for all that is to be read back of one thing.
     struct Print {
         std::array<std::byte, 16> all{};

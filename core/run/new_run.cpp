@@ -29,7 +29,8 @@ Result<NewRun> new_run(Store& store, Operation operation, const std::string& des
         if (!other && other.error().fault == Fault::not_found)
             return NewRun{std::move(head), std::move(*lock)};
         if (!other) return failure(other.error());
-        if (tried == most_tried) return failure(Fault::name_taken, "has no id left for a run", store.folder());
+        if (tried == most_tried)
+            return failure(Fault::name_taken, "has no id left for a run", store.folder());
     }
 }
 

@@ -217,17 +217,20 @@ private:
     Result<StagedCopy> make_archive(const Handle& into);
     /// nullopt: it is to be begun anew
     Result<std::optional<StagedCopy>> write_archive(const Handle& into, const std::vector<ItemId>& members);
-    /// What goes into it, with the handles that it is read by.
+    /// What goes into it, with the handles that it is read by, and what was read of it ahead.
     struct Source {
         std::shared_ptr<const Handle> folder;
         std::shared_ptr<const Handle> inside;
         ToPack thing;
+        ReadAhead read{};
     };
     Result<Source> source_of(ItemId id);
     using Members = std::vector<ItemId>;
+    /// nullopt: it is seen to when it is its turn
+    using Sources = std::vector<std::optional<Source>>;
     Members::const_iterator read_ahead(Members::const_iterator begin, Members::const_iterator end,
-                                       const ArchiveSink& sink, InTurn<std::vector<ReadAhead>>& sources);
-    Result<void> pack(ItemId id, ArchiveSink& sink, ReadAhead read = {});
+                                       const ArchiveSink& sink, InTurn<Sources>& sources);
+    Result<void> pack(ItemId id, ArchiveSink& sink, std::optional<Source>& source);
     std::string member_path(ItemId id) const;
     void note_packed(ItemId id);
     Result<void> settle_packed();

@@ -79,8 +79,8 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
     if (!started) return failure(started.error());
     ArchiveSink& sink = **started;
     // small files are read ahead by other threads, some at a time; all go in by this one, in their order
-    InTurn<std::vector<ReadAhead>> sources(stagers_);
-    std::vector<ReadAhead> at_hand;
+    InTurn<Sources> sources(stagers_);
+    Sources at_hand;
     std::size_t used = 0;
     auto next = members.begin();
     for (const ItemId id : members) {
@@ -90,7 +90,7 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
             at_hand = sources.take();
             used = 0;
         }
-        ReadAhead read = std::move(at_hand[used++]);
+        std::optional<Source> source = std::move(at_hand[used++]);
         wait_while_held();
         if (should_stop()) return failure(Fault::cancelled, "stopped", path);
         if (item(id).parent != no_item && results_[item(id).parent] == Outcome::failed) {
@@ -99,7 +99,7 @@ Result<std::optional<StagedCopy>> Runner::write_archive(const Handle& into,
             continue;
         }
         say_at_hand(id);
-        for (auto packed = pack(id, sink, std::move(read)); !packed; packed = pack(id, sink)) {
+        for (auto packed = pack(id, sink, source); !packed; packed = pack(id, sink, source)) {
             if (sink.failed()) return failure(*sink.failed());
             Error why = packed.error();
             if (why.fault == Fault::cancelled) return failure(why);
@@ -139,34 +139,35 @@ Result<Runner::Source> Runner::source_of(ItemId id) {
 /// it is its turn; what lies in an archive is read by one thread.
 /// returns  where the next ones begin
 Runner::Members::const_iterator Runner::read_ahead(Members::const_iterator begin, Members::const_iterator end,
-                                                   const ArchiveSink& sink,
-                                                   InTurn<std::vector<ReadAhead>>& sources) {
+                                                   const ArchiveSink& sink, InTurn<Sources>& sources) {
     constexpr std::size_t most_files = 16;
     constexpr std::uint64_t most_bytes = 256 * 1024;
-    std::vector<std::optional<Source>> some;
+    const auto some = std::make_shared<Sources>();
     std::uint64_t bytes = 0;
-    for (; begin != end && some.size() < most_files && bytes < most_bytes; ++begin) {
+    for (; begin != end && some->size() < most_files && bytes < most_bytes; ++begin) {
         const Status& seen = entry(*begin).status;
         const bool is_file = seen.type == FileType::file && !reads_in_order_;
         auto source = is_file ? source_of(*begin) : Result<Source>(failure(Fault::unsupported, "", ""));
-        some.emplace_back(source ? std::optional(std::move(*source)) : std::nullopt);
+        some->emplace_back(source ? std::optional(std::move(*source)) : std::nullopt);
         bytes += seen.id.size_bytes;
     }
-    sources.ask(
-        [this, &sink, some = std::make_shared<const std::vector<std::optional<Source>>>(std::move(some))] {
-            std::vector<ReadAhead> read;
-            for (const auto& source : *some)
-                read.push_back(source ? sink.read_ahead(source->thing, meter()) : ReadAhead());
-            return read;
-        });
+    sources.ask([this, &sink, some] {
+        for (auto& source : *some)
+            if (source) source->read = sink.read_ahead(source->thing, meter());
+        return std::move(*some);
+    });
     return begin;
 }
 
+/// source  if it is not there yet, it is made
 /// errors  of the source, or of the archive (ArchiveSink::failed())
-Result<void> Runner::pack(ItemId id, ArchiveSink& sink, ReadAhead read) {
-    const auto source = source_of(id);
-    if (!source) return failure(source.error());
-    const auto packed = sink.add(source->thing, meter(), std::move(read));
+Result<void> Runner::pack(ItemId id, ArchiveSink& sink, std::optional<Source>& source) {
+    if (!source) {
+        auto made = source_of(id);
+        if (!made) return failure(made.error());
+        source = std::move(*made);
+    }
+    const auto packed = sink.add(source->thing, meter(), std::exchange(source->read, {}));
     if (!packed) return failure(packed.error());
     packed_as_[id] = {packed->source.id, packed->hash, packed->not_kept};
     return {};

@@ -37,7 +37,7 @@ timespec next_date() {
 }  // namespace
 
 TempFolder::TempFolder(const std::string& where) {
-    std::string pattern = (where.empty() ? fs::temp_directory_path().string() : where) + "/tavlo-test-XXXXXX";
+    std::string pattern = (where.empty() ? fs::temp_directory_path().string() : where) + "/tavlo-testXXXXXX";
     REQUIRE(::mkdtemp(pattern.data()) != nullptr);
     path_ = pattern;
 }
