@@ -16,6 +16,7 @@
 #include <filesystem>
 #include <memory>
 
+#include "files/handle.h"
 #include "files/parallel.h"
 #include "theme/theme.h"
 #include "translations.h"
@@ -102,7 +103,8 @@ public:
         if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
         qputenv("XDG_CONFIG_HOME", settings_.path().toUtf8());
         application_ = std::make_unique<QApplication>(count, words);
-        tavlo::work_in_short_turns();  // as the application does
+        tavlo::raise_handle_limit();  // as the application does
+        tavlo::work_in_short_turns();
         install_translations(*application_);
         apply_theme(*application_, ThemeChoice::light);
         place = std::filesystem::path(words[1]) / "tavlo-measured";

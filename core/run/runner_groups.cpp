@@ -17,8 +17,10 @@ namespace {
 
 // a group is bounded in files, bytes and time, so that little is at stake and progress stays smooth
 constexpr std::size_t usual_in_a_group = 2048;
-constexpr std::size_t share_of_handles = 8;    // with few of them a group has this part of them,
-constexpr std::size_t kept_for_others = 24;    // but for those of the journal, and of what is just read
+// with few handles it is smaller: there may be three groups, of files that hold two each where there are no
+// nameless ones, and what is left is for folders' and for what is just read
+constexpr std::size_t share_of_handles = 8;
+constexpr std::size_t kept_for_others = 24;    // besides: the journal's, and the program's own
 constexpr std::size_t most_unrecorded = 8192;  // of items that need no note before they are done
 constexpr std::uint64_t group_most_bytes = 64 * 1024 * 1024;
 constexpr std::chrono::milliseconds group_time{1000};

@@ -1,8 +1,12 @@
 // SPDX-FileCopyrightText: Tavlo contributors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include <fcntl.h>
+#include <sys/resource.h>
+
 #include <algorithm>
 #include <atomic>
+#include <cerrno>
 #include <chrono>
 #include <condition_variable>
 #include <mutex>
@@ -100,6 +104,33 @@ private:
     bool tired_ = false;
 };
 
+/// As on a file system without nameless files: what is staged has a hidden name, and holds its folder.
+class PartFiles final : public ForwardingFileSystem {
+public:
+    Result<Staged> stage(const Handle& folder, const std::string& part, std::uint32_t) override {
+        Handle file(::openat(folder.descriptor(), part.c_str(), O_RDWR | O_CREAT | O_EXCL | O_CLOEXEC, 0600),
+                    folder.path() + "/" + part);
+        if (!file.is_open()) return failure(system_error(errno, "create", file.path()));
+        Handle in = folder.duplicate();
+        if (!in.is_open()) return failure(system_error(errno, "open", folder.path()));
+        return Staged(std::move(file), std::move(in), part);
+    }
+};
+
+/// This process may have so many handles open, as long as this is there.
+class FewHandles {
+public:
+    explicit FewHandles(rlim_t most) {
+        REQUIRE(::getrlimit(RLIMIT_NOFILE, &before_) == 0);
+        const rlimit few{most, before_.rlim_max};
+        REQUIRE(::setrlimit(RLIMIT_NOFILE, &few) == 0);
+    }
+    ~FewHandles() { ::setrlimit(RLIMIT_NOFILE, &before_); }
+
+private:
+    rlimit before_{};
+};
+
 struct Copied {
     explicit Copied(TempFolder& temp) : jobs(temp.path("state")) {
         for (int i = 0; i < 5 * in_a_group; ++i)
@@ -151,6 +182,32 @@ TEST_CASE("a run of one thread does one thing after the other", "[run][groups]")
     CHECK(disk.named_by_then == 0);
     CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("where few handles may be open a group is small, so that three of them leave enough for the rest",
+          "[run][groups]") {
+    constexpr int few = 64;
+    constexpr int of_others = 24;  // the journal's, folders', those of what is just read, the program's own
+    TempFolder temp;
+    Copied copied(temp);
+    const FewHandles limit(few);
+    RunOptions options;
+    SECTION("each file holds two where there are no nameless ones") {
+        SlowSync disk(0);
+        options.threads = 1;
+        const auto head = value(carry_out(disk, *copied.jobs.store, *copied.plan, options));
+        const int in_group = disk.staged_by_then / 2;  // one thread asks for a sync with the next one staged
+        CHECK(in_group > 1);
+        CHECK(3 * 2 * in_group + of_others <= few);
+        CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
+    }
+    SECTION("and nothing fails for want of one") {
+        PartFiles disk;
+        options.threads = 4;
+        const auto head = value(carry_out(disk, *copied.jobs.store, *copied.plan, options));
+        CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
+        CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+    }
 }
 
 TEST_CASE(
