@@ -99,12 +99,13 @@ void ItemRows::write(const std::string& receipt, const PackedRow& row) {
     outcomes.exec();
 }
 
-template <class Thing, class NumberOf, class Change>
-void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of,
+template <class Things, class NumberOf, class Change>
+void ItemRows::change(const std::string& receipt, const Things& things, NumberOf number_of,
                       Change change_it) {
-    std::vector<Thing*> in_order;  // the things themselves are large, and stay where they are
+    using Thing = typename Things::value_type;
+    std::vector<const Thing*> in_order;  // the things themselves are large, and stay where they are
     in_order.reserve(things.size());
-    for (Thing& thing : things) in_order.push_back(&thing);
+    for (const Thing& thing : things) in_order.push_back(&thing);
     std::stable_sort(in_order.begin(), in_order.end(), [&](const Thing* one, const Thing* other) {
         return number_of(*one) < number_of(*other);
     });
@@ -118,10 +119,10 @@ void ItemRows::change(const std::string& receipt, std::vector<Thing>& things, Nu
     while (!rows.is_empty()) write(receipt, rows.take());
 }
 
-void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) {
+void ItemRows::put(const std::string& receipt, const std::deque<NumberedItem>& items) {
     change(
         receipt, items, [](const NumberedItem& item) { return item.first; },
-        [](Row& row, NumberedItem& item) {
+        [](Row& row, const NumberedItem& item) {
             auto& byte = row.outcomes[place_of(item.first)];
             const bool was_taken_back = static_cast<unsigned char>(byte) != none &&
                                         (static_cast<unsigned char>(byte) & taken_back_since) != 0;
@@ -129,17 +130,16 @@ void ItemRows::put(const std::string& receipt, std::vector<NumberedItem> items) 
                                      (was_taken_back ? taken_back_since : 0U));
             const auto found = row.at(item.first);
             if (row.has(found, item.first))
-                found->second = std::move(item.second);
+                found->second = item.second;
             else
-                row.items.insert(found, std::move(item));
+                row.items.insert(found, item);
         });
 }
 
 void ItemRows::set_not_kept(const std::string& receipt,
                             const std::vector<std::pair<std::uint64_t, std::string>>& lost) {
-    auto things = lost;
     change(
-        receipt, things, [](const auto& one) { return one.first; },
+        receipt, lost, [](const auto& one) { return one.first; },
         [](Row& row, const auto& one) {
             if (const auto found = row.at(one.first); row.has(found, one.first))
                 found->second.not_kept = one.second;
@@ -147,9 +147,8 @@ void ItemRows::set_not_kept(const std::string& receipt,
 }
 
 void ItemRows::forget(const std::string& receipt, const std::vector<std::uint64_t>& numbers) {
-    auto things = numbers;
     change(
-        receipt, things, [](std::uint64_t number) { return number; },
+        receipt, numbers, [](std::uint64_t number) { return number; },
         [](Row& row, std::uint64_t number) {
             row.outcomes[place_of(number)] = static_cast<char>(none);
             if (const auto found = row.at(number); row.has(found, number)) row.items.erase(found);

@@ -9,6 +9,7 @@
 #include <SQLiteCpp/SQLiteCpp.h>
 
 #include <cstdint>
+#include <deque>
 #include <functional>
 #include <map>
 #include <optional>
@@ -43,7 +44,7 @@ public:
     AheadThreads& packers() { return packers_; }
 
     /// Those that are there by these numbers are replaced.
-    void put(const std::string& receipt, std::vector<NumberedItem> items);
+    void put(const std::string& receipt, const std::deque<NumberedItem>& items);
     void set_not_kept(const std::string& receipt,
                       const std::vector<std::pair<std::uint64_t, std::string>>& lost);
     void forget(const std::string& receipt, const std::vector<std::uint64_t>& numbers);
@@ -72,8 +73,8 @@ private:
     static PackedRow packed(const Row& row);
     Row read(const std::string& receipt, std::int64_t number);
     /// Each row that has to do with one of these, read, changed, written.
-    template <class Thing, class NumberOf, class Change>
-    void change(const std::string& receipt, std::vector<Thing>& things, NumberOf number_of, Change change_it);
+    template <class Things, class NumberOf, class Change>
+    void change(const std::string& receipt, const Things& things, NumberOf number_of, Change change_it);
 
     SQLite::Database& database_;
     AheadThreads packers_;  ///< pack and unpack rows while others are written and read

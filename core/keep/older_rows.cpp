@@ -67,9 +67,9 @@ std::vector<std::string> receipts_in(SQLite::Database& database) {
 void take_over_items(SQLite::Database& database) {
     ItemRows rows(database);
     for (const auto& receipt : receipts_in(database)) {
-        std::vector<NumberedItem> items;
+        std::deque<NumberedItem> items;
         const auto put = [&] {
-            rows.put(receipt, std::move(items));
+            rows.put(receipt, items);
             items.clear();
         };
         SQLite::Statement query(database, "select * from items where receipt=? order by number");

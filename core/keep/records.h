@@ -4,6 +4,7 @@
 #pragma once
 
 #include <cstdint>
+#include <deque>
 #include <string>
 #include <utility>
 #include <vector>
@@ -14,7 +15,8 @@ namespace tavlo {
 
 /// What a run did in one group, written in one transaction.
 struct RunRecords {
-    std::vector<std::pair<std::uint64_t, ReceiptItem>> items;  ///< with their numbers in the plan
+    /// with their numbers in the plan; many, and large, so they stay where they are
+    std::deque<std::pair<std::uint64_t, ReceiptItem>> items;
     std::vector<FolderTrace> folders;
     std::vector<SafeEntry> set_aside;
     std::vector<std::string> used_up;  ///< Safe entries that were brought back

@@ -4,6 +4,7 @@
 #pragma once
 
 #include <chrono>
+#include <deque>
 #include <mutex>
 #include <set>
 #include <unordered_map>
@@ -49,7 +50,8 @@ private:
             take_away,
             remove_folder
         } kind = Kind::staged;
-        std::shared_ptr<const Handle> from{};  ///< the folders of a file that waits to be staged
+        /// the folders of a file that waits to be staged; of what is to be renamed, until it was looked at
+        std::shared_ptr<const Handle> from{};
         std::shared_ptr<const Handle> into{};
         std::optional<StagedCopy> copy{};
         std::optional<Attributes> link_attributes{};
@@ -61,7 +63,7 @@ private:
     };
     /// Items that become durable together.
     struct Group {
-        std::vector<Work> works{};
+        std::deque<Work> works{};                    ///< which stay where they are
         std::unordered_set<std::string> leaving{};   ///< places that its sources will have left
         std::unordered_set<std::string> arriving{};  ///< in an undo: places that it will have filled
         std::uint64_t bytes = 0;
@@ -187,6 +189,7 @@ private:
     void step_file(ItemId id, const std::shared_ptr<const Handle>& into);
     Result<void> stage_waiting();
     void take_staged(Work& work, Result<StagedCopy> staged);
+    void take_seen(Work& work, const Result<Status>& seen);
     void place(Work& work);
     Ready ready_for(Work& work);
     std::function<Result<void>(const Handle&, const std::string&)> unlinking();

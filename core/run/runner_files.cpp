@@ -89,17 +89,18 @@ void Runner::step_file(ItemId id, const std::shared_ptr<const Handle>& into) {
                                             entry(id).status.id.device == finals_.identity(it.folder).device);
     const bool links = type == FileType::file && entry(id).status.links > 1 &&
                        first_of_links_.contains(link_key(entry(id).status.id));
-    const bool is_read =
-        type == FileType::file && !renames && !links;  // then it is looked at as it is opened
-    if (!is_read && !still_the_agreed_source(id, **from)) return;
+    Work work{id};
     if (renames) {
-        group_.add({id, Work::Kind::rename});
-        return;
+        work.kind = Work::Kind::rename;
+        work.from = *from;
+        ++group_.waiting;
+        return group_.add(std::move(work));
     }
+    const bool is_read = type == FileType::file && !links;  // then it is looked at as it is opened
+    if (!is_read && !still_the_agreed_source(id, **from)) return;
     if (type == FileType::other) return fail(id, special);
     if (moves)
         if (auto may = disk_.may_write(**from); !may) return fail(id, may.error());
-    Work work{id};
     work.remove_source = moves;
     if (type == FileType::link) {
         const Status& status = entry(id).status;
@@ -126,15 +127,22 @@ bool Runner::reads_back(const Work& work) const {
            (work.remove_source && options_.verify == Verify::automatic);
 }
 
-/// Reads and writes the files that wait for it. Meanwhile the group before takes its names.
+/// Reads and writes the files that wait for it, and looks at what is to be renamed. Meanwhile the group before
+/// takes its names.
 Result<void> Runner::stage_waiting() {
-    std::vector<Work*> waiting;
+    struct Waits {
+        Work* work;
+        std::string name;  // of its source, which other threads do not ask for while names are taken here
+    };
+    std::vector<Waits> copies;
+    std::vector<Waits> renames;
     for (Work& work : group_.works)
-        if (work.from) waiting.push_back(&work);
-    std::vector<std::optional<Result<StagedCopy>>> staged(waiting.size());
+        if (work.from)
+            (work.kind == Work::Kind::rename ? renames : copies).push_back({&work, source_name(work.item)});
+    std::vector<std::optional<Result<StagedCopy>>> staged(copies.size());
     std::vector<Staging> staging;
     Turnstile order;  // what lies in an archive is read from one end to the other
-    for (const Work* work : waiting) {
+    for (const auto& [work, name] : copies) {
         // where inodes do not last, a file is known again by its hash
         const bool by_hash = !finals_.identity(item(work->item).folder).inodes_last();
         staging.push_back({reads_back(*work) || work->remove_source || by_hash, work->remove_source,
@@ -142,32 +150,46 @@ Result<void> Runner::stage_waiting() {
                            staging.size()});
     }
     const auto stage = [&](std::size_t at) {
-        const Work& work = *waiting[at];
-        staged[at].emplace(
-            stage_copy(disk_, *work.from, source_name(work.item), *work.into, staging[at], meter()));
+        const auto& [work, name] = copies[at];
+        staged[at].emplace(stage_copy(disk_, *work->from, name, *work->into, staging[at], meter()));
         if (reads_in_order_) order.pass(at);
     };
+    std::vector<std::optional<Result<Status>>> seen(renames.size());
+    constexpr std::size_t looks_at_a_time = 64;
+    const auto look_from = [&](std::size_t begin) {
+        for (std::size_t at = begin; at < std::min(begin + looks_at_a_time, renames.size()); ++at)
+            seen[at].emplace(disk_.status(*renames[at].work->from, renames[at].name));
+    };
     const auto take_turn = [&](std::size_t at) {
-        say_at_hand(waiting[at]->item);
+        if (at >= copies.size()) return look_from((at - copies.size()) * looks_at_a_time);
+        say_at_hand(copies[at].work->item);
         stage(at);
     };
-    Turns turns(stagers_, waiting.size(), take_turn);
+    const std::size_t looks = (renames.size() + looks_at_a_time - 1) / looks_at_a_time;
+    Turns turns(stagers_, copies.size() + looks, take_turn);
     turns.help_while([&] { return waits_for_behind(); });
     const auto placed = finish_behind();
     turns.finish();
     // one that found no room while a larger neighbour had taken it for a moment has its turn alone
-    for (std::size_t at = 0; at < waiting.size() && waiting.size() > 1; ++at) {
-        Work& work = *waiting[at];
+    for (std::size_t at = 0; at < copies.size() && copies.size() > 1; ++at) {
+        const Work& work = *copies[at].work;
         if (staged[at]->has_value() || staged[at]->error().fault != Fault::no_space) continue;
         const auto volume = disk_.volume(*work.into);
         if (!volume || volume->free_bytes < entry(work.item).status.allocated_bytes) continue;
         staging[at].part_name = part_name(head_.id, parts_++);
         stage(at);
     }
-    for (std::size_t at = 0; at < waiting.size(); ++at) take_staged(*waiting[at], std::move(*staged[at]));
+    for (std::size_t at = 0; at < copies.size(); ++at) take_staged(*copies[at].work, std::move(*staged[at]));
+    for (std::size_t at = 0; at < renames.size(); ++at) take_seen(*renames[at].work, *seen[at]);
     group_.waiting = 0;
     group_.waiting_bytes = 0;
     return placed;
+}
+
+void Runner::take_seen(Work& work, const Result<Status>& seen) {
+    work.from.reset();
+    if (!seen) fail(work.item, seen.error());
+    work.dropped = !seen || !is_the_agreed_source(work.item, *seen);
 }
 
 void Runner::take_staged(Work& work, Result<StagedCopy> staged) {

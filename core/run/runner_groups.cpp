@@ -54,11 +54,12 @@ bool Runner::Group::stands_in_the_way(const Plan& plan, const Item& of) const {
 }
 
 /// What a group costs in room beside what it replaces is given back before there is another (promise 4); and
-/// without copies there is nothing to wait for.
+/// where nothing is read, written or looked at there is nothing to wait for.
 bool Runner::may_stay_behind() const {
     return !traits_.in_order && !group_.has_sources_that_leave() &&
-           std::any_of(group_.works.begin(), group_.works.end(),
-                       [](const Work& work) { return work.kind == Work::Kind::staged; });
+           std::any_of(group_.works.begin(), group_.works.end(), [](const Work& work) {
+               return work.kind == Work::Kind::staged || work.kind == Work::Kind::rename;
+           });
 }
 
 /// After each item: stages what waits, hands over what is full.
@@ -136,8 +137,10 @@ void Runner::begin_settling() {
             settling.copies.push_back(&work);
             files.push_back(&*work.copy);
         }
-    if (!files.empty()) {
-        settling.names = std::exchange(records_, {});  // of the group before, durable with this one's bytes
+    // of renames there are no bytes, and what is to be recorded of them waits until it is much
+    const bool much_is_named = records_.items.size() + group_files_ >= most_unrecorded;
+    if (!files.empty() || much_is_named) {
+        settling.names = std::exchange(records_, {});  // of groups before, durable with this one's bytes
         settling.synced = settlers_.ask<Durable::Synced>(
             [this, &copies = settling.copies, sync = durable_.begin(std::move(files))] {
                 Durable::Synced synced = sync();

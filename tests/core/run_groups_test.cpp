@@ -3,12 +3,14 @@
 
 #include <fcntl.h>
 #include <sys/resource.h>
+#include <sys/stat.h>
 
 #include <algorithm>
 #include <atomic>
 #include <cerrno>
 #include <chrono>
 #include <condition_variable>
+#include <functional>
 #include <mutex>
 #include <thread>
 #include <utility>
@@ -104,6 +106,64 @@ private:
     bool tired_ = false;
 };
 
+/// Its first rename happens once so many looks were taken at things in a folder, or when it is tired of waiting.
+class LooksFirst final : public ForwardingFileSystem {
+public:
+    explicit LooksFirst(int looks) : wanted_(looks) {}
+    int looks_by_then = 0;
+
+    using ForwardingFileSystem::status;
+    Result<Status> status(const Handle& folder, const std::string& name) override {
+        {
+            const std::lock_guard lock(mutex_);
+            if (name != "box") ++looks_;
+        }
+        more_.notify_all();
+        return disk->status(folder, name);
+    }
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) override {
+        {
+            std::unique_lock lock(mutex_);
+            if (!std::exchange(has_renamed_, true)) {
+                more_.wait_for(lock, std::chrono::seconds(20), [&] { return looks_ >= wanted_; });
+                looks_by_then = looks_;
+            }
+        }
+        return disk->move_to_free_name(from, name, to, new_name);
+    }
+
+private:
+    const int wanted_;
+    std::mutex mutex_;
+    std::condition_variable more_;
+    int looks_ = 0;
+    bool has_renamed_ = false;
+};
+
+/// Counts what has its new name, and of how much of that a sync has begun and ended since.
+class CountsDurable final : public ForwardingFileSystem {
+public:
+    std::function<void(int named, int durable)> now_and_then;
+
+    Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
+                                   const std::string& new_name) override {
+        if (named_ % 1000 == 999) now_and_then(named_, durable_);
+        ++named_;
+        return disk->move_to_free_name(from, name, to, new_name);
+    }
+    Result<void> sync_volume(const Handle& folder) override {
+        const int by_now = named_;
+        auto synced = disk->sync_volume(folder);
+        durable_ = by_now;
+        return synced;
+    }
+
+private:
+    std::atomic<int> named_ = 0;
+    std::atomic<int> durable_ = 0;
+};
+
 /// As on a file system without nameless files: what is staged has a hidden name, and holds its folder.
 class PartFiles final : public ForwardingFileSystem {
 public:
@@ -182,6 +242,51 @@ TEST_CASE("a run of one thread does one thing after the other", "[run][groups]")
     CHECK(disk.named_by_then == 0);
     CHECK(head.totals.of(Outcome::created) == 5 * in_a_group + 1);
     CHECK(tree_of(temp.path("to")) == tree_of(temp.path("from")));
+}
+
+TEST_CASE("what is to be renamed is looked at before the group before it has its names", "[run][groups]") {
+    TempFolder temp;
+    Copied copied(temp);
+    temp.folder("to/box");  // so that it is not renamed whole
+    const Tree before = tree_of(temp.path("from"), {.folder_times = false});
+    const auto plan = value(prepare(*copied.jobs.disk, move({temp.path("from/box")}, temp.path("to")))).plan;
+    LooksFirst disk(2 * in_a_group);
+    RunOptions options;
+    options.group_files = in_a_group;
+    options.threads = 2;
+    const auto head = value(carry_out(disk, *copied.jobs.store, *plan, options));
+    CHECK(disk.looks_by_then == 2 * in_a_group);
+    CHECK(head.totals.of(Outcome::created) == 5 * in_a_group);
+    CHECK(tree_of(temp.path("to"), {.folder_times = false}) == before);
+}
+
+TEST_CASE("of very many renames none is recorded before its name is durable, and not all wait for the end",
+          "[run][groups]") {
+    constexpr int many = 20'000;
+    TempFolder temp;
+    Jobs jobs(temp.path("state"));
+    temp.folder("to/box");
+    const Handle box = value(jobs.disk->open_folder(temp.folder("from/box")));
+    for (int i = 0; i < many; ++i)
+        REQUIRE(::mknodat(box.descriptor(), std::to_string(i).c_str(), S_IFREG | 0644, 0) == 0);
+    const auto plan = value(prepare(*jobs.disk, move({temp.path("from/box")}, temp.path("to")))).plan;
+    std::string id;
+    RunEvents events;
+    events.begun = [&](const ReceiptHead& head) { id = head.id; };
+    CountsDurable disk;
+    int most_recorded = 0;
+    disk.now_and_then = [&](int named, int durable) {
+        int recorded = 0;  // by another program's eyes
+        const auto store = value(Store::open(temp.path("state")));
+        REQUIRE(
+            store->each_item(id, [&](ReceiptItem&& item) { recorded += item.result == Outcome::created; }));
+        CAPTURE(named, durable, recorded);
+        CHECK(recorded <= durable);
+        most_recorded = std::max(most_recorded, recorded);
+    };
+    const auto head = value(carry_out(disk, *jobs.store, *plan, {}, events));
+    CHECK(head.totals.of(Outcome::created) == many);
+    CHECK(most_recorded > 0);
 }
 
 TEST_CASE("where few handles may be open a group is small, so that three of them leave enough for the rest",
