@@ -5,13 +5,9 @@
 
 #include <QCoreApplication>
 #include <QDateTime>
-#include <QFontMetrics>
 #include <QLocale>
-#include <QPainter>
 #include <QStringList>
-#include <QStyle>
 #include <cstdlib>
-#include <vector>
 
 #include "files/path.h"
 
@@ -87,41 +83,3 @@ QString difference_text(const tavlo::FileState& incoming, const tavlo::FileState
 }
 
 QString count_text(std::uint64_t count) { return QLocale().toString(static_cast<qulonglong>(count)); }
-
-void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment, const QString& text) {
-    if (text.isRightToLeft()) {  // its letters join, and its figures stand among them in their own order
-        painter.drawText(rect, static_cast<int>(alignment | Qt::AlignVCenter), text);
-        return;
-    }
-    const QFontMetrics metrics = painter.fontMetrics();
-    int digit = 0;
-    for (char c = '0'; c <= '9'; ++c) digit = std::max(digit, metrics.horizontalAdvance(QLatin1Char(c)));
-    // digits one by one, what stands between them as it is shaped
-    struct Piece {
-        QString text;
-        int own_width;
-        int width;
-    };
-    std::vector<Piece> pieces;
-    for (qsizetype at = 0; at < text.size();) {
-        qsizetype end = at + 1;
-        while (!text[at].isDigit() && end < text.size() && !text[end].isDigit()) ++end;
-        const QString piece = text.mid(at, end - at);
-        const int own = metrics.horizontalAdvance(piece);
-        pieces.push_back({piece, own, text[at].isDigit() ? digit : own});
-        at = end;
-    }
-    int width = 0;
-    for (const Piece& piece : pieces) width += piece.width;
-    const bool at_right =
-        QStyle::visualAlignment(painter.layoutDirection(), alignment).testFlag(Qt::AlignRight);
-    int x = at_right ? rect.right() + 1 - width : rect.left();
-    const int baseline = rect.top() + (rect.height() + metrics.ascent() - metrics.descent()) / 2;
-    const auto direction = painter.layoutDirection();
-    painter.setLayoutDirection(Qt::LeftToRight);  // the blank ahead of a unit stays there
-    for (const Piece& piece : pieces) {
-        painter.drawText(x + (piece.width - piece.own_width) / 2, baseline, piece.text);
-        x += piece.width;
-    }
-    painter.setLayoutDirection(direction);
-}

@@ -10,9 +10,6 @@
 
 #include "plan/plan.h"
 
-class QPainter;
-class QRect;
-
 // The very edge, where bytes and numbers become words for people.
 
 /// A name or path for reading: invalid bytes as U+FFFD, control characters escaped.
@@ -30,6 +27,3 @@ QString difference_text(const tavlo::FileState& incoming, const tavlo::FileState
 /// How long, in words: "22 h", "41 days"; of either sign.
 QString duration_text(std::int64_t ns);
 QString count_text(std::uint64_t count);
-
-/// Digits of one width, whatever the font: for columns of sizes and dates.
-void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment, const QString& text);

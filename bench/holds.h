@@ -15,15 +15,50 @@
 #include <cstdlib>
 #include <filesystem>
 #include <memory>
+#include <string>
+#include <utility>
 
 #include "files/handle.h"
 #include "files/parallel.h"
 #include "theme/theme.h"
 #include "translations.h"
 
+/// Knows the event that took longest by itself, without those that it was handed on as.
+class MeasuredApplication final : public QApplication {
+public:
+    using QApplication::QApplication;
+    bool notify(QObject* receiver, QEvent* event) override {
+        const bool is_plain = receiver->metaObject() == &QWidget::staticMetaObject;  // of a list, say
+        const QObject* whose = is_plain && receiver->parent() != nullptr ? receiver->parent() : receiver;
+        const std::string what =
+            std::string(whose->metaObject()->className()) + " " + std::to_string(event->type());
+        const double before = std::exchange(inner_ms_, 0);
+        QElapsedTimer clock;
+        clock.start();
+        const bool done = QApplication::notify(receiver, event);
+        const double all = static_cast<double>(clock.nsecsElapsed()) / 1e6;
+        if (all - inner_ms_ > longest_ms_) {
+            longest_ms_ = all - inner_ms_;
+            longest_ = what;
+        }
+        inner_ms_ = before + all;
+        return done;
+    }
+    /// Of those since it was last asked: whose, and its type (QEvent::Type).
+    std::string take_longest() {
+        longest_ms_ = 0;
+        return std::exchange(longest_, {});
+    }
+
+private:
+    double inner_ms_ = 0;
+    double longest_ms_ = 0;
+    std::string longest_;
+};
+
 /// For how long the interface's thread was held at the most in each step: the longest time between two turns
 /// of its event loop, seen by a timer of 1 ms; and how much of that it worked, the rest being waiting for a
-/// processor, or for another thread.
+/// processor, or for another thread; and at what.
 class Holds {
 public:
     Holds() {
@@ -49,16 +84,20 @@ public:
         QCoreApplication::processEvents();
         turn();
         std::printf(
-            "%-44s %9.1f ms in all, held at most %6.1f ms (%.1f of them work), over 16 ms: %d of %d turns\n",
-            step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, worked_, over_16_, turns_);
+            "%-44s %9.1f ms in all, held at most %6.1f ms (%.1f of them work; %s), over 16 ms: %d of %d "
+            "turns\n",
+            step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, worked_, at_.c_str(), over_16_,
+            turns_);
     }
 
 private:
     void turn() {
         const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
+        const std::string at = static_cast<MeasuredApplication*>(qApp)->take_longest();
         if (held > longest_) {
             longest_ = held;
             worked_ = worked_ms() - worked_before_;
+            at_ = at;
         }
         if (held > 16) ++over_16_;
         ++turns_;
@@ -80,6 +119,7 @@ private:
     double longest_ = 0;
     double worked_ = 0;
     double worked_before_ = 0;
+    std::string at_;
     int over_16_ = 0;
     int turns_ = 0;
 };
@@ -102,7 +142,7 @@ public:
         }
         if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
         qputenv("XDG_CONFIG_HOME", settings_.path().toUtf8());
-        application_ = std::make_unique<QApplication>(count, words);
+        application_ = std::make_unique<MeasuredApplication>(count, words);
         tavlo::raise_handle_limit();  // as the application does
         tavlo::work_in_short_turns();
         install_translations(*application_);
@@ -119,5 +159,5 @@ public:
 
 private:
     QTemporaryDir settings_;
-    std::unique_ptr<QApplication> application_;
+    std::unique_ptr<MeasuredApplication> application_;
 };

@@ -7,6 +7,7 @@
 #include <QPushButton>
 
 #include "desk.h"
+#include "drawn_text.h"
 #include "models/folder_model.h"
 #include "support/catch.h"
 #include "tasks/bench.h"
@@ -136,8 +137,7 @@ TEST_CASE("the real window works from right to left: sentence, marks, decisions,
     CHECK(seen.pixelColor(row.left() + 2, row.center().y()).name() != Theme::current().accent.name());
 }
 
-TEST_CASE("what is put in its place by hand is mirrored too: the buttons of a lane",
-          "[window]") {
+TEST_CASE("what is put in its place by hand is mirrored too: the buttons of a lane", "[window]") {
     Desk desk;
     desk.temp.write("desk/a.txt", "new a");
     const FromRight mirror;

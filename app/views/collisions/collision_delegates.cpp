@@ -6,6 +6,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "drawn_text.h"
 #include "models/collision_models.h"
 #include "models/outcome_model.h"
 #include "text.h"
@@ -62,27 +63,21 @@ void GroupDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
               static_cast<int>(waiting ? Tone::waiting : Tone::plain));
     painter->setFont(strong_font(option.font));
     painter->setPen(theme.ink);
-    painter->drawText(
-        placed(QRect(inner.left(), inner.top(), inner.width() - tag - 8, group_line())),
-        Qt::AlignLeft | Qt::AlignVCenter,
-        painter->fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, inner.width() - tag - 8));
+    draw_elided(*painter, placed(QRect(inner.left(), inner.top(), inner.width() - tag - 8, group_line())),
+                index.data().toString(), Qt::ElideMiddle);
     painter->setFont(option.font);
     painter->setPen(theme.muted);
-    painter->drawText(
-        placed(QRect(inner.left(), inner.top() + group_line() + 2, inner.width(), group_line())),
-        Qt::AlignLeft | Qt::AlignVCenter,
-        painter->fontMetrics().elidedText(index.data(GroupModel::WordsRole).toString(), Qt::ElideRight,
-                                          inner.width()));
+    draw_elided(*painter,
+                placed(QRect(inner.left(), inner.top() + group_line() + 2, inner.width(), group_line())),
+                index.data(GroupModel::WordsRole).toString(), Qt::ElideRight);
     const Choices choices = choicesOf(index, option.rect);
     const QRect& cell = choices.cell;
     paint_buttons(*painter, choices, index.data(GroupModel::TakesAwayRole).toInt());
     const int used = cell.left() + buttons_width(option.font, choices.words) + 2;
     painter->setFont(small_font(option.font));
     painter->setPen(theme.muted);
-    painter->drawText(placed(QRect(used, cell.top(), inner.right() - used, cell.height())),
-                      Qt::AlignRight | Qt::AlignVCenter,
-                      painter->fontMetrics().elidedText(index.data(GroupModel::OtherwiseRole).toString(),
-                                                        Qt::ElideRight, inner.right() - used));
+    draw_elided(*painter, placed(QRect(used, cell.top(), inner.right() - used, cell.height())),
+                index.data(GroupModel::OtherwiseRole).toString(), Qt::ElideRight, Qt::AlignRight);
     painter->restore();
 }
 
@@ -135,11 +130,8 @@ void PairDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         default: {
             painter->setFont(strong_font(option.font, index.column() == PairModel::NameColumn));
             painter->setPen(index.column() == PairModel::NameColumn ? theme.ink : theme.muted);
-            painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
-                              painter->fontMetrics().elidedText(
-                                  index.data().toString(),
-                                  index.column() == PairModel::NameColumn ? Qt::ElideMiddle : Qt::ElideRight,
-                                  cell.width()));
+            draw_elided(*painter, cell, index.data().toString(),
+                        index.column() == PairModel::NameColumn ? Qt::ElideMiddle : Qt::ElideRight);
         }
     }
     painter->restore();

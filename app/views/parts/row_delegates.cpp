@@ -6,6 +6,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "drawn_text.h"
 #include "models/folder_model.h"
 #include "models/outcome_model.h"
 #include "models/receipt_cells.h"
@@ -39,8 +40,7 @@ void PlainRowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& opti
     if (index.data(Qt::TextAlignmentRole).value<Qt::Alignment>() & Qt::AlignRight)
         draw_tabular(*painter, cell, Qt::AlignRight, text);
     else
-        painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
-                          painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+        draw_elided(*painter, cell, text, Qt::ElideMiddle);
     painter->restore();
 }
 
@@ -71,8 +71,7 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
             cell.setRight(cell.right() - painter->fontMetrics().horizontalAdvance(came_in_mark()) - 6);
             painter->setPen(theme.ink);
         }
-        painter->drawText(mirrored(option.rect, cell), Qt::AlignLeft | Qt::AlignVCenter,
-                          painter->fontMetrics().elidedText(name, Qt::ElideMiddle, cell.width()));
+        draw_elided(*painter, mirrored(option.rect, cell), name, Qt::ElideMiddle);
     } else {
         cell = mirrored(option.rect, cell);
         painter->setPen(picked ? theme.ink : theme.muted);
@@ -80,8 +79,7 @@ void FolderDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option
         if (column == FolderColumn::size || column == FolderColumn::changed)
             draw_tabular(*painter, cell, Qt::AlignRight, text);
         else
-            painter->drawText(cell, Qt::AlignLeft | Qt::AlignVCenter,
-                              painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+            draw_elided(*painter, cell, text, Qt::ElideMiddle);
     }
     painter->restore();
 }
@@ -128,9 +126,8 @@ void OutcomeDelegate::paintName(QPainter& painter, const QRect& cell, const QMod
     const bool is_pale = kind == OutcomeModel::Existing || kind == OutcomeModel::OldName;
     painter.setPen(is_pale ? theme.muted : kind == OutcomeModel::Leaving ? theme.plum : theme.ink);
     const int width = cell.right() - after - left;
-    painter.drawText(mirrored(cell, QRect(left, cell.top(), width, cell.height())),
-                     Qt::AlignLeft | Qt::AlignVCenter,
-                     painter.fontMetrics().elidedText(index.data().toString(), Qt::ElideMiddle, width));
+    draw_elided(painter, mirrored(cell, QRect(left, cell.top(), width, cell.height())),
+                index.data().toString(), Qt::ElideMiddle);
 }
 
 void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QModelIndex& index) const {
@@ -148,9 +145,7 @@ void OutcomeDelegate::paintWhat(QPainter& painter, const QRect& cell, const QMod
                                index.data(OutcomeModel::ToneRole).toInt());
     const QRect words = mirrored(cell, inner.adjusted(used + 7, 0, 0, 0));
     painter.setPen(theme.ink);
-    painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter,
-                     painter.fontMetrics().elidedText(index.data(OutcomeModel::WordsRole).toString(),
-                                                      Qt::ElideRight, words.width()));
+    draw_elided(painter, words, index.data(OutcomeModel::WordsRole).toString(), Qt::ElideRight);
 }
 
 void OutcomeDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
@@ -239,8 +234,7 @@ void ReceiptItemDelegate::paint(QPainter* painter, const QStyleOptionViewItem& o
     } else if (index.column() == ReceiptColumns::Size) {
         draw_tabular(*painter, cell, Qt::AlignRight, text);
     } else {
-        painter->drawText(cell, Qt::AlignVCenter,
-                          painter->fontMetrics().elidedText(text, Qt::ElideMiddle, cell.width()));
+        draw_elided(*painter, cell, text, Qt::ElideMiddle);
     }
     painter->restore();
 }

@@ -5,6 +5,7 @@
 
 #include <QPainter>
 
+#include "drawn_text.h"
 #include "theme/fonts.h"
 #include "theme/theme.h"
 #include "views/parts/mirrored.h"
@@ -28,15 +29,12 @@ void ThreeLineDelegate::paint(QPainter* painter, const QStyleOptionViewItem& opt
     const int line = metrics.height();
     QRect at = option.rect.adjusted(14, 9, -14, 0);
     at.setHeight(line);
-    const QFont bold = strong_font(option.font);
-    painter->setFont(bold);
+    painter->setFont(strong_font(option.font));
     painter->setPen(theme.ink);
-    painter->drawText(at, Qt::AlignVCenter,
-                      QFontMetrics(bold).elidedText(index.data().toString(), Qt::ElideRight, at.width()));
+    draw_elided(*painter, at, index.data().toString(), Qt::ElideRight);
     painter->setFont(option.font);
     at.translate(0, line + 3);
-    painter->drawText(at, Qt::AlignVCenter,
-                      metrics.elidedText(index.data(roles_.about).toString(), Qt::ElideRight, at.width()));
+    draw_elided(*painter, at, index.data(roles_.about).toString(), Qt::ElideRight);
     painter->setPen(theme.muted);
     at.translate(0, line + 2);
     const QString right = index.data(roles_.right).toString();

@@ -11,6 +11,7 @@
 #include <QPushButton>
 #include <algorithm>
 
+#include "drawn_text.h"
 #include "files/path.h"
 #include "tasks/runs.h"
 #include "text.h"

@@ -7,6 +7,7 @@
 #include <QPainterPath>
 #include <algorithm>
 
+#include "drawn_text.h"
 #include "text.h"
 #include "theme/theme.h"
 #include "views/runs/lane_words.h"

@@ -15,6 +15,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "drawn_text.h"
 #include "models/receipt_cells.h"
 #include "models/run_models.h"
 #include "tasks/runs.h"
@@ -74,9 +75,7 @@ public:
                                              beside.width()));
         painter->setPen(theme.amber);
         at.translate(0, metrics.height() + 2);
-        painter->drawText(
-            at, Qt::AlignVCenter,
-            metrics.elidedText(index.data(RunFaultsModel::WhyRole).toString(), Qt::ElideRight, at.width()));
+        draw_elided(*painter, at, index.data(RunFaultsModel::WhyRole).toString(), Qt::ElideRight);
         painter->setPen(theme.muted);
         at.translate(0, metrics.height() + 1);
         at.setHeight(2 * metrics.height());
