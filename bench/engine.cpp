@@ -379,8 +379,8 @@ public:
         fs::remove_all(place_ / "from");
     }
 
-    /// Pairs of one size: read the first time, remembered the second.
-    void same(int files, std::size_t bytes) {
+    /// Pairs of one size: read the first time, remembered the second; and a whole job over them, where asked.
+    void same(int files, std::size_t bytes, bool as_a_job) {
         make_files(place_ / "from", files, bytes);
         fs::copy(place_ / "from", place_ / "to", fs::copy_options::recursive);
         for (const auto& entry : fs::recursive_directory_iterator(place_ / "from"))
@@ -426,8 +426,37 @@ public:
             median(reading), median(comparing));
         row("plan " + std::to_string(files) + " that are the same already", median(looking),
             median(remembering));
+        if (as_a_job) again(files);
         fs::remove_all(place_ / "from");
         fs::remove_all(place_ / "to");
+    }
+
+    /// A whole job over what is nearly all the same already; against a walk that looks at both sides.
+    void again(int files) {
+        constexpr int fresh = 12;
+        std::vector<fs::path> there;
+        for (const auto& entry : fs::recursive_directory_iterator(place_ / "to"))
+            if (entry.is_regular_file()) there.push_back(entry.path());
+        const auto some_are_gone = [&] {
+            for (std::size_t at = 0; at < fresh; ++at) fs::remove(there[at * there.size() / fresh]);
+        };
+        const auto look = [&] {
+            bare_walk(::open((place_ / "from").c_str(), O_RDONLY | O_DIRECTORY));
+            bare_walk(::open((place_ / "to").c_str(), O_RDONLY | O_DIRECTORY));
+        };
+        std::vector<double> looking;
+        std::vector<double> planned;
+        std::vector<double> doing;
+        for (int round = 0; round < rounds(); ++round) {
+            some_are_gone();
+            looking.push_back(seconds(look));
+            doing.push_back(
+                seconds([&] { planned.push_back(engine(Operation::copy, place_ / "from", place_ / "to")); }));
+        }
+        row(fmt::format("  copy all of them, of which {} are new", fresh), median(looking), median(doing));
+        std::printf("%-44s %41.3f s\n", "  of this until there is a plan", median(planned));
+        count_calls(
+            files, look, [&] { engine(Operation::copy, place_ / "from", place_ / "to"); }, some_are_gone);
     }
 
     /// On a file system that shares extents.
@@ -499,8 +528,8 @@ int main(int count, char** words) {
         if (wanted("names")) bench.names(100'000);
         if (wanted("large")) bench.large_copy(std::uint64_t{1} << 30);
         if (wanted("pauses")) bench.pauses(std::uint64_t{1} << 30);
-        if (wanted("same")) bench.same(10'000, 16 * 1024);
-        if (wanted("same")) bench.same(100'000, 100);
+        if (wanted("same")) bench.same(10'000, 16 * 1024, false);
+        if (wanted("same")) bench.same(100'000, 100, true);
     }
     if (count < 3) return 0;
     Bench sharing(fs::path(words[2]) / "tavlo-bench");

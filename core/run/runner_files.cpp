@@ -155,18 +155,14 @@ Result<void> Runner::stage_waiting() {
         if (reads_in_order_) order.pass(at);
     };
     std::vector<std::optional<Result<Status>>> seen(renames.size());
-    constexpr std::size_t looks_at_a_time = 64;
-    const auto look_from = [&](std::size_t begin) {
-        for (std::size_t at = begin; at < std::min(begin + looks_at_a_time, renames.size()); ++at)
-            seen[at].emplace(disk_.status(*renames[at].work->from, renames[at].name));
+    const auto look = [&](std::size_t at) {
+        seen[at].emplace(disk_.status(*renames[at].work->from, renames[at].name));
     };
-    const auto take_turn = [&](std::size_t at) {
-        if (at >= copies.size()) return look_from((at - copies.size()) * looks_at_a_time);
+    Turns turns(stagers_, copies.size() + renames.size(), [&](std::size_t at) {
+        if (at >= copies.size()) return look(at - copies.size());
         say_at_hand(copies[at].work->item);
         stage(at);
-    };
-    const std::size_t looks = (renames.size() + looks_at_a_time - 1) / looks_at_a_time;
-    Turns turns(stagers_, copies.size() + looks, take_turn);
+    });
     turns.help_while([&] { return waits_for_behind(); });
     const auto placed = finish_behind();
     turns.finish();
