@@ -3,10 +3,14 @@
 
 #pragma once
 
+#include <fcntl.h>
 #include <time.h>
+#include <unistd.h>
 
 #include <QApplication>
 #include <QElapsedTimer>
+#include <QEvent>
+#include <QMetaEnum>
 #include <QTemporaryDir>
 #include <QTest>
 #include <QTimer>
@@ -14,51 +18,82 @@
 #include <cstdio>
 #include <cstdlib>
 #include <filesystem>
+#include <map>
 #include <memory>
 #include <string>
 #include <utility>
+#include <vector>
 
 #include "files/handle.h"
 #include "files/parallel.h"
 #include "theme/theme.h"
 #include "translations.h"
 
-/// Knows the event that took longest by itself, without those that it was handed on as.
+/// Knows which events took longest by themselves, without those that they were handed on as.
 class MeasuredApplication final : public QApplication {
 public:
     using QApplication::QApplication;
     bool notify(QObject* receiver, QEvent* event) override {
         const bool is_plain = receiver->metaObject() == &QWidget::staticMetaObject;  // of a list, say
         const QObject* whose = is_plain && receiver->parent() != nullptr ? receiver->parent() : receiver;
-        const std::string what =
-            std::string(whose->metaObject()->className()) + " " + std::to_string(event->type());
+        const Kind kind{whose->metaObject(), event->type()};
         const double before = std::exchange(inner_ms_, 0);
         QElapsedTimer clock;
         clock.start();
         const bool done = QApplication::notify(receiver, event);
         const double all = static_cast<double>(clock.nsecsElapsed()) / 1e6;
-        if (all - inner_ms_ > longest_ms_) {
-            longest_ms_ = all - inner_ms_;
-            longest_ = what;
-        }
+        took_ms_[kind] += all - inner_ms_;
         inner_ms_ = before + all;
         return done;
     }
-    /// Of those since it was last asked: whose, and its type (QEvent::Type).
-    std::string take_longest() {
-        longest_ms_ = 0;
-        return std::exchange(longest_, {});
-    }
+    using Kind = std::pair<const QMetaObject*, QEvent::Type>;
+    using Took = std::map<Kind, double>;
+    /// Of the events since it was last asked.
+    Took take() { return std::exchange(took_ms_, {}); }
 
 private:
     double inner_ms_ = 0;
-    double longest_ms_ = 0;
-    std::string longest_;
+    Took took_ms_;
+};
+
+/// The longest of them, in words.
+inline std::string longest_of(const MeasuredApplication::Took& took) {
+    std::vector<std::pair<double, MeasuredApplication::Kind>> sorted;
+    for (const auto& [kind, ms] : took) sorted.emplace_back(ms, kind);
+    std::sort(sorted.rbegin(), sorted.rend());
+    std::string out;
+    for (const auto& [ms, kind] : sorted) {
+        if (ms < 0.3) break;
+        const char* type = QMetaEnum::fromType<QEvent::Type>().valueToKey(kind.second);
+        char one[160];
+        std::snprintf(one, sizeof one, ", %s %s %.1f", kind.first->className(),
+                      type == nullptr ? "own" : type, ms);
+        out += one;
+    }
+    return out;
+}
+
+/// What a virtual machine's host kept of its processors, all together, in units of 10 ms (proc_stat(5), steal).
+class StolenTime {
+public:
+    StolenTime() : handle_(::open("/proc/stat", O_RDONLY | O_CLOEXEC), "/proc/stat") {}
+    double ms() const {
+        char text[256] = {};
+        if (::pread(handle_.descriptor(), text, sizeof text - 1, 0) <= 0) return 0;
+        long stolen = 0;
+        return std::sscanf(text, "cpu %*d %*d %*d %*d %*d %*d %*d %ld", &stolen) == 1
+                   ? static_cast<double>(stolen) * 1e3 / static_cast<double>(::sysconf(_SC_CLK_TCK))
+                   : 0;
+    }
+
+private:
+    tavlo::Handle handle_;
 };
 
 /// For how long the interface's thread was held at the most in each step: the longest time between two turns
 /// of its event loop, seen by a timer of 1 ms; and how much of that it worked, the rest being waiting for a
-/// processor, or for another thread; and at what.
+/// processor, or for another thread; and at what. A turn in which the machine's host kept a processor for so long
+/// that it would have been a short one is counted apart: no program can help that.
 class Holds {
 public:
     Holds() {
@@ -76,6 +111,7 @@ public:
         worked_ = 0;
         turns_ = 0;
         over_16_ = 0;
+        stolen_from_ = 0;
         step_.start();
         start();
     }
@@ -84,26 +120,32 @@ public:
         QCoreApplication::processEvents();
         turn();
         std::printf(
-            "%-44s %9.1f ms in all, held at most %6.1f ms (%.1f of them work; %s), over 16 ms: %d of %d "
-            "turns\n",
+            "%-44s %9.1f ms in all, held at most %6.1f ms (%.1f of them work%s), over 16 ms: %d of %d "
+            "turns; the host kept a processor in %d more\n",
             step, static_cast<double>(step_.nsecsElapsed()) / 1e6, longest_, worked_, at_.c_str(), over_16_,
-            turns_);
+            turns_, stolen_from_);
     }
 
 private:
     void turn() {
         const double held = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
-        const std::string at = static_cast<MeasuredApplication*>(qApp)->take_longest();
-        if (held > longest_) {
-            longest_ = held;
-            worked_ = worked_ms() - worked_before_;
-            at_ = at;
-        }
-        if (held > 16) ++over_16_;
+        const double worked = worked_ms() - worked_before_;
+        const MeasuredApplication::Took took = static_cast<MeasuredApplication*>(qApp)->take();
         ++turns_;
+        if (held > 16 && worked <= 16 && held - (stolen_.ms() - stolen_before_) <= 16) {
+            ++stolen_from_;
+        } else {
+            if (held > 16) ++over_16_;
+            if (held > longest_) {
+                longest_ = held;
+                worked_ = worked;
+                at_ = longest_of(took);
+            }
+        }
         start();
     }
     void start() {
+        stolen_before_ = stolen_.ms();
         worked_before_ = worked_ms();
         clock_.start();
     }
@@ -113,15 +155,18 @@ private:
         ::clock_gettime(CLOCK_THREAD_CPUTIME_ID, &time);
         return static_cast<double>(time.tv_sec) * 1e3 + static_cast<double>(time.tv_nsec) / 1e6;
     }
+    StolenTime stolen_;
     QTimer timer_;
     QElapsedTimer clock_;
     QElapsedTimer step_;
     double longest_ = 0;
     double worked_ = 0;
     double worked_before_ = 0;
+    double stolen_before_ = 0;
     std::string at_;
     int over_16_ = 0;
     int turns_ = 0;
+    int stolen_from_ = 0;
 };
 
 /// A button pressed and let go of, as a person does: the window has its turns between the two.
