@@ -85,10 +85,9 @@ std::list<InFont>& fonts_kept() {
     return fonts;
 }
 
-InFont& in_font_of(const QPainter& painter) {
+InFont& in_font(const QFont& font) {
     constexpr std::size_t most_fonts = 12;
     std::list<InFont>& fonts = fonts_kept();
-    const QFont font = painter.font();
     const auto known =
         std::find_if(fonts.begin(), fonts.end(), [&](const InFont& one) { return one.font == font; });
     if (known != fonts.end())
@@ -117,10 +116,13 @@ void draw_elided(QPainter& painter, const QRect& rect, const QString& text, Qt::
                          painter.fontMetrics().elidedText(text, cut, rect.width()));
         return;
     }
-    const QStaticText& line = in_font_of(painter).cut_to(text, rect.width(), cut);
-    const bool at_right = alignment.testFlag(Qt::AlignRight);
-    const int x =
-        at_right ? rect.right() + 1 - painter.fontMetrics().horizontalAdvance(line.text()) : rect.left();
+    const QStaticText& line = in_font(painter.font()).cut_to(text, rect.width(), cut);
+    double x = rect.left();
+    if (alignment.testFlag(Qt::AlignRight))
+        x += rect.width() - painter.fontMetrics().horizontalAdvance(line.text());
+    else if (alignment.testFlag(Qt::AlignHCenter))
+        x += (rect.width() - QFontMetricsF(painter.font(), painter.device()).horizontalAdvance(line.text())) /
+             2;
     const double spare = rect.height() - QFontMetricsF(painter.font(), painter.device()).height();
     painter.drawStaticText(QPointF(x, rect.top() + spare / 2), line);  // as drawText() has it
 }
@@ -130,7 +132,7 @@ void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment,
         painter.drawText(rect, static_cast<int>(alignment | Qt::AlignVCenter), text);
         return;
     }
-    InFont& font = in_font_of(painter);
+    InFont& font = in_font(painter.font());
     // figures one by one, what stands between them as it is shaped
     struct Piece {
         QStaticText text;
@@ -157,3 +159,5 @@ void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment,
         x += piece.width;
     }
 }
+
+int drawn_width(const QFont& font, const QString& text) { return in_font(font).of(text).width; }

@@ -7,6 +7,8 @@
 #include <QDateTime>
 #include <QLocale>
 #include <QStringList>
+#include <QTimeZone>
+#include <chrono>
 #include <cstdlib>
 
 #include "files/path.h"
@@ -16,6 +18,20 @@ namespace {
 struct Text {
     Q_DECLARE_TR_FUNCTIONS(Text)
 };
+
+/// As clocks here have it. Without a zone of its own each date would look at a file whether people have moved
+/// (tzset(3)), on the window's thread; now it is one in so many seconds.
+QDateTime local_time(std::int64_t ns) {
+    using Clock = std::chrono::steady_clock;
+    thread_local QTimeZone zone;
+    thread_local Clock::time_point known_at;
+    if (const auto now = Clock::now(); !zone.isValid() || now - known_at > std::chrono::seconds(10)) {
+        zone = QTimeZone::systemTimeZone();
+        known_at = now;
+    }
+    const qint64 ms = ns / 1'000'000;
+    return zone.isValid() ? QDateTime::fromMSecsSinceEpoch(ms, zone) : QDateTime::fromMSecsSinceEpoch(ms);
+}
 
 }  // namespace
 
@@ -46,15 +62,15 @@ QString size_text(std::uint64_t bytes) {
 }
 
 QString date_text(std::int64_t ns) {
-    const QDateTime date = QDateTime::fromMSecsSinceEpoch(ns / 1'000'000);
-    const bool this_year = date.date().year() == QDate::currentDate().year();
+    const QDateTime date = local_time(ns);
+    const bool this_year =
+        date.date().year() == local_time(QDateTime::currentMSecsSinceEpoch() * 1'000'000).date().year();
     //: a date in the order of the language, and a clock; see QDateTime::toString()
     return QLocale().toString(date, this_year ? Text::tr("d MMM hh:mm") : Text::tr("d MMM yyyy hh:mm"));
 }
 
 QString date_text_full(std::int64_t ns) {
-    return QLocale().toString(QDateTime::fromMSecsSinceEpoch(ns / 1'000'000),
-                              Text::tr("d MMMM yyyy, hh:mm:ss"));
+    return QLocale().toString(local_time(ns), Text::tr("d MMMM yyyy, hh:mm:ss"));
 }
 
 QString duration_text(std::int64_t ns) {

@@ -146,11 +146,19 @@ std::string PairModel::sourcePath(int row) const {
     return id == no_item || !plan_ ? std::string() : plan_->source_path(plan_->items[id]);
 }
 
+int PairModel::rowOf(ItemId id) const {
+    const auto found = std::find(items_.begin(), items_.end(), id);
+    return found == items_.end() ? -1 : static_cast<int>(found - items_.begin());
+}
+
+bool PairModel::isWaiting(int row) const { return plan_->items[itemAt(row)].outcome == Outcome::undecided; }
+
+/// There may be a hundred thousand settled ones before it.
 int PairModel::nextUndecided(int row, bool backwards) const {
     const int count = rowCount();
     for (int step = 1; step <= count; ++step) {
         const int at = ((backwards ? row - step : row + step) % count + count) % count;
-        if (index(at, 0).data(WaitingRole).toBool()) return at;
+        if (isWaiting(at)) return at;
     }
     return -1;
 }
@@ -173,7 +181,7 @@ QVariant PairModel::data(const QModelIndex& index, int role) const {
             return item.collision->elsewhere()
                        ? std::min(static_cast<int>(item.collision->decision), GroupModel::come_in + 1)
                        : static_cast<int>(item.collision->decision);
-        case WaitingRole: return item.outcome == Outcome::undecided;
+        case WaitingRole: return isWaiting(index.row());
         case StrongSizeRole:
             return own.id.size_bytes > other.id.size_bytes && own.type == FileType::file &&
                    other.type == FileType::file;

@@ -69,8 +69,10 @@ public:
         return row >= 0 && row < rowCount() ? items_[static_cast<std::size_t>(row)] : tavlo::no_item;
     }
     std::string sourcePath(int row) const;
+    int rowOf(tavlo::ItemId id) const;  ///< -1: none
     /// The next row after `row` that is undecided, from the top again, or, backwards, the one before; -1:
     /// none.
+    /// row  -1: from the first one on
     int nextUndecided(int row, bool backwards) const;
 
     int rowCount(const QModelIndex& parent = {}) const override;
@@ -79,6 +81,8 @@ public:
     QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
 
 private:
+    bool isWaiting(int row) const;
+
     std::shared_ptr<const tavlo::Plan> plan_;
     std::vector<tavlo::ItemId> items_;
 };

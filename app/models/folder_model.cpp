@@ -183,7 +183,11 @@ void FolderModel::take(std::shared_ptr<const Listing> listing, std::vector<std::
     const bool another = listing_->path != listing->path;
     retire(std::exchange(indexed_, nullptr));
     beginResetModel();
-    retire(std::exchange(listing_, std::move(listing)));
+    if (listing != listing_) {
+        sought_.clear();
+        found_.clear();
+        retire(std::exchange(listing_, std::move(listing)));
+    }
     arranged_ = std::move(visible);
     visible_ = arranged_;
     endResetModel();
@@ -267,20 +271,26 @@ void FolderModel::measureFolders() {
     });
 }
 
-std::vector<int> FolderModel::rowsOf(const std::vector<std::string>& paths) const {
+/// The rows of the listing that these are, ascending.
+const std::vector<std::uint32_t>& FolderModel::find(const std::vector<std::string>& paths) {
+    if (paths == sought_) return found_;
+    sought_ = paths;
+    found_.clear();
     const std::unordered_set<std::string> wanted(paths.begin(), paths.end());
     std::unordered_set<std::string_view> names;
     for (const auto& path : wanted) names.insert(name_of(path));
-    std::vector<int> shown;
-    if (wanted.empty()) return shown;
     // in the order that they lie in: a hundred thousand in the order of their names are as many waits for memory
-    std::vector<std::uint32_t> found;
-    for (std::uint32_t at = 0; at < listing_->rows.size(); ++at)
+    for (std::uint32_t at = 0; at < listing_->rows.size() && !wanted.empty(); ++at)
         if (const auto& row = listing_->rows[at];
             names.contains(row.name) && wanted.contains(listing_->path_of(row)))
-            found.push_back(at);
-    if (found.empty()) return shown;
-    for (std::size_t row = 0; row < visible_.size(); ++row)
+            found_.push_back(at);
+    return found_;
+}
+
+std::vector<int> FolderModel::rowsOf(const std::vector<std::string>& paths) {
+    const auto& found = find(paths);
+    std::vector<int> shown;
+    for (std::size_t row = 0; row < visible_.size() && !found.empty(); ++row)
         if (std::binary_search(found.begin(), found.end(), visible_[row]))
             shown.push_back(static_cast<int>(row));
     return shown;

@@ -62,7 +62,7 @@ public:
     /// The row of a name, or -1 where it is not shown.
     int rowOf(const std::string& name) const;
     /// The rows of these paths, as far as they are shown, in the order of the rows.
-    std::vector<int> rowsOf(const std::vector<std::string>& paths) const;
+    std::vector<int> rowsOf(const std::vector<std::string>& paths);
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
@@ -91,6 +91,7 @@ private:
     void takeIndex(std::shared_ptr<const Indexed> indexed);
     void retire(std::shared_ptr<const void> large);
     void measureFolders();
+    const std::vector<std::uint32_t>& find(const std::vector<std::string>& paths);
     QVariant text(const Listing::Row& row, int column) const;
 
     Bench& bench_;
@@ -110,6 +111,9 @@ private:
     std::shared_ptr<const Arrivals> arrivals_;
     QString typed_;
     std::vector<std::uint32_t> fitting_;
+    /// What was looked for last in this listing, and where it is: the same is asked for at each key.
+    std::vector<std::string> sought_;
+    std::vector<std::uint32_t> found_;
     std::unordered_map<std::string, FolderSize> folder_sizes_;  ///< by path
     WatchedFolder watched_;
     LatestWorker kinds_reader_;

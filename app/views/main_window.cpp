@@ -10,7 +10,6 @@
 #include <QMessageBox>
 #include <QPointer>
 #include <QSettings>
-#include <QStackedWidget>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -39,6 +38,7 @@
 #include "views/outcome/outcome_side.h"
 #include "views/parts/building.h"
 #include "views/parts/list_access.h"
+#include "views/parts/pages.h"
 #include "views/parts/spacing.h"
 #include "views/receipts/receipts_page.h"
 #include "views/runs/run_line.h"
@@ -94,7 +94,7 @@ void MainWindow::buildFrame() {
     space_out(across, Inset::none, Gap::none);
     strip_ = new PlaceStrip;
     across->addWidget(strip_);
-    places_ = new QStackedWidget;
+    places_ = new Pages;
     across->addWidget(places_, 1);
     down->addLayout(across, 1);
     run_line_ = new RunLine(*runs_);
@@ -120,7 +120,7 @@ void MainWindow::buildBenchPage() {
     levels_ = new FolderLevelsPanel(*bench_);
     column->addWidget(levels_);
     collisions_ = new CollisionsPage(*bench_);
-    below_balance_ = new QStackedWidget;
+    below_balance_ = new Pages;
     below_balance_->addWidget(sides);
     below_balance_->addWidget(collisions_);
     column->addWidget(below_balance_, 1);

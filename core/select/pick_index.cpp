@@ -18,6 +18,7 @@ bool is_digit(char c) { return c >= '0' && c <= '9'; }
 struct Word {
     std::string text;
     std::string plain;           ///< without leading zeros
+    bool has_digits = false;     ///< else it stands in a name whether zeros do or not
     bool begins_number = false;  ///< leading zeros were typed at its start
 };
 
@@ -27,8 +28,10 @@ std::vector<Word> words_of(std::string_view typed) {
     for (std::size_t at = 0; at < key.size();) {
         const auto end = std::min(key.find(' ', at), key.size());
         if (end > at) {
-            Word word{key.substr(at, end - at), {}, false};
+            Word word;
+            word.text = key.substr(at, end - at);
             word.plain = without_leading_zeros(word.text);
+            word.has_digits = std::any_of(word.text.begin(), word.text.end(), is_digit);
             word.begins_number = word.text.front() == '0' && word.plain.size() < word.text.size();
             words.push_back(std::move(word));
         }
@@ -77,7 +80,8 @@ std::vector<std::uint32_t> PickIndex::fitting(std::string_view typed,
     std::vector<std::uint32_t> found;
     for (const auto id : among) {
         const auto holds = [name = folded_.at(id), plain = plain_.at(id)](const Word& word) {
-            return name.find(word.text) != std::string_view::npos || found_plain(plain, word);
+            return name.find(word.text) != std::string_view::npos ||
+                   (word.has_digits && found_plain(plain, word));
         };
         if (std::all_of(words.begin(), words.end(), holds)) found.push_back(id);
     }

@@ -164,6 +164,31 @@ TEST_CASE("by keys alone: decide and go on, next and last undecided, through all
     CHECK(table.of(Outcome::undecided) == 1);
 }
 
+TEST_CASE("the pair that is looked at stays so while others come and go, and are decided",
+          "[window][collisions]") {
+    Table table;
+    table.goToGroup("Incoming newer");
+    table.driver->clickRow("pairList", 1);
+    REQUIRE(table.currentPair() == "n-2.pdf");
+    table.meet("a-0.pdf", 5 * day, "incoming, before all of them");
+    table.bench().pick(table.temp.path("from"), {"a-0.pdf"});
+    table.settle();
+    CHECK(table.group(1, GroupModel::CountRole) == "4 pairs");
+    CHECK(table.currentPair() == "n-2.pdf");
+    table.bench().decide(
+        {static_cast<ItemId>(&table.item("from/n-1.pdf") - table.bench().plan()->items.data())},
+        Decision::skip);
+    table.settle();
+    CHECK(table.currentPair() == "n-2.pdf");
+    table.bench().unpick(table.temp.path("from"), {"a-0.pdf"});
+    table.settle();
+    CHECK(table.currentPair() == "n-2.pdf");
+    table.bench().unpick(table.temp.path("from"), {"n-2.pdf"});  // that one itself
+    table.settle();
+    CHECK(table.group(1, GroupModel::CountRole) == "2 pairs");
+    CHECK(table.currentPair() == "n-3.jpg");  // n-1 is decided
+}
+
 TEST_CASE("new names: typed in place, by a scheme, for the one that is there, a decision is its pair's only",
           "[window][collisions]") {
     Table table;

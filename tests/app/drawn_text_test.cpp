@@ -63,6 +63,24 @@ TEST_CASE("text of a row looks the same from what was kept: signs, cuts, fonts, 
                 }
 }
 
+TEST_CASE("words in the middle of a tag or a button look the same from what was kept", "[looks]") {
+    const QString text = GENERATE(QStringLiteral("new"), QStringLiteral("overwrites"), QStringLiteral("Skip"),
+                                  QString::fromUtf8("\u00dcberschreiben"), QStringLiteral("nom pris"));
+    const QFont plain = QApplication::font();
+    for (const QFont& font : {plain, strong_font(plain), small_font(plain)}) {
+        CAPTURE(text.toStdString(), font.pointSizeF(), font.weight());
+        CHECK(drawn_width(font, text) == QFontMetrics(font).horizontalAdvance(text));
+        for (const int width : {drawn_width(font, text) + 14, drawn_width(font, text) + 15}) {
+            const QRect box(cell.left(), cell.top(), width, cell.height());
+            CHECK(drawn(font, Qt::LeftToRight, [&](QPainter& painter) {
+                      draw_elided(painter, box, text, Qt::ElideRight, Qt::AlignHCenter);
+                  }) == drawn(font, Qt::LeftToRight, [&](QPainter& painter) {
+                      painter.drawText(box, Qt::AlignCenter, text);
+                  }));
+        }
+    }
+}
+
 TEST_CASE("text at the right ends where its cell does", "[looks]") {
     const QFont font = QApplication::font();
     const auto last_ink = [&](const QString& text) {

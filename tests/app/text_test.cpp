@@ -4,8 +4,11 @@
 #include "text.h"
 
 #include <QApplication>
+#include <QDateTime>
 #include <QLineEdit>
+#include <QTimeZone>
 #include <cmath>
+#include <thread>
 
 #include "support/catch.h"
 #include "theme/theme.h"
@@ -77,4 +80,34 @@ TEST_CASE("sizes, dates and differences are said in words", "[text]") {
     CHECK(difference_text(incoming, held) == QString("3 days newer, 12%1KB larger").arg(QChar(0xa0)));
     CHECK(difference_text(held, incoming) == QString("3 days older, 12%1KB smaller").arg(QChar(0xa0)));
     CHECK(difference_text(held, held) == "same date, same size");
+}
+
+TEST_CASE("a date is as clocks have it where one is, in summer and in winter, and without this year's number",
+          "[looks]") {
+    if (!QTimeZone("Europe/Berlin").isValid()) {
+        WARN("no time zones are installed here: skipped");
+        return;
+    }
+    const QByteArray here = qgetenv("TZ");
+    qputenv("TZ", "Europe/Berlin");
+    QStringList seen;
+    const auto ns = [](const char* moment) {
+        return QDateTime::fromString(QString::fromLatin1(moment), Qt::ISODate).toMSecsSinceEpoch() *
+               1'000'000;
+    };
+    const QString this_year =
+        QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyy-06-15T12:00:00Z"));
+    std::thread([&] {  // that has not asked for the zone yet
+        for (const char* moment : {"2019-01-05T23:30:00Z", "2019-07-05T22:30:00Z", "1969-07-20T20:17:00Z"})
+            seen << date_text(ns(moment));
+        seen << date_text_full(ns("2019-07-05T22:30:01Z"));
+        seen << date_text(ns(this_year.toLatin1().constData()));
+    })
+        .join();
+    here.isNull() ? qunsetenv("TZ") : qputenv("TZ", here);
+    CHECK(seen[0] == "6 Jan 2019 00:30");
+    CHECK(seen[1] == "6 Jul 2019 00:30");
+    CHECK(seen[2] == "20 Jul 1969 21:17");
+    CHECK(seen[3] == "6 July 2019, 00:30:01");
+    CHECK(seen[4] == "15 Jun 14:00");
 }

@@ -24,7 +24,7 @@ EditorRow::EditorRow(const QString& take_out, QWidget* parent) : QWidget(parent)
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(Inset::row);
     row->setSpacing(Gap::beside);
-    grip_ = new QLabel;
+    grip_ = new QLabel(this);
     grip_->setObjectName(QStringLiteral("rowGrip"));
     grip_->setFixedWidth(30);
     grip_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -36,7 +36,7 @@ EditorRow::EditorRow(const QString& take_out, QWidget* parent) : QWidget(parent)
     fields_ = new QHBoxLayout;
     space_out(fields_, Inset::none, Gap::beside);
     row->addLayout(fields_, 1);
-    auto* away = new QPushButton(tr("Take out"));
+    auto* away = new QPushButton(tr("Take out"), this);
     away->setObjectName(QStringLiteral("rowAway"));
     away->setAccessibleName(take_out);
     row->addWidget(away);

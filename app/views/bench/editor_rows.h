@@ -28,6 +28,7 @@ signals:
 
 protected:
     /// take_out  the accessible name of its button
+    /// parent    EditorRows::widget(): what gets its parent afterwards has its looks worked out twice
     EditorRow(const QString& take_out, QWidget* parent);
     virtual QString words() const = 0;  ///< what the line is, for whoever hears it
     /// Between its number and its button.

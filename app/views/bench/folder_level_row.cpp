@@ -28,18 +28,18 @@ FolderLevelRow::FolderLevelRow(const FolderLevel& level, QWidget* parent)
         connect(text_, &QLineEdit::returnPressed, this, &FolderLevelRow::nextRequested);
         fields().addWidget(text_, 1);
     } else {
-        fact_ = new NamedCombo(tr("What the folder is named by"));
+        fact_ = new NamedCombo(tr("What the folder is named by"), this);
         fact_->setObjectName(QStringLiteral("levelFact"));
         fact_->setFixedWidth(digits(17.5));
         addFacts(*fact_);
         fact_->setCurrentIndex(fact_->findData(QString::fromStdString(level.fact)));
         fields().addWidget(fact_);
-        format_ = new NamedCombo(tr("How the date is written"));
+        format_ = new NamedCombo(tr("How the date is written"), this);
         format_->setObjectName(QStringLiteral("levelFormat"));
         format_->setEditable(true);
         format_->setFixedWidth(digits(16));
         fields().addWidget(format_);
-        or_else_ = new NamedCombo(tr("The fact that stands in where that one is not known"));
+        or_else_ = new NamedCombo(tr("The fact that stands in where that one is not known"), this);
         or_else_->addItem(tr("nothing else"), QString());
         addFacts(*or_else_);
         or_else_->setCurrentIndex(std::max(0, or_else_->findData(QString::fromStdString(level.or_else))));

@@ -143,7 +143,9 @@ void FolderLevelsPanel::begin() {
     if (!rows_->isEmpty()) rows_->focus(0);
 }
 
-void FolderLevelsPanel::add(const FolderLevel& level) { rows_->add(new FolderLevelRow(level)); }
+void FolderLevelsPanel::add(const FolderLevel& level) {
+    rows_->add(new FolderLevelRow(level, rows_->widget()));
+}
 
 void FolderLevelsPanel::show(const std::string& pattern) {
     const bool had_keys = isAncestorOf(QApplication::focusWidget());

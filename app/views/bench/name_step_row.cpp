@@ -73,14 +73,14 @@ QString NameStepRow::words(Kind kind) {
 
 NameStepRow::NameStepRow(const NameStep& step, const Naming& counters, QWidget* parent)
     : EditorRow(tr("Take this step out"), parent), counters_(counters) {
-    kind_ = new NamedCombo(tr("What the step does"));
+    kind_ = new NamedCombo(tr("What the step does"), this);
     kind_->setObjectName(QStringLiteral("stepKind"));
     for (int at = 0; at < kind_count; ++at)
         kind_->addItem(words(static_cast<Kind>(at)).remove(QLatin1Char('&')));
     kind_->setCurrentIndex(static_cast<int>(kind_of(step)));
     kind_->setFixedWidth(digits(17.5));
     fields().addWidget(kind_);
-    example_ = new ElidedLabel;
+    example_ = new ElidedLabel(this);
     example_->setObjectName(QStringLiteral("stepExample"));
     example_->setMinimumWidth(0);
     example_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);

@@ -137,7 +137,9 @@ void NameStepsPanel::begin() {
     steps_->focus(0);
 }
 
-void NameStepsPanel::add(const NameStep& step) { steps_->add(new NameStepRow(step, shown_)); }
+void NameStepsPanel::add(const NameStep& step) {
+    steps_->add(new NameStepRow(step, shown_, steps_->widget()));
+}
 
 /// Steps that say nothing yet are not asked for.
 Naming NameStepsPanel::naming() const {

@@ -15,6 +15,7 @@
 #include <algorithm>
 
 #include "files/path.h"
+#include "models/same_item.h"
 #include "plan/groups.h"
 #include "tasks/bench.h"
 #include "text.h"
@@ -217,10 +218,8 @@ void CollisionsPage::refresh() {
 void CollisionsPage::showGroup() {
     const auto& view = *collisions_.view();
     const CollisionGroup* group = currentGroup();
+    const auto before = pairs_->plan();
     const ItemId current = pairs_->itemAt(pair_list_->currentIndex().row());
-    const std::string was = current == no_item || !pairs_->plan()
-                                ? std::string()
-                                : pairs_->plan()->source_path(pairs_->plan()->items[current]);
     const bool elsewhere = group != nullptr && GroupModel::isElsewhere(*group);
     pair_delegate_->setChoices(elsewhere ? GroupModel::elsewhereChoices()
                                : group != nullptr && GroupModel::isTwins(*group)
@@ -236,12 +235,9 @@ void CollisionsPage::showGroup() {
                                        : QString());
     empty_->setGeometry(QRect(QPoint(0, 0), pair_list_->viewport()->size()).adjusted(30, 10, -30, -10));
     if (pairs_->rowCount() > 0 && !pair_list_->currentIndex().isValid()) {
-        int row = pairs_->index(0, 0).data(PairModel::WaitingRole).toBool()
-                      ? 0
-                      : std::max(0, pairs_->nextUndecided(0, false));
-        for (int at = 0; !was.empty() && at < pairs_->rowCount(); ++at)
-            if (view.plan->source_path(view.plan->items[pairs_->itemAt(at)]) == was) row = at;
-        pair_list_->selectRow(row);
+        const ItemId now = current == no_item ? no_item : same_item(*view.plan, *before, current);
+        const int row = now == no_item ? -1 : pairs_->rowOf(now);
+        pair_list_->selectRow(row >= 0 ? row : std::max(0, pairs_->nextUndecided(-1, false)));
     }
     showPair();
     showNames();

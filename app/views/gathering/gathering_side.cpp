@@ -11,7 +11,6 @@
 #include <QPushButton>
 #include <QScrollBar>
 #include <QSettings>
-#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <map>
@@ -38,6 +37,7 @@
 #include "views/parts/building.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/opening.h"
+#include "views/parts/pages.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
 #include "views/parts/segments.h"
@@ -79,7 +79,7 @@ GatheringSide::GatheringSide(Bench& bench, QWidget* parent) : QWidget(parent), b
     arrivals_ = new ArrivalsLine;
     column->addWidget(arrivals_);
     list_panel_ = new ListPanel(*model_);
-    pages_ = new QStackedWidget;
+    pages_ = new Pages;
     for (QWidget* page :
          {static_cast<QWidget*>(list_), static_cast<QWidget*>(sheet_), static_cast<QWidget*>(list_panel_)})
         pages_->addWidget(page);

@@ -14,7 +14,6 @@
 #include <QMimeData>
 #include <QPushButton>
 #include <QScrollBar>
-#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -22,6 +21,7 @@
 #include "error_words.h"
 #include "files/path.h"
 #include "files/small_file.h"
+#include "models/same_item.h"
 #include "tasks/bench.h"
 #include "tasks/file_clips.h"
 #include "tasks/outcome_export.h"
@@ -33,6 +33,7 @@
 #include "views/parts/button_row.h"
 #include "views/parts/elided_label.h"
 #include "views/parts/opening.h"
+#include "views/parts/pages.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_view.h"
@@ -55,20 +56,6 @@ QString step_row(int number, bool done, const QString& words) {
 }
 constexpr std::size_t lines_printed = 20'000;  // some 400 pages
 
-/// The item of `plan` for the thing that `item` was for in the plan before it; no_item: there is none.
-ItemId same_item(const Plan& plan, const Plan& before, ItemId item) {
-    const Item& was = before.items[item];
-    const bool same_batch = plan.batch == before.batch && !before.leaves(was);
-    const Entry& thing = before.entry(was);
-    const auto is_it = [&](const Item& one) {
-        if (same_batch) return one.entry == was.entry;
-        // of 100,000 paths just those of this name are put together
-        return plan.entry(one).name == thing.name && plan.source_path(one) == before.source_path(was);
-    };
-    const auto found = std::find_if(plan.items.begin(), plan.items.end(), is_it);
-    return found == plan.items.end() ? no_item : static_cast<ItemId>(found - plan.items.begin());
-}
-
 }  // namespace
 
 OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
@@ -78,7 +65,7 @@ OutcomeSide::OutcomeSide(Bench& bench, QWidget* parent) : QWidget(parent), bench
     model_ = new OutcomeModel(this);
     auto* column = column_on(this);
     buildHead(*column);
-    pages_ = new QStackedWidget;
+    pages_ = new Pages;
     column->addWidget(pages_, 1);
     auto* as_it_will_be = new QWidget;
     auto* below = column_on(as_it_will_be);
@@ -194,7 +181,8 @@ void OutcomeSide::connectModel() {
             AheadThreads alone(0);
             for (const auto& place : places) {
                 const auto folder = disk->open_folder(place);
-                auto held = folder ? list_held(*disk, *folder, alone) : Result<HeldFolder>(failure(folder.error()));
+                auto held =
+                    folder ? list_held(*disk, *folder, alone) : Result<HeldFolder>(failure(folder.error()));
                 if (stop.stop_requested()) return;
                 later(this,
                       [this, place,

@@ -7,6 +7,7 @@
 #include <QPainter>
 #include <QStyleOptionViewItem>
 
+#include "drawn_text.h"
 #include "models/outcome_model.h"
 #include "theme/fonts.h"
 #include "theme/theme.h"
@@ -16,11 +17,11 @@ namespace {
 
 /// As it is from left to right.
 QRect plain_rect(const QRect& cell, const QFont& font, const QStringList& words, int number) {
-    const QFontMetrics metrics(small_font(font));
-    const int height = metrics.height() + 6;
+    const QFont small = small_font(font);
+    const int height = QFontMetrics(small).height() + 6;
     int x = cell.left() + before_cell;
-    for (int at = 0; at < number; ++at) x += metrics.horizontalAdvance(words[at]) + 16;
-    return {x, cell.center().y() - height / 2, metrics.horizontalAdvance(words[number]) + 16, height};
+    for (int at = 0; at < number; ++at) x += drawn_width(small, words[at]) + 16;
+    return {x, cell.center().y() - height / 2, drawn_width(small, words[number]) + 16, height};
 }
 
 }  // namespace
@@ -62,7 +63,7 @@ void paint_buttons(QPainter& painter, const Choices& choices, int takes_away) {
             painter.drawLine(between, rect.top() + 3, between, rect.bottom() - 3);
         }
         painter.setPen(number == choices.chosen ? theme.paper : theme.ink);
-        painter.drawText(rect, Qt::AlignCenter, words[number]);
+        draw_elided(painter, rect, words[number], Qt::ElideRight, Qt::AlignHCenter);
     }
     painter.setFont(font);
 }
@@ -79,14 +80,14 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
         return {theme.muted, theme.ground};
     }();
     const QFontMetrics metrics(painter.font());
-    const int width = metrics.horizontalAdvance(text) + 14;
+    const int width = drawn_width(painter.font(), text) + 14;
     const QRect tag = mirrored(
         cell, QRect(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3));
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setPen(ink);
     painter.setBrush(wash);
     painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
-    painter.drawText(tag, Qt::AlignCenter, text);
+    draw_elided(painter, tag, text, Qt::ElideRight, Qt::AlignHCenter);
     return width;
 }
 
@@ -94,6 +95,5 @@ void paint_row_ground(QPainter& painter, const QStyleOptionViewItem& option, con
     const Theme& theme = Theme::current();
     const bool selected = option.state.testFlag(QStyle::State_Selected);
     if (selected || ground.isValid()) painter.fillRect(option.rect, selected ? theme.selection : ground);
-    painter.setPen(theme.line);
-    painter.drawLine(option.rect.bottomLeft(), option.rect.bottomRight());
+    painter.fillRect(QRect(option.rect.left(), option.rect.bottom(), option.rect.width(), 1), theme.line);
 }

@@ -12,7 +12,6 @@
 #include <QMenu>
 #include <QPainter>
 #include <QPushButton>
-#include <QStackedWidget>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -31,6 +30,7 @@
 #include "views/parts/button_row.h"
 #include "views/parts/named_combo.h"
 #include "views/parts/opening.h"
+#include "views/parts/pages.h"
 #include "views/parts/printing.h"
 #include "views/parts/row_delegates.h"
 #include "views/parts/row_or_column.h"
@@ -150,7 +150,7 @@ QWidget* ReceiptsPage::buildDetail() {
     undo_table->setColumnWidth(OutcomeModel::SizeColumn, digits(9.5));
     undo_table->setColumnWidth(OutcomeModel::ChangedColumn, digits(16.5));
     undo_table->setColumnWidth(OutcomeModel::WhatColumn, digits(27.5));
-    stack_ = new QStackedWidget;
+    stack_ = new Pages;
     stack_->addWidget(table_);
     stack_->addWidget(undo_table);
     column->addWidget(stack_, 1);
