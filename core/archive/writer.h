@@ -48,7 +48,7 @@ private:
     ArchiveWriter(HelperProcess helper, Take take) : helper_(std::move(helper)), take_(std::move(take)) {}
     Result<void> send();
     Result<void> send_what_is_much();
-    /// What came of hearing it to its end, which is what the work came to.
+    /// What came of hearing it to its end, which is what the work came to; the same whenever it is asked.
     Result<void> heard_out();
     /// For the other thread: takes what the helper says, until it is through.
     Result<void> hear();
@@ -58,7 +58,7 @@ private:
     std::string out_{};  ///< that is to be sent
     std::uint64_t things_ = 0;
     std::optional<Error> failed_{};
-    std::future<Result<void>> heard_{};
+    std::shared_future<Result<void>> heard_{};
 };
 
 }  // namespace tavlo

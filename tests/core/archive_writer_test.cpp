@@ -110,6 +110,12 @@ TEST_CASE("what cannot be taken at the very end fails the end", "[archive]") {
     CHECK(writer->failed().has_value());
 }
 
+TEST_CASE("where there is no memory to take an archive with, it is said each time", "[archive]") {
+    const auto writer = tar([](std::span<const std::byte>) -> Result<void> { throw std::bad_alloc(); });
+    CHECK_THROWS_AS(add_mebibytes(*writer, 10'000), std::bad_alloc);
+    CHECK_THROWS_AS(writer->finish(), std::bad_alloc);
+}
+
 TEST_CASE("an archive that is given up takes nothing once it is gone, whatever it is at", "[archive]") {
     std::atomic<bool> is_taking = false;
     std::atomic<bool> may_go_on = false;

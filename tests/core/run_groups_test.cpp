@@ -30,6 +30,29 @@ namespace {
 
 constexpr int in_a_group = 16;
 
+/// Counts what one thread does, for another that waits for so much of it.
+class Count {
+public:
+    void one_more() {
+        {
+            const std::lock_guard lock(mutex_);
+            ++count_;
+        }
+        more_.notify_all();
+    }
+    /// returns  how much there is by then; fewer: it is tired of waiting
+    int wait_for(int wanted, std::chrono::seconds at_most = std::chrono::seconds(20)) {
+        std::unique_lock lock(mutex_);
+        more_.wait_for(lock, at_most, [&] { return count_ >= wanted; });
+        return count_;
+    }
+
+private:
+    std::mutex mutex_;
+    std::condition_variable more_;
+    int count_ = 0;
+};
+
 /// Its first sync of a volume ends once so many files were staged, or when it is tired of waiting.
 class SlowSync final : public ForwardingFileSystem {
 public:
@@ -40,20 +63,14 @@ public:
 
     Result<Staged> stage(const Handle& folder, const std::string& part, std::uint32_t mode) override {
         auto staged = disk->stage(folder, part, mode);
-        const std::lock_guard lock(mutex_);
-        ++staged_;
-        more_.notify_all();
+        staged_.one_more();
         return staged;
     }
     Result<void> sync_volume(const Handle& folder) override {
-        std::unique_lock lock(mutex_);
-        if (!std::exchange(was_called_, true)) {
-            more_.wait_for(lock, std::chrono::seconds(until_ > in_a_group ? 60 : 0),
-                           [&] { return staged_ >= until_; });
-            staged_by_then = staged_;
+        if (!was_called_.exchange(true)) {
+            staged_by_then = staged_.wait_for(until_, std::chrono::seconds(until_ > in_a_group ? 60 : 0));
             named_by_then = named;
         }
-        lock.unlock();
         return disk->sync_volume(folder);
     }
     Result<void> take_free_name(Staged& staged, const Handle& folder, const std::string& name) override {
@@ -63,47 +80,38 @@ public:
 
 private:
     const int until_;
-    std::mutex mutex_;
-    std::condition_variable more_;
-    int staged_ = 0;
-    bool was_called_ = false;
+    Count staged_;
+    std::atomic<bool> was_called_ = false;
 };
 
 /// Its first sync ends once the run's own thread has staged a file meanwhile, or when it is tired of waiting.
 class WaitsForOwn final : public ForwardingFileSystem {
 public:
-    bool own_has_staged = false;
+    std::atomic<bool> own_has_staged = false;
 
     Result<Staged> stage(const Handle& folder, const std::string& part, std::uint32_t mode) override {
-        std::unique_lock lock(mutex_);
         if (syncs_ && std::this_thread::get_id() == own_) {
             own_has_staged = true;
-            more_.notify_all();
+            by_own_.one_more();
         } else if (syncs_) {  // and leaves it something to do
-            wait(lock);
+            wait();
         }
-        lock.unlock();
         return disk->stage(folder, part, mode);
     }
     Result<void> sync_volume(const Handle& folder) override {
-        {
-            std::unique_lock lock(mutex_);
-            syncs_ = true;
-            wait(lock);
-        }
+        syncs_ = true;
+        wait();
         return disk->sync_volume(folder);
     }
 
 private:
-    void wait(std::unique_lock<std::mutex>& lock) {
-        more_.wait_for(lock, std::chrono::seconds(tired_ ? 0 : 20), [&] { return own_has_staged; });
-        tired_ = !own_has_staged;
+    void wait() {
+        if (!tired_) tired_ = by_own_.wait_for(1) == 0;
     }
     const std::thread::id own_ = std::this_thread::get_id();
-    std::mutex mutex_;
-    std::condition_variable more_;
-    bool syncs_ = false;
-    bool tired_ = false;
+    Count by_own_;
+    std::atomic<bool> syncs_ = false;
+    std::atomic<bool> tired_ = false;
 };
 
 /// Its first rename happens once so many looks were taken at things in a folder, or when it is tired of waiting.
@@ -114,31 +122,19 @@ public:
 
     using ForwardingFileSystem::status;
     Result<Status> status(const Handle& folder, const std::string& name) override {
-        {
-            const std::lock_guard lock(mutex_);
-            if (name != "box") ++looks_;
-        }
-        more_.notify_all();
+        if (name != "box") looks_.one_more();
         return disk->status(folder, name);
     }
     Result<void> move_to_free_name(const Handle& from, const std::string& name, const Handle& to,
                                    const std::string& new_name) override {
-        {
-            std::unique_lock lock(mutex_);
-            if (!std::exchange(has_renamed_, true)) {
-                more_.wait_for(lock, std::chrono::seconds(20), [&] { return looks_ >= wanted_; });
-                looks_by_then = looks_;
-            }
-        }
+        if (!has_renamed_.exchange(true)) looks_by_then = looks_.wait_for(wanted_);
         return disk->move_to_free_name(from, name, to, new_name);
     }
 
 private:
     const int wanted_;
-    std::mutex mutex_;
-    std::condition_variable more_;
-    int looks_ = 0;
-    bool has_renamed_ = false;
+    Count looks_;
+    std::atomic<bool> has_renamed_ = false;
 };
 
 /// Counts what has its new name, and of how much of that a sync has begun and ended since.
