@@ -49,10 +49,15 @@ public:
         texts_.insert(text, made);
         return *made;
     }
-    const QStaticText& cut_to(const QString& text, int width, Qt::TextElideMode where) {
+    struct Line {
+        QStaticText text;
+        double width;
+    };
+    const Line& cut_to(const QString& text, int width, Qt::TextElideMode where) {
         const Cut key{text, width, where};
-        if (const QStaticText* known = cut_.object(key)) return *known;
-        auto* made = new QStaticText(shaped(font, QFontMetrics(font).elidedText(text, where, width)));
+        if (const Line* known = cut_.object(key)) return *known;
+        const QString cut = QFontMetrics(font).elidedText(text, where, width);
+        auto* made = new Line{shaped(font, cut), QFontMetricsF(font).horizontalAdvance(cut)};
         cut_.insert(key, made);
         return *made;
     }
@@ -74,7 +79,7 @@ private:
     static constexpr int most_kept = 2000;
     std::array<Measured, 10> figures_;
     QCache<QString, Measured> texts_{most_kept};
-    QCache<Cut, QStaticText> cut_{most_kept};
+    QCache<Cut, Line> cut_{most_kept};
 };
 
 /// The fonts of late, the last one first. What was shaped is gone before what shapes it.
@@ -116,15 +121,12 @@ void draw_elided(QPainter& painter, const QRect& rect, const QString& text, Qt::
                          painter.fontMetrics().elidedText(text, cut, rect.width()));
         return;
     }
-    const QStaticText& line = in_font(painter.font()).cut_to(text, rect.width(), cut);
+    const InFont::Line& line = in_font(painter.font()).cut_to(text, rect.width(), cut);
     double x = rect.left();
-    if (alignment.testFlag(Qt::AlignRight))
-        x += rect.width() - painter.fontMetrics().horizontalAdvance(line.text());
-    else if (alignment.testFlag(Qt::AlignHCenter))
-        x += (rect.width() - QFontMetricsF(painter.font(), painter.device()).horizontalAdvance(line.text())) /
-             2;
+    if (alignment.testFlag(Qt::AlignRight)) x += rect.width() - qRound(line.width);
+    if (alignment.testFlag(Qt::AlignHCenter)) x += (rect.width() - line.width) / 2;
     const double spare = rect.height() - QFontMetricsF(painter.font(), painter.device()).height();
-    painter.drawStaticText(QPointF(x, rect.top() + spare / 2), line);  // as drawText() has it
+    painter.drawStaticText(QPointF(x, rect.top() + spare / 2), line.text);  // as drawText() has it
 }
 
 void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment, const QString& text) {

@@ -5,7 +5,9 @@
 
 #include <QFontMetrics>
 #include <QPainter>
+#include <QPixmapCache>
 #include <QStyleOptionViewItem>
+#include <cmath>
 
 #include "drawn_text.h"
 #include "models/outcome_model.h"
@@ -22,6 +24,41 @@ QRect plain_rect(const QRect& cell, const QFont& font, const QStringList& words,
     int x = cell.left() + before_cell;
     for (int at = 0; at < number; ++at) x += drawn_width(small, words[at]) + 16;
     return {x, cell.center().y() - height / 2, drawn_width(small, words[number]) + 16, height};
+}
+
+/// A box with round corners: worked out once, as most rows have one of a few. Where a painter's points are no
+/// whole pixels it is drawn as it stands.
+void draw_box(QPainter& painter, const QRect& box, const QPen& edge, const QColor& ground, int radius,
+              double inset) {
+    const auto draw = [&](QPainter& to, const QRectF& rect) {
+        to.setRenderHint(QPainter::Antialiasing);
+        to.setPen(edge);
+        to.setBrush(ground);
+        to.drawRoundedRect(rect.adjusted(inset, inset, -inset, -inset), radius, radius);
+    };
+    const double scale = painter.device()->devicePixelRatio();
+    const QPointF moved(painter.deviceTransform().dx(), painter.deviceTransform().dy());
+    const bool whole_pixels = painter.transform().type() <= QTransform::TxTranslate &&
+                              scale == std::floor(scale) && moved == moved.toPoint();
+    if (!whole_pixels) return draw(painter, box);
+    const QString key = QStringLiteral("box %1 %2 %3 %4 %5 %6")
+                            .arg(box.width())
+                            .arg(box.height())
+                            .arg(radius)
+                            .arg(edge.style() == Qt::NoPen ? 0U : edge.color().rgba())
+                            .arg(ground.rgba())
+                            .arg(scale);
+    QPixmap kept;
+    if (!QPixmapCache::find(key, &kept)) {
+        kept = QPixmap(box.size() * scale);
+        kept.setDevicePixelRatio(scale);
+        kept.fill(Qt::transparent);
+        QPainter once(&kept);
+        draw(once, QRect(QPoint(0, 0), box.size()));
+        once.end();
+        QPixmapCache::insert(key, kept);
+    }
+    painter.drawPixmap(box.topLeft(), kept);
 }
 
 }  // namespace
@@ -47,16 +84,12 @@ void paint_buttons(QPainter& painter, const Choices& choices, int takes_away) {
     const QStringList& words = choices.words;
     const QRect whole =
         button_rect(choices, font, 0).united(button_rect(choices, font, static_cast<int>(words.size()) - 1));
-    painter.setPen(theme.edge);
-    painter.setBrush(theme.field);
-    painter.drawRoundedRect(QRectF(whole).adjusted(0.5, 0.5, -0.5, -0.5), 5, 5);
+    draw_box(painter, whole, theme.edge, theme.field, 5, 0.5);
     painter.setFont(small_font(font));
     for (int number = 0; number < words.size(); ++number) {
         const QRect rect = button_rect(choices, font, number);
         if (number == choices.chosen) {
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(number == takes_away ? theme.plum : theme.ink);
-            painter.drawRoundedRect(QRectF(rect).adjusted(1, 1, -1, -1), 4, 4);
+            draw_box(painter, rect, Qt::NoPen, number == takes_away ? theme.plum : theme.ink, 4, 1);
         } else if (number != 0) {
             painter.setPen(theme.line);
             const int between = runs_from_right() ? rect.right() : rect.left();
@@ -83,10 +116,8 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
     const int width = drawn_width(painter.font(), text) + 14;
     const QRect tag = mirrored(
         cell, QRect(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3));
-    painter.setRenderHint(QPainter::Antialiasing);
+    draw_box(painter, tag, ink, wash, 4, 0.5);
     painter.setPen(ink);
-    painter.setBrush(wash);
-    painter.drawRoundedRect(QRectF(tag).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
     draw_elided(painter, tag, text, Qt::ElideRight, Qt::AlignHCenter);
     return width;
 }
