@@ -2859,6 +2859,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>Erst Dateien greifen und ein Ziel wählen</translation>
         </message>
         <message>
+            <source>Not worked out yet</source>
+            <translation>Noch nicht ausgearbeitet</translation>
+        </message>
+        <message>
             <source>Nothing would be done</source>
             <translation>Es würde nichts getan</translation>
         </message>

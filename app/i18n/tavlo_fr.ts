@@ -2859,6 +2859,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>Prenez d’abord des fichiers et choisissez une destination</translation>
         </message>
         <message>
+            <source>Not worked out yet</source>
+            <translation>Pas encore calculé</translation>
+        </message>
+        <message>
             <source>Nothing would be done</source>
             <translation>Rien ne serait fait</translation>
         </message>

@@ -169,13 +169,12 @@ void MainWindow::focusFilter() {
 }
 
 void MainWindow::start() {
-    const auto plan = bench_->plan();
-    const bool can_begin = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job()) &&
-                           !bench_->job().into.empty() && bench_->reasonToWait().empty();
-    if (can_begin)
+    if (!instruction_->mayStart()) return run_line_->say(instruction_->aboutStart());
+    const bool counts = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job());
+    if (counts)
         return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
-    if (!plan || bench_->isWorking()) return;
-    runs_->start(plan, instruction_->sentence(), bench_->view().job);
+    if (!bench_->plan() || bench_->isWorking()) return;  // it was counted, and is planned just now
+    runs_->start(bench_->plan(), instruction_->sentence(), bench_->view().job);
 }
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.

@@ -216,6 +216,39 @@ TEST_CASE("keys of the bench change nothing while another place is on view", "[w
     CHECK(yard.temp.has("to/one/part-0"));
 }
 
+TEST_CASE("what the button does not start, its key does not either, and why is said", "[window][runs]") {
+    Yard yard;
+    const auto words = [&] { return yard.driver->find<QLabel>("runWords")->text(); };
+    const auto start = [&] {
+        QTest::keyClick(yard.window.get(), Qt::Key_Return, Qt::ControlModifier);
+        REQUIRE(yard.driver->settle());
+    };
+    yard.driver->click("placeBench");
+    REQUIRE(yard.driver->settle());
+    start();
+    CHECK(words() == "Pick files and choose a destination first");
+    yard.window->bench().replacePicks({yard.temp.path("one")});
+    yard.window->bench().setDestination(yard.temp.path("one/deeper"));  // into itself
+    QTest::keyClick(yard.window.get(), Qt::Key_Return, Qt::ControlModifier);
+    CHECK(words() == "Not worked out yet");
+    REQUIRE(yard.driver->settle());
+    REQUIRE(yard.window->bench().plan());
+    REQUIRE_FALSE(yard.window->bench().view().refusals.empty());
+    const QString refusal = yard.window->bench().view().refusals.front();
+    start();
+    CHECK(yard.runs().lanes().empty());
+    CHECK(words() == refusal);
+    std::filesystem::create_directories(yard.temp.path("to"));
+    std::filesystem::copy(yard.temp.path("one/part-0"), yard.temp.path("to/part-0"));  // the same already
+    yard.window->bench().replacePicks({yard.temp.path("one/part-0")});
+    yard.window->bench().setDestination(yard.temp.path("to"));
+    REQUIRE(yard.driver->settle());
+    start();
+    CHECK(words() == "Nothing would be done");
+    CHECK(yard.runs().lanes().empty());
+    CHECK_FALSE(yard.temp.has("one/deeper"));
+}
+
 TEST_CASE("a lane says how far it is, and what can be done, in words", "[text]") {
     using namespace std::chrono_literals;
     CHECK(left_words(1s) == "1 s left");

@@ -415,7 +415,8 @@ void InstructionLine::refreshStart(int count) {
                             : job.operation == Operation::rename
                                 ? tr("Pick files and say what their names are to be first")
                                 : tr("Pick files and choose a destination first");
-    start_->setToolTip(!plan                    ? missing
+    start_->setToolTip(!fresh                   ? tr("Not worked out yet")
+                       : !plan                  ? missing
                        : !view.refusals.empty() ? view.refusals.front()
                        : !something             ? tr("Nothing would be done")
                        : undecided              ? tr("What is undecided stays as it is")
@@ -428,3 +429,6 @@ void InstructionLine::refreshStart(int count) {
                            ? tr("Begins with what collides with nothing; the rest follows as it is counted")
                            : tr("Everything is counted first: %1").arg(told_words(why)));
 }
+
+bool InstructionLine::mayStart() const { return start_->isEnabled(); }
+QString InstructionLine::aboutStart() const { return start_->toolTip(); }

@@ -30,6 +30,9 @@ public:
     void chooseDestination();
     /// A destination that is typed relative is meant from there.
     void setFolderOnView(const std::string& folder);
+    /// Whether what is asked for can begin, by the button or its key; and why not, or what to know about it.
+    bool mayStart() const;
+    QString aboutStart() const;
 
 signals:
     void startRequested();
