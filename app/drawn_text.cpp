@@ -25,11 +25,12 @@ QStaticText shaped(const QFont& font, const QString& text) {
 
 struct Measured {
     QStaticText text;
-    int width = 0;
+    double width = 0;
+    int pixels() const { return qRound(width); }  // as QFontMetrics has it
 };
 
 Measured measured(const QFont& font, const QString& text) {
-    return {shaped(font, text), QFontMetrics(font).horizontalAdvance(text)};
+    return {shaped(font, text), QFontMetricsF(font).horizontalAdvance(text)};
 }
 
 /// What was shaped in one font.
@@ -39,7 +40,7 @@ public:
         for (int figure = 0; figure < 10; ++figure) {
             Measured& one = figures_[static_cast<std::size_t>(figure)];
             one = measured(font, QString::number(figure));
-            figure_width = std::max(figure_width, one.width);
+            figure_width = std::max(figure_width, one.pixels());
         }
     }
     const Measured& figure(char16_t which) const { return figures_[which - u'0']; }
@@ -49,15 +50,10 @@ public:
         texts_.insert(text, made);
         return *made;
     }
-    struct Line {
-        QStaticText text;
-        double width;
-    };
-    const Line& cut_to(const QString& text, int width, Qt::TextElideMode where) {
+    const Measured& cut_to(const QString& text, int width, Qt::TextElideMode where) {
         const Cut key{text, width, where};
-        if (const Line* known = cut_.object(key)) return *known;
-        const QString cut = QFontMetrics(font).elidedText(text, where, width);
-        auto* made = new Line{shaped(font, cut), QFontMetricsF(font).horizontalAdvance(cut)};
+        if (const Measured* known = cut_.object(key)) return *known;
+        auto* made = new Measured(measured(font, QFontMetrics(font).elidedText(text, where, width)));
         cut_.insert(key, made);
         return *made;
     }
@@ -79,7 +75,7 @@ private:
     static constexpr int most_kept = 2000;
     std::array<Measured, 10> figures_;
     QCache<QString, Measured> texts_{most_kept};
-    QCache<Cut, Line> cut_{most_kept};
+    QCache<Cut, Measured> cut_{most_kept};
 };
 
 /// The fonts of late, the last one first. What was shaped is gone before what shapes it.
@@ -121,9 +117,9 @@ void draw_elided(QPainter& painter, const QRect& rect, const QString& text, Qt::
                          painter.fontMetrics().elidedText(text, cut, rect.width()));
         return;
     }
-    const InFont::Line& line = in_font(painter.font()).cut_to(text, rect.width(), cut);
+    const Measured& line = in_font(painter.font()).cut_to(text, rect.width(), cut);
     double x = rect.left();
-    if (alignment.testFlag(Qt::AlignRight)) x += rect.width() - qRound(line.width);
+    if (alignment.testFlag(Qt::AlignRight)) x += rect.width() - line.pixels();
     if (alignment.testFlag(Qt::AlignHCenter)) x += (rect.width() - line.width) / 2;
     const double spare = rect.height() - QFontMetricsF(painter.font(), painter.device()).height();
     painter.drawStaticText(QPointF(x, rect.top() + spare / 2), line.text);  // as drawText() has it
@@ -148,7 +144,7 @@ void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment,
         while (!is_figure(text[at]) && end < text.size() && !is_figure(text[end])) ++end;
         const bool figure = is_figure(text[at]);
         const Measured& piece = figure ? font.figure(text[at].unicode()) : font.of(text.mid(at, end - at));
-        pieces.push_back({piece.text, piece.width, figure ? font.figure_width : piece.width});
+        pieces.push_back({piece.text, piece.pixels(), figure ? font.figure_width : piece.pixels()});
         width += pieces.back().width;
         at = end;
     }
@@ -162,4 +158,4 @@ void draw_tabular(QPainter& painter, const QRect& rect, Qt::Alignment alignment,
     }
 }
 
-int drawn_width(const QFont& font, const QString& text) { return in_font(font).of(text).width; }
+int drawn_width(const QFont& font, const QString& text) { return in_font(font).of(text).pixels(); }

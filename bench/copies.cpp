@@ -22,6 +22,24 @@
 using namespace tavlo;
 namespace fs = std::filesystem;
 
+namespace {
+
+/// The bare loop for one large file: its bytes copied, and synced.
+double bare_large(const Workplace& place, const std::function<void(int in, int out)>& copy) {
+    const double took = seconds([&] {
+        const int in = ::open((place.folder / "from/large").c_str(), O_RDONLY);
+        const int out = ::open((place.folder / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
+        copy(in, out);
+        check(::fsync(out) == 0, "fsync");
+        ::close(in);
+        ::close(out);
+    });
+    fs::remove(place.folder / "copy");
+    return took;
+}
+
+}  // namespace
+
 void small_copies(const Workplace& place, int files, int in_each_folder) {
     std::vector<double> bare;
     std::vector<double> synced;
@@ -141,19 +159,13 @@ void large_copy(const Workplace& place, std::uint64_t bytes) {
     std::vector<double> bare;
     std::vector<double> ours;
     for (int round = 0; round < rounds(); ++round) {
-        bare.push_back(seconds([&] {
-            const int in = ::open((place.folder / "from/large").c_str(), O_RDONLY);
-            const int out = ::open((place.folder / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
+        bare.push_back(bare_large(place, [&](int in, int out) {
             for (std::uint64_t done = 0; done < bytes;) {
                 const ssize_t copied = ::copy_file_range(in, nullptr, out, nullptr, bytes - done, 0);
                 check(copied > 0, "copy_file_range");
                 done += static_cast<std::uint64_t>(copied);
             }
-            check(::fsync(out) == 0, "fsync");
-            ::close(in);
-            ::close(out);
         }));
-        fs::remove(place.folder / "copy");
         ours.push_back(seconds(
             [&] { place.carry_out_job(Operation::copy, place.folder / "from", place.folder / "to"); }));
         fs::remove_all(place.folder / "to");
@@ -169,14 +181,8 @@ void shared_copy(const Workplace& place, std::uint64_t bytes) {
     std::vector<double> ours;
     std::uint64_t used = 0;
     for (int round = 0; round < rounds(); ++round) {
-        bare.push_back(seconds([&] {
-            const int in = ::open((place.folder / "from/large").c_str(), O_RDONLY);
-            const int out = ::open((place.folder / "copy").c_str(), O_WRONLY | O_CREAT, 0600);
-            check(::ioctl(out, FICLONE, in) == 0 && ::fsync(out) == 0, "FICLONE");
-            ::close(in);
-            ::close(out);
-        }));
-        fs::remove(place.folder / "copy");
+        bare.push_back(
+            bare_large(place, [](int in, int out) { check(::ioctl(out, FICLONE, in) == 0, "FICLONE"); }));
         ::sync();
         const auto before = fs::space(place.folder).free;
         ours.push_back(seconds(

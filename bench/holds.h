@@ -3,92 +3,24 @@
 
 #pragma once
 
-#include <fcntl.h>
 #include <time.h>
-#include <unistd.h>
 
-#include <QApplication>
 #include <QElapsedTimer>
-#include <QEvent>
-#include <QMetaEnum>
 #include <QTemporaryDir>
 #include <QTest>
 #include <QTimer>
-#include <algorithm>
 #include <cstdio>
 #include <cstdlib>
 #include <filesystem>
-#include <map>
 #include <memory>
 #include <string>
-#include <utility>
-#include <vector>
 
 #include "files/handle.h"
 #include "files/parallel.h"
+#include "measured_application.h"
+#include "stolen_time.h"
 #include "theme/theme.h"
 #include "translations.h"
-
-/// Knows which events took longest by themselves, without those that they were handed on as.
-class MeasuredApplication final : public QApplication {
-public:
-    using QApplication::QApplication;
-    bool notify(QObject* receiver, QEvent* event) override {
-        const bool is_plain = receiver->metaObject() == &QWidget::staticMetaObject;  // of a list, say
-        const QObject* whose = is_plain && receiver->parent() != nullptr ? receiver->parent() : receiver;
-        const Kind kind{whose->metaObject(), event->type()};
-        const double before = std::exchange(inner_ms_, 0);
-        QElapsedTimer clock;
-        clock.start();
-        const bool done = QApplication::notify(receiver, event);
-        const double all = static_cast<double>(clock.nsecsElapsed()) / 1e6;
-        took_ms_[kind] += all - inner_ms_;
-        inner_ms_ = before + all;
-        return done;
-    }
-    using Kind = std::pair<const QMetaObject*, QEvent::Type>;
-    using Took = std::map<Kind, double>;
-    /// Of the events since it was last asked.
-    Took take() { return std::exchange(took_ms_, {}); }
-
-private:
-    double inner_ms_ = 0;
-    Took took_ms_;
-};
-
-/// The longest of them, in words.
-inline std::string longest_of(const MeasuredApplication::Took& took) {
-    std::vector<std::pair<double, MeasuredApplication::Kind>> sorted;
-    for (const auto& [kind, ms] : took) sorted.emplace_back(ms, kind);
-    std::sort(sorted.rbegin(), sorted.rend());
-    std::string out;
-    for (const auto& [ms, kind] : sorted) {
-        if (ms < 0.3) break;
-        const char* type = QMetaEnum::fromType<QEvent::Type>().valueToKey(kind.second);
-        char one[160];
-        std::snprintf(one, sizeof one, ", %s %s %.1f", kind.first->className(),
-                      type == nullptr ? "own" : type, ms);
-        out += one;
-    }
-    return out;
-}
-
-/// What a virtual machine's host kept of its processors, all together, in units of 10 ms (proc_stat(5), steal).
-class StolenTime {
-public:
-    StolenTime() : handle_(::open("/proc/stat", O_RDONLY | O_CLOEXEC), "/proc/stat") {}
-    double ms() const {
-        char text[256] = {};
-        if (::pread(handle_.descriptor(), text, sizeof text - 1, 0) <= 0) return 0;
-        long stolen = 0;
-        return std::sscanf(text, "cpu %*d %*d %*d %*d %*d %*d %*d %ld", &stolen) == 1
-                   ? static_cast<double>(stolen) * 1e3 / static_cast<double>(::sysconf(_SC_CLK_TCK))
-                   : 0;
-    }
-
-private:
-    tavlo::Handle handle_;
-};
 
 /// For how long the interface's thread was held at the most in each step: the longest time between two turns
 /// of its event loop, seen by a timer of 1 ms; and how much of that it worked, the rest being waiting for a

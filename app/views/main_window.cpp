@@ -169,12 +169,13 @@ void MainWindow::focusFilter() {
 }
 
 void MainWindow::start() {
-    if (!instruction_->mayStart()) return run_line_->say(instruction_->aboutStart());
-    const bool counts = without_waiting_ && bench_->isCounting() && goes_elsewhere(bench_->job());
-    if (counts)
-        return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
-    if (!bench_->plan() || bench_->isWorking()) return;  // it was counted, and is planned just now
-    runs_->start(bench_->plan(), instruction_->sentence(), bench_->view().job);
+    switch (instruction_->begins()) {
+        case InstructionLine::Begins::nothing: return run_line_->say(instruction_->aboutStart());
+        case InstructionLine::Begins::while_counting:
+            return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
+        case InstructionLine::Begins::plan:
+            return runs_->start(bench_->plan(), instruction_->sentence(), bench_->view().job);
+    }
 }
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.

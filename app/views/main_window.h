@@ -111,7 +111,6 @@ private:
     LatestWorker finder_;
     bool ending_ = false;
     bool keeps_place_ = false;
-    bool without_waiting_ = false;  ///< copies may begin while they are counted
     PlaceStrip* strip_;
     InstructionLine* instruction_;
     BalanceBar* balance_;

@@ -79,7 +79,6 @@ void MainWindow::buildFileMenu() {
     early->setObjectName(QStringLiteral("withoutWaiting"));
     early->setCheckable(true);
     connect(early, &QAction::toggled, this, [this](bool on) {
-        without_waiting_ = on;
         instruction_->setWithoutWaiting(on);
         Settings set = Settings::load();
         set.without_waiting = on;

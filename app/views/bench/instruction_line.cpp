@@ -421,7 +421,7 @@ void InstructionLine::refreshStart(int count) {
                        : !something             ? tr("Nothing would be done")
                        : undecided              ? tr("What is undecided stays as it is")
                                                 : QString());
-    if (!without_waiting_ || !bench_.isCounting() || job.into.empty() || !goes_elsewhere(job)) return;
+    if (!couldBeginCounting()) return;
     const std::string why = bench_.reasonToWait();
     start_->setEnabled(why.empty());
     if (why.empty()) start_->setText(tr("Copy, while counting"));
@@ -430,5 +430,18 @@ void InstructionLine::refreshStart(int count) {
                            : tr("Everything is counted first: %1").arg(told_words(why)));
 }
 
-bool InstructionLine::mayStart() const { return start_->isEnabled(); }
-QString InstructionLine::aboutStart() const { return start_->toolTip(); }
+bool InstructionLine::couldBeginCounting() const {
+    const Job& job = bench_.job();
+    return without_waiting_ && bench_.isCounting() && !job.into.empty() && goes_elsewhere(job);
+}
+
+InstructionLine::Begins InstructionLine::begins() const {
+    if (!start_->isEnabled()) return Begins::nothing;
+    if (couldBeginCounting()) return Begins::while_counting;
+    // where it was being counted it is planned just now, and nobody has been told yet
+    return bench_.isWorking() ? Begins::nothing : Begins::plan;
+}
+
+QString InstructionLine::aboutStart() const {
+    return bench_.isWorking() && !couldBeginCounting() ? tr("Not worked out yet") : start_->toolTip();
+}

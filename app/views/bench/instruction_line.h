@@ -30,9 +30,11 @@ public:
     void chooseDestination();
     /// A destination that is typed relative is meant from there.
     void setFolderOnView(const std::string& folder);
-    /// Whether what is asked for can begin, by the button or its key; and why not, or what to know about it.
-    bool mayStart() const;
-    QString aboutStart() const;
+    /// What a start would begin just now, by the button or its key: the plan, or a copy whose batch is still being
+    /// counted.
+    enum class Begins { nothing, plan, while_counting };
+    Begins begins() const;
+    QString aboutStart() const;  ///< why nothing, or what to know about it
 
 signals:
     void startRequested();
@@ -58,6 +60,7 @@ private:
     void refreshTransfer();
     void refreshInPlace();
     void refreshStart(int count);
+    bool couldBeginCounting() const;
     void showRule();
     static void setShown(std::initializer_list<QWidget*> parts, bool on);
     void fillFoldersMenu();

@@ -210,7 +210,7 @@ void CollisionsPage::refresh() {
             if (groups_->index(at).data(GroupModel::WaitingRole).toBool()) row = at;
         for (int at = 0; was && at < groups_->rowCount(); ++at)  // but for the one that was looked at
             if (groups_->group(at).finding == was->first && groups_->group(at).part == was->second) row = at;
-        group_list_->setCurrentIndex(groups_->index(row));
+        return group_list_->setCurrentIndex(groups_->index(row));  // which shows it
     }
     showGroup();
 }

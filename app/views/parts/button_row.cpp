@@ -28,8 +28,10 @@ QRect plain_rect(const QRect& cell, const QFont& font, const QStringList& words,
 
 /// A box with round corners: worked out once, as most rows have one of a few. Where a painter's points are no
 /// whole pixels it is drawn as it stands.
-void draw_box(QPainter& painter, const QRect& box, const QPen& edge, const QColor& ground, int radius,
-              double inset) {
+/// edge  Qt::NoPen: it has none, and stands inside another
+void draw_box(QPainter& painter, const QRect& box, const QPen& edge, const QColor& ground, int radius) {
+    const bool has_edge = edge.style() != Qt::NoPen;
+    const double inset = has_edge ? 0.5 : 1;
     const auto draw = [&](QPainter& to, const QRectF& rect) {
         to.setRenderHint(QPainter::Antialiasing);
         to.setPen(edge);
@@ -45,7 +47,7 @@ void draw_box(QPainter& painter, const QRect& box, const QPen& edge, const QColo
                             .arg(box.width())
                             .arg(box.height())
                             .arg(radius)
-                            .arg(edge.style() == Qt::NoPen ? 0U : edge.color().rgba())
+                            .arg(has_edge ? edge.color().rgba() : 0U)
                             .arg(ground.rgba())
                             .arg(scale);
     QPixmap kept;
@@ -84,12 +86,12 @@ void paint_buttons(QPainter& painter, const Choices& choices, int takes_away) {
     const QStringList& words = choices.words;
     const QRect whole =
         button_rect(choices, font, 0).united(button_rect(choices, font, static_cast<int>(words.size()) - 1));
-    draw_box(painter, whole, theme.edge, theme.field, 5, 0.5);
+    draw_box(painter, whole, theme.edge, theme.field, 5);
     painter.setFont(small_font(font));
     for (int number = 0; number < words.size(); ++number) {
         const QRect rect = button_rect(choices, font, number);
         if (number == choices.chosen) {
-            draw_box(painter, rect, Qt::NoPen, number == takes_away ? theme.plum : theme.ink, 4, 1);
+            draw_box(painter, rect, Qt::NoPen, number == takes_away ? theme.plum : theme.ink, 4);
         } else if (number != 0) {
             painter.setPen(theme.line);
             const int between = runs_from_right() ? rect.right() : rect.left();
@@ -116,7 +118,7 @@ int paint_tag(QPainter& painter, const QRect& cell, const QString& text, int ton
     const int width = drawn_width(painter.font(), text) + 14;
     const QRect tag = mirrored(
         cell, QRect(cell.left(), cell.center().y() - metrics.height() / 2 - 1, width, metrics.height() + 3));
-    draw_box(painter, tag, ink, wash, 4, 0.5);
+    draw_box(painter, tag, ink, wash, 4);
     painter.setPen(ink);
     draw_elided(painter, tag, text, Qt::ElideRight, Qt::AlignHCenter);
     return width;
