@@ -72,6 +72,7 @@ constexpr const char* known_words[] = {
     QT_TRANSLATE_NOOP("ErrorWords", "is longer than it says"),
     QT_TRANSLATE_NOOP("ErrorWords", "is shorter than it says"),
     QT_TRANSLATE_NOOP("ErrorWords", "is missing"),
+    QT_TRANSLATE_NOOP("ErrorWords", "is missing: Tavlo is not completely installed"),
     QT_TRANSLATE_NOOP("ErrorWords", "is no archive: it is empty"),
     QT_TRANSLATE_NOOP("ErrorWords", "is no calendar expression that systemd knows (systemd.time(7))"),
     QT_TRANSLATE_NOOP("ErrorWords", "is no expression that can be used: %1"),

@@ -9,6 +9,7 @@
 #include "command_line.h"
 #include "ending.h"
 #include "files/handle.h"
+#include "files/helper.h"
 #include "files/memory.h"
 #include "files/parallel.h"
 #include "instance.h"
@@ -102,5 +103,6 @@ int main(int count, char** words) {
                      });
     if (!wanted.service) window.show();
     open(window, wanted.places, true);
+    window.reportMissing(tavlo::missing_helpers({"tavlo-facts", "tavlo-archive", "tavlo-look"}));
     return QApplication::exec();
 }

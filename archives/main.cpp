@@ -36,7 +36,7 @@ constexpr rlim_t most_memory = rlim_t{512} << 20;
 constexpr time_t most_seconds = 10;  // of a processor, without getting on
 constexpr std::uint64_t worth_noting_bytes = 1024 * 1024;
 constexpr std::size_t flushed_at = 64 * 1024;
-constexpr std::size_t piece_bytes = 512 * 1024;
+constexpr std::size_t frame_piece_bytes = 512 * 1024;
 
 void limit(__rlimit_resource_t resource, rlim_t most) {
     const rlimit wanted{most, most};
@@ -104,7 +104,7 @@ private:
 
 /// So many bytes of standard input, which is read in pieces. returns  false: it has ended
 bool read_all(std::span<char> into) {
-    static std::vector<char> piece(piece_bytes);
+    static std::vector<char> piece(frame_piece_bytes);
     static std::span<const char> left;
     while (!into.empty()) {
         if (left.empty()) {
@@ -156,9 +156,9 @@ void tell(const Source& source, bool with_bytes, Out& out) {
     std::uint64_t told = 0;
     std::uint64_t told_bytes = 0;
     const auto say = [&](std::uint64_t offset, std::span<const char> bytes) {
-        for (; !bytes.empty(); bytes = bytes.subspan(std::min(bytes.size(), piece_bytes))) {
-            out.say_bytes(offset, bytes.first(std::min(bytes.size(), piece_bytes)));
-            offset += piece_bytes;
+        for (; !bytes.empty(); bytes = bytes.subspan(std::min(bytes.size(), frame_piece_bytes))) {
+            out.say_bytes(offset, bytes.first(std::min(bytes.size(), frame_piece_bytes)));
+            offset += frame_piece_bytes;
         }
     };
     try {
@@ -235,7 +235,7 @@ private:
     void give() {
         const auto say = [&](std::uint64_t offset, std::span<const char> bytes) {
             while (!bytes.empty()) {
-                const auto piece = bytes.first(std::min(bytes.size(), piece_bytes));
+                const auto piece = bytes.first(std::min(bytes.size(), frame_piece_bytes));
                 out_.say_bytes(offset, piece);
                 offset += piece.size();
                 bytes = bytes.subspan(piece.size());
@@ -281,8 +281,8 @@ void write(tavlo::ArchiveFormat format, tavlo::Press press, Out& out) {
     std::string payload;
     try {
         Writer writer(format, press, [&](std::span<const char> bytes) {
-            for (; !bytes.empty(); bytes = bytes.subspan(std::min(bytes.size(), piece_bytes)))
-                out.say(Frame::bytes, {bytes.data(), std::min(bytes.size(), piece_bytes)});
+            for (; !bytes.empty(); bytes = bytes.subspan(std::min(bytes.size(), frame_piece_bytes)))
+                out.say(Frame::bytes, {bytes.data(), std::min(bytes.size(), frame_piece_bytes)});
         });
         for (std::array<char, tavlo::frame_head_bytes> head{}; read_all(head);) {
             const auto length = tavlo::frame_length({head.data(), head.size()});

@@ -8,6 +8,7 @@
 #include <clocale>
 #include <vector>
 
+#include "files/types.h"
 #include "members.h"
 
 // Everything but zip, by libarchive: of its formats those that hold things alone, which leaves out mtree (it
@@ -19,9 +20,9 @@ namespace {
 
 using tavlo::FileType;
 using tavlo::PackedThing;
+using tavlo::second_ns;
 
-constexpr std::int64_t second_ns = 1'000'000'000;
-constexpr std::size_t piece_bytes = 256 * 1024;
+constexpr std::size_t read_piece_bytes = 256 * 1024;
 
 bool keeps_wide_names(int format) {
     const int base = format & ARCHIVE_FORMAT_BASE_MASK;
@@ -118,7 +119,7 @@ private:
         if (unpressed_) {
             in_.clear();
         } else {
-            in_.resize(piece_bytes);
+            in_.resize(read_piece_bytes);
             ::archive_read_set_skip_callback(archive_, [](archive*, void* self, la_int64_t by) {
                 return static_cast<Streamed*>(self)->skip(by);
             });

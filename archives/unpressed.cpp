@@ -17,11 +17,12 @@
 
 namespace {
 
-constexpr std::size_t piece_bytes = 256 * 1024;
+constexpr std::size_t unpack_piece_bytes = 256 * 1024;
 
 class Gunzipped : public Unpressed {
 public:
-    explicit Gunzipped(const Source& source) : source_(source), in_(piece_bytes), out_(piece_bytes) {
+    explicit Gunzipped(const Source& source)
+        : source_(source), in_(unpack_piece_bytes), out_(unpack_piece_bytes) {
         begin();
     }
     ~Gunzipped() override { ::inflateEnd(&stream_); }
@@ -89,7 +90,7 @@ private:
 class Filtered : public Unpressed {
 public:
     explicit Filtered(const Source& source)
-        : source_(source), in_(piece_bytes), archive_(::archive_read_new()) {
+        : source_(source), in_(unpack_piece_bytes), archive_(::archive_read_new()) {
         if (archive_ == nullptr) throw Broken("needs more memory than there is");
         ::archive_read_support_filter_bzip2(archive_);
         ::archive_read_support_filter_compress(archive_);

@@ -15,6 +15,7 @@
 #include <vector>
 
 #include "archive/format.h"
+#include "files/types.h"
 
 // Archives are made by libarchive: zip with names in UTF-8; tar as POSIX.1-2001 (pax) has it, for dates to
 // the nanosecond, extended attributes and holes. In a locale of UTF-8 it writes names as they stand, also
@@ -26,9 +27,9 @@ using tavlo::ArchiveFormat;
 using tavlo::FileType;
 using tavlo::PackedThing;
 using tavlo::Press;
+using tavlo::second_ns;
 
 constexpr int block_bytes = 256 * 1024;  // given at a time
-constexpr std::int64_t second_ns = 1'000'000'000;
 
 std::string level_for(ArchiveFormat format, Press press) {
     static const std::map<ArchiveFormat, std::array<const char*, 3>> levels{

@@ -13,6 +13,7 @@
 #include <vector>
 
 #include "files/path.h"
+#include "files/types.h"
 #include "members.h"
 
 // zip goes through libzip: it gives names as they stand, and goes by the list at the end, in which each thing
@@ -22,8 +23,8 @@ namespace {
 
 using tavlo::FileType;
 using tavlo::PackedThing;
+using tavlo::second_ns;
 
-constexpr std::int64_t second_ns = 1'000'000'000;
 constexpr std::uint64_t longest_link = 4096;  // PATH_MAX
 
 std::string from_code_page_437(const std::string& name) {

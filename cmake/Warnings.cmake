@@ -4,6 +4,9 @@
 add_library(tavlo_warnings INTERFACE)
 target_compile_options(tavlo_warnings INTERFACE -Wall -Wextra -Wpedantic -Wshadow -Wconversion -Wsign-conversion -Wnon-virtual-dtor -Wold-style-cast
   -Wno-restrict)  # g++ 12 sees an overlap in "text" + std::string that is not there (its bug 105329)
+if(CMAKE_UNITY_BUILD)
+  target_compile_options(tavlo_warnings INTERFACE -Wno-subobject-linkage)  # it takes the sources for headers
+endif()
 if(TAVLO_WARNINGS_ARE_ERRORS)
   target_compile_options(tavlo_warnings INTERFACE -Werror)
 endif()

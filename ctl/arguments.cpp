@@ -376,13 +376,13 @@ void read_empty(CommandLine& line, const std::vector<std::string>& words, Argume
 
 using Read = void (*)(CommandLine&, const std::vector<std::string>&, Arguments&);
 
-struct Known {
+struct KnownCommand {
     std::string_view name;
     Arguments::Command command;
     Read read;
 };
 using Command = Arguments::Command;
-constexpr Known commands[] = {
+constexpr KnownCommand known_commands[] = {
     {"copy", Command::copy, read_transfer},
     {"move", Command::move, read_transfer},
     {"rename", Command::rename, read_rename},
@@ -414,9 +414,9 @@ Arguments read(std::vector<std::string> words) {
         name += ' ' + words.front();
         words.erase(words.begin());
     }
-    const auto* known = std::find_if(std::begin(commands), std::end(commands),
-                                     [&](const Known& one) { return one.name == name; });
-    if (known == std::end(commands))
+    const auto* known = std::find_if(std::begin(known_commands), std::end(known_commands),
+                                     [&](const KnownCommand& one) { return one.name == name; });
+    if (known == std::end(known_commands))
         refuse("there is no command '" + tavlo::printable(name) + "'; tavloctl --help names them");
     Arguments out;
     out.command = known->command;

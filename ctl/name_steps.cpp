@@ -14,13 +14,13 @@ using namespace tavlo;
 
 namespace {
 
-struct Known {
+struct KnownStep {
     const char* name;
     std::size_t values;
     const char* left;
     const char* help;
 };
-constexpr Known steps[] = {
+constexpr KnownStep steps[] = {
     {"--prefix", 1, "--prefix TEXT", "put in front"},
     {"--suffix", 1, "--suffix TEXT", "put behind"},
     {"--replace", 2, "--replace OLD NEW", "each OLD, plain text"},
@@ -66,7 +66,7 @@ std::string option_of(std::string member) {
 
 NameStepOptions::NameStepOptions(CommandLine& line) {
     line.group("New names: steps, in this order or any other, each on what the one before made");
-    for (const Known& step : steps) line.describe(step.left, step.help);
+    for (const KnownStep& step : steps) line.describe(step.left, step.help);
     line.flag("--whole-names", naming_.whole_names,
               "steps change the extension too, which else they leave as it is");
     line.value("--count-from", count_from_, "N", "where {n} begins", "1");
@@ -83,7 +83,7 @@ std::vector<std::string> NameStepOptions::take(std::vector<std::string> words) {
         const auto equals = words[at].find('=');
         const std::string name = words[at].substr(0, equals);
         const auto* known = std::find_if(std::begin(steps), std::end(steps),
-                                         [&](const Known& one) { return name == one.name; });
+                                         [&](const KnownStep& one) { return name == one.name; });
         if (known == std::end(steps)) {
             others.push_back(words[at]);
             continue;

@@ -5,6 +5,7 @@
 
 #include <QApplication>
 #include <QDir>
+#include <QLabel>
 #include <QPainter>
 #include <QTest>
 #include <cstdio>
@@ -31,8 +32,20 @@ void Camera::take(const char* name) {
             QPainter painter(&picture);
             painter.drawPixmap(window_.mapFromGlobal(popup->pos()), popup->grab());
         }
+    const auto* note = window_.findChild<QLabel*>(QStringLiteral("balanceNote"));
+    const QString refused = QCoreApplication::translate("BalanceBar", "Not possible: %1").section('%', 0, 0);
+    if (note != nullptr && note->isVisible() && note->text().startsWith(refused)) {
+        std::fprintf(stderr, "tavlo-tour: %s: %s\n", name, qPrintable(note->text()));
+        good_ = false;
+    }
     if (!picture.save(path)) {
         std::fprintf(stderr, "tavlo-tour: %s cannot be written\n", qPrintable(path));
         good_ = false;
     }
+}
+
+void Camera::expect(bool holds, const char* what) {
+    if (holds) return;
+    std::fprintf(stderr, "tavlo-tour: not seen: %s\n", what);
+    good_ = false;
 }

@@ -14,6 +14,8 @@ public:
     Camera(QWidget& window, const QString& folder) : window_(window), folder_(folder) {}
     void take(const char* name);
     void takeBoth(const char* name);  ///< in the light and in the dark
+    /// What a page is there for has to hold, or the tour fails; it is named on standard error.
+    void expect(bool holds, const char* what);
     bool isGood() const { return good_; }
 
 private:

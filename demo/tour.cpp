@@ -87,7 +87,7 @@ public:
         leave();
         settleCollisions();
         driver_.click("start");
-        driver_.settle();
+        expect(driver_.settle(), "the end of the run");
         QTest::qWait(200);
         take("bench-done");
         driver_.click("runShow");
@@ -155,7 +155,7 @@ private:
         driver_.click("asPictures");
         auto* sheet = driver_.find<ContactSheet>("contactSheet");
         QTest::qWait(200);
-        WindowDriver::wait([&] { return sheet->thumbnails().isDone(); });
+        expect(WindowDriver::wait([&] { return sheet->thumbnails().isDone(); }), "small pictures");
         for (const int row : {1, 2, 5}) driver_.clickMark(row, "contactSheet");
         driver_.clickRow("contactSheet", 6);
         driver_.settle();
@@ -185,9 +185,12 @@ private:
         bench.setPacking(job);
         driver_.settle();
         driver_.click("start");
-        driver_.settle();
+        expect(driver_.settle() && QFile::exists(QString::fromStdString(job.into)),
+               "the archive that was packed");
         driver_.openFolder(job.into + "/Permits");
         QTest::qWait(500);
+        expect(driver_.find<QAbstractItemView>("folderList")->model()->rowCount() > 5,
+               "what is in the archive");
         if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
         bench.setOperation(tavlo::Operation::copy);
         driver_.settle();
@@ -306,6 +309,7 @@ private:
             if (const int row = driver_.rowNamed("outcomeList", QLatin1String(year)); row >= 0)
                 window_.outcome().model().toggleFolder(row);
         QTest::qWait(200);
+        expect(driver_.rowNamed("outcomeList", QStringLiteral("2031/")) >= 0, "photos sorted by year");
         takeBoth("sorting");
         auto* add = driver_.find<QPushButton>("addLevel");
         add->menu()->popup(add->mapToGlobal(QPoint(0, add->height())));
@@ -315,6 +319,8 @@ private:
         driver_.settle();
         driver_.click("placeCollisions");
         QTest::qWait(1500);
+        expect(driver_.find<QListView>("groupList")->model()->rowCount() > 0,
+               "what is there under another name");
         takeBoth("elsewhere");
         driver_.click("placeBench");
         bench.setElsewhere(std::nullopt);
@@ -447,7 +453,8 @@ private:
         driver_.openFolder(office_ + "/Desks/Workshop/Hull inspection/Little Tern");
         window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(true);
         driver_.clickRow("folderList", 3);
-        WindowDriver::wait([this] { return !driver_.find<QLabel>("lookPicture")->pixmap().isNull(); });
+        expect(WindowDriver::wait([this] { return !driver_.find<QLabel>("lookPicture")->pixmap().isNull(); }),
+               "the preview of a picture");
         takeBoth("gathering-look");
         window_.findChild<QAction*>(QStringLiteral("lookAction"))->setChecked(false);
         window_.bench().replacePicks({});
@@ -458,6 +465,7 @@ private:
     void settleCollisions() {
         driver_.click("placeCollisions");
         QTest::qWait(900);
+        expect(driver_.find<QListView>("groupList")->model()->rowCount() > 3, "collisions in groups");
         takeBoth("collisions");
         const auto look_at = [&](const char* group, const char* name) {
             const auto* groups = driver_.find<QListView>("groupList");
@@ -513,6 +521,7 @@ private:
         QApplication::activePopupWidget()->close();
     }
 
+    void expect(bool holds, const char* what) { camera_.expect(holds, what); }
     void take(const char* name) { camera_.take(name); }
     void takeBoth(const char* name) { camera_.takeBoth(name); }
 

@@ -961,6 +961,10 @@ F7 der nächste Unterschied; B jedes Bild an der Stelle des anderen; + und - nä
             <translation>fehlt</translation>
         </message>
         <message>
+            <source>is missing: Tavlo is not completely installed</source>
+            <translation>fehlt: Tavlo ist nicht vollständig installiert</translation>
+        </message>
+        <message>
             <source>is no archive: it is empty</source>
             <translation>ist kein Archiv: es ist leer</translation>
         </message>
@@ -4303,6 +4307,10 @@ Was immer wieder getan wird, wird wie sonst auf der Werkbank zusammengestellt; d
         <message>
             <source>There is nothing on the bench.</source>
             <translation>Auf der Werkbank liegt nichts.</translation>
+        </message>
+        <message>
+            <source>Tavlo is not completely installed. Missing: %1. Install it again.</source>
+            <translation>Tavlo ist nicht vollständig installiert. Es fehlt: %1. Bitte neu installieren.</translation>
         </message>
         <message>
             <source>Not done: %1</source>

@@ -961,6 +961,10 @@ F7 la différence suivante ; B chaque image à la place de l’autre ; + et - pl
             <translation>manque</translation>
         </message>
         <message>
+            <source>is missing: Tavlo is not completely installed</source>
+            <translation>manque : Tavlo n’est pas complètement installé</translation>
+        </message>
+        <message>
             <source>is no archive: it is empty</source>
             <translation>n’est pas une archive : il est vide</translation>
         </message>
@@ -4303,6 +4307,10 @@ Ce que l’on fait sans cesse se compose sur l’établi comme toujours ; puis L
         <message>
             <source>There is nothing on the bench.</source>
             <translation>Il n’y a rien sur l’établi.</translation>
+        </message>
+        <message>
+            <source>Tavlo is not completely installed. Missing: %1. Install it again.</source>
+            <translation>Tavlo n’est pas complètement installé. Il manque : %1. Réinstallez-le.</translation>
         </message>
         <message>
             <source>Not done: %1</source>

@@ -19,11 +19,11 @@
 
 namespace {
 
-constexpr qsizetype most_text = 1 << 20;  // bytes of each that are looked at as text
-constexpr qsizetype most_lines = 4000;    // of each
-constexpr qsizetype most_rows = 6000;     // that are told of
-constexpr qint64 most_read = 1LL << 30;   // bytes of each that are read for the first difference
-constexpr qsizetype longest_line = 2000;  // characters
+constexpr qsizetype max_compared_text = 1 << 20;  // bytes of each that are looked at as text
+constexpr qsizetype most_lines = 4000;            // of each
+constexpr qsizetype most_rows = 6000;             // that are told of
+constexpr qint64 most_read = 1LL << 30;           // bytes of each that are read for the first difference
+constexpr qsizetype longest_line = 2000;          // characters
 
 class File {
 public:
@@ -45,7 +45,7 @@ public:
         return got;
     }
     QByteArray beginning() const {
-        QByteArray bytes(most_text, Qt::Uninitialized);
+        QByteArray bytes(max_compared_text, Qt::Uninitialized);
         bytes.resize(read(bytes.data(), bytes.size(), 0));
         return bytes;
     }
@@ -168,12 +168,12 @@ QJsonObject compare_files(const QByteArray& left, const QByteArray& right) {
     seen[QStringLiteral("kind")] = QStringLiteral("bytes");
     const auto a_cells = cells_of(left, a_bytes);
     const auto b_cells = a_cells ? cells_of(right, b_bytes) : std::nullopt;
-    if (a_cells && b_cells && a_bytes.size() < most_text && b_bytes.size() < most_text) {
+    if (a_cells && b_cells && a_bytes.size() < max_compared_text && b_bytes.size() < max_compared_text) {
         seen[QStringLiteral("kind")] = QStringLiteral("cells");
         seen[QStringLiteral("rows")] = cell_rows(*a_cells, *b_cells);
     } else if (const auto a_text = text_of(a_bytes), b_text = text_of(b_bytes);
                a_text && b_text && !a_bytes.isEmpty() && !b_bytes.isEmpty()) {
-        cut = cut || a_bytes.size() == most_text || b_bytes.size() == most_text;
+        cut = cut || a_bytes.size() == max_compared_text || b_bytes.size() == max_compared_text;
         seen[QStringLiteral("kind")] = QStringLiteral("text");
         seen[QStringLiteral("rows")] = text_rows(lines_of(a_text->text, cut), lines_of(b_text->text, cut));
     }

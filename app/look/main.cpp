@@ -39,7 +39,7 @@ namespace {
 constexpr rlim_t most_memory = rlim_t{1} << 30;
 constexpr rlim_t most_seconds = 5;  // of the processor
 constexpr int picture_side = 900;   // pixels
-constexpr qint64 most_text = 64 * 1024;
+constexpr qint64 max_shown_text = 64 * 1024;
 
 void limit(__rlimit_resource_t resource, rlim_t most) {
     const rlimit wanted{most, most};
@@ -147,7 +147,7 @@ bool is_regular(const char* path, struct stat& status) {
 QByteArray begin_of(const QByteArray& path) {
     const int file = ::open(path.constData(), O_RDONLY | O_CLOEXEC | O_NONBLOCK);
     if (file < 0) return {};
-    QByteArray begin(most_text, Qt::Uninitialized);
+    QByteArray begin(max_shown_text, Qt::Uninitialized);
     begin.resize(std::max<ssize_t>(0, ::read(file, begin.data(), static_cast<std::size_t>(begin.size()))));
     ::close(file);
     return begin;

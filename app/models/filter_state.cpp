@@ -19,7 +19,7 @@ using tavlo::Parity;
 
 namespace {
 
-struct Words {
+struct FilterWords {
     Q_DECLARE_TR_FUNCTIONS(FilterState)
 };
 
@@ -61,15 +61,15 @@ std::pair<QDate, QDate> days(FilterState::Changed when, const QDate& today) {
 
 QString changed_words(FilterState::Changed when) {
     switch (when) {
-        case FilterState::Changed::any: return Words::tr("at any time");
-        case FilterState::Changed::today: return Words::tr("today");
-        case FilterState::Changed::yesterday: return Words::tr("yesterday");
-        case FilterState::Changed::this_week: return Words::tr("this week");
-        case FilterState::Changed::last_week: return Words::tr("last week");
-        case FilterState::Changed::this_month: return Words::tr("this month");
-        case FilterState::Changed::last_month: return Words::tr("last month");
-        case FilterState::Changed::this_year: return Words::tr("this year");
-        case FilterState::Changed::between: return Words::tr("between two dates");
+        case FilterState::Changed::any: return FilterWords::tr("at any time");
+        case FilterState::Changed::today: return FilterWords::tr("today");
+        case FilterState::Changed::yesterday: return FilterWords::tr("yesterday");
+        case FilterState::Changed::this_week: return FilterWords::tr("this week");
+        case FilterState::Changed::last_week: return FilterWords::tr("last week");
+        case FilterState::Changed::this_month: return FilterWords::tr("this month");
+        case FilterState::Changed::last_month: return FilterWords::tr("last month");
+        case FilterState::Changed::this_year: return FilterWords::tr("this year");
+        case FilterState::Changed::between: return FilterWords::tr("between two dates");
     }
     return {};
 }
@@ -132,10 +132,10 @@ QStringList FilterState::mistakes() const {
 QString FilterState::kindText() const { return kinds.join(QStringLiteral(", ")); }
 
 QString FilterState::sizeText() const {
-    if (only_empty) return Words::tr("empty");
-    if (!larger.isEmpty() && !smaller.isEmpty()) return Words::tr("%1 to %2").arg(larger, smaller);
-    if (!larger.isEmpty()) return Words::tr("over %1").arg(larger);
-    if (!smaller.isEmpty()) return Words::tr("under %1").arg(smaller);
+    if (only_empty) return FilterWords::tr("empty");
+    if (!larger.isEmpty() && !smaller.isEmpty()) return FilterWords::tr("%1 to %2").arg(larger, smaller);
+    if (!larger.isEmpty()) return FilterWords::tr("over %1").arg(larger);
+    if (!smaller.isEmpty()) return FilterWords::tr("under %1").arg(smaller);
     return {};
 }
 
@@ -143,22 +143,22 @@ QString FilterState::changedText() const {
     if (changed == Changed::any) return {};
     if (changed != Changed::between) return changed_words(changed);
     if (!changed_from.isEmpty() && !changed_until.isEmpty())
-        return Words::tr("%1 to %2").arg(changed_from, changed_until);
-    if (!changed_from.isEmpty()) return Words::tr("since %1").arg(changed_from);
-    if (!changed_until.isEmpty()) return Words::tr("until %1").arg(changed_until);
+        return FilterWords::tr("%1 to %2").arg(changed_from, changed_until);
+    if (!changed_from.isEmpty()) return FilterWords::tr("since %1").arg(changed_from);
+    if (!changed_until.isEmpty()) return FilterWords::tr("until %1").arg(changed_until);
     return {};
 }
 
 QString FilterState::numberText() const {
     QStringList parts;
     if (!number_from.isEmpty() && !number_to.isEmpty())
-        parts << Words::tr("%1 to %2").arg(number_from, number_to);
+        parts << FilterWords::tr("%1 to %2").arg(number_from, number_to);
     else if (!number_from.isEmpty())
-        parts << Words::tr("from %1").arg(number_from);
+        parts << FilterWords::tr("from %1").arg(number_from);
     else if (!number_to.isEmpty())
-        parts << Words::tr("up to %1").arg(number_to);
-    if (parity == Parity::odd) parts << Words::tr("odd");
-    if (parity == Parity::even) parts << Words::tr("even");
+        parts << FilterWords::tr("up to %1").arg(number_to);
+    if (parity == Parity::odd) parts << FilterWords::tr("odd");
+    if (parity == Parity::even) parts << FilterWords::tr("even");
     return parts.join(QStringLiteral(", "));
 }
 

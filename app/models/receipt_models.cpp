@@ -16,7 +16,7 @@ using namespace tavlo;
 
 namespace {
 
-struct Receipts {
+struct ReceiptWords {
     Q_DECLARE_TR_FUNCTIONS(Receipts)
 };
 
@@ -29,7 +29,7 @@ QString counts(const ReceiptHead& head) {
             parts << count_text(head.totals.of(outcome)) + QLatin1Char(' ') +
                          result_words(outcome, head.operation);
     }
-    return parts.isEmpty() ? Receipts::tr("nothing was done") : parts.join(QStringLiteral(" · "));
+    return parts.isEmpty() ? ReceiptWords::tr("nothing was done") : parts.join(QStringLiteral(" · "));
 }
 
 constexpr std::size_t most_pages = 64;

@@ -3,12 +3,11 @@
 
 #include "tasks/looker_process.h"
 
-#include <QCoreApplication>
-#include <QFileInfo>
 #include <QJsonArray>
 #include <QJsonDocument>
 
 #include "fact_words.h"
+#include "files/helper.h"
 #include "names/pattern.h"
 #include "text.h"
 
@@ -68,10 +67,7 @@ Differences differences_from(const QJsonObject& seen) {
 
 }  // namespace
 
-QString look_program() {
-    const QString beside = QCoreApplication::applicationDirPath() + QStringLiteral("/tavlo-look");
-    return QFileInfo::exists(beside) ? beside : QStringLiteral(TAVLO_LOOK_INSTALLED);
-}
+QString look_program() { return QString::fromStdString(tavlo::helper_program("tavlo-look")); }
 
 std::unique_ptr<QProcess> look_process() {
     auto process = std::make_unique<QProcess>();

@@ -217,13 +217,13 @@ void PastRuns::search(const QString& words) {
 }
 
 void PastRuns::check(const std::string& receipt) {
-    using Differences = std::map<std::uint64_t, QString>;
-    const auto compare = [receipt](Store& store, const std::stop_token& stop) -> Result<Differences> {
+    using DifferencesByItem = std::map<std::uint64_t, QString>;
+    const auto compare = [receipt](Store& store, const std::stop_token& stop) -> Result<DifferencesByItem> {
         const auto head = store.receipt(receipt);
         if (!head) return failure(head.error());
         const auto disk = make_disk_with_archives();
         Checker checker(*disk, *head, stop);
-        Differences differs;
+        DifferencesByItem differs;
         std::uint64_t number = 0;
         auto read = store.each_item(receipt, [&](ReceiptItem&& item) {
             const QString words = stop.stop_requested() ? QString() : difference_words(checker.check(item));
@@ -233,8 +233,8 @@ void PastRuns::check(const std::string& receipt) {
         if (!read) return failure(read.error());
         return differs;
     };
-    ask(checks_, compare, [this, receipt](Differences differs) {
-        emit checked(receipt, std::make_shared<const Differences>(std::move(differs)));
+    ask(checks_, compare, [this, receipt](DifferencesByItem differs) {
+        emit checked(receipt, std::make_shared<const DifferencesByItem>(std::move(differs)));
     });
 }
 

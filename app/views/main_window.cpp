@@ -221,6 +221,14 @@ void MainWindow::askRename(const std::string& folder, const std::string& name) {
     small_jobs_->rename(folder, name, to_bytes(dialog.textValue()));
 }
 
+void MainWindow::reportMissing(const std::vector<std::string>& helpers) {
+    if (helpers.empty()) return;
+    QStringList names;
+    for (const auto& name : helpers) names.push_back(shown(name));
+    run_line_->say(tr("Tavlo is not completely installed. Missing: %1. Install it again.")
+                       .arg(QLocale().createSeparatedList(names)));
+}
+
 void MainWindow::openPlace(const std::string& path) {
     finder_.ask(
         this, [path](const std::stop_token&) { return found_place(path); },

@@ -55,6 +55,8 @@ public:
     void openPlace(const std::string& path);
     /// The same in another window.
     void openOther(const std::string& path);
+    /// Says that programs of Tavlo's own cannot be started (missing_helpers()); nothing where there are none.
+    void reportMissing(const std::vector<std::string>& helpers);
     void handOver(MainWindow& other);  ///< what is in hand
     /// Closes without asking anybody: runs pause, and are there at the next start.
     void endNow();

@@ -5,15 +5,13 @@
 
 #include <algorithm>
 #include <charconv>
-#include <nlohmann/json.hpp>
 
+#include "files/json_bytes.h"
 #include "files/path.h"
 
 namespace tavlo {
 
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 std::optional<Fact> fact_from(const KnownFact& known, const Json& json) {
     if (json.is_number_unsigned() && known.kind == KnownFact::Kind::number) return json.get<std::uint64_t>();

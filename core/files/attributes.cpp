@@ -12,10 +12,11 @@
 #include <cstdlib>
 #include <fstream>
 
+#include "files/types.h"
+
 namespace tavlo {
 
 timespec to_timespec(std::int64_t ns) {
-    constexpr std::int64_t second_ns = 1'000'000'000;
     auto seconds = ns / second_ns;
     auto rest = ns % second_ns;
     if (rest < 0) {

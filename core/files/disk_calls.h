@@ -20,8 +20,6 @@
 
 namespace tavlo {
 
-inline constexpr std::int64_t second_ns = 1'000'000'000;
-
 inline tl::unexpected<Error> failed(std::string_view step, std::string_view path) {
     return tl::unexpected<Error>(system_error(errno, step, path));
 }

@@ -29,12 +29,18 @@ constexpr int handed_as = 3;
 std::string helper_program(const std::string& name) {
     std::array<char, 4096> self{};
     const auto length = ::readlink("/proc/self/exe", self.data(), self.size());
-    if (length > 0) {
-        const std::string beside = join(
-            std::string(parent_of(std::string_view(self.data(), static_cast<std::size_t>(length)))), name);
-        if (::access(beside.c_str(), X_OK) == 0) return beside;
-    }
-    return join(TAVLO_HELPERS_INSTALLED, name);
+    const std::string folder(
+        parent_of(std::string_view(self.data(), length > 0 ? static_cast<std::size_t>(length) : 0)));
+    const std::string beside = join(folder, name);
+    if (::access(beside.c_str(), X_OK) == 0) return beside;
+    return join(join(folder, TAVLO_HELPERS_FROM_PROGRAMS), name);
+}
+
+std::vector<std::string> missing_helpers(const std::vector<std::string>& names) {
+    std::vector<std::string> missing;
+    for (const auto& name : names)
+        if (::access(helper_program(name).c_str(), X_OK) != 0) missing.push_back(name);
+    return missing;
 }
 
 Result<HelperProcess> HelperProcess::start(const std::string& program, const std::vector<std::string>& words,
@@ -62,6 +68,8 @@ Result<HelperProcess> HelperProcess::start(const std::string& program, const std
     ::posix_spawn_file_actions_destroy(&actions);
     if (error != 0) {
         helper.process_ = -1;
+        if (error == ENOENT)
+            return failure(Fault::not_found, "is missing: Tavlo is not completely installed", program);
         return failure(system_error(error, "start", program));
     }
     return helper;

@@ -14,8 +14,13 @@
 
 namespace tavlo {
 
-/// Where a helper of Tavlo's is: beside this program, as it is built; else where it is installed.
+/// Where a helper of Tavlo's is: beside this program, as it is built; else where it is installed, as seen from this
+/// program.
 std::string helper_program(const std::string& name);
+
+/// Those of the helpers that cannot be started.
+std::vector<std::string> missing_helpers(const std::vector<std::string>& names = {"tavlo-facts",
+                                                                                  "tavlo-archive"});
 
 /// A process of its own for what a hostile file may bring down, spoken to through a socket on its standard
 /// input and output.

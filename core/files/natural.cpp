@@ -5,11 +5,12 @@
 
 #include <algorithm>
 
+#include "files/characters.h"
+
 namespace tavlo {
 
 namespace {
 
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
 unsigned char lower(char c) { return static_cast<unsigned char>(c >= 'A' && c <= 'Z' ? c + ('a' - 'A') : c); }
 
 std::string_view digits_at(std::string_view text, std::size_t at) {

@@ -7,6 +7,8 @@
 
 #include <algorithm>
 
+#include "files/characters.h"
+
 namespace tavlo {
 
 namespace {
@@ -14,11 +16,6 @@ namespace {
 constexpr std::string_view part_prefix = ".tavlo-part-";
 constexpr std::string_view safe_prefix = ".tavlo-safe-";
 constexpr std::string_view of_part = "s";
-
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
-bool is_number(std::string_view text) {
-    return !text.empty() && std::all_of(text.begin(), text.end(), is_digit);
-}
 
 }  // namespace
 

@@ -11,6 +11,8 @@
 
 namespace tavlo {
 
+inline constexpr std::int64_t second_ns = 1'000'000'000;  ///< nanoseconds
+
 enum class FileType : std::uint8_t { file, folder, link, other };  // other: fifo, socket, device
 
 std::string_view to_text(FileType type) noexcept;

@@ -25,6 +25,7 @@
 
 #include "files/handle.h"
 #include "files/path.h"
+#include "files/types.h"
 
 namespace tavlo {
 
@@ -48,7 +49,6 @@ constexpr std::uint64_t magic_msdos = 0x4d44;
 constexpr std::uint64_t magic_exfat = 0x2011BAB0;
 constexpr std::uint64_t magic_ntfs3 = 0x7366746e;
 constexpr std::uint64_t magic_fuse = 0x65735546;
-constexpr std::int64_t second_ns = 1'000'000'000;
 
 /// Their syncfs(2) reaches the disk, and says so where that failed. Not overlay: it hides the errors of what
 /// it lies on. Not FUSE: the call reaches no server. Not networks: each has its own ways.

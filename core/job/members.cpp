@@ -25,11 +25,6 @@ Json parsed(std::string_view text) {
     return Json::parse(text, heard);
 }
 
-void put_bytes(Json& json, const std::string& member, const std::string& bytes) {
-    json[member] = to_utf8(bytes);
-    if (!is_utf8(bytes)) json[member + "_bytes"] = to_base64(bytes);
-}
-
 void put_list(Json& json, const std::string& member, const std::vector<std::string>& list) {
     if (list.empty()) return;
     Json texts = Json::array();

@@ -5,18 +5,16 @@
 
 // Inside job/ only: this header shows nlohmann, which no public one does.
 
-#include <nlohmann/json.hpp>
 #include <optional>
 #include <set>
 #include <string>
 #include <string_view>
 #include <vector>
 
+#include "files/json_bytes.h"
 #include "files/result.h"
 
 namespace tavlo {
-
-using Json = nlohmann::ordered_json;
 
 /// What is wrong with a document. Thrown inside job/, and caught where the whole text is read.
 struct Unreadable {
@@ -27,7 +25,6 @@ struct Unreadable {
 /// The text of a whole document; a member that stands twice in one object is refused.
 Json parsed(std::string_view text);
 
-void put_bytes(Json& json, const std::string& member, const std::string& bytes);
 void put_list(Json& json, const std::string& member, const std::vector<std::string>& list);
 
 /// One object's members, each taken once; what is left over is unknown.

@@ -16,6 +16,7 @@
 #include "files/home.h"
 #include "files/path.h"
 #include "files/small_file.h"
+#include "files/types.h"
 #include "names/pattern.h"
 
 namespace tavlo {
@@ -103,7 +104,6 @@ std::optional<std::int64_t> moment_in(const std::string& text) {
     // "Fri 2031-05-02 18:00:00 UTC"
     const char* end = ::strptime(text.c_str(), " %a %Y-%m-%d %H:%M:%S", &time);
     if (end == nullptr) return std::nullopt;
-    constexpr std::int64_t second_ns = 1'000'000'000;
     return static_cast<std::int64_t>(::timegm(&time)) * second_ns;
 }
 

@@ -9,11 +9,11 @@
 
 #include <fstream>
 
+#include "files/types.h"
+
 namespace tavlo {
 
 namespace {
-
-constexpr std::int64_t second_ns = 1'000'000'000;
 
 class SystemClock final : public Timekeeper {
 public:

@@ -12,6 +12,7 @@
 
 #include "files/ahead.h"
 #include "files/base64.h"
+#include "files/json_bytes.h"
 #include "files/parallel.h"
 #include "files/path.h"
 
@@ -19,19 +20,8 @@ namespace tavlo {
 
 namespace {
 
-using Json = nlohmann::ordered_json;
-
 /// Never throws on bytes that are no UTF-8, as a damaged database may hold where there are words.
 std::string text(const Json& json) { return json.dump(-1, ' ', false, Json::error_handler_t::replace); }
-
-void put_bytes(Json& json, const std::string& member, const std::string& bytes) {
-    if (is_utf8(bytes)) {
-        json[member] = bytes;
-        return;
-    }
-    json[member] = to_utf8(bytes);
-    json[member + "_bytes"] = to_base64(bytes);
-}
 
 Json totals_json(const Totals& totals) {
     Json json;

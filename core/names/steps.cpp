@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <list>
 
+#include "files/characters.h"
 #include "files/path.h"
 #include "names/letters.h"
 #include "names/name_table.h"
@@ -27,8 +28,6 @@ struct Parts {
         : stem(name.substr(0, extension_start(name, type))), extension(name.substr(stem.size())) {}
     std::string whole() const { return stem + extension; }
 };
-
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
 
 /// Decimal digits of any count, and a number added to them; nullopt where that is below 0.
 std::optional<std::string> sum(std::string digits, std::int64_t by) {

@@ -13,7 +13,7 @@ namespace tavlo {
 // its number, so that recovery finds it.
 
 namespace {
-constexpr unsigned most_names_tried = 1000;  // counted up, where somebody has both its names
+constexpr unsigned max_names_for_parked = 1000;  // counted up, where somebody has both its names
 }
 
 /// In a run that is gone on with it may wait already.
@@ -57,7 +57,7 @@ std::optional<Outcome> Runner::unpark(ItemId id) {
     }
     std::string name = entry(id).name;
     auto back = move_seen(disk_, **folder, hidden, **folder, name, entry(id).status.id);
-    for (unsigned count = 2; !back && back.error().fault == Fault::name_taken && count < most_names_tried;
+    for (unsigned count = 2; !back && back.error().fault == Fault::name_taken && count < max_names_for_parked;
          ++count) {
         name = numbered_name(plan_.name(item(id)), entry(id).status.type, count);
         back = move_seen(disk_, **folder, hidden, **folder, name, entry(id).status.id);

@@ -10,7 +10,8 @@ namespace tavlo {
 // Sources of a move between file systems: they go last, and what is known of them is what is seen.
 
 namespace {
-constexpr unsigned most_names_tried = 100;  // counted up, where somebody has the name of one that comes back
+constexpr unsigned max_names_for_returned =
+    100;  // counted up, where somebody has the name of one that comes back
 }  // namespace
 
 /// The copy is durable and verified: the source goes, if it still is what was copied. It is first given a
@@ -58,7 +59,7 @@ Runner::Standing Runner::source_standing(const Work& work) {
         std::string back = source_name(work.item);
         auto moved = move_seen(disk_, **folder, leaving, **folder, back, away->id);
         for (unsigned count = 2;
-             !moved && moved.error().fault == Fault::name_taken && count < most_names_tried; ++count) {
+             !moved && moved.error().fault == Fault::name_taken && count < max_names_for_returned; ++count) {
             back =
                 numbered_name(source_name(work.item), FileType::file, count);  // somebody has its name by now
             moved = move_seen(disk_, **folder, leaving, **folder, back, away->id);

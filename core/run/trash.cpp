@@ -22,7 +22,7 @@ namespace {
 
 constexpr std::size_t most_name_bytes = 230;  // room for a number and ".trashinfo"
 constexpr std::string_view note_head = "[Trash Info]";
-constexpr unsigned most_names_tried = 100'000;  // counted up, where names are taken in the trash
+constexpr unsigned max_trash_names_tried = 100'000;  // counted up, where names are taken in the trash
 constexpr std::uint64_t first_part = std::uint64_t{1} << 32;  // beside the run's own hidden names
 constexpr std::size_t most_note_bytes = 1 << 16;
 constexpr std::size_t most_sizes_bytes = std::size_t{16} << 20;
@@ -278,7 +278,7 @@ Result<Slot> Trash::slot_for(const Handle& folder, const std::string& name, File
     const auto can = can_for(folder);
     if (!can) return failure(can.error());
     Can& in = **can;
-    for (unsigned number = 1; number < most_names_tried; ++number) {
+    for (unsigned number = 1; number < max_trash_names_tried; ++number) {
         std::string kept = kept_name(name, number);
         if (in.given.contains(kept)) continue;
         if (!is_missing(disk_.status(*in.info, note_name(kept))) ||
@@ -328,12 +328,12 @@ Result<Kept> Trash::keep(const Slot& slot, const Handle& folder, const std::stri
     std::string kept = slot.name;
     for (unsigned number = 2;; kept = kept_name(name, number++)) {
         auto noted = write_note(**can, kept, join(*real, name));
-        if (!noted && noted.error().fault == Fault::name_taken && number < most_names_tried) continue;
+        if (!noted && noted.error().fault == Fault::name_taken && number < max_trash_names_tried) continue;
         if (!noted) return failure(noted.error());
         auto moved = move_seen(disk_, folder, name, *(*can)->files, kept, now->id);
         if (moved) break;
         (void)remove_seen(disk_, *(*can)->info, note_name(kept));
-        if (moved.error().fault != Fault::name_taken || number >= most_names_tried)
+        if (moved.error().fault != Fault::name_taken || number >= max_trash_names_tried)
             return failure(moved.error());
     }
     const auto out = disk_.status(*(*can)->files, kept);
@@ -368,7 +368,7 @@ std::string Trash::settle(const std::string& files, const std::string& name, con
     const std::string place = real ? join(*real, name_of(original)) : original;
     const std::string text = note_for(**can, place);
     std::string kept = name;
-    for (unsigned number = 2; number < most_names_tried;
+    for (unsigned number = 2; number < max_trash_names_tried;
          kept = kept_name(std::string(name_of(original)), number++)) {
         const auto there = disk_.status(*folder, kept);
         const auto note = bytes_of(disk_, *(*can)->info, note_name(kept), most_note_bytes);

@@ -8,19 +8,13 @@
 #include <ctime>
 #include <string>
 
+#include "files/characters.h"
+#include "files/types.h"
 #include "select/numbers.h"
 
 namespace tavlo {
 
 namespace {
-
-constexpr std::int64_t second_ns = 1'000'000'000;
-
-std::string_view trimmed(std::string_view text) {
-    while (!text.empty() && (text.front() == ' ' || text.front() == '\t')) text.remove_prefix(1);
-    while (!text.empty() && (text.back() == ' ' || text.back() == '\t')) text.remove_suffix(1);
-    return text;
-}
 
 std::optional<std::uint64_t> number(std::string_view text) {
     std::uint64_t value = 0;

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <unordered_map>
 
+#include "files/characters.h"
 #include "files/encodings.h"
 #include "files/path.h"
 #include "select/amounts.h"
@@ -20,13 +21,6 @@ constexpr std::uint64_t longest_range = 10'000;
 std::string_view stem_of(std::string_view name) {
     const auto dot = name.rfind('.');
     return dot == std::string_view::npos || dot == 0 ? name : name.substr(0, dot);
-}
-
-std::string_view trimmed(std::string_view text) {
-    const auto blank = [](char c) { return c == ' ' || c == '\t' || c == '\r'; };
-    while (!text.empty() && blank(text.front())) text.remove_prefix(1);
-    while (!text.empty() && blank(text.back())) text.remove_suffix(1);
-    return text;
 }
 
 /// Without the quotes around it: "…", '…', and those of a text program.
@@ -103,7 +97,6 @@ public:
         if (!found.empty()) return found;
         if (is_number(text)) return by_number(numbers_in(text).front().value);
         const std::string part = without_leading_zeros(folded(text));
-        const auto is_digit = [](char c) { return c >= '0' && c <= '9'; };
         for (std::size_t i = 0; i < plain_.size(); ++i) {
             const std::string& name = plain_[i];
             for (auto at = name.find(part); at != std::string::npos; at = name.find(part, at + 1)) {

@@ -6,11 +6,9 @@
 #include <algorithm>
 #include <charconv>
 
-namespace tavlo {
+#include "files/characters.h"
 
-namespace {
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
-}  // namespace
+namespace tavlo {
 
 std::vector<NumberInName> numbers_in(std::string_view name) {
     std::vector<NumberInName> numbers;
@@ -40,10 +38,6 @@ std::string without_leading_zeros(std::string_view text) {
         out += text[at];
     }
     return out;
-}
-
-bool is_number(std::string_view text) {
-    return !text.empty() && std::all_of(text.begin(), text.end(), is_digit);
 }
 
 }  // namespace tavlo

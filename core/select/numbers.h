@@ -23,7 +23,4 @@ std::vector<NumberInName> numbers_in(std::string_view name);
 /// The text with its numbers' leading zeros taken away: "permit-0041" -> "permit-41", "000" -> "0".
 std::string without_leading_zeros(std::string_view text);
 
-/// Whether all of it is digits, and there are any.
-bool is_number(std::string_view text);
-
 }  // namespace tavlo

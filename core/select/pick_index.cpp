@@ -6,14 +6,13 @@
 #include <algorithm>
 #include <numeric>
 
+#include "files/characters.h"
 #include "files/path.h"
 #include "select/numbers.h"
 
 namespace tavlo {
 
 namespace {
-
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
 
 struct Word {
     std::string text;

@@ -27,8 +27,8 @@ using namespace tavlo;
 
 namespace {
 
-struct Desk {
-    Desk() {
+struct PlacingDesk {
+    PlacingDesk() {
         for (const char* file :
              {"from/2031/May/a.pdf", "from/2030/June/b.pdf", "to/2031/May/old.pdf", "to/list.ods"})
             temp.write(file, file);
@@ -41,7 +41,7 @@ struct Desk {
         window->bench().setDestination(temp.path("to"));
         REQUIRE(driver->settle());
     }
-    ~Desk() {
+    ~PlacingDesk() {
         window.reset();
         if (const auto store = Store::open(temp.path("state"))) (void)empty_safe(*make_disk(), **store);
     }
@@ -57,7 +57,7 @@ struct Desk {
 TEST_CASE(
     "folders that things come from are kept from a level on, and what else is there leaves, and comes back",
     "[window][placing]") {
-    Desk place;
+    PlacingDesk place;
     const Tree before = tree_of(place.temp.path("to"), {.folder_times = false});
     place.driver->chooseFromMenu("phraseShape", QStringLiteral("Kept below from: 20"));
     REQUIRE(place.driver->settle());
@@ -87,7 +87,7 @@ TEST_CASE(
 
 TEST_CASE("a move says where attributes may be lost, once that was asked for, and a click takes it back",
           "[window][placing]") {
-    Desk place;
+    PlacingDesk place;
     place.window->bench().setOperation(Operation::move);
     REQUIRE(place.driver->settle());
     CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
@@ -108,7 +108,7 @@ TEST_CASE("a move says where attributes may be lost, once that was asked for, an
 }
 
 TEST_CASE("the outcome is printed, long ones up to a number of lines", "[window][placing]") {
-    Desk place;
+    PlacingDesk place;
     const auto& tree = *place.window->bench().view().outcome;
     CHECK(outcome_as_html(tree, 100).contains(QStringLiteral("<b>a.pdf</b>")));
     CHECK(outcome_as_html(tree, 2).contains(QStringLiteral("2 more lines")));
@@ -133,7 +133,7 @@ TEST_CASE(
     "a copy begins while it is counted where somebody asked for that, and its totals say that they still "
     "grow",
     "[window][placing]") {
-    Desk place;
+    PlacingDesk place;
     for (int i = 0; i < 3000; ++i)
         place.temp.write("many/" + std::to_string(i % 30) + "/f" + std::to_string(i), "x");
     place.temp.write("to/many/3/f3", "held");
@@ -158,7 +158,7 @@ TEST_CASE(
 
 TEST_CASE("a destination that is typed relative is meant from the folder on view, and said in full",
           "[window][placing]") {
-    Desk place;
+    PlacingDesk place;
     place.temp.write("office/Inbox/a", "a");
     place.temp.write("office/Archive/kept", "kept");
     place.window->gathering().openFolder(place.temp.path("office/Inbox"));

@@ -307,7 +307,7 @@ for kind in ('gz', 'xz', 'bz2'):
         std::filesystem::create_directory(temp.path("sound"));
         CHECK(sound.run(unpack({temp.path(name)}, temp.path("sound"))).of(Outcome::failed) == 0);
         const std::string stem = std::filesystem::path(name).stem().stem();
-        for (int round = 0; round < rounds(40); ++round) {
+        for (int round = 0; round < rounds("TAVLO_FUZZ", 40); ++round) {
             CAPTURE(name, round);
             std::string bytes = whole;
             const int flips = 1 + static_cast<int>(random() % 4);

@@ -145,7 +145,7 @@ TEST_CASE("a file that is damaged, or no file, costs its own facts alone", "[fac
     const std::string sheet = office_bytes("<dc:creator>M. Harn</dc:creator>", "");
     std::vector<std::string> paths;
     std::uint32_t noise = 1;
-    const int damaged = rounds(60);
+    const int damaged = rounds("TAVLO_FUZZ", 60);
     for (int at = 0; at < damaged; ++at) {
         std::string bytes = at % 4 == 0   ? whole
                             : at % 4 == 1 ? sheet

@@ -15,7 +15,7 @@ using namespace tavlo;
 namespace {
 
 constexpr long day = 86'400;
-constexpr long then = 1'900'000'000;
+constexpr long existing_date = 1'900'000'000;
 
 /// Files that meet others in the destination: so much newer, and so much larger.
 struct Meetings {
@@ -26,8 +26,8 @@ struct Meetings {
               const std::string& bytes = "") {
         sources.push_back(temp.write("from/" + name, bytes + std::string(size, 'x')));
         temp.write("to/" + name, std::string(held_size, bytes.empty() ? 'x' : 'y'));
-        temp.date("from/" + name, then + newer_seconds);
-        temp.date("to/" + name, then);
+        temp.date("from/" + name, existing_date + newer_seconds);
+        temp.date("to/" + name, existing_date);
     }
     Outlook outlook(const Decisions& decisions = {}) const {
         return value(prepare(*make_disk(), Asked(copy(sources, temp.path("to")), decisions)));

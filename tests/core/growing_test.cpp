@@ -22,12 +22,12 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int folders = 60;
-constexpr int files = 60;  // in each: so that several parts are needed
+constexpr int folder_count = 60;
+constexpr int files_in_each = 60;  // so that several parts are needed
 
 void make_tree(const TempFolder& temp) {
-    for (int folder = 0; folder < folders; ++folder)
-        for (int file = 0; file < files; ++file)
+    for (int folder = 0; folder < folder_count; ++folder)
+        for (int file = 0; file < files_in_each; ++file)
             temp.write("from/box/" + std::to_string(folder) + "/sub/f" + std::to_string(file),
                        std::to_string(folder * 100 + file));
     temp.link("from/box/7/link", "sub/f1");

@@ -54,7 +54,8 @@ TEST_CASE("each folder of the core rests on those before it alone", "[layers]") 
 TEST_CASE("the core includes nothing of Qt, and no public header of it SQLite or JSON", "[layers]") {
     const std::regex of_qt("#include <Q[A-Z]");
     const std::regex of_a_library("#include <(SQLiteCpp|nlohmann|sqlite3)");
-    const std::set<std::string> inside{"sqlite_rows.h", "members.h", "job_members.h", "remembering_store.h"};
+    const std::set<std::string> inside{"sqlite_rows.h", "json_bytes.h", "members.h", "job_members.h",
+                                       "remembering_store.h"};
     for (const auto& entry :
          std::filesystem::recursive_directory_iterator(std::filesystem::path(SOURCE) / "core")) {
         if (!entry.is_regular_file()) continue;

@@ -12,7 +12,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr std::int64_t day = 86'400'000'000'000;
+constexpr std::int64_t day_ns = 86'400'000'000'000;
 
 /// Batches and destinations put together by hand: planning needs no disk.
 struct Scene {
@@ -24,7 +24,7 @@ struct Scene {
     }
 
     EntryId add(const std::string& path, FileType type = FileType::file, std::uint64_t size = 10,
-                std::int64_t modified = 10 * day) {
+                std::int64_t modified = 10 * day_ns) {
         Entry entry;
         const std::string above(parent_of(path));
         const auto found = inside.find(above);
@@ -56,7 +56,7 @@ struct Scene {
     }
 
     void hold(const std::string& below, FileType type = FileType::file, std::uint64_t size = 10,
-              std::int64_t modified = 10 * day) {
+              std::int64_t modified = 10 * day_ns) {
         const std::string name(name_of(below));
         HeldFolder& folder = destination.folders.at(std::string(parent_of(below)));
         Held held;
@@ -114,11 +114,11 @@ TEST_CASE("each finding says how the incoming one compares", "[plan]") {
     for (const char* name : {"same", "newer", "older", "same-date", "size-newer", "unread"})
         scene.add(std::string("/from/") + name);
     scene.add("/from/type", FileType::folder);
-    scene.hold("same", FileType::file, 10, 3 * day);
-    scene.hold("newer", FileType::file, 10, 3 * day);
-    scene.hold("older", FileType::file, 10, 30 * day);
-    scene.hold("same-date", FileType::file, 10, 10 * day);
-    scene.hold("size-newer", FileType::file, 11, 3 * day);
+    scene.hold("same", FileType::file, 10, 3 * day_ns);
+    scene.hold("newer", FileType::file, 10, 3 * day_ns);
+    scene.hold("older", FileType::file, 10, 30 * day_ns);
+    scene.hold("same-date", FileType::file, 10, 10 * day_ns);
+    scene.hold("size-newer", FileType::file, 11, 3 * day_ns);
     scene.hold("unread");
     scene.hold("type");
     scene.know("/from/same", "same", true);
@@ -153,8 +153,8 @@ TEST_CASE("an unread pair is not decided by a rule, only by a person", "[plan]")
 TEST_CASE("dates within the coarser time step count as the same", "[plan]") {
     Scene scene;
     scene.destination.volume.time_step_ns = 2'000'000'000;
-    scene.add("/from/a", FileType::file, 10, 10 * day + 1'999'999'999);
-    scene.add("/from/b", FileType::file, 10, 10 * day + 2'000'000'000);
+    scene.add("/from/a", FileType::file, 10, 10 * day_ns + 1'999'999'999);
+    scene.add("/from/b", FileType::file, 10, 10 * day_ns + 2'000'000'000);
     scene.hold("a", FileType::file, 11);
     scene.hold("b", FileType::file, 11);
     const Plan plan = scene.plan();
@@ -184,9 +184,9 @@ TEST_CASE("folders merge, and a folder that meets a file decides for all below i
 
 TEST_CASE("items of a batch that want one name are twins", "[plan][twin]") {
     Scene scene;
-    scene.add("/one/a", FileType::file, 10, 1 * day);
-    scene.add("/two/a", FileType::file, 10, 2 * day);
-    scene.add("/three/a", FileType::file, 10, 3 * day);
+    scene.add("/one/a", FileType::file, 10, 1 * day_ns);
+    scene.add("/two/a", FileType::file, 10, 2 * day_ns);
+    scene.add("/three/a", FileType::file, 10, 3 * day_ns);
     SECTION("while the name is free the first gets it") {
         CHECK(told(scene.plan()) == "undecided /to/a\nundecided /to/a\nundecided /to/a\n");
         CHECK(told(scene.plan(Decision::skip)) == "created /to/a\nskipped /to/a\nskipped /to/a\n");

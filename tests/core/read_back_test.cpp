@@ -16,7 +16,7 @@ using namespace tavlo;
 
 namespace {
 
-constexpr int files = 300;  // several times what is asked for ahead
+constexpr int file_count = 300;  // several times what is asked for ahead
 
 class Disk final : public ForwardingFileSystem {
 public:
@@ -60,7 +60,7 @@ private:
 
 struct Office {
     Office() : jobs(temp.path("state")) {
-        for (int i = 0; i < files; ++i) temp.write("from/box/" + std::to_string(i), text(i));
+        for (int i = 0; i < file_count; ++i) temp.write("from/box/" + std::to_string(i), text(i));
         plan = value(prepare(*jobs.disk, copy({temp.path("from/box")}, temp.path("to")))).plan;
     }
     static std::string text(int number) { return "page " + std::to_string(number); }
@@ -83,21 +83,21 @@ TEST_CASE("reading back asks for some files before it reads the first of them, a
     auto disk = std::make_unique<Disk>();
     const Disk& seen = *disk;
     const Ran ran = office.run_on(std::move(disk));
-    CHECK(ran.of(Outcome::created) == files + 1);
-    CHECK(seen.asked_for == files);
-    CHECK(seen.before_the_first_read > 8);      // so that the disk has something to do
-    CHECK(seen.before_the_first_read < files);  // and memory is not filled with what is read later
+    CHECK(ran.of(Outcome::created) == file_count + 1);
+    CHECK(seen.asked_for == file_count);
+    CHECK(seen.before_the_first_read > 8);           // so that the disk has something to do
+    CHECK(seen.before_the_first_read < file_count);  // and memory is not filled with what is read later
 }
 
 TEST_CASE("of many that are read back the one that differs fails, wherever it is, and no other",
           "[disk][readback]") {
     Office office;
-    const int which = GENERATE(0, 63, 64, 65, files - 1);
+    const int which = GENERATE(0, 63, 64, 65, file_count - 1);
     const bool drops = GENERATE(false, true);
     auto disk = std::make_unique<Disk>();
     (drops ? disk->spoilt : disk->cannot_drop) = Office::text(which);
     const Ran ran = office.run_on(std::move(disk));
-    CHECK(ran.of(Outcome::created) == files);
+    CHECK(ran.of(Outcome::created) == file_count);
     CHECK(ran.of(Outcome::failed) == 1);
     const ReceiptItem& failed = ran.item(office.temp.path("to/box/" + std::to_string(which)));
     CHECK(failed.result == Outcome::failed);

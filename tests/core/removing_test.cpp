@@ -9,6 +9,7 @@
 #include "files/folder_tree.h"
 #include "run/remove_tree.h"
 #include "support/catch.h"
+#include "support/few_handles.h"
 #include "support/jobs.h"
 #include "support/mounts.h"
 #include "support/temp_folder.h"
@@ -27,23 +28,6 @@ std::vector<Error> remove(FileSystem& disk, const TempFolder& temp, const std::s
     remove_tree(disk, folder, below, [&](Error why) { left.push_back(std::move(why)); });
     return left;
 }
-
-/// So many handles for this process, for a while.
-class FewHandles {
-public:
-    explicit FewHandles(rlim_t more) {
-        ::getrlimit(RLIMIT_NOFILE, &before_);
-        const auto open = std::distance(fs::directory_iterator("/proc/self/fd"), fs::directory_iterator());
-        const rlimit few{static_cast<rlim_t>(open) + more, before_.rlim_max};
-        ::setrlimit(RLIMIT_NOFILE, &few);
-    }
-    ~FewHandles() { ::setrlimit(RLIMIT_NOFILE, &before_); }
-    FewHandles(const FewHandles&) = delete;
-    FewHandles& operator=(const FewHandles&) = delete;
-
-private:
-    rlimit before_{};
-};
 
 std::string deep(const TempFolder& temp, const std::string& top, int levels) {
     std::string below = top;
@@ -68,7 +52,7 @@ TEST_CASE(
     temp.write("file", "a file alone");
     const auto disk = make_disk();
     {
-        const FewHandles few(8);
+        const FewHandles few(open_handles() + 8);
         CHECK(remove(*disk, temp, "tree").empty());
         CHECK(remove(*disk, temp, "file").empty());
         CHECK(remove(*disk, temp, "not there").empty());
@@ -140,7 +124,7 @@ TEST_CASE(
     std::vector<FolderId> chain{tree.add_root(temp.path("top"))};
     for (int level = 0; level < levels; ++level)
         chain.push_back(tree.add(chain.back(), name_of_level(level)));
-    const FewHandles few(20);
+    const FewHandles few(open_handles() + 20);
     FolderHandles handles(*disk, tree);
     for (const FolderId folder : chain) {
         const auto handle = handles.open(folder);

@@ -18,6 +18,7 @@
 #include "files/forwarding.h"
 #include "recover/recover.h"
 #include "support/catch.h"
+#include "support/few_handles.h"
 #include "support/jobs.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
@@ -171,20 +172,6 @@ public:
         if (!in.is_open()) return failure(system_error(errno, "open", folder.path()));
         return Staged(std::move(file), std::move(in), part);
     }
-};
-
-/// This process may have so many handles open, as long as this is there.
-class FewHandles {
-public:
-    explicit FewHandles(rlim_t most) {
-        REQUIRE(::getrlimit(RLIMIT_NOFILE, &before_) == 0);
-        const rlimit few{most, before_.rlim_max};
-        REQUIRE(::setrlimit(RLIMIT_NOFILE, &few) == 0);
-    }
-    ~FewHandles() { ::setrlimit(RLIMIT_NOFILE, &before_); }
-
-private:
-    rlimit before_{};
 };
 
 struct Copied {

@@ -320,7 +320,7 @@ TEST_CASE("documents of jobs in which anything may be wrong are read or refused,
         R"(,"schedule":{"calendar":"daily"})");
     std::mt19937 random(31);
     int read = 0;
-    for (int round = 0; round < rounds(3000); ++round) {
+    for (int round = 0; round < rounds("TAVLO_FUZZ", 3000); ++round) {
         std::string text = whole;
         for (unsigned change = 0; change < 1 + random() % 3; ++change) {
             if (text.empty()) break;

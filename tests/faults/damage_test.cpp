@@ -94,7 +94,7 @@ TEST_CASE("a damaged state folder is an error that names it, never a crash, and 
     CAPTURE(seed);
     std::mt19937_64 random(seed);
     const auto below = [&](std::size_t most) { return static_cast<std::size_t>(random() % most); };
-    for (int round = 0; round < rounds(200); ++round) {
+    for (int round = 0; round < rounds("TAVLO_FUZZ", 200); ++round) {
         std::string bad = good;
         if (round % 10 == 0) {
             bad.resize(below(bad.size()));
@@ -145,7 +145,7 @@ TEST_CASE("names of any bytes are copied, said in the documents byte for byte, a
     std::mt19937_64 random(seed);
     TempFolder temp("/dev/shm");
     temp.folder("from");
-    for (int i = 0; i < rounds(200); ++i) {
+    for (int i = 0; i < rounds("TAVLO_FUZZ", 200); ++i) {
         std::string name;
         for (std::size_t length = 1 + random() % (i % 20 == 0 ? 255 : 12); name.size() < length;) {
             const char byte = static_cast<char>(random());

@@ -72,8 +72,8 @@ struct Work {
 };
 
 /// Two file systems in memory, and a job from one into itself or the other.
-struct Scene {
-    explicit Scene(const Work& kind)
+struct FaultScene {
+    explicit FaultScene(const Work& kind)
         : one(Mount::memory(temp.path("one"))),
           two(Mount::memory(temp.path("two"))),
           from(one.path + "/from"),
@@ -116,7 +116,7 @@ TEST_CASE("any one call may fail: nothing is lost, no half file is seen, no litt
                                 Error{Fault::other_file_system, EXDEV, "test", ""},
                                 Error{Fault::changed_meanwhile, 0, "test", ""});
     const bool undoing = GENERATE(false, true);
-    Scene scene(kind);
+    FaultScene scene(kind);
     NEEDS(scene.one)
     NEEDS(scene.two)
     const auto& [temp, one, two, from, to, job] = scene;
@@ -172,7 +172,7 @@ TEST_CASE("what any one call made fail is tried again, undone in part over anoth
     const auto kind = GENERATE(Work{"copy", Operation::copy, false}, Work{"move", Operation::move, false},
                                Work{"move across", Operation::move, true});
     const Error error{Fault::io, EIO, "test", ""};
-    Scene scene(kind);
+    FaultScene scene(kind);
     NEEDS(scene.one)
     NEEDS(scene.two)
     const auto& [temp, one, two, from, to, job] = scene;

@@ -10,6 +10,7 @@
 #include "keep/run_lock.h"
 #include "support/catch.h"
 #include "support/kill_scene.h"
+#include "support/rounds.h"
 #include "support/temp_folder.h"
 #include "support/tree.h"
 
@@ -19,11 +20,6 @@
 using namespace tavlo;
 
 namespace {
-
-int kills() {
-    const char* wanted = std::getenv("TAVLO_KILLS");
-    return wanted != nullptr ? std::atoi(wanted) : 12;
-}
 
 constexpr int files = 120;
 constexpr TreeOptions without_times{.folder_times = false, .times = false};
@@ -65,7 +61,7 @@ TEST_CASE("a saved job that is killed in any of its steps loses nothing, and goe
     REQUIRE(moved.size() == in.size());
     const std::uint64_t seed = std::random_device{}();
     std::mt19937_64 random(seed);
-    for (int kill = 0; kill < kills(); ++kill) {
+    for (int kill = 0; kill < rounds("TAVLO_KILLS", 12); ++kill) {
         scene.begin();
         const auto after = static_cast<long>(random() % static_cast<std::uint64_t>(whole));
         CAPTURE(seed, kill, after);

@@ -13,6 +13,7 @@
 #include "support/jobs.h"
 #include "support/kill_scene.h"
 #include "support/mounts.h"
+#include "support/rounds.h"
 #include "support/temp_folder.h"
 #include "support/trash.h"
 #include "support/tree.h"
@@ -23,11 +24,6 @@
 using namespace tavlo;
 
 namespace {
-
-int kills() {
-    const char* wanted = std::getenv("TAVLO_KILLS");
-    return wanted != nullptr ? std::atoi(wanted) : 12;
-}
 
 constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = true};
 
@@ -92,7 +88,7 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         return static_cast<long>(random() % static_cast<unsigned long>(most));
     };
     int interrupted = 0;
-    for (int turn = 0; turn < kills(); ++turn) {
+    for (int turn = 0; turn < rounds("TAVLO_KILLS", 12); ++turn) {
         clear();
         make_kill_scene(temp, "from", to);
         const long instant = up_to(takes * 11 / 10 + 1);
@@ -138,7 +134,8 @@ TEST_CASE("killed at any instant and recovered, a run ends as if nobody had inte
         check_trash_is_whole(temp.path("data/Trash"));
     }
     WARN(operation << ", " << how << (other_file_system ? " between file systems" : "") << ": interrupted "
-                   << interrupted << " of " << kills() << " times, a run takes " << takes << " us");
+                   << interrupted << " of " << rounds("TAVLO_KILLS", 12) << " times, a run takes " << takes
+                   << " us");
 }
 
 TEST_CASE(
@@ -159,7 +156,7 @@ TEST_CASE(
     CHECK(differences(tree_of(temp.path("to/box")), tree_of(temp.path("from/box"))) == "");
     std::mt19937_64 random(std::random_device{}());
     int incomplete = 0;
-    for (int turn = 0; turn < kills(); ++turn) {
+    for (int turn = 0; turn < rounds("TAVLO_KILLS", 12); ++turn) {
         for (const char* name : {"to", "state"}) std::filesystem::remove_all(temp.path(name));
         const long instant = static_cast<long>(random() % static_cast<unsigned long>(takes));
         CAPTURE(turn, instant, takes);
@@ -192,8 +189,8 @@ TEST_CASE(
         // stays, empty)
         CHECK((!temp.has("to") || std::filesystem::is_empty(temp.path("to"))));
     }
-    WARN("interrupted before all was counted: " << incomplete << " of " << kills() << " times, a run takes "
-                                                << takes << " us");
+    WARN("interrupted before all was counted: " << incomplete << " of " << rounds("TAVLO_KILLS", 12)
+                                                << " times, a run takes " << takes << " us");
 }
 
 TEST_CASE(
@@ -233,7 +230,7 @@ TEST_CASE(
         return all;
     };
     const auto meant = names_and_bytes();
-    for (int turn = 0; turn < kills(); ++turn) {
+    for (int turn = 0; turn < rounds("TAVLO_KILLS", 12); ++turn) {
         make_scene();
         const auto old = names_and_bytes();
         const long instant = up_to(takes * 11 / 10 + 1);

@@ -22,9 +22,9 @@ using namespace tavlo;
 
 namespace {
 
-struct Scene {
-    explicit Scene(bool removes, const std::string& extension = "tar.gz", bool over = false,
-                   const std::string& more = {})
+struct PackScene {
+    explicit PackScene(bool removes, const std::string& extension = "tar.gz", bool over = false,
+                       const std::string& more = {})
         : file("mail/x." + extension) {
         for (const char* name : {"in/a", "in/b", "in/deep/c", "in/deep/d"})
             temp.write(name, std::string(name) + std::string(2000, 'x'));
@@ -49,7 +49,7 @@ struct Scene {
 
 /// What has the archive's name is whole, and holds what has gone, or is what was there before; the undo
 /// brings everything back.
-void check_whole(Scene& scene, Jobs& jobs, const std::string& receipt, bool over) {
+void check_whole(PackScene& scene, Jobs& jobs, const std::string& receipt, bool over) {
     const bool made = scene.temp.has(scene.file) && scene.temp.read(scene.file) != "what was there";
     if (over) CHECK(scene.temp.has(scene.file));
     if (scene.temp.has("in")) check_no_litter(scene.temp.path("in"));
@@ -86,7 +86,7 @@ TEST_CASE("a packing that ends before any call is recovered to its end, and undo
     const bool over = GENERATE(false, true);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(removes, "tar.gz", over);
+        PackScene scene(removes, "tar.gz", over);
         CAPTURE(nth, removes, over);
         Jobs jobs(scene.temp.path("state"));
         AtCall dying(nth, AtCall::dies);
@@ -109,7 +109,7 @@ TEST_CASE("where any call of a packing fails, no half archive has its name, and 
     const std::string extension = GENERATE("zip", "tar.zst");
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(removes, extension, true);
+        PackScene scene(removes, extension, true);
         CAPTURE(nth, removes, extension);
         Jobs jobs(scene.temp.path("state"));
         AtCall failing(nth, AtCall::fails);
@@ -126,7 +126,7 @@ TEST_CASE(
     for (const std::uint64_t size : {3000ULL, 3'000'000ULL}) {
         for (const int changes : {1, 5}) {
             CAPTURE(size, changes);
-            Scene scene(false, "zip");
+            PackScene scene(false, "zip");
             scene.temp.write("in/moving", std::string(size, '0'));
             Job job;
             job.operation = Operation::pack;
@@ -175,7 +175,7 @@ TEST_CASE(
     };
     for (const char* last : {"zz, behind all others", "large", "a"}) {
         CAPTURE(last);
-        Scene scene(true, "zip", false, "in/zz, behind all others");
+        PackScene scene(true, "zip", false, "in/zz, behind all others");
         Gone disk;
         disk.last = last;
         Jobs jobs(scene.temp.path("state"));

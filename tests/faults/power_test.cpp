@@ -30,7 +30,7 @@ using namespace tavlo;
 namespace {
 
 constexpr unsigned long going_down = _IOR('X', 125, std::uint32_t);
-constexpr TreeOptions without_folder_times{.folder_times = false, .hard_links = true};
+constexpr TreeOptions without_times_of_folders{.folder_times = false, .hard_links = true};
 
 int cuts() {
     const char* wanted = std::getenv("TAVLO_KILLS");
@@ -92,7 +92,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
     if (operation == "pack") job = {"pack", box, "--into", archive, "--then-remove"};
     /// With an archive, whose dates are those of its making, what matters is that all of it can be taken out.
     const auto destination_tree = [&] {
-        Tree tree = tree_of(temp.path(files + "/to"), without_folder_times);
+        Tree tree = tree_of(temp.path(files + "/to"), without_times_of_folders);
         if (tree.erase("box.tar") == 0) return tree;
         const std::string out = temp.path(files + "/out");
         CHECK(run_tavloctl_for(TAVLOCTL, temp.path("memory/other state"), {"unpack", archive, "--into", out},
@@ -113,7 +113,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         clear();
         make_kill_scene(temp, files + "/from", files + "/to");
         ::sync();
-        from_before = tree_of(temp.path(files + "/from"), without_folder_times);
+        from_before = tree_of(temp.path(files + "/from"), without_times_of_folders);
         to_before = destination_tree();
         const auto began = std::chrono::steady_clock::now();
         REQUIRE(run_tavloctl_for(TAVLOCTL, state, job, -1) == 0);
@@ -121,7 +121,7 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
             std::chrono::duration_cast<std::chrono::microseconds>(std::chrono::steady_clock::now() - began)
                 .count();
     }
-    const Tree from_after = tree_of(temp.path(files + "/from"), without_folder_times);
+    const Tree from_after = tree_of(temp.path(files + "/from"), without_times_of_folders);
     const Tree to_after = destination_tree();
 
     std::mt19937_64 random(std::random_device{}());
@@ -169,13 +169,13 @@ TEST_CASE("a power cut at any instant loses nothing, and recovery ends the run",
         check_no_litter(temp.path(files));
         check_trash_is_whole(trash);
         const bool begun = !value(value(Store::open(state))->receipts()).empty();
-        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times),
+        CHECK(differences(tree_of(temp.path(files + "/from"), without_times_of_folders),
                           begun ? from_after : from_before) == "");
         CHECK(differences(destination_tree(), begun ? to_after : to_before) == "");
         if (!begun) continue;
         const auto heads = value(value(Store::open(state))->receipts());
         CHECK(run_tavloctl_for(TAVLOCTL, state, {"undo", heads.at(0).id}, -1) == 0);
-        CHECK(differences(tree_of(temp.path(files + "/from"), without_folder_times), from_before) == "");
+        CHECK(differences(tree_of(temp.path(files + "/from"), without_times_of_folders), from_before) == "");
         CHECK(differences(destination_tree(), to_before) == "");
         check_trash_is_whole(trash);
     }

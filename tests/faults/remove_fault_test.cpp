@@ -21,8 +21,9 @@ using namespace tavlo;
 namespace {
 
 /// To the Safe, or to the trash.
-struct Scene {
-    explicit Scene(Shelf shelf, const std::string& by = "in") : trash("XDG_DATA_HOME", temp.path("data")) {
+struct RemoveScene {
+    explicit RemoveScene(Shelf shelf, const std::string& by = "in")
+        : trash("XDG_DATA_HOME", temp.path("data")) {
         for (const char* file : {"in/a", "in/b", "in/box/c", "in/box/deep/d", "in/stays"})
             temp.write(file, file);
         std::filesystem::create_symlink("nowhere", temp.path("in/link"));
@@ -42,7 +43,7 @@ struct Scene {
 };
 
 /// Everything is somewhere that somebody is told of, and the undo brings back what went.
-void check_nothing_is_lost(Scene& scene, Jobs& jobs, const std::string& receipt) {
+void check_nothing_is_lost(RemoveScene& scene, Jobs& jobs, const std::string& receipt) {
     std::size_t gone = 0;
     REQUIRE(jobs.store->each_item(receipt, [&](ReceiptItem&& item) {
         CAPTURE(item.source, to_text(item.result), item.error);
@@ -71,7 +72,7 @@ TEST_CASE("a removal that ends before any call is recovered to its end, and undo
         GENERATE(as<std::string>(), "in", "linked");  // through a link: the trash notes where that leads
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(shelf, by);
+        RemoveScene scene(shelf, by);
         CAPTURE(nth, to_text(shelf), by);
         Jobs jobs(scene.temp.path("state"));
         AtCall dying(nth, AtCall::dies);
@@ -91,7 +92,7 @@ TEST_CASE("an undo of what went to the trash ends before any call, and recovery 
           "[fault][remove]") {
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(Shelf::trash);
+        RemoveScene scene(Shelf::trash);
         CAPTURE(nth);
         Jobs jobs(scene.temp.path("state"));
         const Ran removed = jobs.carry_out(*scene.plan);
@@ -112,7 +113,7 @@ TEST_CASE("where any call of a removal fails, nothing is lost, and the receipt s
     const Shelf shelf = GENERATE(Shelf::safe, Shelf::trash);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(shelf);
+        RemoveScene scene(shelf);
         CAPTURE(nth, to_text(shelf));
         Jobs jobs(scene.temp.path("state"));
         AtCall failing(nth, AtCall::fails);

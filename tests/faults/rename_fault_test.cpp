@@ -41,8 +41,8 @@ const std::vector<Case>& cases() {
     return all;
 }
 
-struct Scene {
-    explicit Scene(const Case& given) : what(given) {
+struct RenameScene {
+    explicit RenameScene(const Case& given) : what(given) {
         for (const auto& file : what.files) temp.write("in/" + file, file);
         NewNamesByPath by_path;
         for (const auto& [path, name] : what.names) by_path[temp.path("in/" + path)] = name;
@@ -61,7 +61,7 @@ void check_no_hidden(const TempFolder& temp) {
 
 /// What a run that nothing interferes with leaves.
 Tree tree_when_done(const Case& what) {
-    Scene scene(what);
+    RenameScene scene(what);
     Jobs jobs(scene.temp.path("state"));
     CHECK(jobs.carry_out(*scene.plan).of(Outcome::created) == scene.plan->items.size());
     Tree names;
@@ -86,7 +86,7 @@ TEST_CASE("renames that end before any call are recovered to their end, and so i
     const Tree meant = tree_when_done(what);
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(what);
+        RenameScene scene(what);
         CAPTURE(what.words, nth);
         Jobs jobs(scene.temp.path("state"));
         const auto dies = [&](const std::function<void(FileSystem&)>& work) {
@@ -119,7 +119,7 @@ TEST_CASE(
     const Case& what = cases()[GENERATE(range(std::size_t{0}, std::size_t{5}))];
     bool reached = true;
     for (int nth = 0; reached; ++nth) {
-        Scene scene(what);
+        RenameScene scene(what);
         CAPTURE(what.words, nth);
         Jobs jobs(scene.temp.path("state"));
         const auto before = contents_of(scene.temp.path("in"));

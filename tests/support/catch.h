@@ -9,7 +9,10 @@
 #include <catch2/catch_all.hpp>
 using Catch::Approx;
 using Catch::Matchers::ContainsSubstring;
+using ListenerBase = Catch::EventListenerBase;
 #else
+#define CATCH_CONFIG_EXTERNAL_INTERFACES  // for listeners
 #include <catch2/catch.hpp>
+using ListenerBase = Catch::TestEventListenerBase;
 inline auto ContainsSubstring(const std::string& text) { return Catch::Matchers::Contains(text); }
 #endif

@@ -5,9 +5,9 @@
 
 #include <cstdlib>
 
-/// How often a test that damages things does so: as often as TAVLO_FUZZ says (scripts/torture), else the
-/// usual number of times.
-inline int rounds(int usual) {
-    const char* wanted = std::getenv("TAVLO_FUZZ");
+/// How often a test repeats what it does: as often as the variable says (scripts/torture sets it), else the usual
+/// number of times.
+inline int rounds(const char* variable, int usual) {
+    const char* wanted = std::getenv(variable);
     return wanted != nullptr && std::atoi(wanted) > 0 ? std::atoi(wanted) : usual;
 }

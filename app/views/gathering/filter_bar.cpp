@@ -27,7 +27,7 @@ namespace {
 
 const auto kept_key = QStringLiteral("filters");
 
-void mark(QWidget& widget, const char* property, bool on) {
+void set_property_shown(QWidget& widget, const char* property, bool on) {
     if (widget.property(property).toBool() == on) return;
     widget.setProperty(property, on);
     set_tone(widget, on ? "accent" : "");  // has the style sheet looked at again
@@ -166,7 +166,7 @@ void FilterBar::focusLine() {
 void FilterBar::refresh() {
     const auto say = [](QPushButton& chip, const QString& name, const QString& value) {
         chip.setText(value.isEmpty() ? name : tr("%1: %2").arg(name, value));
-        mark(chip, "set", !value.isEmpty());
+        set_property_shown(chip, "set", !value.isEmpty());
     };
     say(*kind_, tr("Kind"), state_.kindText());
     say(*size_, tr("Size"), state_.sizeText());

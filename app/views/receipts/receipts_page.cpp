@@ -42,12 +42,6 @@
 
 using namespace tavlo;
 
-namespace {
-
-constexpr std::uint64_t lines_printed = 20'000;  // some 400 pages
-
-}  // namespace
-
 ReceiptsPage::ReceiptsPage(PastRuns& past, QWidget* parent) : QWidget(parent), past_(past) {
     receipts_ = new ReceiptsModel(this);
     items_ = new ReceiptItemsModel(this);

@@ -31,7 +31,7 @@ constexpr int edge = 18;
 constexpr int plot_width = 150;
 constexpr int gap = 16;
 int words_wide() { return digits(15); }  // of the rate and the time left
-constexpr int buttons_width =
+constexpr int reserved_buttons_width =
     274;  // of the most that are shown at once, so that the lanes' columns stand below each other
 
 bool goes(LaneState state) { return state == LaneState::running || state == LaneState::stopping; }
@@ -162,7 +162,7 @@ void LaneView::paintEvent(QPaintEvent*) {
         painter.setPen(theme.accent);
         painter.drawRect(QRectF(rect()).adjusted(6.5, 4.5, -6.5, -5.5));
     }
-    const int right = width() - edge - std::max(buttons_width, buttons_->width()) - gap;
+    const int right = width() - edge - std::max(reserved_buttons_width, buttons_->width()) - gap;
     const QRect words(right - words_wide(), 0, words_wide(), height());
     const QRect plot(words.left() - gap - plot_width, 16, plot_width, height() - 34);
     paintSentence(painter, QRect(edge, 12, plot.left() - gap - edge, fontMetrics().height() + 2));
