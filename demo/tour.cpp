@@ -192,6 +192,7 @@ private:
         expect(driver_.find<QAbstractItemView>("folderList")->model()->rowCount() > 5,
                "what is in the archive");
         if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
+        bench.replacePicks({});
         bench.setOperation(tavlo::Operation::copy);
         driver_.settle();
         takeBoth("packing-inside");

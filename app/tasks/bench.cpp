@@ -210,7 +210,25 @@ void Bench::setCollisionRule(CollisionRule rule) {
     changed();
 }
 
+void Bench::runStarted() {
+    setClearing(Clearing::none);
+    setMayLose(false);
+}
+
+void Bench::beginAnew() {
+    Instruction fresh;
+    fresh.own = asked_.own;
+    fresh.job.verify = asked_.job.verify;
+    fresh.job.into = asked_.job.into;
+    if (!fresh.job.into.empty() && traits_of(asked_.job.operation).packs)
+        fresh.job.into = std::string(parent_of(fresh.job.into));
+    asked_ = std::move(fresh);
+    history_.clear();  // its strokes are of an instruction that has been carried out
+    setCollisionRule(first_rule_);
+}
+
 void Bench::beginWith(CollisionRule rule, bool reads_back) {
+    first_rule_ = rule;
     asked_.job.verify = reads_back ? Verify::read_back : Verify::automatic;
     if (picks_.empty() && rule_ != rule) return setCollisionRule(rule);
     changed();

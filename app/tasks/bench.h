@@ -50,6 +50,7 @@ public:
     void takeAll();
     QUndoStack& history() { return history_; }
     /// What was settled by a run leaves the batch, and so does what is no longer there; that is not undone.
+    /// Where that leaves nothing in the batch, the instruction begins anew, but for the destination.
     void forget(const NamesByFolder& by_folder);
     /// Takes up the batch and the instruction as they were when the program ended, and keeps them from now
     /// on: each window its own.
@@ -64,6 +65,8 @@ public:
     /// The rule `own`: by finding and size.
     /// With nothing in hand: the rule that a batch begins with. And whether all that is written is read back.
     void beginWith(CollisionRule rule, bool reads_back);
+    /// A run of this batch has started: what takes things away was said for that run alone.
+    void runStarted();
     void setOwnRule(const tavlo::Policy& rule);
     const tavlo::Policy& ownRule() const { return asked_.own; }
     void setNewNames(const tavlo::NewNames& names);
@@ -134,10 +137,12 @@ private:
     void set(Value& held, const Value& wanted);
     void changed();
     void adopt(const Instruction& asked, CollisionRule rule);
+    void beginAnew();
     void show(const BenchView& view, bool last);
 
     Instruction asked_;  ///< without its sources
     CollisionRule rule_ = CollisionRule::ask;
+    CollisionRule first_rule_ = CollisionRule::ask;  ///< that each batch begins with
     Picks picks_;
     BenchView view_;
     bool working_ = false;

@@ -68,6 +68,8 @@ void Bench::replacePicks(const Names& paths) {
 }
 
 void Bench::forget(const NamesByFolder& by_folder) {
+    const bool had_some = !picks_.empty();
     for (const auto& [folder, names] : by_folder) note({folder, names, false});
+    if (had_some && picks_.empty()) beginAnew();
     lookAgain();
 }

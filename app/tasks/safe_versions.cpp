@@ -198,13 +198,15 @@ void SafeVersions::collect(std::function<void(const std::function<void(const Saf
 
 void SafeVersions::remove(std::shared_ptr<const SafeChoice> choice) {
     const auto count = static_cast<int>(choice->ids.size());
-    removing_ = &runs_.removeForGood(
-        {choice, &choice->ids}, tr("Remove %Ln versions from the Safe for good", nullptr, count),
-        [here = QPointer(this), choice](const RunEnd& end) mutable {
-            if (!here) return;
-            // the names of a million that went are not for the interface's thread to let go of
-            here->retired_.take(std::move(choice));
-            if (end.head) emit here->removed(end.head->totals.of(Outcome::removed));
-            if (!end.why.isEmpty()) emit here->failed(end.why);  // last: it is what stays to be read
-        });
+    removing_ = &runs_.removeForGood({choice, &choice->ids},
+                                     tr("Remove %Ln versions from the Safe for good", nullptr, count),
+                                     [here = QPointer(this), choice](const RunEnd& end) mutable {
+                                         if (!here) return;
+                                         // the names of a million that went are not for the interface's thread to let go of
+                                         here->retired_.take(std::move(choice));
+                                         if (end.head)
+                                             emit here->removed(end.head->totals.of(Outcome::removed));
+                                         if (!end.why.isEmpty())
+                                             emit here->failed(end.why);  // last: it is what stays to be read
+                                     });
 }

@@ -172,10 +172,13 @@ void MainWindow::start() {
     switch (instruction_->begins()) {
         case InstructionLine::Begins::nothing: return run_line_->say(instruction_->aboutStart());
         case InstructionLine::Begins::while_counting:
-            return runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
+            runs_->startCounting({bench_->wholeJob(), bench_->decisions()}, instruction_->sentence());
+            break;
         case InstructionLine::Begins::plan:
-            return runs_->start(bench_->plan(), instruction_->sentence(), bench_->view().job);
+            runs_->start(bench_->plan(), instruction_->sentence(), bench_->view().job);
+            break;
     }
+    bench_->runStarted();
 }
 
 /// The selected rows become the batch, and the clipboard holds them for other programs.

@@ -19,7 +19,9 @@ Result<std::string> read_small(int descriptor, const std::string& name,
                                std::size_t most_bytes = std::size_t{16} << 20);
 
 /// Puts these bytes in the place of a file's, in one step: a reader sees the old ones or the new ones, also
-/// after a power cut. The folders above it are made where they are missing.
+/// after a power cut. The folders above it are made where they are missing. The file keeps its permissions; a
+/// link stays one, and what it leads to is replaced. Nothing else in the folder is touched.
+/// errors   no_permission, no_space, io; refused: it is there and no regular file
 Result<void> write_small_file(const std::string& path, const std::string& bytes);
 
 }  // namespace tavlo

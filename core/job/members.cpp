@@ -48,6 +48,12 @@ std::string bytes_from(const Json& json, const std::string& member) {
     return std::move(*bytes);
 }
 
+/// A path that holds one would mean what stands before it, path_resolution(7).
+std::string without_nul(std::string text, const std::string& member) {
+    if (text.find('\0') != std::string::npos) unreadable("holds a NUL character", member);
+    return text;
+}
+
 }  // namespace
 
 Members::Members(const Json& json, std::string where) : json_(json), where_(std::move(where)) {
@@ -65,7 +71,8 @@ void Members::text(const std::string& name, std::optional<std::string>& out) {
     const Json* exact = find(name + "_bytes");
     if (found == nullptr && exact == nullptr) return;
     if (found != nullptr && !found->is_string()) unreadable("wants a text", named(name));
-    out = exact != nullptr ? bytes_from(*exact, named(name + "_bytes")) : found->get<std::string>();
+    const std::string member = exact != nullptr ? named(name + "_bytes") : named(name);
+    out = without_nul(exact != nullptr ? bytes_from(*exact, member) : found->get<std::string>(), member);
 }
 
 void Members::text(const std::string& name, std::string& out) {
@@ -92,7 +99,9 @@ void Members::list(const std::string& name, std::vector<std::string>& out) {
         const Json& one = (*found)[at];
         if (!one.is_string()) unreadable("wants a list of texts", named(name));
         const bool is_exact = exact == nullptr || (*exact)[at].is_null();
-        out.push_back(is_exact ? one.get<std::string>() : bytes_from((*exact)[at], named(name + "_bytes")));
+        const std::string member = named(is_exact ? name : name + "_bytes");
+        out.push_back(
+            without_nul(is_exact ? one.get<std::string>() : bytes_from((*exact)[at], member), member));
     }
 }
 

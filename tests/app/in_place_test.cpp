@@ -284,6 +284,7 @@ TEST_CASE("what a filter leaves is removed, what stays is said before, and the u
         [&] { return tree_of(desk.temp.path("desk"), {.folder_times = false}) == before; }));
     // a folder goes whole, and can be opened to see with what; this time to the trash
     desk.driver->type("filter", {});
+    desk.window->bench().setOperation(Operation::remove);
     desk.window->bench().replacePicks({desk.temp.path("desk/old")});
     desk.driver->chooseFromMenu("phraseShelf", QStringLiteral("To the trash"));
     REQUIRE(desk.driver->settle());

@@ -107,6 +107,45 @@ TEST_CASE("a move says where attributes may be lost, once that was asked for, an
     CHECK_FALSE(place.sentence().contains(QStringLiteral("attributes")));
 }
 
+TEST_CASE("what was said for one run is not left over for the next", "[window][placing]") {
+    PlacingDesk place;
+    place.temp.write("other/precious.txt", "the only copy");
+    place.temp.write("from/2031/May/next.pdf", "next");
+    Bench& bench = place.window->bench();
+    bench.setOperation(Operation::move);
+    bench.setClearing(Clearing::all);
+    bench.setCollisionRule(CollisionRule::incoming_wins);
+    tavlo::Structure flat;
+    flat.flatten = true;
+    bench.setStructure(flat);
+    tavlo::Naming naming;
+    naming.steps = {tavlo::Affix{"old "}};
+    bench.setNaming(naming);
+    REQUIRE(place.driver->settle());
+    REQUIRE(place.driver->find<QPushButton>("start")->isEnabled());
+    place.driver->click("start");
+    CHECK(bench.job().clearing == Clearing::none);  // at once: it was that run's
+    REQUIRE(place.driver->settle());
+    REQUIRE(place.temp.has("to/old a.pdf"));  // it was carried out as it was said
+    REQUIRE_FALSE(place.temp.has("to/2031/May/old.pdf"));
+    REQUIRE(bench.picks().empty());
+    CHECK(bench.job().operation == Operation::copy);
+    CHECK(bench.job().naming.empty());
+    CHECK(bench.job().structure == Structure{});
+    CHECK(bench.collisionRule() == CollisionRule::ask);
+    CHECK_FALSE(bench.history().canUndo());
+
+    bench.replacePicks({place.temp.path("from/2031/May/next.pdf")});
+    bench.setDestination(place.temp.path("other"));
+    REQUIRE(place.driver->settle());
+    CHECK_FALSE(place.sentence().contains(QStringLiteral("empt"), Qt::CaseInsensitive));
+    place.driver->click("start");
+    REQUIRE(place.driver->settle());
+    CHECK(place.temp.read("other/precious.txt") == "the only copy");
+    CHECK(place.temp.read("other/next.pdf") == "next");
+    CHECK(place.temp.has("from/2031/May/next.pdf"));
+}
+
 TEST_CASE("the outcome is printed, long ones up to a number of lines", "[window][placing]") {
     PlacingDesk place;
     const auto& tree = *place.window->bench().view().outcome;

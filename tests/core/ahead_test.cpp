@@ -3,6 +3,8 @@
 
 #include "files/ahead.h"
 
+#include <signal.h>
+
 #include <atomic>
 #include <filesystem>
 #include <latch>
@@ -21,6 +23,26 @@
 
 using namespace tavlo;
 namespace fs = std::filesystem;
+
+TEST_CASE("threads that work ahead get no signal that is meant for the process", "[ahead]") {
+    sigset_t before{};
+    ::pthread_sigmask(SIG_SETMASK, nullptr, &before);
+    REQUIRE(::sigismember(&before, SIGTERM) == 0);
+    AheadThreads threads(2);
+    std::latch begun(1);
+    const auto mask = threads.ask<sigset_t>([&] {
+        sigset_t mine{};
+        ::pthread_sigmask(SIG_SETMASK, nullptr, &mine);
+        begun.count_down();
+        return mine;
+    });
+    begun.wait();  // or this thread would do it
+    const sigset_t theirs = mask->take();
+    for (const int signal : {SIGTERM, SIGINT, SIGHUP, SIGUSR1}) CHECK(::sigismember(&theirs, signal) == 1);
+    sigset_t after{};
+    ::pthread_sigmask(SIG_SETMASK, nullptr, &after);
+    CHECK(::sigismember(&after, SIGTERM) == 0);
+}
 
 TEST_CASE("what was thrown ahead is thrown where it is taken", "[ahead]") {
     for (const unsigned count : {0U, 1U, 3U}) {

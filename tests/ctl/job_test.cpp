@@ -150,6 +150,12 @@ TEST_CASE("what means nothing is refused when the job is read, naming file, step
     refused(R"({"tavlo":1,"document":"job","steps":[]})", "name");
     refused(R"({"tavlo":1,"document":"job","name":"a/b","steps":[]})", "name");
     refused(step(""), "steps");
+    // a NUL would cut the path short: what stands before it is another file
+    refused(step(R"({"operation":"remove","sources":["in\u0000junk"]})"), "sources");
+    refused(step(R"({"operation":"remove","sources":["in"],"sources_bytes":["aW4Aag=="]})"), "sources_bytes");
+    refused(step(R"({"operation":"copy","sources":["in"],"into":"to\u0000x"})"), "into");
+    refused(step(R"({"operation":"note","file":"log\u0000","line":"x"})"), "file");
+    CHECK(office.temp.has("in/a"));
     refused(Office::document("x", good, R"(,"colour":1)"), "colour");
     refused(Office::document("x", good, R"(,"schedule":{})"), "schedule");
     refused(Office::document("x", good, R"(,"schedule":{"calendar":"monday","when_changed":true})"),

@@ -22,19 +22,27 @@ using Json = nlohmann::json;
 
 namespace {
 
-/// Starts a copy of so many files from "from" into "to", and comes back once it is under way.
-pid_t start_copy(const TempFolder& temp, int files) {
-    for (int i = 0; i < files; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
+pid_t start(const TempFolder& temp, std::vector<std::string> words) {
     const pid_t child = ::fork();
     if (child == 0) {
         errno = 0;
         if (::nice(19) == -1 && errno != 0) ::_exit(126);  // it gives way to who watches it
         ::setenv("XDG_STATE_HOME", temp.path("xdg").c_str(), 1);
         if (::freopen("/dev/null", "w", stdout) == nullptr) ::_exit(126);
-        ::execl(TAVLOCTL, TAVLOCTL, "copy", temp.path("from").c_str(), "--into", temp.path("to").c_str(),
-                static_cast<char*>(nullptr));
+        words.insert(words.begin(), TAVLOCTL);
+        std::vector<char*> arguments;
+        for (std::string& word : words) arguments.push_back(word.data());
+        arguments.push_back(nullptr);
+        ::execv(TAVLOCTL, arguments.data());
         ::_exit(127);
     }
+    return child;
+}
+
+/// Starts a copy of so many files from "from" into "to", and comes back once it is under way.
+pid_t start_copy(const TempFolder& temp, int files) {
+    for (int i = 0; i < files; ++i) temp.write("from/" + std::to_string(i), std::string(20'000, 'x'));
+    const pid_t child = start(temp, {"copy", temp.path("from"), "--into", temp.path("to")});
     while (!std::filesystem::exists(temp.path("to/from"))) ::usleep(1000);
     return child;
 }
@@ -73,6 +81,29 @@ TEST_CASE("a signal stops between two items, what is done is in the receipt", "[
         CHECK(tree_of(temp.path("to/from")) == tree_of(temp.path("from")));
         CHECK(tavloctl.run({"recover"}).out == "nothing to recover\n");
     }
+}
+
+TEST_CASE("a signal stops an undo between two items, too, and recover brings it to its end", "[ctl]") {
+    const int signal = GENERATE(SIGTERM, SIGINT, SIGHUP);
+    CAPTURE(signal);
+    TempFolder temp;
+    int status = 0;
+    ::waitpid(start_copy(temp, 4000), &status, 0);
+    REQUIRE(status == 0);
+    const Script tavloctl(temp);
+    const std::string id = tavloctl.run({"receipts", "--json"}).json()["receipts"][0]["id"];
+    const pid_t child = start(temp, {"undo", id});
+    const auto left = [&] {
+        return std::distance(std::filesystem::directory_iterator(temp.path("to/from")), {});
+    };
+    while (left() == 4000) ::usleep(200);
+    ::kill(child, signal);
+    ::waitpid(child, &status, 0);
+    REQUIRE(WIFEXITED(status));
+    CHECK(WEXITSTATUS(status) == 4);
+    CHECK(temp.has("to/from"));
+    CHECK(tavloctl.run({"recover"}).status == 0);
+    CHECK_FALSE(temp.has("to/from"));
 }
 
 TEST_CASE("a run that is alive is left alone by recover", "[ctl]") {

@@ -6,6 +6,7 @@
 #include <array>
 #include <cstdio>
 #include <cstdlib>
+#include <filesystem>
 #include <sstream>
 
 #include "support/catch.h"
@@ -158,4 +159,51 @@ TEST_CASE("the programs run from where they are installed", "[installed]") {
     if (WITH_APP)
         CHECK(run("env -u DISPLAY -u WAYLAND_DISPLAY '" + installed() + "/bin/tavlo' --version").text ==
               "tavlo " VERSION "\n");
+}
+
+TEST_CASE("each helper starts from where it is installed, below DESTDIR, under another prefix and when moved",
+          "[installed]") {
+    const TempFolder temp;
+    temp.write("note.txt", "one line\n");
+    std::string prefix = installed();
+    const std::string place = GENERATE("DESTDIR", "another prefix", "moved");
+    CAPTURE(place);
+    if (place != "DESTDIR") {
+        prefix = temp.path("other");
+        const Said made = run("'" CMAKE_PROGRAM "' --install '" BUILD_FOLDER "' --prefix '" + prefix + "'");
+        INFO(made.text);
+        REQUIRE(made.status == 0);
+    }
+    if (place == "moved") {
+        std::filesystem::rename(prefix, temp.path("moved"));
+        prefix = temp.path("moved");
+    }
+    const std::string ctl = "'" + prefix + "/bin/tavloctl' ";
+    const std::string state = " --state '" + temp.path("state") + "'";
+    const Said facts = run(ctl + "facts '" + temp.path("note.txt") + "' --json" + state);
+    CAPTURE(facts.text);
+    CHECK(facts.status == 0);
+    const Said packed =
+        run(ctl + "pack '" + temp.path("note.txt") + "' --into '" + temp.path("a.zip") + "'" + state);
+    CAPTURE(packed.text);
+    CHECK(packed.status == 0);
+    const Said unpacked =
+        run(ctl + "unpack '" + temp.path("a.zip") + "' --into '" + temp.path("out") + "'" + state);
+    CAPTURE(unpacked.text);
+    CHECK(unpacked.status == 0);
+    CHECK(temp.read("out/a/note.txt") == "one line\n");
+    if (WITH_APP) {
+        const Said look = run("'" + prefix + "/libexec/tavlo/tavlo-look' '" + temp.path("note.txt") + "'");
+        CAPTURE(look.text);
+        CHECK(look.status == 0);
+        CHECK(look.text.find("one line") != std::string::npos);
+    }
+    if (place != "moved") return;
+    std::filesystem::remove(prefix + "/libexec/tavlo/tavlo-archive");  // it was that one, and no other
+    const Said without =
+        run(ctl + "unpack '" + temp.path("a.zip") + "' --into '" + temp.path("again") + "'" + state);
+    CAPTURE(without.text);
+    CHECK(without.status == 2);
+    CHECK(without.text.find("tavlo-archive: is missing: Tavlo is not completely installed") !=
+          std::string::npos);
 }
